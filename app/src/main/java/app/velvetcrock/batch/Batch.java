@@ -1,0 +1,48 @@
+package app.velvetcrock.batch;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.ColumnTransformer;
+import org.hibernate.annotations.TenantId;
+import org.hibernate.annotations.UuidGenerator;
+
+/** A batch's frozen beginning; everything after it is in the log. */
+@Entity
+class Batch {
+
+    @Id
+    @UuidGenerator(style = UuidGenerator.Style.VERSION_7)
+    UUID id;
+
+    @TenantId
+    UUID stillroomId;
+
+    @Version
+    Integer version;
+
+    /** Counts from 1 in each household; what people write on a jar. */
+    int number;
+
+    String name;
+    UUID jarId;
+
+    @Column(columnDefinition = "jsonb")
+    @ColumnTransformer(write = "?::jsonb")
+    String plan;
+
+    Instant createdAt;
+
+    protected Batch() {}
+
+    Batch(int number, String name, UUID jarId, String plan, Instant createdAt) {
+        this.number = number;
+        this.name = name;
+        this.jarId = jarId;
+        this.plan = plan;
+        this.createdAt = createdAt;
+    }
+}

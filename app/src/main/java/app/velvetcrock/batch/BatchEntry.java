@@ -1,0 +1,69 @@
+package app.velvetcrock.batch;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.ColumnTransformer;
+import org.hibernate.annotations.Immutable;
+import org.hibernate.annotations.TenantId;
+import org.hibernate.annotations.UuidGenerator;
+import org.jspecify.annotations.Nullable;
+
+/** One line of a batch's log; never changed, only taken back by a later one. */
+@Entity
+@Immutable
+class BatchEntry {
+
+    /** What a line says. */
+    enum Kind {
+        CHARGED,
+        STRAINED,
+        NOTED,
+        TAKEN_BACK
+    }
+
+    @Id
+    @UuidGenerator(style = UuidGenerator.Style.VERSION_7)
+    UUID id;
+
+    @TenantId
+    UUID stillroomId;
+
+    UUID batchId;
+
+    @Enumerated(EnumType.STRING)
+    Kind kind;
+
+    Instant happenedAt;
+    Instant recordedAt;
+    UUID accountId;
+
+    /** The one-time key of the form it came from. */
+    UUID clientKey;
+
+    @Nullable UUID correctsId;
+
+    /** As it was typed. */
+    String typed;
+
+    @Column(name = "value", columnDefinition = "jsonb")
+    @ColumnTransformer(write = "?::jsonb")
+    String value;
+
+    protected BatchEntry() {}
+
+    BatchEntry(Kind kind, UUID batchId, Instant happenedAt, Said said) {
+        this.kind = kind;
+        this.batchId = batchId;
+        this.happenedAt = happenedAt;
+        this.clientKey = said.key();
+        this.typed = said.typed();
+    }
+
+    /** What came with the form: its key and the words as typed. */
+    record Said(UUID key, String typed) {}
+}

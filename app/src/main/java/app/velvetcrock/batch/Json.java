@@ -1,0 +1,47 @@
+package app.velvetcrock.batch;
+
+import app.velvetcrock.core.charge.OilWish;
+import app.velvetcrock.core.charge.Remedy;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Writes frozen plans and log values, and reads them back. The core's records carry their units in their names, so the JSON
+ * does too; the core itself knows nothing of it.
+ */
+@Component
+class Json {
+
+    private final JsonMapper mapper = JsonMapper.builder()
+            .disable(SerializationFeature.FAIL_ON_EMPTY_BEANS)
+            .addMixIn(OilWish.class, OilWishNames.class)
+            .addMixIn(Remedy.class, RemedyNames.class)
+            .build();
+
+    String write(Object value) {
+        return mapper.writeValueAsString(value);
+    }
+
+    <T> T read(String text, Class<T> type) {
+        return mapper.readValue(text, type);
+    }
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "how")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = OilWish.ToCover.class, name = "to-cover"),
+        @JsonSubTypes.Type(value = OilWish.ByRatio.class, name = "ratio"),
+        @JsonSubTypes.Type(value = OilWish.Exactly.class, name = "exactly")
+    })
+    private interface OilWishNames {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "how")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Remedy.MoreOil.class, name = "more-oil"),
+        @JsonSubTypes.Type(value = Remedy.LessHerb.class, name = "less-herb"),
+        @JsonSubTypes.Type(value = Remedy.OtherJar.class, name = "other-jar")
+    })
+    private interface RemedyNames {}
+}

@@ -1,0 +1,34 @@
+package app.velvetcrock.bench;
+
+import app.velvetcrock.batch.FrozenPlan;
+import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.draw.JarDrawing;
+import app.velvetcrock.stores.Stock;
+import app.velvetcrock.web.Fields;
+import java.util.Optional;
+
+/** The Bench as it stands: what was typed, what was understood, and the plan when all of it was clear. */
+record BenchWork(BenchForm form, Fields fields, Bench.Shelves shelves, Optional<Planned> planned) {
+
+    private static final double PICTURE_WIDTH = 260;
+    private static final double PICTURE_HEIGHT = 390;
+
+    /** A plan with the lots and the jar it is made from. */
+    record Planned(FrozenPlan frozen, Stock.OfJar jar, Stock.OfHerb herb, Stock.OfCarrier carrier) {
+
+        public BatchPlan plan() {
+            return frozen.plan();
+        }
+
+        public BenchPicture picture() {
+            double scale = JarDrawing.scaleToFit(jar.vessel(), PICTURE_WIDTH, PICTURE_HEIGHT);
+            JarDrawing drawing = JarDrawing.of(jar.vessel(), plan().found().levels(), JarDrawing.Look.of(plan(), 1), scale);
+            return BenchPicture.of(drawing, PICTURE_WIDTH);
+        }
+    }
+
+    /** Tells whether this can be started just so. */
+    public boolean canStart() {
+        return fields.isClear() && planned.filter(p -> p.plan().canStart()).isPresent();
+    }
+}

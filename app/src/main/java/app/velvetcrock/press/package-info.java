@@ -1,0 +1,7 @@
+/**
+ * Straining and measuring a batch.
+ */
+@NullMarked
+package app.velvetcrock.press;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,68 @@
+package app.velvetcrock.stillroom;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.UuidGenerator;
+
+/** A person who signs in; belongs to stillrooms through memberships. */
+@Entity
+class Account {
+
+    @Id
+    @UuidGenerator(style = UuidGenerator.Style.VERSION_7)
+    private UUID id;
+
+    @Version
+    private Integer version;
+
+    private String email;
+    private String passwordHash;
+    private String name;
+
+    @Enumerated(EnumType.STRING)
+    private Theme theme = Theme.DEVICE;
+
+    private Instant createdAt;
+
+    protected Account() {}
+
+    Account(String email, String passwordHash, String name, Instant createdAt) {
+        this.email = email;
+        this.passwordHash = passwordHash;
+        this.name = name;
+        this.createdAt = createdAt;
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    String email() {
+        return email;
+    }
+
+    String passwordHash() {
+        return passwordHash;
+    }
+
+    String name() {
+        return name;
+    }
+
+    Theme theme() {
+        return theme;
+    }
+
+    void setTheme(Theme theme) {
+        this.theme = theme;
+    }
+
+    void setPasswordHash(String passwordHash) {
+        this.passwordHash = passwordHash;
+    }
+}

@@ -1,0 +1,16 @@
+package app.velvetcrock.stillroom;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/** Accounts are looked up before a household is known. */
+interface AccountRepository extends JpaRepository<Account, UUID> {
+
+    @Query("select a from Account a where lower(a.email) = lower(:email)")
+    Optional<Account> findByEmail(String email);
+
+    @Query(value = "select stillroom_id from membership where account_id = :account order by joined_at limit 1", nativeQuery = true)
+    Optional<UUID> firstStillroom(UUID account);
+}

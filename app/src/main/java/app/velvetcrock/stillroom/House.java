@@ -1,0 +1,121 @@
+package app.velvetcrock.stillroom;
+
+import app.velvetcrock.core.measure.AmountReader;
+import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.HouseholdUnits;
+import app.velvetcrock.core.measure.Length;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.working.Figure;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+
+/** The current household as pages see it: its settings, and how it writes weights, volumes, degrees and dates. */
+public record House(HouseSettings settings, int version, Theme theme, boolean demo) {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+
+    /** What a household starts from until it says otherwise. */
+    public static House usual() {
+        HouseSettings settings = new HouseSettings(
+                "Stillroom", HouseholdUnits.METRIC, "EUR", ZoneId.of("Europe/London"), Temperature.ofCelsius(14), Temperature.ofCelsius(20));
+        return new House(settings, 0, Theme.DEVICE, false);
+    }
+
+    public AmountReader reader() {
+        return new AmountReader(settings.units());
+    }
+
+    public LocalDate dayOf(Instant instant) {
+        return instant.atZone(settings.zone()).toLocalDate();
+    }
+
+    /** The instant of something done on a day: now if that is today, else noon there. */
+    public Instant instantOn(LocalDate day, Instant now) {
+        return day.equals(dayOf(now)) ? now : day.atTime(12, 0).atZone(settings.zone()).toInstant();
+    }
+
+    public String mass(Mass mass) {
+        return settings.units().mass(mass);
+    }
+
+    public String volume(Volume volume) {
+        return settings.units().volume(volume);
+    }
+
+    /** An estimated volume, with "about" before it. */
+    public String about(Volume volume) {
+        return "about " + settings.units().aboutVolume(volume);
+    }
+
+    public String range(Volume low, Volume high) {
+        return settings.units().outward(low, high);
+    }
+
+    public String length(Length length) {
+        return settings.units().length(length);
+    }
+
+    /** Writes a density, which is the same in every household. */
+    public static String density(Density density) {
+        return Decimals.upTo(density.gramsPerMillilitre(), 3) + " g/mL";
+    }
+
+    public String temperature(Temperature temperature) {
+        return settings.units().temperature(temperature);
+    }
+
+    public String day(LocalDate date) {
+        return DAY.format(date);
+    }
+
+    public String longDay(LocalDate date) {
+        return LONG_DAY.format(date);
+    }
+
+    public String date(LocalDate date) {
+        return DATE.format(date);
+    }
+
+    public String moment(Instant instant) {
+        LocalDateTime there = LocalDateTime.ofInstant(instant, settings.zone());
+        return DATE.format(there) + ", " + TIME.format(there);
+    }
+
+    public String ratio(double ratio) {
+        return "1 : " + Decimals.upTo(ratio, 1);
+    }
+
+    public String percent(double fraction) {
+        return Decimals.upTo(fraction * 100, 0) + " %";
+    }
+
+    public String days(long days) {
+        return days == 1 ? "1 day" : days + " days";
+    }
+
+    /** Writes a figure of a worked sum. */
+    public String figure(Figure figure) {
+        return switch (figure.kind()) {
+            case MASS -> mass(Mass.ofGrams(figure.value()));
+            case VOLUME -> volume(Volume.ofMillilitres(figure.value()));
+            case DENSITY -> density(Density.ofGramsPerMillilitre(figure.value()));
+            case LENGTH -> length(Length.ofMillimetres(figure.value()));
+            case FACTOR -> "× " + Decimals.upTo(figure.value(), 2);
+            case PER_GRAM -> Decimals.upTo(figure.value(), 2) + " mL";
+            case PERCENT -> Decimals.upTo(figure.value(), 0) + " %";
+            case DAYS -> days((long) figure.value());
+            case DATE -> date(figure.date());
+            case WORDS -> figure.text();
+        };
+    }
+}

@@ -1,0 +1,40 @@
+package app.velvetcrock.stillroom;
+
+import org.springframework.orm.ObjectOptimisticLockingFailureException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The current household's settings. */
+@Service
+public class Households {
+
+    private final StillroomRepository stillrooms;
+    private final AccountRepository accounts;
+
+    Households(StillroomRepository stillrooms, AccountRepository accounts) {
+        this.stillrooms = stillrooms;
+        this.accounts = accounts;
+    }
+
+    @Transactional(readOnly = true)
+    public House current() {
+        Stillroom stillroom = mine();
+        Theme theme = accounts.findById(Current.person().account()).orElseThrow().theme();
+        return new House(stillroom.settings(), stillroom.version(), theme, stillroom.demo());
+    }
+
+    /** Writes settings read at {@code version}; fails when somebody changed them since. */
+    @Transactional
+    void change(HouseSettings settings, int version, Theme theme) {
+        Stillroom stillroom = mine();
+        if (stillroom.version() != version) {
+            throw new ObjectOptimisticLockingFailureException(Stillroom.class, stillroom.id());
+        }
+        stillroom.set(settings);
+        accounts.findById(Current.person().account()).orElseThrow().setTheme(theme);
+    }
+
+    private Stillroom mine() {
+        return stillrooms.findById(Current.stillroom()).orElseThrow();
+    }
+}

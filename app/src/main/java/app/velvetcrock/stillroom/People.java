@@ -1,0 +1,87 @@
+package app.velvetcrock.stillroom;
+
+import java.time.Clock;
+import java.sql.Timestamp;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Accounts and the stillrooms they belong to. */
+@Service
+public class People implements UserDetailsService {
+
+    private final AccountRepository accounts;
+    private final StillroomRepository stillrooms;
+    private final PasswordEncoder passwords;
+    private final JdbcClient sql;
+    private final Clock clock;
+
+    People(AccountRepository accounts, StillroomRepository stillrooms, PasswordEncoder passwords, JdbcClient sql, Clock clock) {
+        this.accounts = accounts;
+        this.stillrooms = stillrooms;
+        this.passwords = passwords;
+        this.sql = sql;
+        this.clock = clock;
+    }
+
+    /** A new person as typed at the door. */
+    public record NewPerson(String email, String password, String name) {}
+
+    @Override
+    @Transactional(readOnly = true)
+    public SignedIn loadUserByUsername(String email) {
+        return accounts.findByEmail(email.strip())
+                .flatMap(account -> accounts.firstStillroom(account.id()).map(stillroom -> signedIn(account, stillroom)))
+                .orElseThrow(() -> new UsernameNotFoundException("no such account"));
+    }
+
+    /** Makes an account with a stillroom of its own. A taken email fails on the database's unique index. */
+    @Transactional
+    public SignedIn signUp(NewPerson person, HouseSettings settings, boolean demo) {
+        Account account = accounts.saveAndFlush(
+                new Account(person.email().strip(), passwords.encode(person.password()), person.name(), clock.instant()));
+        Stillroom stillroom = stillrooms.saveAndFlush(new Stillroom(settings, demo, clock.instant()));
+        sql.sql("insert into membership (stillroom_id, account_id, joined_at) values (:stillroom, :account, :at)")
+                .param("stillroom", stillroom.id()).param("account", account.id()).param("at", Timestamp.from(clock.instant()))
+                .update();
+        return signedIn(account, stillroom.id());
+    }
+
+    @Transactional(readOnly = true)
+    boolean isTaken(String email) {
+        return accounts.findByEmail(email.strip()).isPresent();
+    }
+
+    /** Changes the password; false when the old one is not right. */
+    @Transactional
+    boolean changePassword(String oldPassword, String newPassword) {
+        Account account = accounts.findById(Current.person().account()).orElseThrow();
+        if (!passwords.matches(oldPassword, account.passwordHash())) {
+            return false;
+        }
+        account.setPasswordHash(passwords.encode(newPassword));
+        return true;
+    }
+
+    /** The person of the newest demo stillroom, when one is loaded. */
+    @Transactional(readOnly = true)
+    public Optional<SignedIn> demoPerson() {
+        return stillrooms.findFirstByDemoTrueOrderByCreatedAtDesc().flatMap(this::firstMember);
+    }
+
+    private Optional<SignedIn> firstMember(Stillroom stillroom) {
+        return sql.sql("select account_id from membership where stillroom_id = :stillroom order by joined_at limit 1")
+                .param("stillroom", stillroom.id()).query(UUID.class).optional()
+                .flatMap(accounts::findById)
+                .map(account -> signedIn(account, stillroom.id()));
+    }
+
+    private static SignedIn signedIn(Account account, UUID stillroom) {
+        return new SignedIn(account.id(), stillroom, account.email(), account.name(), account.passwordHash());
+    }
+}

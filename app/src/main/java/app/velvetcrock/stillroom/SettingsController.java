@@ -1,0 +1,79 @@
+package app.velvetcrock.stillroom;
+
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Notice;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Household settings and the password. */
+@Controller
+class SettingsController {
+
+    private final Households households;
+    private final People people;
+
+    SettingsController(Households households, People people) {
+        this.households = households;
+        this.people = people;
+    }
+
+    /** The settings form as sent; {@code version} says which state it was read from. */
+    record SettingsForm(HouseForm house, @Nullable String theme, int version) {}
+
+    @GetMapping("/settings")
+    String settings(Model model) {
+        House house = households.current();
+        return page(model, new SettingsForm(HouseForm.of(house.settings()), house.theme().name(), house.version()), new Fields(house.reader()));
+    }
+
+    @PostMapping("/settings")
+    String change(SettingsForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Fields fields = new Fields(households.current().reader());
+        Optional<HouseSettings> settings = form.house().read(fields);
+        Optional<Theme> theme = fields.oneOf("theme", Theme.class, form.theme());
+        if (fields.isClear()) {
+            try {
+                households.change(settings.orElseThrow(), form.version(), theme.orElseThrow());
+                after.addFlashAttribute(Notice.NAME, new Notice("Settings kept.", null));
+                return "redirect:/settings";
+            } catch (OptimisticLockingFailureException overtaken) {
+                House theirs = households.current();
+                fields.trouble("house.household", "Somebody changed the settings meanwhile (now “%s”). Yours are still here: look, then keep them again."
+                        .formatted(theirs.settings().name()), "");
+                response.setStatus(409);
+                return page(model, new SettingsForm(form.house(), form.theme(), theirs.version()), fields);
+            }
+        }
+        response.setStatus(422);
+        return page(model, form, fields);
+    }
+
+    @PostMapping("/settings/password")
+    String password(String oldPassword, String newPassword, Model model, HttpServletResponse response, RedirectAttributes after) {
+        House house = households.current();
+        Fields fields = new Fields(house.reader());
+        Passwords.check(fields, "newPassword", newPassword);
+        if (fields.isClear() && !people.changePassword(oldPassword, newPassword)) {
+            fields.trouble("oldPassword", "That is not the present password.", "the one you signed in with");
+        }
+        if (fields.isClear()) {
+            after.addFlashAttribute(Notice.NAME, new Notice("Password changed.", null));
+            return "redirect:/settings";
+        }
+        response.setStatus(422);
+        return page(model, new SettingsForm(HouseForm.of(house.settings()), house.theme().name(), house.version()), fields);
+    }
+
+    private static String page(Model model, SettingsForm form, Fields fields) {
+        model.addAttribute("form", form);
+        model.addAttribute("fields", fields);
+        return "stillroom/settings";
+    }
+}

@@ -1,0 +1,112 @@
+package app.velvetcrock.stillroom;
+
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.NotHere;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.core.context.SecurityContextImpl;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** Signing up, signing in, and the demo's one-button entry. */
+@Controller
+class SignUpController {
+
+    private final People people;
+    private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
+
+    SignUpController(People people) {
+        this.people = people;
+    }
+
+    /** The sign-up form as sent. */
+    record SignUpForm(@Nullable String name, @Nullable String email, @Nullable String password, HouseForm house) {}
+
+    @GetMapping("/sign-in")
+    String signIn(Model model, HttpServletRequest request) {
+        if (Current.signedIn().isPresent()) {
+            return "redirect:/shelf";
+        }
+        model.addAttribute("demo", isLoopback(request) && people.demoPerson().isPresent());
+        return "stillroom/sign-in";
+    }
+
+    @GetMapping("/sign-up")
+    String signUp(Model model) {
+        return form(model, new SignUpForm("", "", "", HouseForm.usual()), new Fields(House.usual().reader()));
+    }
+
+    @PostMapping("/sign-up")
+    String signUp(SignUpForm form, Model model, HttpServletRequest request, HttpServletResponse response) {
+        Fields fields = new Fields(House.usual().reader());
+        Optional<String> name = fields.words("name", form.name(), 80);
+        Optional<HouseSettings> settings = form.house().read(fields);
+        checkEmail(fields, form.email());
+        Passwords.check(fields, "password", form.password());
+        if (fields.isClear() && people.isTaken(form.email())) {
+            fields.trouble("email", "There is an account with this email already.", "another email, or sign in");
+        }
+        if (fields.isClear()) {
+            try {
+                SignedIn person = people.signUp(
+                        new People.NewPerson(form.email(), form.password(), name.orElseThrow()), settings.orElseThrow(), false);
+                enter(person, request, response);
+                return "redirect:/shelf";
+            } catch (DataIntegrityViolationException taken) {
+                fields.trouble("email", "There is an account with this email already.", "another email, or sign in");
+            }
+        }
+        response.setStatus(422);
+        return form(model, form, fields);
+    }
+
+    @PostMapping("/demo-entry")
+    String demo(HttpServletRequest request, HttpServletResponse response) {
+        if (!isLoopback(request)) {
+            throw new NotHere("the demo");
+        }
+        enter(people.demoPerson().orElseThrow(() -> new NotHere("the demo")), request, response);
+        return "redirect:/shelf";
+    }
+
+    private String form(Model model, SignUpForm form, Fields fields) {
+        model.addAttribute("form", form);
+        model.addAttribute("fields", fields);
+        return "stillroom/sign-up";
+    }
+
+    private void enter(SignedIn person, HttpServletRequest request, HttpServletResponse response) {
+        SecurityContext context = new SecurityContextImpl(
+                UsernamePasswordAuthenticationToken.authenticated(person, null, person.getAuthorities()));
+        SecurityContextHolder.setContext(context);
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
+        sessions.saveContext(context, request, response);
+    }
+
+    private static void checkEmail(Fields fields, @Nullable String email) {
+        fields.words("email", email, 254)
+                .filter(text -> !text.matches("[^@\\s]+@[^@\\s]+"))
+                .ifPresent(text -> fields.trouble("email", "“%s” is not an email address.".formatted(text), "something like name@example.org"));
+    }
+
+    private static boolean isLoopback(HttpServletRequest request) {
+        try {
+            return InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress();
+        } catch (UnknownHostException e) {
+            return false;
+        }
+    }
+}

@@ -1,0 +1,34 @@
+package app.velvetcrock.stillroom;
+
+import java.util.UUID;
+import org.hibernate.cfg.MultiTenancySettings;
+import org.hibernate.context.spi.CurrentTenantIdentifierResolver;
+import org.springframework.boot.hibernate.autoconfigure.HibernatePropertiesCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** Gives Hibernate the stillroom of the person at work, so that every query carries it. */
+@Configuration
+class TenantConfig {
+
+    /** Where nobody is signed in: a stillroom that cannot exist, so nothing is found. */
+    private static final UUID NOBODY = new UUID(0, 0);
+
+    @Bean
+    HibernatePropertiesCustomizer tenants() {
+        return properties -> properties.put(MultiTenancySettings.MULTI_TENANT_IDENTIFIER_RESOLVER, new Resolver());
+    }
+
+    private static final class Resolver implements CurrentTenantIdentifierResolver<UUID> {
+
+        @Override
+        public UUID resolveCurrentTenantIdentifier() {
+            return Current.signedIn().map(SignedIn::stillroom).orElse(NOBODY);
+        }
+
+        @Override
+        public boolean validateExistingCurrentSessions() {
+            return true;
+        }
+    }
+}

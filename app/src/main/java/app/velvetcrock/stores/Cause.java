@@ -1,0 +1,26 @@
+package app.velvetcrock.stores;
+
+/** Why stock moved. */
+public enum Cause {
+    BOUGHT("brought in"),
+    GATHERED("gathered"),
+    DRIED("dried"),
+    USED("used in a batch"),
+    STRAINED("strained off"),
+    DRAWN("drawn out"),
+    GIVEN("given away"),
+    SOLD("sold"),
+    DISCARDED("discarded"),
+    CORRECTED("corrected"),
+    UNDONE("taken back");
+
+    private final String word;
+
+    Cause(String word) {
+        this.word = word;
+    }
+
+    public String word() {
+        return word;
+    }
+}

@@ -1,0 +1,22 @@
+package app.velvetcrock.stores;
+
+import jakarta.persistence.LockModeType;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+
+interface LotRepository extends JpaRepository<Lot, UUID> {
+
+    @Query("select l from Lot l where l.id = :id")
+    Optional<Lot> findHere(UUID id);
+
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select l from Lot l where l.id = :id")
+    Optional<Lot> lock(UUID id);
+
+    @Query("select l from Lot l where l.kind = :kind and l.balance > 0 order by l.name, l.createdAt")
+    List<Lot> inStock(LotKind kind);
+}

@@ -1,0 +1,49 @@
+package app.velvetcrock.stores;
+
+import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.materia.HerbKind;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Texture;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.UUID;
+
+/** What other places see of the stores. */
+public final class Stock {
+
+    private Stock() {}
+
+    /** A herb lot. */
+    public record OfHerb(
+            UUID id, String name, HerbKind kind, Texture texture, Moisture moisture, Optional<Density> weighedBulk, Optional<LocalDate> acquired, Mass left) {
+
+        /** What it is in a few words: "dried leaf, cut and sifted". */
+        public String state() {
+            return "%s %s, %s".formatted(moisture.word(), texture.part().word(), texture.cut().word());
+        }
+    }
+
+    /** A carrier bottle. */
+    public record OfCarrier(
+            UUID id, String name, CarrierKind kind, Density density, Optional<LocalDate> opened, Optional<LocalDate> bestBefore, Mass left) {
+
+        public Volume volumeLeft() {
+            return density.volumeOf(left);
+        }
+    }
+
+    /** A size of jar. */
+    public record OfJar(UUID id, Vessel vessel, int pieces) {}
+
+    /** A finished oil: what there was at first and what is left. */
+    public record OfOil(UUID id, String name, Density density, LocalDate useBy, Mass atFirst, Mass left) {
+
+        public Volume volumeLeft() {
+            return density.volumeOf(left);
+        }
+    }
+}

@@ -1,0 +1,176 @@
+package app.velvetcrock.stores;
+
+import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Refused;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What the household has to work with. */
+@Service
+public class Stores {
+
+    private final LotRepository lots;
+    private final MovementRepository movements;
+    private final JarRepository jars;
+    private final Ledger ledger;
+    private final Materia materia;
+    private final Clock clock;
+
+    Stores(LotRepository lots, MovementRepository movements, JarRepository jars, Ledger ledger, Materia materia, Clock clock) {
+        this.lots = lots;
+        this.movements = movements;
+        this.jars = jars;
+        this.ledger = ledger;
+        this.materia = materia;
+        this.clock = clock;
+    }
+
+    /** An oil as it was strained off. */
+    public record StrainedOil(String name, String carrierKey, Density density, Mass mass, LocalDate useBy, String typed) {}
+
+    @Transactional(readOnly = true)
+    public List<Stock.OfHerb> herbs() {
+        return lots.inStock(LotKind.HERB).stream().map(this::herb).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Stock.OfCarrier> carriers() {
+        return lots.inStock(LotKind.CARRIER).stream().map(this::carrier).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public List<Stock.OfJar> jars() {
+        return jars.all().stream().map(jar -> new Stock.OfJar(jar.id, jar.vessel(), jar.pieces)).toList();
+    }
+
+    /** Finished oils that are not used up, the first to be used first. */
+    @Transactional(readOnly = true)
+    public List<Stock.OfOil> oils() {
+        Map<UUID, Mass> atFirst = movements.openings(LotKind.INFUSED_OIL, Cause.STRAINED).stream()
+                .collect(Collectors.toMap(m -> m.lotId, m -> Mass.ofMilligrams(m.amount), Mass::plus));
+        return lots.inStock(LotKind.INFUSED_OIL).stream().map(lot -> oil(lot, atFirst.get(lot.id))).sorted(Comparator.comparing(Stock.OfOil::useBy)).toList();
+    }
+
+    /** Locks a jar's row, so that two batches started at once cannot both take the last of it. */
+    @Transactional
+    public Stock.OfJar lockJar(UUID id) {
+        Jar jar = jars.lock(id).orElseThrow(() -> new NotHere("that jar"));
+        return new Stock.OfJar(jar.id, jar.vessel(), jar.pieces);
+    }
+
+    @Transactional
+    public UUID add(NewHerb herb) {
+        Lot lot = new Lot(LotKind.HERB, herb.kind().key(), herb.kind().common(), herb.typed(), clock.instant());
+        lot.part = herb.part();
+        lot.cut = herb.cut();
+        lot.moisture = herb.moisture();
+        lot.acquiredOn = herb.acquired();
+        return bringIn(lot, herb.mass());
+    }
+
+    @Transactional
+    public UUID add(NewCarrier carrier) {
+        Lot lot = new Lot(LotKind.CARRIER, carrier.kind().key(), carrier.kind().common(), carrier.typed(), clock.instant());
+        lot.density = decimal(carrier.kind().density());
+        lot.openedOn = carrier.opened();
+        lot.bestBefore = carrier.bestBefore();
+        return bringIn(lot, carrier.mass());
+    }
+
+    @Transactional
+    public UUID add(Vessel vessel, int pieces) {
+        return jars.save(new Jar(vessel, pieces, clock.instant())).id;
+    }
+
+    /** Puts a strained oil into stock. */
+    @Transactional
+    public UUID strained(StrainedOil oil, UUID batch, Instant happenedAt) {
+        Lot lot = new Lot(LotKind.INFUSED_OIL, oil.carrierKey(), oil.name(), oil.typed(), clock.instant());
+        lot.density = decimal(oil.density());
+        lot.bestBefore = oil.useBy();
+        lots.saveAndFlush(lot);
+        ledger.strained(lot, oil.mass(), batch, happenedAt);
+        return lot.id;
+    }
+
+    /** Takes back the bringing in of a lot; refused when some of it was used since. */
+    @Transactional
+    public String takeBack(UUID id) {
+        Lot lot = lots.lock(id).orElseThrow(() -> new NotHere("that stock"));
+        List<Movement> story = movements.ofLot(id);
+        Movement first = story.get(0);
+        boolean broughtIn = first.cause == Cause.BOUGHT || first.cause == Cause.GATHERED;
+        if (!broughtIn || story.stream().anyMatch(m -> first.id.equals(m.reverses))) {
+            throw new Refused("“%s” was taken back already, or came from a batch.".formatted(lot.name));
+        }
+        ledger.reverse(first);
+        return lot.name;
+    }
+
+    /** Takes back a jar; refused when a batch ever stood in it. */
+    @Transactional
+    public void takeBackJar(UUID id) {
+        Jar jar = jars.lock(id).orElseThrow(() -> new NotHere("that jar"));
+        try {
+            jars.delete(jar);
+            jars.flush();
+        } catch (DataIntegrityViolationException used) {
+            throw new Refused("A batch stood in “%s”, so it stays in the record.".formatted(jar.name));
+        }
+    }
+
+    /** A lot with its running story. */
+    @Transactional(readOnly = true)
+    public LotStory story(UUID id) {
+        Lot lot = lots.findHere(id).orElseThrow(() -> new NotHere("that stock"));
+        return LotStory.of(lot, movements.ofLot(id));
+    }
+
+    private UUID bringIn(Lot lot, Mass mass) {
+        lots.saveAndFlush(lot);
+        ledger.bringIn(lot, mass, Cause.BOUGHT, clock.instant());
+        return lot.id;
+    }
+
+    private Stock.OfHerb herb(Lot lot) {
+        return new Stock.OfHerb(
+                lot.id, lot.name, materia.herb(lot.kindKey).orElseThrow(), materia.texture(lot.part, lot.cut), lot.moisture,
+                density(lot.bulkDensity), Optional.ofNullable(lot.acquiredOn), Mass.ofMilligrams(lot.balance));
+    }
+
+    private Stock.OfCarrier carrier(Lot lot) {
+        return new Stock.OfCarrier(
+                lot.id, lot.name, materia.carrier(lot.kindKey).orElseThrow(), density(lot.density).orElseThrow(),
+                Optional.ofNullable(lot.openedOn), Optional.ofNullable(lot.bestBefore), Mass.ofMilligrams(lot.balance));
+    }
+
+    private static Stock.OfOil oil(Lot lot, Mass atFirst) {
+        return new Stock.OfOil(
+                lot.id, lot.name, density(lot.density).orElseThrow(), lot.bestBefore, atFirst, Mass.ofMilligrams(lot.balance));
+    }
+
+    private static Optional<Density> density(@Nullable BigDecimal value) {
+        return Optional.ofNullable(value).map(number -> Density.ofGramsPerMillilitre(number.doubleValue()));
+    }
+
+    private static BigDecimal decimal(Density density) {
+        return BigDecimal.valueOf(density.gramsPerMillilitre()).setScale(4, RoundingMode.HALF_UP);
+    }
+}

@@ -1,0 +1,157 @@
+package app.velvetcrock.stores;
+
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stores.StoresForms.CarrierForm;
+import app.velvetcrock.stores.StoresForms.HerbForm;
+import app.velvetcrock.stores.StoresForms.JarForm;
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Notice;
+import app.velvetcrock.web.OneTime;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Stores: what I have to work with. */
+@Controller
+class StoresController {
+
+    private final Stores stores;
+    private final StoresForms forms;
+    private final Materia materia;
+    private final Households households;
+    private final OneTime oneTime;
+    private final Clock clock;
+
+    StoresController(Stores stores, StoresForms forms, Materia materia, Households households, OneTime oneTime, Clock clock) {
+        this.stores = stores;
+        this.forms = forms;
+        this.materia = materia;
+        this.households = households;
+        this.oneTime = oneTime;
+        this.clock = clock;
+    }
+
+    @GetMapping("/stores")
+    String stores(Model model) {
+        return page(model, fields(), "");
+    }
+
+    @PostMapping("/stores/herbs")
+    String addHerb(HerbForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Fields fields = fields();
+        Optional<NewHerb> herb = forms.read(form, fields, today());
+        if (herb.isEmpty()) {
+            return again(model, form, "herb", fields, response);
+        }
+        return add(form.key(), herb.get().kind().common(), after, () -> "/stores/lots/" + stores.add(herb.get()));
+    }
+
+    @PostMapping("/stores/carriers")
+    String addCarrier(CarrierForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Fields fields = fields();
+        Optional<NewCarrier> carrier = forms.read(form, fields, today());
+        if (carrier.isEmpty()) {
+            return again(model, form, "carrier", fields, response);
+        }
+        return add(form.key(), carrier.get().kind().common(), after, () -> "/stores/lots/" + stores.add(carrier.get()));
+    }
+
+    @PostMapping("/stores/jars")
+    String addJar(JarForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Fields fields = fields();
+        Optional<StoresForms.NewJar> jar = forms.read(form, fields);
+        if (jar.isEmpty()) {
+            return again(model, form, "jar", fields, response);
+        }
+        return add(form.key(), jar.get().vessel().name(), after, () -> "/stores/jars/" + stores.add(jar.get().vessel(), jar.get().pieces()));
+    }
+
+    @GetMapping("/stores/lots/{id}")
+    String lot(@PathVariable UUID id, Model model) {
+        model.addAttribute("lot", stores.story(id));
+        return "stores/lot";
+    }
+
+    @PostMapping("/stores/lots/{id}/undo")
+    String undo(@PathVariable UUID id, RedirectAttributes after) {
+        String name = stores.takeBack(id);
+        after.addFlashAttribute(Notice.NAME, new Notice(name + " was taken back.", null));
+        return "redirect:/stores";
+    }
+
+    @PostMapping("/stores/jars/{id}/undo")
+    String undoJar(@PathVariable UUID id, RedirectAttributes after) {
+        stores.takeBackJar(id);
+        after.addFlashAttribute(Notice.NAME, new Notice("The jar was taken back.", null));
+        return "redirect:/stores";
+    }
+
+    /** Says back what an amount is understood as, while it is typed. */
+    @GetMapping("/stores/echo")
+    String echo(@RequestParam String field, @RequestParam String prefix, @RequestParam Expect expect, HttpServletRequest request, Model model) {
+        Fields fields = fields();
+        String text = request.getParameter(field);
+        if (text != null && !text.isBlank()) {
+            fields.amount(field, text, expect);
+        }
+        model.addAttribute("fields", fields);
+        model.addAttribute("field", field);
+        model.addAttribute("prefix", prefix);
+        return "web/form :: noteFor(${prefix}, ${field})";
+    }
+
+    private String add(UUID key, String name, RedirectAttributes after, Supplier<String> work) {
+        String undo = oneTime.once(Current.stillroom(), key, work) + "/undo";
+        after.addFlashAttribute(Notice.NAME, new Notice(name + " is in the stores.", undo));
+        return "redirect:/stores";
+    }
+
+    private String again(Model model, Object form, String which, Fields fields, HttpServletResponse response) {
+        response.setStatus(422);
+        model.addAttribute(which + "Form", form);
+        return page(model, fields, which);
+    }
+
+    private String page(Model model, Fields fields, String which) {
+        model.addAttribute("fields", fields);
+        model.addAttribute("which", which);
+        model.addAttribute("carrierKey", UUID.randomUUID());
+        model.addAttribute("jarKey", UUID.randomUUID());
+        model.addAttribute("none", new Fields(House.usual().reader()));
+        model.addAttribute("herbs", stores.herbs());
+        model.addAttribute("carriers", stores.carriers());
+        model.addAttribute("jars", stores.jars());
+        model.addAttribute("herbKinds", materia.herbs());
+        model.addAttribute("carrierKinds", materia.carriers());
+        model.addAttribute("parts", Part.values());
+        model.addAttribute("cuts", Cut.values());
+        model.addAttribute("moistures", Moisture.values());
+        return "stores/stores";
+    }
+
+    private Fields fields() {
+        return new Fields(households.current().reader());
+    }
+
+    private LocalDate today() {
+        return households.current().dayOf(clock.instant());
+    }
+}

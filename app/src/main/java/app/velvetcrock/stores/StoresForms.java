@@ -1,0 +1,151 @@
+package app.velvetcrock.stores;
+
+import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.HerbKind;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.Length;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Reading.Understood;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.web.Fields;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Reads the three short forms of the stores. */
+@Component
+class StoresForms {
+
+    private static final double LEAST_GRAMS = 0.1;
+    private static final double MOST_GRAMS = 100_000;
+
+    private final Materia materia;
+    private final Cautions cautions;
+
+    StoresForms(Materia materia, Cautions cautions) {
+        this.materia = materia;
+        this.cautions = cautions;
+    }
+
+    record HerbForm(
+            UUID key, @Nullable String herb, @Nullable String amount, @Nullable String part, @Nullable String cut,
+            @Nullable String moisture, @Nullable String acquired) {}
+
+    record CarrierForm(UUID key, @Nullable String carrier, @Nullable String amount, @Nullable String opened, @Nullable String bestBefore) {}
+
+    record JarForm(UUID key, @Nullable String name, @Nullable String capacity, @Nullable String width, @Nullable String pieces) {}
+
+    Optional<NewHerb> read(HerbForm form, Fields fields, LocalDate today) {
+        Optional<HerbKind> kind = herb(fields, form.herb());
+        Optional<Cut> cut = fields.oneOf("cut", Cut.class, form.cut());
+        Optional<Moisture> moisture = fields.oneOf("moisture", Moisture.class, form.moisture());
+        Optional<Part> part = form.part() == null || form.part().isBlank() ? kind.map(HerbKind::part) : fields.oneOf("part", Part.class, form.part());
+        Optional<Density> bulk = part.flatMap(p -> cut.flatMap(c -> moisture.map(m -> materia.texture(p, c).bulkIn(m))));
+        Optional<Mass> mass = mass(fields, form.amount(), Expect.SOLID, bulk, "at %s, loosely filled: an estimate, weigh it if you can");
+        Optional<LocalDate> acquired = past(fields, "acquired", form.acquired(), today);
+        return fields.isClear()
+                ? Optional.of(new NewHerb(kind.orElseThrow(), part.orElseThrow(), cut.orElseThrow(), moisture.orElseThrow(),
+                        mass.orElseThrow(), acquired.orElse(null), form.amount()))
+                : Optional.empty();
+    }
+
+    Optional<NewCarrier> read(CarrierForm form, Fields fields, LocalDate today) {
+        Optional<CarrierKind> kind = materia.carrier(form.carrier() == null ? "" : form.carrier());
+        if (kind.isEmpty()) {
+            fields.trouble("carrier", "Nothing is chosen here yet.", "one from the list");
+        }
+        Optional<Mass> mass = mass(fields, form.amount(), Expect.LIQUID, kind.map(CarrierKind::density), "at %s");
+        Optional<LocalDate> opened = past(fields, "opened", form.opened(), today);
+        Optional<LocalDate> bestBefore = fields.date("bestBefore", form.bestBefore());
+        return fields.isClear()
+                ? Optional.of(new NewCarrier(kind.orElseThrow(), mass.orElseThrow(), opened.orElse(null), bestBefore.orElse(null), form.amount()))
+                : Optional.empty();
+    }
+
+    Optional<NewJar> read(JarForm form, Fields fields) {
+        Optional<Volume> capacity = fields.capacity("capacity", form.capacity(), 10, 50_000);
+        Optional<Length> width = fields.length("width", form.width(), 20, 800);
+        Optional<Integer> pieces = fields.whole("pieces", form.pieces(), 1, 1000, "jars");
+        String name = form.name() == null ? "" : form.name().strip();
+        if (name.length() > 80) {
+            fields.trouble("name", "This is %d letters long; 80 is the most.".formatted(name.length()), "something shorter");
+        }
+        return fields.isClear()
+                ? Optional.of(new NewJar(new Vessel(name.isEmpty() ? form.capacity().strip() + " jar" : name, capacity.orElseThrow(), width.orElseThrow()),
+                        pieces.orElseThrow()))
+                : Optional.empty();
+    }
+
+    record NewJar(Vessel vessel, int pieces) {}
+
+    private Optional<HerbKind> herb(Fields fields, @Nullable String typed) {
+        Optional<String> name = fields.words("herb", typed, 80);
+        if (name.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<String> refusal = cautions.refusal(name.get());
+        if (refusal.isPresent()) {
+            fields.trouble("herb", "%s is poisonous, also through the skin. It is not stored or used here.".formatted(capital(refusal.get())), "another herb");
+            return Optional.empty();
+        }
+        Optional<HerbKind> known = materia.herbs().stream().filter(kind -> isNamed(kind, name.get())).findFirst();
+        if (known.isEmpty()) {
+            fields.trouble("herb", "“%s” is not in the catalogue.".formatted(name.get()), "one from the list, such as " + nearest(name.get()));
+        }
+        return known;
+    }
+
+    private static boolean isNamed(HerbKind kind, String name) {
+        return Stream.concat(Stream.of(kind.common(), kind.botanical()), kind.synonyms().stream()).anyMatch(name::equalsIgnoreCase);
+    }
+
+    private String nearest(String name) {
+        String start = name.substring(0, 1).toLowerCase(Locale.ROOT);
+        List<String> names = materia.herbs().stream().map(HerbKind::common).toList();
+        return names.stream().filter(n -> n.toLowerCase(Locale.ROOT).startsWith(start)).findFirst().orElse(names.get(0));
+    }
+
+    /** Reads a weight, or a volume turned into one by a density, and says by which. */
+    private static Optional<Mass> mass(Fields fields, @Nullable String typed, Expect expect, Optional<Density> density, String how) {
+        Optional<Understood> read = fields.amount("amount", typed, expect);
+        if (read.isEmpty() || density.isEmpty()) {
+            return Optional.empty();
+        }
+        Mass mass = read.get().amount().middle() instanceof Volume volume ? density.get().massOf(volume) : read.get().mass();
+        if (read.get().amount().middle() instanceof Volume) {
+            String by = how.formatted(House.density(density.get()));
+            fields.echo("amount", read.get().echo() + ", " + Math.round(mass.grams()) + " g " + by);
+        }
+        if (mass.grams() < LEAST_GRAMS || mass.grams() > MOST_GRAMS) {
+            fields.trouble("amount", "Understood %s; a lot is between 0.1 g and 100 kg.".formatted(read.get().echo()), expect.examples());
+            return Optional.empty();
+        }
+        return Optional.of(mass);
+    }
+
+    private static Optional<LocalDate> past(Fields fields, String field, @Nullable String typed, LocalDate today) {
+        return fields.date(field, typed).filter(date -> {
+            if (date.isAfter(today)) {
+                fields.trouble(field, "That day is still to come.", "today or earlier, or leave it empty");
+            }
+            return !date.isAfter(today);
+        });
+    }
+
+    private static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+}

@@ -1,0 +1,154 @@
+package app.velvetcrock.web;
+
+import app.velvetcrock.core.measure.AmountReader;
+import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.Length;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Quantity;
+import app.velvetcrock.core.measure.Reading;
+import app.velvetcrock.core.measure.Reading.Understood;
+import app.velvetcrock.core.measure.Volume;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Reads the typed fields of one form: keeps what was typed, what it was understood as, and every trouble, so that all of
+ * them are shown together beside their fields.
+ */
+public final class Fields {
+
+    private final AmountReader reader;
+    private final Map<String, String> echoes = new LinkedHashMap<>();
+    private final Map<String, Trouble> troubles = new LinkedHashMap<>();
+
+    public Fields(AmountReader reader) {
+        this.reader = reader;
+    }
+
+    /** What is wrong with one field: what was understood, what is wrong, what to type, and readings to choose from. */
+    public record Trouble(String wrong, String instead, List<Understood> choices) {}
+
+    /** Reads an amount of something; absent with a trouble when it is not clear. */
+    public Optional<Understood> amount(String field, @Nullable String typed, Expect expect) {
+        Reading reading = reader.read(typed == null ? "" : typed, expect);
+        if (reading instanceof Understood understood) {
+            echoes.put(field, understood.echo());
+            return Optional.of(understood);
+        } else if (reading instanceof Reading.Unsure unsure) {
+            troubles.put(field, new Trouble("Which is meant? Here " + unsure.why() + ".", "", unsure.readings()));
+        } else if (reading instanceof Reading.NotUnderstood not) {
+            trouble(field, typedWords(not.typed()) + not.wrong() + ".", not.instead());
+        }
+        return Optional.empty();
+    }
+
+    public Optional<Mass> mass(String field, @Nullable String typed, double least, double most) {
+        Optional<Understood> read = amount(field, typed, Expect.SOLID).filter(r -> needs(field, r, Mass.class, "a weight, such as 60 g or 2 oz"));
+        return read.map(Understood::mass).filter(mass -> within(field, mass.grams(), least, most, "g"));
+    }
+
+    public Optional<Volume> capacity(String field, @Nullable String typed, double least, double most) {
+        return amount(field, typed, Expect.CAPACITY).map(Understood::volume).filter(v -> within(field, v.millilitres(), least, most, "mL"));
+    }
+
+    public Optional<Length> length(String field, @Nullable String typed, double least, double most) {
+        return amount(field, typed, Expect.LENGTH).map(r -> (Length) r.amount().middle()).filter(l -> within(field, l.millimetres(), least, most, "mm"));
+    }
+
+    /** Reads a date field as browsers send it; blank gives none without trouble. */
+    public Optional<LocalDate> date(String field, @Nullable String typed) {
+        if (typed == null || typed.isBlank()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(LocalDate.parse(typed.strip()));
+        } catch (DateTimeParseException e) {
+            trouble(field, typedWords(typed) + "that is not a date.", "2026-11-24, year first");
+            return Optional.empty();
+        }
+    }
+
+    /** Reads a whole number. */
+    public Optional<Integer> whole(String field, @Nullable String typed, int least, int most, String unit) {
+        String plain = typed == null ? "" : typed.strip().replaceFirst("\\s*(days?|d)$", "");
+        if (!plain.matches("\\d{1,6}")) {
+            trouble(field, typedWords(plain) + "that is not a whole number.", "a number from %d to %d".formatted(least, most));
+            return Optional.empty();
+        }
+        return Optional.of(Integer.valueOf(plain)).filter(number -> within(field, number, least, most, unit));
+    }
+
+    /** Requires some words, not too many. */
+    public Optional<String> words(String field, @Nullable String typed, int most) {
+        String plain = typed == null ? "" : typed.strip();
+        if (plain.isEmpty()) {
+            trouble(field, "Nothing is written here yet.", "");
+            return Optional.empty();
+        }
+        if (plain.length() > most) {
+            trouble(field, "This is %d letters long; %d is the most.".formatted(plain.length(), most), "something shorter");
+            return Optional.empty();
+        }
+        return Optional.of(plain);
+    }
+
+    public <E extends Enum<E>> Optional<E> oneOf(String field, Class<E> type, @Nullable String typed) {
+        for (E value : type.getEnumConstants()) {
+            if (value.name().equals(typed)) {
+                return Optional.of(value);
+            }
+        }
+        trouble(field, "Nothing is chosen here yet.", "one from the list");
+        return Optional.empty();
+    }
+
+    public void trouble(String field, String wrong, String instead) {
+        troubles.put(field, new Trouble(wrong, instead, List.of()));
+    }
+
+    public void echo(String field, String words) {
+        echoes.put(field, words);
+    }
+
+    public boolean isClear() {
+        return troubles.isEmpty();
+    }
+
+    public Map<String, Trouble> troubles() {
+        return troubles;
+    }
+
+    public Map<String, String> echoes() {
+        return echoes;
+    }
+
+    private boolean needs(String field, Understood read, Class<? extends Quantity> type, String instead) {
+        if (type.isInstance(read.amount().middle())) {
+            return true;
+        }
+        trouble(field, "Understood “%s”; this needs a weight.".formatted(read.echo()), instead);
+        return false;
+    }
+
+    private boolean within(String field, double value, double least, double most, String unit) {
+        if (value >= least && value <= most) {
+            return true;
+        }
+        String number = Decimals.upTo(value, 1);
+        String from = Decimals.upTo(least, 1);
+        String to = Decimals.upTo(most, 0);
+        trouble(field, "Understood as %s %s; it must be between %s and %s %s.".formatted(number, unit, from, to, unit),
+                "something from %s to %s %s".formatted(from, to, unit));
+        return false;
+    }
+
+    private static String typedWords(String typed) {
+        return typed.isBlank() ? "" : "“%s”: ".formatted(typed.strip());
+    }
+}

@@ -1,0 +1,73 @@
+package app.velvetcrock.core.caution;
+
+import app.velvetcrock.core.materia.DataFile;
+import app.velvetcrock.core.materia.Row;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+
+/** The shipped cautions and refused plants. */
+public final class Cautions {
+
+    private final List<Rule> rules;
+    private final List<RefusedPlant> refused;
+
+    private Cautions(List<Rule> rules, List<RefusedPlant> refused) {
+        this.rules = rules;
+        this.refused = refused;
+    }
+
+    /** Reads the shipped files; a bad line stops with file, line and text. */
+    public static Cautions shipped() {
+        return new Cautions(
+                DataFile.read(Cautions.class, "cautions.csv", Rule::from),
+                DataFile.read(Cautions.class, "refused.csv", RefusedPlant::from));
+    }
+
+    /** The cautions for things with these traits put to this use, the gravest first. */
+    public List<Caution> of(Set<String> traits, Use use) {
+        return rules.stream()
+                .filter(rule -> rule.trait().equals("any") || traits.contains(rule.trait()))
+                .filter(rule -> rule.uses().contains(use))
+                .map(Rule::caution)
+                .sorted(Comparator.comparing(Caution::level))
+                .toList();
+    }
+
+    /** Every trait that some rule speaks of; a catalogue may use others only for method and drawing. */
+    public Set<String> traits() {
+        return rules.stream().map(Rule::trait).collect(java.util.stream.Collectors.toUnmodifiableSet());
+    }
+
+    /** The refused plant a typed name means, by common name, botanical name or synonym. */
+    public Optional<String> refusal(String name) {
+        String plain = name.strip().toLowerCase(Locale.ROOT);
+        return refused.stream().filter(plant -> plant.names().stream().anyMatch(plain::contains)).map(RefusedPlant::common).findFirst();
+    }
+
+    private record Rule(String trait, Set<Use> uses, Caution caution) {
+
+        static Rule from(Row row) {
+            List<String> words = row.list("uses");
+            EnumSet<Use> uses = words.equals(List.of("all")) ? EnumSet.allOf(Use.class) : EnumSet.noneOf(Use.class);
+            if (uses.isEmpty()) {
+                words.forEach(word -> uses.add(Use.valueOf(word.toUpperCase(Locale.ROOT).replace('-', '_'))));
+            }
+            if (uses.isEmpty()) {
+                throw new IllegalArgumentException("uses is blank");
+            }
+            return new Rule(row.text("trait"), uses,
+                    new Caution(row.oneOf(Level.class, "level"), row.text("head"), row.text("text"), row.text("label").equals("yes")));
+        }
+    }
+
+    private record RefusedPlant(String common, List<String> names) {
+
+        static RefusedPlant from(Row row) {
+            return new RefusedPlant(row.text("common"), row.list("names"));
+        }
+    }
+}

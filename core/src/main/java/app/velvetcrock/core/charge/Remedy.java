@@ -1,0 +1,17 @@
+package app.velvetcrock.core.charge;
+
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+
+/** A change that makes a charge cover or fit, in numbers; taking it leads to a charge that does. */
+public sealed interface Remedy {
+
+    /** Pour this much in all, which makes the ratio 1 : {@code ratio}. */
+    record MoreOil(Volume oil, double ratio) implements Remedy {}
+
+    /** Take only this much herb. */
+    record LessHerb(Mass herb) implements Remedy {}
+
+    /** Use this jar from the stock. */
+    record OtherJar(Vessel vessel) implements Remedy {}
+}

@@ -1,0 +1,38 @@
+package app.velvetcrock.core.charge;
+
+import app.velvetcrock.core.measure.Check;
+import app.velvetcrock.core.measure.Length;
+import app.velvetcrock.core.measure.Volume;
+
+/**
+ * A straight cylinder that holds a charge.
+ *
+ * @param capacity to the brim, 10 to 50,000 mL
+ * @param innerWidth inside, 20 to 800 mm
+ */
+public record Vessel(String name, Volume capacity, Length innerWidth) {
+
+    private static final double CUBIC_MILLIMETRES_PER_MILLILITRE = 1000;
+
+    public Vessel {
+        Check.range("capacity", capacity.millilitres(), 10, 50_000, "mL");
+        Check.range("inner width", innerWidth.millimetres(), 20, 800, "mm");
+    }
+
+    /** The inner floor in mm²: π·width²/4. */
+    public double areaSquareMillimetres() {
+        return Math.PI * innerWidth.millimetres() * innerWidth.millimetres() / 4;
+    }
+
+    public Length height() {
+        return depthOf(capacity);
+    }
+
+    public Length depthOf(Volume volume) {
+        return Length.ofMillimetres(volume.millilitres() * CUBIC_MILLIMETRES_PER_MILLILITRE / areaSquareMillimetres());
+    }
+
+    public Volume volumeOf(Length depth) {
+        return Volume.ofMillilitres(areaSquareMillimetres() * depth.millimetres() / CUBIC_MILLIMETRES_PER_MILLILITRE);
+    }
+}

@@ -1,0 +1,25 @@
+package app.velvetcrock.core.keeping;
+
+/** Where the finished oil stands, with its factor on the keeping time [E] (craft: keeping). */
+public enum Storage {
+    COOL_DARK("cool and dark", 1.0),
+    ROOM("at room temperature", 0.85),
+    WARM("warm or sunny", 0.5),
+    REFRIGERATOR("in the refrigerator", 1.5);
+
+    private final String word;
+    private final double factor;
+
+    Storage(String word, double factor) {
+        this.word = word;
+        this.factor = factor;
+    }
+
+    public String word() {
+        return word;
+    }
+
+    public double factor() {
+        return factor;
+    }
+}

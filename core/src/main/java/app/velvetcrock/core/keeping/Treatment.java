@@ -1,0 +1,37 @@
+package app.velvetcrock.core.keeping;
+
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.measure.Temperature;
+
+/**
+ * What was done to the oil that shortens or lengthens its life.
+ *
+ * @param resinousBud true for balsam and other resinous buds, which hold water
+ * @param antioxidant true with mixed tocopherols 0.1-0.5 % or rosemary extract 0.02-0.1 %
+ */
+public record Treatment(
+        Temperature hottest, boolean inLight, Moisture moisture, Cut cut, boolean resinousBud, boolean clearGlassInLight, boolean antioxidant, boolean food) {
+
+    private static final double WARM_CELSIUS = 30;
+    private static final double HOT_CELSIUS = 70;
+
+    double heatFactor() {
+        if (hottest.celsius() < WARM_CELSIUS) {
+            return 1.0;
+        }
+        return hottest.celsius() < HOT_CELSIUS ? 0.9 : 0.75;
+    }
+
+    double herbFactor() {
+        return switch (moisture) {
+            case DRIED -> resinousBud ? 0.7 : cut.isFine() && cut != Cut.GROUND ? 0.9 : 1.0;
+            case WILTED -> 0.6;
+            case FRESH, JUICY -> 0.5;
+        };
+    }
+
+    String herbWord() {
+        return moisture.isDried() && resinousBud ? "resinous bud" : moisture.isDried() && herbFactor() < 1 ? "powder" : moisture.word() + " herb";
+    }
+}

@@ -1,0 +1,34 @@
+package app.velvetcrock.core.materia;
+
+/** The part of a plant that is used. */
+public enum Part {
+    PETALS("petals", Form.FLOWER),
+    FLOWER("flowers", Form.FLOWER),
+    TOPS("tops", Form.FLOWER),
+    LEAF("leaf", Form.LEAF),
+    NEEDLES("needles and tips", Form.LEAF),
+    BERRY("berries", Form.BUD),
+    BUD("buds", Form.BUD),
+    SEED("seed", Form.BUD),
+    CONE("cones", Form.BUD),
+    BARK("bark", Form.ROOT),
+    ROOT("root", Form.ROOT),
+    RESIN("resin", Form.ROOT);
+
+    private final String word;
+    private final Form form;
+
+    Part(String word, Form form) {
+        this.word = word;
+        this.form = form;
+    }
+
+    /** The word as it follows a plant's name: "yarrow tops". */
+    public String word() {
+        return word;
+    }
+
+    public Form form() {
+        return form;
+    }
+}

@@ -1,0 +1,24 @@
+package app.velvetcrock.core.measure;
+
+import java.util.List;
+
+/**
+ * What a weight and a volume given for the same thing say about each other.
+ *
+ * @param implied the density the two imply
+ * @param offBy how far that lies from the known density, as a signed fraction of it
+ * @param slips likely misreadings under which the two agree, in words; empty when none fits
+ */
+public record Contradiction(Verdict verdict, Density implied, double offBy, List<String> slips) {
+
+    public Contradiction {
+        slips = List.copyOf(slips);
+    }
+
+    /** How badly a weight and a volume disagree. */
+    public enum Verdict {
+        AGREE,
+        WORTH_A_LOOK,
+        ONE_IS_MISREAD
+    }
+}

@@ -1,0 +1,119 @@
+package app.velvetcrock.core.measure;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * A number as written in a kitchen: {@code 1 1/2}, {@code 1½}, {@code half a}, {@code 0,25}, {@code 1.5}.
+ *
+ * @param values one value, or two when a comma or point before exactly three digits may be either sign
+ * @param length how many characters of the text it took
+ */
+record KitchenNumber(List<Double> values, int length) {
+
+    private static final Map<Character, String> VULGAR = Map.ofEntries(
+            Map.entry('½', "1/2"), Map.entry('⅓', "1/3"), Map.entry('⅔', "2/3"), Map.entry('¼', "1/4"),
+            Map.entry('¾', "3/4"), Map.entry('⅕', "1/5"), Map.entry('⅖', "2/5"), Map.entry('⅗', "3/5"), Map.entry('⅘', "4/5"),
+            Map.entry('⅙', "1/6"), Map.entry('⅚', "5/6"), Map.entry('⅛', "1/8"), Map.entry('⅜', "3/8"),
+            Map.entry('⅝', "5/8"), Map.entry('⅞', "7/8"));
+
+    private static final Map<String, Double> WORDS = Map.ofEntries(
+            Map.entry("a", 1d), Map.entry("an", 1d), Map.entry("one", 1d), Map.entry("two", 2d), Map.entry("three", 3d),
+            Map.entry("four", 4d), Map.entry("five", 5d), Map.entry("six", 6d), Map.entry("seven", 7d), Map.entry("eight", 8d),
+            Map.entry("nine", 9d), Map.entry("ten", 10d), Map.entry("eleven", 11d), Map.entry("twelve", 12d));
+
+    private static final Map<String, Double> FRACTION_WORDS = Map.of(
+            "half", 0.5, "a half", 0.5, "one half", 0.5, "quarter", 0.25, "a quarter", 0.25, "one quarter", 0.25,
+            "three quarters", 0.75, "a third", 1 / 3d, "one third", 1 / 3d, "two thirds", 2 / 3d);
+
+    private static final String FRACTION_WORD = "three quarters|two thirds|(?:an? |one )?half|(?:a |one )?quarter|(?:a |one )third";
+    private static final String DIGITS = "\\d{1,3}(?:[,.]\\d{3}){2,}|\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d+(?:[.,]\\d+)?";
+    private static final Pattern FRACTION_WORDED = Pattern.compile("(" + FRACTION_WORD + ")\\b(?: of)?(?: an?\\b)?");
+    private static final Pattern WORD = Pattern.compile("(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|an|a)\\b"
+            + "(?: and (" + FRACTION_WORD + ")\\b)?");
+    private static final Pattern MIXED = Pattern.compile("(\\d+)(?: +| and )(\\d+) ?/ ?(\\d+)");
+    private static final Pattern FRACTION = Pattern.compile("(\\d+) ?/ ?(\\d+)");
+    private static final Pattern DECIMAL = Pattern.compile("(" + DIGITS + ")(?: and (" + FRACTION_WORD + ")\\b)?");
+    private static final Pattern EITHER_SIGN = Pattern.compile("[1-9]\\d{0,2}[.,]\\d{3}");
+
+    KitchenNumber {
+        values = List.copyOf(values);
+    }
+
+    /** Writes ½ as 1/2 with a space before it, and all dashes and spaces plainly. */
+    static String plain(String text) {
+        StringBuilder plain = new StringBuilder();
+        for (char c : text.strip().toCharArray()) {
+            String fraction = VULGAR.get(c);
+            plain.append(fraction != null ? " " + fraction : switch (c) {
+                case '–', '—', '−' -> "-";
+                case '\u00a0', '\u202f', '\t' -> " ";
+                case '⁄' -> "/";
+                default -> String.valueOf(c);
+            });
+        }
+        return plain.toString().strip().replaceAll(" +", " ");
+    }
+
+    /** Reads a number at the start of {@link #plain} text; absent when there is none. */
+    static Optional<KitchenNumber> startOf(String text) {
+        String lower = text.toLowerCase(java.util.Locale.ROOT);
+        Matcher matcher = MIXED.matcher(lower);
+        if (matcher.lookingAt()) {
+            return fraction(number(matcher.group(1)), matcher.group(2), matcher.group(3), matcher.end());
+        }
+        matcher = FRACTION.matcher(lower);
+        if (matcher.lookingAt()) {
+            return fraction(0, matcher.group(1), matcher.group(2), matcher.end());
+        }
+        matcher = DECIMAL.matcher(lower);
+        if (matcher.lookingAt()) {
+            return Optional.of(decimal(matcher));
+        }
+        return worded(lower);
+    }
+
+    private static Optional<KitchenNumber> worded(String lower) {
+        Matcher matcher = FRACTION_WORDED.matcher(lower);
+        if (matcher.lookingAt()) {
+            return Optional.of(new KitchenNumber(List.of(FRACTION_WORDS.get(matcher.group(1))), matcher.end()));
+        }
+        matcher = WORD.matcher(lower);
+        if (!matcher.lookingAt()) {
+            return Optional.empty();
+        }
+        return Optional.of(new KitchenNumber(List.of(WORDS.get(matcher.group(1)) + halfWord(matcher.group(2))), matcher.end()));
+    }
+
+    private static KitchenNumber decimal(Matcher matcher) {
+        String digits = matcher.group(1);
+        double extra = halfWord(matcher.group(2));
+        if (EITHER_SIGN.matcher(digits).matches()) {
+            return new KitchenNumber(
+                    List.of(number(digits.replace(',', '.')) + extra, number(digits.replaceAll("[.,]", "")) + extra), matcher.end());
+        }
+        boolean grouped = digits.matches("\\d{1,3}([,.]\\d{3}){2,}") || digits.indexOf(',') >= 0 && digits.indexOf('.') > digits.indexOf(',');
+        String plain = grouped ? ungroup(digits) : digits.replace(',', '.');
+        return new KitchenNumber(List.of(number(plain) + extra), matcher.end());
+    }
+
+    private static String ungroup(String digits) {
+        return digits.indexOf(',') >= 0 && digits.indexOf('.') >= 0 ? digits.replace(",", "") : digits.replaceAll("[.,]", "");
+    }
+
+    private static Optional<KitchenNumber> fraction(double whole, String over, String under, int length) {
+        double divisor = number(under);
+        return divisor == 0 ? Optional.empty() : Optional.of(new KitchenNumber(List.of(whole + number(over) / divisor), length));
+    }
+
+    private static double halfWord(String word) {
+        return word == null ? 0 : FRACTION_WORDS.get(word);
+    }
+
+    private static double number(String digits) {
+        return Double.parseDouble(digits);
+    }
+}

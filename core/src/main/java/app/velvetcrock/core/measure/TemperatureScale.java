@@ -1,0 +1,7 @@
+package app.velvetcrock.core.measure;
+
+/** Which degrees a household reads. */
+public enum TemperatureScale {
+    CELSIUS,
+    FAHRENHEIT
+}

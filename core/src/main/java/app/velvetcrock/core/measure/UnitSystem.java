@@ -1,0 +1,7 @@
+package app.velvetcrock.core.measure;
+
+/** Which weights and volumes a household reads most easily. */
+public enum UnitSystem {
+    METRIC,
+    US
+}

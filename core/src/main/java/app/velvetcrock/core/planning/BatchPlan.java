@@ -1,0 +1,59 @@
+package app.velvetcrock.core.planning;
+
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Level;
+import app.velvetcrock.core.charge.Charge;
+import app.velvetcrock.core.charge.ChargeWorking;
+import app.velvetcrock.core.charge.Cover;
+import app.velvetcrock.core.charge.Levels;
+import app.velvetcrock.core.charge.Remedy;
+import app.velvetcrock.core.charge.Schools;
+import app.velvetcrock.core.keeping.KeepUntil;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.method.Fitness;
+import app.velvetcrock.core.strain.YieldForecast;
+import app.velvetcrock.core.working.Working;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * A whole plan: what was asked, and everything worked out from it. Frozen with a batch when it starts.
+ *
+ * @param rules version of the rules it was worked out by; a later version never alters it
+ * @param oilMass the oil by weight at 20 °C
+ * @param strainOn the day the stand is over
+ */
+public record BatchPlan(
+        String rules,
+        PlanRequest request,
+        Charge charge,
+        Found found,
+        Mass oilMass,
+        LocalDate strainOn,
+        YieldForecast yield,
+        KeepUntil keepUntil,
+        Fitness fitness,
+        List<Caution> cautions,
+        List<Remedy> remedies) {
+
+    public BatchPlan {
+        cautions = List.copyOf(cautions);
+        remedies = List.copyOf(remedies);
+    }
+
+    /** What the charge was found to be, kept so that a later release does not redraw an old jar. */
+    public record Found(Cover cover, boolean fits, double airShare, Levels levels, Schools schools, Working coverWorking, Working roomWorking) {
+
+        static Found of(Charge charge, Schools schools) {
+            return new Found(
+                    charge.cover(), charge.fits(), charge.airShare(), Levels.of(charge), schools,
+                    ChargeWorking.ofCover(charge), ChargeWorking.ofRoom(charge));
+        }
+    }
+
+    /** Tells whether nothing stands against starting it. */
+    public boolean canStart() {
+        return found.cover().isEnough() && found.fits() && fitness.refusals().isEmpty()
+                && cautions.stream().noneMatch(caution -> caution.level() == Level.REFUSE);
+    }
+}

@@ -1,0 +1,84 @@
+package app.velvetcrock.core.planning;
+
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.charge.Charge;
+import app.velvetcrock.core.charge.Herbs;
+import app.velvetcrock.core.charge.Remedies;
+import app.velvetcrock.core.charge.Schools;
+import app.velvetcrock.core.keeping.KeepUntil;
+import app.velvetcrock.core.keeping.Keeping;
+import app.velvetcrock.core.keeping.Treatment;
+import app.velvetcrock.core.materia.HerbKind;
+import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Band;
+import app.velvetcrock.core.method.Fitness;
+import app.velvetcrock.core.planning.PlanRequest.Circumstances;
+import app.velvetcrock.core.strain.YieldForecast;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** Works a request out into a plan. */
+public final class Planner {
+
+    /** Version of the rules; raised whenever a formula or a constant changes. */
+    public static final String RULES = "2026.1";
+
+    private final Cautions cautions;
+
+    public Planner(Cautions cautions) {
+        this.cautions = cautions;
+    }
+
+    /** Works everything out; a charge that will not do is still a plan, with its refusals and remedies. */
+    public BatchPlan plan(PlanRequest request) {
+        Circumstances how = request.circumstances();
+        Charge dry = new Charge(Herbs.of(request.herb().portion()), Volume.ZERO, request.vessel(), Charge.COLD_HEADSPACE);
+        Charge charge = dry.withOil(request.oil().oilFor(dry));
+        LocalDate strainOn = how.start().plusDays(how.days());
+        return new BatchPlan(
+                RULES,
+                request,
+                charge,
+                BatchPlan.Found.of(charge, Schools.of(charge, request.carrier().kind().density())),
+                request.carrier().kind().density().massOf(charge.oil()),
+                strainOn,
+                YieldForecast.of(charge.herbs(), charge.oil(), how.pressing()),
+                keepUntil(request, strainOn),
+                Fitness.ofCold(request.herb().kind(), request.herb().moisture(), request.carrier().kind(), how.pantry()),
+                cautions(request),
+                Remedies.of(charge, request.oil(), request.jarsInStock()));
+    }
+
+    /** Dates the oil anew from the day it was really strained. */
+    public static KeepUntil keepUntil(PlanRequest request, LocalDate strained) {
+        Circumstances how = request.circumstances();
+        return Keeping.of(request.carrier().bottle(), how.start(), strained, treatment(request), how.storage());
+    }
+
+    private static Treatment treatment(PlanRequest request) {
+        PlannedHerb herb = request.herb();
+        Band hottest = request.circumstances().method().stages().stream()
+                .map(stage -> stage.band())
+                .reduce((a, b) -> a.high().compareTo(b.high()) >= 0 ? a : b)
+                .orElseThrow();
+        boolean light = request.circumstances().method().stages().stream().anyMatch(stage -> stage.inLight());
+        // Only dried herb passes this method, so the food rule for moist herb is never reached from here.
+        boolean food = request.circumstances().use() == Use.FOOD && herb.moisture().isDried();
+        return new Treatment(hottest.high(), light, herb.moisture(), herb.cut(), isResinousBud(herb.kind()), false, false, food);
+    }
+
+    private static boolean isResinousBud(HerbKind kind) {
+        return kind.part() == Part.BUD && kind.traits().contains("resinous");
+    }
+
+    private List<Caution> cautions(PlanRequest request) {
+        Set<String> traits = new TreeSet<>(request.herb().kind().traits());
+        traits.addAll(request.carrier().kind().traits());
+        return cautions.of(traits, request.circumstances().use());
+    }
+}

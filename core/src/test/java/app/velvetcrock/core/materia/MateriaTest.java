@@ -1,0 +1,58 @@
+package app.velvetcrock.core.materia;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.velvetcrock.core.caution.Cautions;
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Set;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+
+class MateriaTest {
+
+    /** Traits that steer method or drawing and need no caution of their own. */
+    private static final Set<String> NO_CAUTION = Set.of("aromatic", "resinous", "fragile", "solid");
+
+    private final Materia materia = Materia.shipped();
+
+    @Test
+    void shipsEnoughAndEveryTraitIsSpokenOf() {
+        assertThat(materia.herbs()).hasSizeGreaterThanOrEqualTo(12);
+        assertThat(materia.carriers()).hasSizeGreaterThanOrEqualTo(8);
+        Set<String> traits = new TreeSet<>();
+        materia.herbs().forEach(herb -> traits.addAll(herb.traits()));
+        materia.carriers().forEach(carrier -> traits.addAll(carrier.traits()));
+        traits.removeAll(NO_CAUTION);
+        assertThat(Cautions.shipped().traits()).containsAll(traits);
+    }
+
+    @Test
+    void holdsTheCraftsFigures() {
+        assertThat(materia.carrier("rapeseed").orElseThrow().density().gramsPerMillilitre()).isEqualTo(0.917);
+        assertThat(materia.carrier("rapeseed").orElseThrow().monthsOpened()).isEqualTo(10);
+        Texture leaf = materia.texture(Part.LEAF, Cut.CUT_AND_SIFTED);
+        assertThat(leaf.bulk().gramsPerMillilitre()).isEqualTo(0.15);
+        assertThat(leaf.packing()).isEqualTo(1.6);
+        assertThat(materia.texture(Part.ROOT, Cut.GROUND).bulk().gramsPerMillilitre()).isEqualTo(0.30);
+        // wilted is half-way: (0.15 + 0.33) ÷ 2
+        assertThat(leaf.bulkIn(Moisture.WILTED).gramsPerMillilitre()).isEqualTo(0.24);
+    }
+
+    @Test
+    void aBadLineNamesFileLineAndText() {
+        String file = "# a comment\nkey;months\nrapeseed;10\nolive;many\n";
+        assertThatThrownBy(() -> DataFile.read("carriers.csv", stream(file), row -> row.whole("months")))
+                .isInstanceOf(BadDataException.class)
+                .hasMessageContaining("carriers.csv, line 4")
+                .hasMessageContaining("olive;many")
+                .hasMessageContaining("not a number");
+        assertThatThrownBy(() -> DataFile.read("carriers.csv", stream("key;months\nolive\n"), row -> row.text("key")))
+                .hasMessageContaining("1 fields, the head has 2");
+    }
+
+    private static ByteArrayInputStream stream(String text) {
+        return new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8));
+    }
+}

@@ -1,0 +1,55 @@
+// Builds what the application ships from what stands here, and writes down a hash of the inputs so that a test can tell
+// whether the committed result still matches them.
+import { createHash } from 'node:crypto';
+import { execFileSync } from 'node:child_process';
+import { copyFileSync, existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const here = dirname(fileURLToPath(import.meta.url));
+const resources = join(here, '..', 'app', 'src', 'main', 'resources');
+const out = join(resources, 'static');
+
+const filesUnder = (dir) =>
+  readdirSync(dir).sort().flatMap((name) => {
+    const path = join(dir, name);
+    return statSync(path).isDirectory() ? filesUnder(path) : [path];
+  });
+
+// Tailwind reads class names from the templates, so they are inputs too.
+const inputs = [join(here, 'package-lock.json'), join(here, 'build.mjs'), ...filesUnder(join(here, 'src')), ...filesUnder(join(resources, 'templates'))];
+const hash = createHash('sha256');
+for (const file of inputs) {
+  hash.update(readFileSync(file));
+}
+const stamp = hash.digest('hex');
+const stampFile = join(out, 'css', 'inputs.sha256');
+if (existsSync(stampFile) && readFileSync(stampFile, 'utf8').trim() === stamp) {
+  process.exit(0);
+}
+
+const lock = createHash('sha256').update(readFileSync(join(here, 'package-lock.json'))).digest('hex');
+const installed = join(here, 'node_modules', '.installed');
+if (!existsSync(installed) || readFileSync(installed, 'utf8') !== lock) {
+  execFileSync('npm', ['ci', '--ignore-scripts'], { cwd: here, stdio: 'inherit' });
+  writeFileSync(installed, lock);
+}
+
+for (const dir of ['css', 'fonts', 'vendor', 'js']) {
+  mkdirSync(join(out, dir), { recursive: true });
+}
+execFileSync(join(here, 'node_modules', '.bin', 'tailwindcss'), ['-i', 'src/app.css', '-o', join(out, 'css', 'app.css'), '--minify'], { cwd: here, stdio: 'inherit' });
+const modules = join(here, 'node_modules');
+copyFileSync(join(modules, 'htmx.org', 'dist', 'htmx.min.js'), join(out, 'vendor', 'htmx.min.js'));
+copyFileSync(join(modules, 'htmx.org', 'LICENSE'), join(out, 'vendor', 'htmx.LICENSE.txt'));
+for (const font of ['alegreya', 'atkinson-hyperlegible-next']) {
+  for (const range of ['latin', 'latin-ext']) {
+    copyFileSync(join(modules, '@fontsource-variable', font, 'files', `${font}-${range}-wght-normal.woff2`), join(out, 'fonts', `${font}-${range}.woff2`));
+  }
+  copyFileSync(join(modules, '@fontsource-variable', font, 'LICENSE'), join(out, 'fonts', `${font}.LICENSE.txt`));
+}
+for (const file of filesUnder(join(here, 'src')).filter((name) => name.endsWith('.js'))) {
+  copyFileSync(file, join(out, 'js', file.split('/').pop()));
+}
+writeFileSync(stampFile, stamp + '\n');
+console.log('frontend: built');

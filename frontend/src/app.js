@@ -1,0 +1,49 @@
+// The little that needs script: keys for the places, filling a field from a choice, and saying when something was not sent.
+const typing = (target) => target.closest('input, select, textarea, [contenteditable]');
+
+document.addEventListener('keydown', (event) => {
+  if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+  const place = document.querySelector(`.places a[data-key="${CSS.escape(event.key)}"]`);
+  if (place) {
+    event.preventDefault();
+    place.click();
+  } else if (event.key === '?') {
+    document.getElementById('keys')?.showModal();
+  }
+});
+
+// A choice or a remedy writes its value into a field, as if typed.
+document.addEventListener('click', (event) => {
+  const chip = event.target.closest('[data-fill]');
+  if (!chip) return;
+  const field = document.getElementById(chip.dataset.into);
+  if (!field) return;
+  event.preventDefault();
+  field.value = chip.dataset.fill;
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+  field.dispatchEvent(new Event('change', { bubbles: true }));
+  field.focus();
+});
+
+// A form sent by script that did not arrive stays as it is, says so, and can be sent again with its one-time key.
+const alarm = (words) => {
+  const box = document.getElementById('not-sent');
+  box.textContent = words;
+  box.hidden = !words;
+  if (words) box.scrollIntoView({ block: 'nearest' });
+};
+document.addEventListener('htmx:sendError', () => alarm('! Not sent: the application cannot be reached. What you typed is still here; send it again when it is back.'));
+document.addEventListener('htmx:responseError', (event) => {
+  const status = event.detail.xhr.status;
+  alarm(status === 503
+    ? '! Not saved: the database is away for the moment. What you typed is still here; send it again in a little while.'
+    : status === 403
+      ? '! Not sent: the sign-in has ended. Sign in again in another window, then send this once more.'
+      : '! Not saved: something went wrong on our side. What you typed is still here; try again.');
+});
+document.addEventListener('htmx:afterRequest', (event) => { if (event.detail.successful) alarm(''); });
+
+// After a page came by script, readers start at its heading, not at the top bar.
+document.addEventListener('htmx:pushedIntoHistory', () => document.querySelector('main')?.focus());
+
+document.addEventListener('click', (event) => { if (event.target.closest('[data-print]')) window.print(); });
