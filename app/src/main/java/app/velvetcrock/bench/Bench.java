@@ -78,7 +78,7 @@ public class Bench {
     /** What there is to plan with; jars are those with at least one free. */
     public record Shelves(List<Stock.OfHerb> herbs, List<Stock.OfCarrier> carriers, List<Stock.OfJar> jars) {
 
-        boolean areEnough() {
+        public boolean areEnough() {
             return !herbs.isEmpty() && !carriers.isEmpty() && !jars.isEmpty();
         }
     }
@@ -175,11 +175,10 @@ public class Bench {
         }
         Stock.OfJar largest = jars.get(jars.size() - 1);
         Charge charge = new Charge(Herbs.of(herb.portion()), Volume.ZERO, largest.vessel(), Charge.COLD_HEADSPACE);
-        Stock.OfJar chosen = JarChoice.smallest(jars.stream().map(Stock.OfJar::vessel).toList(), charge, oil)
-                .flatMap(vessel -> jars.stream().filter(jar -> jar.vessel().equals(vessel)).findFirst())
-                .orElse(largest);
-        fields.echo("jar", "the smallest of yours that holds it and covers");
-        return chosen;
+        Optional<Stock.OfJar> chosen = JarChoice.smallest(jars.stream().map(Stock.OfJar::vessel).toList(), charge, oil)
+                .flatMap(vessel -> jars.stream().filter(jar -> jar.vessel().equals(vessel)).findFirst());
+        chosen.ifPresent(jar -> fields.echo("jar", "the smallest of yours that holds it and covers"));
+        return chosen.orElse(largest);
     }
 
     private static void stockNotes(Fields fields, Stock.OfHerb herb, Stock.OfCarrier carrier, Mass herbNeed, Mass oilNeed, House house) {

@@ -5,7 +5,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** The Bench's sentence as typed; everything may be missing. */
-record BenchForm(
+public record BenchForm(
         @Nullable UUID key, @Nullable String herb, @Nullable String amount, @Nullable String carrier, @Nullable String oil, @Nullable String jar,
         @Nullable String days, @Nullable String start, @Nullable String use, @Nullable String pressing, @Nullable String storage) {
 

@@ -8,13 +8,13 @@ import app.velvetcrock.web.Fields;
 import java.util.Optional;
 
 /** The Bench as it stands: what was typed, what was understood, and the plan when all of it was clear. */
-record BenchWork(BenchForm form, Fields fields, Bench.Shelves shelves, Optional<Planned> planned) {
+public record BenchWork(BenchForm form, Fields fields, Bench.Shelves shelves, Optional<Planned> planned) {
 
     private static final double PICTURE_WIDTH = 260;
     private static final double PICTURE_HEIGHT = 390;
 
     /** A plan with the lots and the jar it is made from. */
-    record Planned(FrozenPlan frozen, Stock.OfJar jar, Stock.OfHerb herb, Stock.OfCarrier carrier) {
+    public record Planned(FrozenPlan frozen, Stock.OfJar jar, Stock.OfHerb herb, Stock.OfCarrier carrier) {
 
         public BatchPlan plan() {
             return frozen.plan();

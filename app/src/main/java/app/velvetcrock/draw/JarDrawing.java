@@ -42,7 +42,7 @@ public record JarDrawing(
         public static Look of(BatchPlan plan, double progress) {
             var herb = plan.request().herb();
             Form form = herb.cut().isFine() ? Form.POWDER : herb.kind().part().form();
-            String oil = Tint.mix(plan.request().carrier().kind().tint(), herb.kind().tint(), 0.15 + 0.6 * progress);
+            String oil = Tint.mix(plan.request().carrier().kind().tint(), herb.kind().tint(), 0.1 + 0.4 * progress);
             return new Look(oil, herbColour(form), "herb-" + form.name().toLowerCase(Locale.ROOT));
         }
 

@@ -15,9 +15,10 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 
 /** The current household as pages see it: its settings, and how it writes weights, volumes, degrees and dates. */
-public record House(HouseSettings settings, int version, Theme theme, boolean demo) {
+public record House(HouseSettings settings, int version, Theme theme, @Nullable Instant demoSince) {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
@@ -28,7 +29,7 @@ public record House(HouseSettings settings, int version, Theme theme, boolean de
     public static House usual() {
         HouseSettings settings = new HouseSettings(
                 "Stillroom", HouseholdUnits.METRIC, "EUR", ZoneId.of("Europe/London"), Temperature.ofCelsius(14), Temperature.ofCelsius(20));
-        return new House(settings, 0, Theme.DEVICE, false);
+        return new House(settings, 0, Theme.DEVICE, null);
     }
 
     public AmountReader reader() {

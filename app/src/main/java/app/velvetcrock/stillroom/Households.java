@@ -20,7 +20,7 @@ public class Households {
     public House current() {
         Stillroom stillroom = mine();
         Theme theme = accounts.findById(Current.person().account()).orElseThrow().theme();
-        return new House(stillroom.settings(), stillroom.version(), theme, stillroom.demo());
+        return new House(stillroom.settings(), stillroom.version(), theme, stillroom.demoSince());
     }
 
     /** Writes settings read at {@code version}; fails when somebody changed them since. */

@@ -1,6 +1,7 @@
 package app.velvetcrock.stillroom;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -18,6 +19,9 @@ class PageAdvice {
             new Place("bench", "Bench", "plan a batch", "b"),
             new Place("press", "Press", "strain and measure", "p"),
             new Place("cupboard", "Cupboard", "finished oils", "c"));
+
+    /** A demo's dates are relative to its loading; after this it no longer shows what it is meant to show. */
+    private static final Duration DEMO_KEEPS = Duration.ofDays(2);
 
     private final Households households;
     private final Clock clock;
@@ -39,6 +43,7 @@ class PageAdvice {
         House house = households.current();
         model.addAttribute("house", house);
         model.addAttribute("today", house.dayOf(clock.instant()));
+        model.addAttribute("demoIsOld", house.demoSince() != null && house.demoSince().isBefore(clock.instant().minus(DEMO_KEEPS)));
         model.addAttribute("person", Current.person());
     }
 

@@ -18,6 +18,7 @@ import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.UuidGenerator;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** A household with its settings. */
 @Entity
@@ -84,7 +85,8 @@ class Stillroom {
         return version;
     }
 
-    boolean demo() {
-        return demo;
+    /** When this demo household was loaded; null for a real one. */
+    @Nullable Instant demoSince() {
+        return demo ? createdAt : null;
     }
 }

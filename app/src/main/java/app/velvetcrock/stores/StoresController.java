@@ -115,7 +115,7 @@ class StoresController {
         model.addAttribute("fields", fields);
         model.addAttribute("field", field);
         model.addAttribute("prefix", prefix);
-        return "web/form :: noteFor(${prefix}, ${field})";
+        return "web/form :: noteFor(prefix=${prefix},field=${field})";
     }
 
     private String add(UUID key, String name, RedirectAttributes after, Supplier<String> work) {

@@ -58,7 +58,8 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
     }
 
     String echo(Amount amount) {
-        String echo = typed(amount) + " → " + inCanonical(amount);
+        String typed = typed(amount);
+        String echo = typed.equals(inCanonical(amount)) ? typed : typed + " → " + inCanonical(amount);
         return amount.isRange() ? echo + ", the middle of the range" : echo;
     }
 

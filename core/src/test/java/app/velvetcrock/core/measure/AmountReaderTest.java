@@ -63,7 +63,7 @@ class AmountReaderTest {
             9 oz    | LIQUID   | 9 fl oz → 266 mL            | 9 oz by weight → 255 g
             1,500 g | SOLID    | 1½ g → 1.5 g                | 1500 g → 1.5 kg
             1.500 g | SOLID    | 1½ g → 1.5 g                | 1500 g → 1.5 kg
-            60      | SOLID    | 60 g → 60 g                 | 60 oz → 1.7 kg
+            60      | SOLID    | 60 g                        | 60 oz → 1.7 kg
             1 pint  | CAPACITY | 1 US pint → 473 mL          | 1 imperial pint → 568 mL
             """)
     void asksWhereTwoReadingsAreSensibleAndEachCanBeTypedInstead(String text, Expect expect, String first, String second) {
