@@ -34,6 +34,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** The Gannet Row stillroom: everything in it is recorded through the services that people use, its dates relative to today. */
@@ -53,14 +54,14 @@ class DemoHousehold implements ApplicationRunner {
 
     DemoHousehold(
             People people, Stores stores, Bench bench, Batches batches, Materia materia, Clock clock,
-            TransactionTemplate together, @Value("${crock.demo}") boolean wanted) {
+            PlatformTransactionManager transactions, @Value("${crock.demo}") boolean wanted) {
         this.people = people;
         this.stores = stores;
         this.bench = bench;
         this.batches = batches;
         this.materia = materia;
         this.clock = clock;
-        this.together = together;
+        this.together = new TransactionTemplate(transactions);
         this.wanted = wanted;
     }
 
@@ -91,19 +92,19 @@ class DemoHousehold implements ApplicationRunner {
         carrier("sesame", 0.75, null, 420);
         carrier("babassu", 1, 20, 600);
 
-        UUID first = start(mullein, "35 g", sunflower, "1:10", 28, 120);
+        UUID first = start(mullein, "35 g", sunflower, "", 28, 120);
         note(first, "Petals went pale after two weeks; smells of honey.");
-        strain(first, "272 g", 88, "Clear and gold. A finer cut next time.");
+        strain(first, "352 g", 88, "Clear and gold. A finer cut next time.");
         UUID second = start(buckthorn, "90 g", rapeseed, "", 42, 62);
-        strain(second, "318 g", 19, "Very orange. Stains everything.");
+        strain(second, "350 g", 19, "Very orange. Stains everything.");
         UUID third = start(selfHeal, "40 g", hemp, "", 35, 80);
-        strain(third, "205 g", 44, "");
+        strain(third, "372 g", 44, "");
 
         start(nettle, "60 g", rapeseed, "1:6", 35, 38);
         UUID late = start(selfHeal, "30 g", rapeseed, "", 35, 31);
         note(late, "Oil has gone green to the top.");
         start(yarrow, "50 g", rapeseed, "", 35, 9);
-        start(elder, "45 g", sunflower, "1:10", 28, 2);
+        start(elder, "45 g", sunflower, "", 28, 2);
         return null;
     }
 

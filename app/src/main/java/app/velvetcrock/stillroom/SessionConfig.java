@@ -4,6 +4,7 @@ import javax.sql.DataSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionOperations;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -14,6 +15,12 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Configuration
 class SessionConfig {
+
+    /** Two requests of one session at once both write their attributes; the later one wins instead of failing. */
+    @Bean
+    PostgreSqlJdbcIndexedSessionRepositoryCustomizer sessionsMayBeWrittenAtOnce() {
+        return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
+    }
 
     @Bean
     TransactionOperations springSessionTransactionOperations(DataSource dataSource) {

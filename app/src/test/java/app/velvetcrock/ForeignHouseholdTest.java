@@ -1,0 +1,139 @@
+package app.velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.velvetcrock.Visitor.Answer;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.function.Consumer;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Every mapped route has a case in which another household tries it; a new route without one fails here. */
+@HttpTest
+class ForeignHouseholdTest {
+
+    private static final String SECRET = "Fulmar cellar";
+
+    @LocalServerPort
+    int port;
+
+    @Autowired
+    @Qualifier("requestMappingHandlerMapping")
+    RequestMappingHandlerMapping mappings;
+
+    private Visitor owner;
+    private Visitor stranger;
+    private String batch;
+    private String herbLot;
+    private String carrierLot;
+    private String jar;
+    private String entry;
+
+    @BeforeEach
+    void twoHouseholds() {
+        owner = Visitor.stocked(port, SECRET);
+        batch = owner.post(Visitor.form(owner.get("/bench?amount=40+g").page(), "#bench", Map.of())).path().substring(7);
+        owner.post("/batch/" + batch + "/note", Map.of("key", UUID.randomUUID().toString(), "words", SECRET));
+        Document bench = owner.get("/bench").page();
+        herbLot = bench.select("#herb option").first().attr("value");
+        carrierLot = bench.select("#carrier option").first().attr("value");
+        jar = bench.select("#jar option").last().attr("value");
+        entry = owner.get("/batch/" + batch).page().select("form[action*=entries]").first().attr("action").replaceAll(".*/entries/(.*)/undo", "$1");
+        stranger = Visitor.stocked(port, "Another kitchen");
+    }
+
+    @Test
+    void everyRouteIsTriedByAStranger() {
+        Map<String, Consumer<String>> cases = cases();
+        Set<String> routes = routes();
+        assertThat(cases.keySet()).as("a route without a foreign-household case, or a case without a route").isEqualTo(routes);
+        String before = owner.get("/batch/" + batch).page().select("section").text() + owner.get("/stores").page().select("table").text();
+        cases.forEach((route, attempt) -> attempt.accept(route));
+        String after = owner.get("/batch/" + batch).page().select("section").text() + owner.get("/stores").page().select("table").text();
+        assertThat(after).isEqualTo(before);
+    }
+
+    private Map<String, Consumer<String>> cases() {
+        Map<String, Consumer<String>> cases = new LinkedHashMap<>();
+        for (String own : new String[] {"/shelf", "/", "/stores", "/press", "/cupboard", "/settings"}) {
+            cases.put("GET " + own, route -> showsNothing(stranger.get(own)));
+        }
+        cases.put("GET /bench", route -> showsNothing(stranger.get("/bench?herb=" + herbLot + "&carrier=" + carrierLot)));
+        cases.put("GET /bench/plan", route -> showsNothing(stranger.get("/bench/plan?herb=" + herbLot + "&jar=" + jar)));
+        cases.put("POST /bench/start", route -> {
+            Answer answer = stranger.post("/bench/start", Map.of("herb", herbLot, "carrier", carrierLot, "jar", jar, "amount", "30 g"));
+            assertThat(answer.status()).isEqualTo(422);
+            showsNothing(answer);
+        });
+        cases.put("GET /batch/{id}", route -> isNotHere(stranger.get("/batch/" + batch)));
+        cases.put("GET /batch/{id}/label", route -> isNotHere(stranger.get("/batch/" + batch + "/label")));
+        cases.put("POST /batch/{id}/note", route -> isNotHere(stranger.post("/batch/" + batch + "/note", note())));
+        cases.put("POST /batch/{id}/entries/{entry}/undo", route -> isNotHere(stranger.post("/batch/" + batch + "/entries/" + entry + "/undo", Map.of())));
+        cases.put("GET /press/{id}", route -> isNotHere(stranger.get("/press/" + batch)));
+        cases.put("POST /press/{id}", route -> isNotHere(stranger.post("/press/" + batch, Map.of("out", "200 g", "pressing", "HAND"))));
+        cases.put("GET /stores/lots/{id}", route -> isNotHere(stranger.get("/stores/lots/" + herbLot)));
+        cases.put("POST /stores/lots/{id}/undo", route -> isNotHere(stranger.post("/stores/lots/" + carrierLot + "/undo", Map.of())));
+        cases.put("POST /stores/jars/{id}/undo", route -> isNotHere(stranger.post("/stores/jars/" + jar + "/undo", Map.of())));
+        cases.put("GET /stores/echo", route -> showsNothing(stranger.get("/stores/echo?field=amount&prefix=h-&expect=SOLID&amount=3+g")));
+        cases.put("POST /stores/herbs", route -> showsNothing(stranger.post("/stores/herbs", Map.of("herb", SECRET))));
+        cases.put("POST /stores/carriers", route -> showsNothing(stranger.post("/stores/carriers", Map.of("carrier", "none"))));
+        cases.put("POST /stores/jars", route -> showsNothing(stranger.post("/stores/jars", Map.of("capacity", "none"))));
+        cases.put("POST /settings", route -> assertThat(stranger.post("/settings", Map.of("version", "0", "theme", "DARK", "house.household", "Taken over",
+                "house.system", "US", "house.cups", "US", "house.scale", "CELSIUS", "house.currency", "EUR", "house.zone", "UTC", "house.pantry", "10 C",
+                "house.room", "20 C")).page().text()).doesNotContain(SECRET));
+        cases.put("POST /settings/password", route -> showsNothing(stranger.post("/settings/password", Map.of("oldPassword", "x", "newPassword", "y"))));
+        // Open to everybody, and about no household at all.
+        for (String open : new String[] {"GET /sign-in", "GET /sign-up", "POST /sign-up", "POST /demo-entry", "ANY /error"}) {
+            cases.put(open, route -> showsNothing(new Visitor(port).get("/sign-in")));
+        }
+        return cases;
+    }
+
+    private Set<String> routes() {
+        Set<String> routes = new TreeSet<>();
+        for (RequestMappingInfo info : mappings.getHandlerMethods().keySet()) {
+            for (String pattern : info.getPatternValues()) {
+                Set<RequestMethod> methods = info.getMethodsCondition().getMethods();
+                routes.add((methods.isEmpty() ? "ANY" : methods.iterator().next().name()) + " " + pattern);
+            }
+        }
+        return routes;
+    }
+
+    private static Map<String, String> note() {
+        return Map.of("key", UUID.randomUUID().toString(), "words", "I was here");
+    }
+
+    private static void isNotHere(Answer answer) {
+        assertThat(answer.status()).as(answer.path()).isEqualTo(404);
+        showsNothing(answer);
+    }
+
+    private static void showsNothing(Answer answer) {
+        assertThat(answer.status()).as(answer.path()).isLessThan(500);
+        // what the stranger typed may come back in a field or an error; the owner's name never as a household's
+        assertThat(answer.page().select(".me, .lead, table, .board").text()).doesNotContain(SECRET);
+        assertThat(answer.page().html()).doesNotContain("200 g left");
+    }
+
+    @Test
+    void nothingIsSeenWithoutSigningIn() {
+        for (String route : routes()) {
+            if (route.startsWith("GET ") && !route.matches("GET /sign-(in|up)")) {
+                Answer answer = new Visitor(port).get(route.substring(4).replaceAll("\\{[^}]+}", batch));
+                assertThat(answer.path()).as(route).isEqualTo("/sign-in");
+            }
+        }
+    }
+}

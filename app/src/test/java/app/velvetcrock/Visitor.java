@@ -1,0 +1,115 @@
+package app.velvetcrock;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+
+/** Somebody with a browser of their own: cookies kept, redirects followed, forms sent with their hidden fields. */
+public final class Visitor {
+
+    private final String base;
+    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
+
+    public Visitor(int port) {
+        base = "http://127.0.0.1:" + port;
+    }
+
+    /** A new household, signed in. */
+    public static Visitor household(int port, String name) {
+        Visitor visitor = new Visitor(port);
+        Answer answer = visitor.submit("/sign-up", "form", Map.of(
+                "name", "Tove", "email", UUID.randomUUID() + "@example.org", "password", "five jars of oil", "house.household", name));
+        if (!answer.path().equals("/shelf")) {
+            throw new AssertionError("sign-up led to " + answer.path() + ": " + answer.page().text());
+        }
+        return visitor;
+    }
+
+    /** A household with 200 g of dried nettle, a litre of rapeseed opened on 20 September and two half-litre jars. */
+    public static Visitor stocked(int port, String name) {
+        Visitor visitor = household(port, name);
+        visitor.submit("/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "200 g"));
+        visitor.submit("/stores", "form[action$=carriers]", Map.of("carrier", "rapeseed", "amount", "1 L", "opened", "2026-09-20"));
+        visitor.submit("/stores", "form[action$=jars]", Map.of("capacity", "500 mL", "width", "84 mm", "pieces", "2"));
+        return visitor;
+    }
+
+    /** What came back in the end. */
+    public record Answer(int status, String path, Document page, HttpResponse<String> raw) {}
+
+    public Answer get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(base + path)).GET());
+    }
+
+    public Answer get(String path, String header, String value) {
+        return send(HttpRequest.newBuilder(URI.create(base + path)).header(header, value).GET());
+    }
+
+    /** Opens a page and sends one of its forms with some fields changed. */
+    public Answer submit(String path, String form, Map<String, String> changed) {
+        return post(form(get(path).page(), form, changed));
+    }
+
+    /** A form as it would be sent: address and fields. */
+    public record Filled(String action, Map<String, String> fields) {}
+
+    public static Filled form(Document page, String selector, Map<String, String> changed) {
+        Element form = page.selectFirst("main " + selector);
+        if (form == null) {
+            throw new AssertionError("no " + selector + " on " + page.title() + ": " + page.text());
+        }
+        Map<String, String> fields = new LinkedHashMap<>();
+        for (Element field : form.select("input[name], select[name], textarea[name]")) {
+            Element chosen = field.tagName().equals("select") ? field.selectFirst("option[selected]") : field;
+            Element first = chosen == null ? field.selectFirst("option") : chosen;
+            fields.put(field.attr("name"), field.tagName().equals("textarea") ? field.text() : first.attr("value"));
+        }
+        fields.putAll(changed);
+        return new Filled(form.attr("action"), fields);
+    }
+
+    public Answer post(Filled form) {
+        String body = form.fields().entrySet().stream()
+                .map(e -> encode(e.getKey()) + "=" + encode(e.getValue()))
+                .collect(Collectors.joining("&"));
+        return send(HttpRequest.newBuilder(URI.create(base + form.action()))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .POST(HttpRequest.BodyPublishers.ofString(body)));
+    }
+
+    /** Posts some fields to an address with this visitor's own token, as a hand-made request would. */
+    public Answer post(String path, Map<String, String> fields) {
+        Map<String, String> all = new LinkedHashMap<>(fields);
+        all.put("_csrf", get("/settings").page().selectFirst("input[name=_csrf]").attr("value"));
+        return post(new Filled(path, all));
+    }
+
+    private Answer send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> response = client.send(request.build(), BodyHandlers.ofString());
+            return new Answer(response.statusCode(), response.uri().getPath(), Jsoup.parse(response.body()), response);
+        } catch (IOException e) {
+            throw new AssertionError(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new AssertionError(e);
+        }
+    }
+
+    private static String encode(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+}

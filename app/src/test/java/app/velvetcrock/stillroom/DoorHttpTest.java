@@ -1,0 +1,119 @@
+package app.velvetcrock.stillroom;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.velvetcrock.HttpTest;
+import app.velvetcrock.Visitor;
+import app.velvetcrock.Visitor.Answer;
+import app.velvetcrock.Visitor.Filled;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+@HttpTest
+class DoorHttpTest {
+
+    private static final String PASSWORD = "five jars of oil";
+
+    @LocalServerPort
+    int port;
+
+    @Test
+    void signUpOutInAndAnotherPassword() {
+        String email = UUID.randomUUID() + "@example.org";
+        Visitor tove = new Visitor(port);
+        signUp(tove, email);
+        assertThat(tove.post("/sign-out", Map.of()).path()).isEqualTo("/sign-in");
+        assertThat(signIn(tove, email.toUpperCase(java.util.Locale.ROOT), PASSWORD).path()).isEqualTo("/shelf");
+        Answer wrong = tove.submit("/settings", "form[action$=password]", Map.of("oldPassword", "not this one", "newPassword", "six jars of oil"));
+        assertThat(wrong.status()).isEqualTo(422);
+        assertThat(wrong.page().text()).contains("That is not the present password");
+        tove.submit("/settings", "form[action$=password]", Map.of("oldPassword", PASSWORD, "newPassword", "six jars of oil"));
+        tove.post("/sign-out", Map.of());
+        assertThat(signIn(tove, email, PASSWORD).page().text()).contains("do not belong together");
+        assertThat(signIn(tove, email, "six jars of oil").path()).isEqualTo("/shelf");
+    }
+
+    @Test
+    void guessingIsStoppedEvenWithTheRightPasswordAtLast() {
+        String email = UUID.randomUUID() + "@example.org";
+        signUp(new Visitor(port), email);
+        Visitor guesser = new Visitor(port);
+        for (int i = 0; i < SignInLimit.PER_EMAIL; i++) {
+            assertThat(signIn(guesser, email, "guess number " + i).page().text()).contains("do not belong together");
+        }
+        assertThat(signIn(guesser, email, PASSWORD).page().text()).contains("Too many tries");
+    }
+
+    @Test
+    void aFormWithoutItsTokenIsNotSent() {
+        Visitor tove = Visitor.household(port, "No token");
+        assertThat(tove.post(new Filled("/stores/herbs", Map.of("herb", "Nettle", "amount", "5 g"))).status()).isEqualTo(403);
+        assertThat(tove.get("/stores").page().text()).contains("Nothing here yet");
+    }
+
+    @Test
+    void everyPageCarriesTheStrictPolicy() {
+        Visitor tove = Visitor.household(port, "Policy");
+        for (String path : new String[] {"/sign-in", "/shelf", "/bench", "/nowhere"}) {
+            assertThat(tove.get(path).raw().headers().firstValue("Content-Security-Policy")).hasValueSatisfying(policy ->
+                    assertThat(policy).contains("default-src 'none'", "script-src 'self'", "frame-ancestors 'none'").doesNotContain("unsafe"));
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            email          | nobody        | is not an email address
+            password       | short         | needs at least 10
+            house.currency | shells        | is not a currency code
+            house.zone     | Atlantis      | is not a time zone
+            house.pantry   | 90 °C         | a room is between
+            house.pantry   | cold          | begin with a number
+            house.household| ''            | Nothing is written here
+            """)
+    void signUpSaysWhatIsWrongAndKeepsWhatWasTyped(String field, String typed, String words) {
+        Visitor tove = new Visitor(port);
+        Map<String, String> good = new java.util.HashMap<>(Map.of(
+                "name", "Tove", "email", UUID.randomUUID() + "@example.org", "password", PASSWORD, "house.household", "Kept name"));
+        good.put(field, typed);
+        Answer answer = tove.submit("/sign-up", "form", good);
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.page().getElementById("note-" + field).text()).contains(words);
+        assertThat(answer.page().getElementById(field).attr("value")).isEqualTo(typed);
+        assertThat(answer.page().getElementById("name").attr("value")).isEqualTo("Tove");
+    }
+
+    @Test
+    void theSecondToChangeTheSettingsIsToldAndKeepsWhatWasTyped() {
+        Visitor tove = Visitor.household(port, "Old name");
+        Filled first = Visitor.form(tove.get("/settings").page(), "form[action$=settings]", Map.of("house.household", "New name"));
+        Filled second = Visitor.form(tove.get("/settings").page(), "form[action$=settings]", Map.of("house.household", "Other name"));
+        tove.post(first);
+        Answer told = tove.post(second);
+        assertThat(told.status()).isEqualTo(409);
+        assertThat(told.page().text()).contains("now “New name”");
+        assertThat(told.page().getElementById("house.household").attr("value")).isEqualTo("Other name");
+        tove.post(Visitor.form(told.page(), "form[action$=settings]", Map.of()));
+        assertThat(tove.get("/shelf").page().text()).contains("Other name");
+    }
+
+    @Test
+    void figuresFollowTheHouseholdsUnits() {
+        Visitor tove = Visitor.stocked(port, "Cups");
+        tove.submit("/settings", "form[action$=settings]", Map.of("house.system", "US", "house.cups", "US", "house.scale", "FAHRENHEIT"));
+        // 275 mL ÷ 236.588 = 1.16 cups, to the nearest eighth 1⅛; 14 °C = 57.2 °F
+        assertThat(tove.get("/bench?amount=40+g").page().select("#need").text()).isEqualTo("1⅛ cups oil");
+        assertThat(tove.get("/shelf").page().text()).contains("57.2 °F in the pantry");
+    }
+
+    private void signUp(Visitor visitor, String email) {
+        visitor.submit("/sign-up", "form", Map.of("name", "Tove", "email", email, "password", PASSWORD, "house.household", "Door"));
+    }
+
+    private static Answer signIn(Visitor visitor, String email, String password) {
+        return visitor.submit("/sign-in", "form", Map.of("email", email, "password", password));
+    }
+}

@@ -1,0 +1,156 @@
+package app.velvetcrock.stores;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.velvetcrock.HttpTest;
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.CupSystem;
+import app.velvetcrock.core.measure.HouseholdUnits;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.TemperatureScale;
+import app.velvetcrock.core.measure.UnitSystem;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.HouseSettings;
+import app.velvetcrock.stillroom.People;
+import app.velvetcrock.stillroom.SignedIn;
+import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Refused;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Random;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+@HttpTest
+class LedgerTest {
+
+    @Autowired
+    People people;
+
+    @Autowired
+    Stores stores;
+
+    @Autowired
+    Ledger ledger;
+
+    @Autowired
+    MovementRepository movements;
+
+    @Autowired
+    Materia materia;
+
+    @Autowired
+    JdbcClient sql;
+
+    @Autowired
+    PlatformTransactionManager transactions;
+
+    private SignedIn person;
+
+    @BeforeEach
+    void household() {
+        person = newHousehold();
+    }
+
+    @Test
+    void anySequenceBalancesUndoIncluded() {
+        Random random = new Random(7);
+        UUID lot = Current.as(person, () -> herb(100));
+        for (int i = 0; i < 120; i++) {
+            boolean undo = random.nextInt(3) == 0;
+            try {
+                Current.as(person, () -> inTransaction(() -> step(lot, undo, random)));
+            } catch (Refused expected) {
+                assertThat(expected.getMessage()).containsAnyOf("only", "taken back", "Take that back first");
+            }
+            long balance = number("select balance from lot where id = :lot", lot);
+            assertThat(balance).isNotNegative().isEqualTo(number("select sum(amount) from movement where lot_id = :lot", lot));
+        }
+    }
+
+    @Test
+    void ofTwoWhoDrawTheLastFiftyGramsOneIsTold() {
+        UUID lot = Current.as(person, () -> herb(50));
+        List<CompletableFuture<String>> both = Stream.of(1, 2)
+                .map(i -> CompletableFuture.supplyAsync(() -> Current.as(person, () -> tryToUse(lot))))
+                .toList();
+        List<String> answers = both.stream().map(CompletableFuture::join).sorted().toList();
+        assertThat(answers).containsExactly("There is only 0 g of “Nettle” left, and this needs 50 g. Nothing was taken.", "taken");
+        assertThat(number("select balance from lot where id = :lot", lot)).isZero();
+    }
+
+    @Test
+    void aMovementIsReversedOnceAndOnlyWhileItIsUnused() {
+        UUID lot = Current.as(person, () -> herb(80));
+        Current.as(person, () -> inTransaction(() -> ledger.use(lot, Mass.ofGrams(30), null, Instant.EPOCH)));
+        assertThatThrownBy(() -> Current.as(person, () -> stores.takeBack(lot))).isInstanceOf(Refused.class).hasMessageContaining("used in a batch");
+        UUID other = Current.as(person, () -> herb(10));
+        Current.as(person, () -> stores.takeBack(other));
+        assertThatThrownBy(() -> Current.as(person, () -> stores.takeBack(other))).isInstanceOf(Refused.class).hasMessageContaining("already");
+    }
+
+    @Test
+    void anotherHouseholdsLotIsNotThereForTheLedgerEither() {
+        UUID lot = Current.as(person, () -> herb(80));
+        SignedIn stranger = newHousehold();
+        assertThatThrownBy(() -> Current.as(stranger, () -> inTransaction(() -> ledger.use(lot, Mass.ofGrams(1), null, Instant.EPOCH))))
+                .isInstanceOf(NotHere.class);
+        assertThat(number("select balance from lot where id = :lot", lot)).isEqualTo(80_000);
+    }
+
+    private void step(UUID lot, boolean undo, Random random) {
+        List<Movement> story = movements.ofLot(lot);
+        if (undo) {
+            Movement some = story.get(random.nextInt(story.size()));
+            boolean done = some.reverses != null || story.stream().anyMatch(m -> some.id.equals(m.reverses));
+            if (!done) {
+                ledger.reverse(some);
+            }
+        } else {
+            ledger.use(lot, Mass.ofGrams(1 + random.nextInt(30)), null, Instant.EPOCH);
+        }
+    }
+
+    private String tryToUse(UUID lot) {
+        try {
+            inTransaction(() -> ledger.use(lot, Mass.ofGrams(50), null, Instant.EPOCH));
+            return "taken";
+        } catch (Refused told) {
+            return String.valueOf(told.getMessage());
+        }
+    }
+
+    private UUID herb(double grams) {
+        return stores.add(new NewHerb(materia.herb("nettle").orElseThrow(), Part.LEAF, Cut.CUT_AND_SIFTED, Moisture.DRIED, Mass.ofGrams(grams), null, grams + " g"));
+    }
+
+    private SignedIn newHousehold() {
+        HouseholdUnits units = new HouseholdUnits(UnitSystem.METRIC, CupSystem.METRIC, TemperatureScale.CELSIUS);
+        return people.signUp(new People.NewPerson(UUID.randomUUID() + "@example.org", "five jars of oil", "Tove"),
+                new HouseSettings("Ledger", units, "EUR", ZoneOffset.UTC, Temperature.ofCelsius(14), Temperature.ofCelsius(20)), false);
+    }
+
+    private Object inTransaction(Runnable work) {
+        return new TransactionTemplate(transactions).execute(status -> {
+            work.run();
+            return "";
+        });
+    }
+
+    private long number(String query, UUID lot) {
+        return sql.sql(query).param("lot", lot).query(Long.class).single();
+    }
+}
