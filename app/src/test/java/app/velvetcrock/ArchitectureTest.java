@@ -37,7 +37,7 @@ class ArchitectureTest {
             .whereLayer("draw").mayOnlyAccessLayers("core")
             .whereLayer("stillroom").mayOnlyAccessLayers("core", "web")
             .whereLayer("stores").mayOnlyAccessLayers("core", "web", "stillroom")
-            .whereLayer("batch").mayOnlyAccessLayers("core", "web", "stillroom", "stores")
+            .whereLayer("batch").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "draw")
             .whereLayer("bench").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "draw")
             .whereLayer("press").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "bench", "draw")
             .whereLayer("cupboard").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "bench", "press", "draw")

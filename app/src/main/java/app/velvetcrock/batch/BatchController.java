@@ -1,5 +1,7 @@
 package app.velvetcrock.batch;
 
+import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
@@ -22,6 +24,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class BatchController {
 
     private static final int LONGEST_NOTE = 500;
+    private static final double PICTURE_WIDTH = 150;
+    private static final double PICTURE_HEIGHT = 190;
 
     private final Batches batches;
     private final Households households;
@@ -66,9 +70,18 @@ class BatchController {
     }
 
     private String page(Model model, UUID id, Fields fields, String words) {
-        model.addAttribute("batch", batches.sheet(id));
+        BatchSheet sheet = batches.sheet(id);
+        model.addAttribute("batch", sheet);
+        model.addAttribute("drawing", drawing(sheet));
         model.addAttribute("fields", fields);
         model.addAttribute("words", words);
         return "batch/batch";
+    }
+
+    private static JarDrawing drawing(BatchSheet sheet) {
+        BatchPlan plan = sheet.frozen().plan();
+        double progress = Math.min(1, sheet.course().day() / (double) sheet.course().ofDays());
+        double scale = JarDrawing.scaleToFit(plan.charge().vessel(), PICTURE_WIDTH, PICTURE_HEIGHT);
+        return JarDrawing.of(plan.charge().vessel(), plan.found().levels(), JarDrawing.Look.of(plan, progress), scale);
     }
 }

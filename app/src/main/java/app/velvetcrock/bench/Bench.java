@@ -28,6 +28,7 @@ import app.velvetcrock.stores.Stores;
 import app.velvetcrock.web.Fields;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -85,7 +86,7 @@ public class Bench {
 
     private Optional<BenchWork.Planned> plan(BenchForm form, Fields fields, Shelves shelves, House house, LocalDate today) {
         Stock.OfHerb herb = pick(fields, "herb", shelves.herbs(), Stock.OfHerb::id, form.herb());
-        Stock.OfCarrier carrier = pick(fields, "carrier", shelves.carriers(), Stock.OfCarrier::id, form.carrier());
+        Stock.OfCarrier carrier = pick(fields, "carrier", liquidFirst(shelves.carriers(), house), Stock.OfCarrier::id, form.carrier());
         Optional<Mass> mass = herbMass(fields, herb, form.amount());
         Optional<OilWish> oil = oil(fields, carrier, form.oil());
         Optional<PlanRequest.Circumstances> how = circumstances(form, fields, house, today);
@@ -100,6 +101,13 @@ public class Bench {
         var plan = planner.plan(new PlanRequest(planned, poured, oil.get(), jar.vessel(), stock, how.orElseThrow()));
         stockNotes(fields, herb, carrier, plan.charge().herbs().mass(), plan.oilMass(), house);
         return Optional.of(new BenchWork.Planned(new FrozenPlan(plan, herb.id(), carrier.id()), jar, herb, carrier));
+    }
+
+    /** Puts what pours in this pantry first, so that it is what the sentence begins with. */
+    private static List<Stock.OfCarrier> liquidFirst(List<Stock.OfCarrier> carriers, House house) {
+        return carriers.stream()
+                .sorted(Comparator.comparing(c -> c.kind().melting().filter(m -> m.compareTo(house.settings().pantry()) > 0).isPresent()))
+                .toList();
     }
 
     /** A herb by weight; by volume it is weighed by its loose bulk density, and says so. */

@@ -67,14 +67,21 @@ class DemoHousehold implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments arguments) {
-        if (!wanted || people.demoPerson().isPresent()) {
+        if (!wanted) {
             return;
         }
+        // Signing up and filling are two transactions: a start that was cut off between them is taken up here.
+        SignedIn person = people.demoPerson().orElseGet(this::signUp);
+        if (Current.as(person, stores::jars).isEmpty()) {
+            Current.as(person, () -> together.execute(status -> fill()));
+        }
+    }
+
+    private SignedIn signUp() {
         HouseSettings settings = new HouseSettings(
                 "Gannet Row", new HouseholdUnits(UnitSystem.METRIC, CupSystem.METRIC, TemperatureScale.CELSIUS), "EUR", ZONE,
                 Temperature.ofCelsius(14), Temperature.ofCelsius(19));
-        SignedIn person = people.signUp(new People.NewPerson("demo@gannetrow.example", "five jars of yarrow", "Runa"), settings, true);
-        Current.as(person, () -> together.execute(status -> fill()));
+        return people.signUp(new People.NewPerson("demo@gannetrow.example", "five jars of yarrow", "Runa"), settings, true);
     }
 
     private @Nullable Void fill() {

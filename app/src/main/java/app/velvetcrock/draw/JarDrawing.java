@@ -38,12 +38,15 @@ public record JarDrawing(
      */
     public record Look(String oil, String herb, String texture) {
 
+        /** How far a herb's own colour shows in the layer; the rest is what its form usually looks like. */
+        private static final double OWN_TINT = 0.4;
+
         /** The look of a plan's charge: herb by its form, oil tinted further the longer it has stood, {@code progress} 0 to 1. */
         public static Look of(BatchPlan plan, double progress) {
             var herb = plan.request().herb();
             Form form = herb.cut().isFine() ? Form.POWDER : herb.kind().part().form();
             String oil = Tint.mix(plan.request().carrier().kind().tint(), herb.kind().tint(), 0.1 + 0.4 * progress);
-            return new Look(oil, herbColour(form), "herb-" + form.name().toLowerCase(Locale.ROOT));
+            return new Look(oil, Tint.mix(herbColour(form), herb.kind().tint(), OWN_TINT), "herb-" + form.name().toLowerCase(Locale.ROOT));
         }
 
         private static String herbColour(Form form) {

@@ -1,0 +1,60 @@
+package app.velvetcrock.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Every main view of the demo household in both sizes and both themes; writes the pictures for the README when asked. */
+class LookTest {
+
+    /** Set CROCK_SCREENSHOTS to write docs/screenshots anew. */
+    private static final boolean WRITE = System.getenv("CROCK_SCREENSHOTS") != null;
+
+    @Test
+    void everyViewIsAccessibleAndFits() {
+        try (RunningApp app = RunningApp.start(true, Instant.parse("2026-11-24T09:00:00Z")); Window window = new Window(app)) {
+            window.go("/sign-in");
+            window.isAccessible("sign-in");
+            window.page().click("text=Look round the demo household");
+            window.waitFor("/shelf");
+            assertThat(window.page().locator(".board .jar").count()).isGreaterThanOrEqualTo(3);
+            String batch = window.page().getAttribute(".board .jar", "href");
+            List<String> views = List.of("/shelf", "/stores", "/bench", "/press", batch.replace("/batch/", "/press/"), "/cupboard", batch, batch + "/label", "/settings");
+            for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
+                look(window, views, scheme, 1280, 800);
+                look(window, views, scheme, 390, 844);
+            }
+            assertThat(window.complaints()).isEmpty();
+        }
+    }
+
+    private static void look(Window window, List<String> views, ColorScheme scheme, int width, int height) {
+        window.open(width, height, scheme);
+        for (String view : views) {
+            window.go(view);
+            String what = view + " " + scheme + " " + width;
+            window.isAccessible(what);
+            assertThat(window.page().evaluate("document.documentElement.scrollWidth <= innerWidth")).as(what + " scrolls sideways").isEqualTo(true);
+            if (WRITE) {
+                write(window.page(), view, scheme, width);
+            }
+        }
+    }
+
+    /** One picture of each main view, two more to show the phone, and one the dark theme. */
+    private static void write(Page page, String view, ColorScheme scheme, int width) {
+        String name = view.startsWith("/batch/") ? view.endsWith("label") ? "label" : "batch" : view.startsWith("/press/") ? "strain" : view.substring(1);
+        boolean wide = width == 1280 && scheme == ColorScheme.LIGHT && !name.equals("settings");
+        boolean phone = width == 390 && scheme == ColorScheme.LIGHT && List.of("shelf", "bench").contains(name);
+        boolean dark = width == 1280 && scheme == ColorScheme.DARK && List.of("shelf", "bench").contains(name);
+        if (wide || phone || dark) {
+            String suffix = wide ? "" : phone ? "-phone" : "-dark";
+            page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("..", "docs", "screenshots", name + suffix + ".png")));
+        }
+    }
+}

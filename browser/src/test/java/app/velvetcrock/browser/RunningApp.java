@@ -1,0 +1,115 @@
+package app.velvetcrock.browser;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.HttpURLConnection;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+
+/** The packaged application as a process of its own, on a database the launcher started; it can be killed and started again. */
+final class RunningApp implements AutoCloseable {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(120);
+
+    private final Path home = Path.of(required("CROCK_TEST_APP"));
+    private final Path clock;
+    private final Path log;
+    private final int port;
+    private final boolean demo;
+    private Process process;
+
+    private RunningApp(boolean demo, Instant now) throws IOException {
+        this.demo = demo;
+        this.clock = Files.createTempFile("crock-clock", ".txt");
+        this.log = Path.of("target", "application-" + (demo ? "demo" : "plain") + ".log").toAbsolutePath();
+        Files.createDirectories(log.getParent());
+        Files.writeString(clock, now.toString());
+        try (ServerSocket free = new ServerSocket(0)) {
+            this.port = free.getLocalPort();
+        }
+    }
+
+    static RunningApp start(boolean demo, Instant now) {
+        try {
+            RunningApp app = new RunningApp(demo, now);
+            app.startProcess();
+            return app;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    String url(String path) {
+        return "http://127.0.0.1:" + port + path;
+    }
+
+    /** Kills it as a power cut would. */
+    void kill() {
+        process.destroyForcibly();
+        await(() -> !process.isAlive());
+    }
+
+    void startProcess() throws IOException {
+        List<String> command = new java.util.ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1", "-Xshare:auto"));
+        if (Files.exists(home.resolve("app.jsa"))) {
+            command.add("-XX:SharedArchiveFile=app.jsa");
+        }
+        command.addAll(List.of("-jar", "velvet-crock.jar"));
+        ProcessBuilder builder = new ProcessBuilder(command).directory(home.toFile())
+                .redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
+        builder.environment().putAll(Map.of(
+                "CROCK_PORT", String.valueOf(port), "CROCK_DEMO", String.valueOf(demo), "CROCK_CLOCK", clock.toString(),
+                "CROCK_DB_URL", "jdbc:postgresql://127.0.0.1:" + required("CROCK_TEST_DB_PORT") + "/crock_browser"));
+        process = builder.start();
+        await(this::isUp);
+    }
+
+    boolean isUp() {
+        try {
+            HttpURLConnection connection = (HttpURLConnection) URI.create(url("/actuator/health")).toURL().openConnection();
+            connection.setConnectTimeout(1000);
+            connection.setReadTimeout(5000);
+            return connection.getResponseCode() == 200;
+        } catch (IOException notYet) {
+            return false;
+        }
+    }
+
+    interface Condition {
+        boolean holds();
+    }
+
+    static void await(Condition condition) {
+        Instant until = Instant.now().plus(PATIENCE);
+        while (!condition.holds()) {
+            if (Instant.now().isAfter(until)) {
+                throw new AssertionError("did not come about within " + PATIENCE);
+            }
+            try {
+                Thread.sleep(100);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new AssertionError(e);
+            }
+        }
+    }
+
+    static String required(String name) {
+        String value = System.getenv(name);
+        if (value == null) {
+            throw new IllegalStateException(name + " is not set: run these tests by ./crock test");
+        }
+        return value;
+    }
+
+    @Override
+    public void close() {
+        process.destroyForcibly();
+    }
+}

@@ -1,0 +1,57 @@
+package app.velvetcrock.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.time.Instant;
+import org.junit.jupiter.api.Test;
+
+/** Nothing acknowledged is lost when the application or the database is killed, and what was typed stays in its form. */
+class SurvivalTest {
+
+    @Test
+    void aKilledApplicationAndACrashedDatabaseLoseNothing() throws IOException {
+        try (RunningApp app = RunningApp.start(false, Instant.parse("2026-11-24T09:00:00Z")); Window window = new Window(app)) {
+            window.signUp("Power cut");
+            Page page = window.page();
+            herb(window, "Nettle");
+
+            app.kill();
+            page.fill("#h-herb", "Yarrow");
+            page.fill("#h-amount", "80 g");
+            page.click("text=Put the herb away");
+            page.waitForSelector("#not-sent:has-text('cannot be reached')");
+            assertThat(page.inputValue("#h-herb")).isEqualTo("Yarrow");
+            app.startProcess();
+            page.click("text=Put the herb away");
+            page.waitForSelector("text=Yarrow is in the stores");
+            assertThat(window.text("table")).contains("Nettle", "Yarrow");
+
+            TestDatabase.crash();
+            try {
+                page.fill("#h-herb", "Self-heal");
+                page.fill("#h-amount", "30 g");
+                page.click("text=Put the herb away");
+                page.waitForSelector("#not-sent:has-text('the database is away')");
+                assertThat(page.inputValue("#h-herb")).isEqualTo("Self-heal");
+                assertThat(window.page().context().request().get(app.url("/shelf")).status()).isEqualTo(503);
+            } finally {
+                TestDatabase.start();
+            }
+            RunningApp.await(app::isUp);
+            page.click("text=Put the herb away");
+            page.waitForSelector("text=Self-heal is in the stores");
+            assertThat(window.text("table")).contains("Nettle", "Yarrow", "Self-heal");
+            assertThat(page.locator("main table tr").count()).isEqualTo(3);
+        }
+    }
+
+    private static void herb(Window window, String name) {
+        window.go("/stores");
+        window.page().fill("#h-herb", name);
+        window.page().fill("#h-amount", "120 g");
+        window.page().click("text=Put the herb away");
+        window.page().waitForSelector("text=" + name + " is in the stores");
+    }
+}

@@ -1,0 +1,100 @@
+package app.velvetcrock.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+
+/** One browser window; what its console complains of is kept. */
+final class Window implements AutoCloseable {
+
+    private static final List<String> ARGUMENTS = List.of(
+            "--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage", "--disable-background-networking", "--disable-component-update", "--disable-sync");
+
+    private final Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Browser browser = playwright.chromium().launch(
+            new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(ARGUMENTS));
+    private final List<String> complaints = new ArrayList<>();
+    private final RunningApp app;
+    private BrowserContext context;
+    private Page page;
+
+    Window(RunningApp app) {
+        this.app = app;
+        open(1280, 800, ColorScheme.LIGHT);
+    }
+
+    /** Opens anew at a size and in a theme, still signed in. */
+    void open(int width, int height, ColorScheme scheme) {
+        String state = context == null ? null : context.storageState();
+        if (context != null) {
+            context.close();
+        }
+        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme)
+                .setLocale("en-GB").setStorageState(state));
+        page = context.newPage();
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error")) {
+                complaints.add(message.text());
+            }
+        });
+        page.onPageError(complaints::add);
+    }
+
+    Page page() {
+        return page;
+    }
+
+    void go(String path) {
+        page.navigate(app.url(path));
+    }
+
+    void waitFor(String path) {
+        page.waitForURL(url -> url.substring(url.indexOf('/', 8)).matches(path));
+    }
+
+    void signUp(String household) {
+        go("/sign-up");
+        page.fill("#name", "Tove");
+        page.fill("#email", UUID.randomUUID() + "@example.org");
+        page.fill("#password", "five jars of oil");
+        page.fill("[id='house.household']", household);
+        page.click("text=Open the stillroom");
+        waitFor("/shelf");
+    }
+
+    String text(String selector) {
+        return page.innerText(selector).strip();
+    }
+
+    double number(String selector, String attribute) {
+        return Double.parseDouble(page.getAttribute(selector, attribute));
+    }
+
+    List<String> complaints() {
+        return complaints;
+    }
+
+    /** Fails with what the accessibility rules found on the page as it stands. */
+    void isAccessible(String what) {
+        List<Rule> violations = new AxeBuilder(page).analyze().getViolations();
+        assertThat(violations).as(() -> what + ": " + violations.stream()
+                .map(rule -> rule.getId() + " " + rule.getNodes().stream().map(node -> node.getHtml()).toList()).toList()).isEmpty();
+    }
+
+    @Override
+    public void close() {
+        playwright.close();
+    }
+}

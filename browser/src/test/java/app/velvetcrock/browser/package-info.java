@@ -1,0 +1,4 @@
+/**
+ * Journeys of people through the packaged application in a real browser.
+ */
+package app.velvetcrock.browser;
