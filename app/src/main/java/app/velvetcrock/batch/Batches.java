@@ -82,6 +82,7 @@ public class Batches {
         if (!plan.canStart()) {
             throw new Refused("This plan cannot be started as it stands: see what it says on the Bench.");
         }
+        households.oneAtATime();
         takeJar(jar);
         String name = plan.request().herb().kind().common();
         Batch batch = batches.saveAndFlush(new Batch(batches.nextNumber(), name, jar, json.write(frozen), clock.instant()));

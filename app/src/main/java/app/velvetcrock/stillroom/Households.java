@@ -2,6 +2,7 @@ package app.velvetcrock.stillroom;
 
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The current household's settings. */
@@ -21,6 +22,12 @@ public class Households {
         Stillroom stillroom = mine();
         Theme theme = accounts.findById(Current.person().account()).orElseThrow().theme();
         return new House(stillroom.settings(), stillroom.version(), theme, stillroom.demoSince());
+    }
+
+    /** Lets only one at a time in this household past this point until the transaction ends: for numbers given out in order. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void oneAtATime() {
+        stillrooms.lock(Current.stillroom()).orElseThrow();
     }
 
     /** Writes settings read at {@code version}; fails when somebody changed them since. */

@@ -158,7 +158,7 @@ class ThreadJourneyTest {
     }
 
     private static void stock(Page page) {
-        page.click("text=To Stores");
+        page.click("main a.do");
         page.fill("#h-herb", "Nettle");
         page.fill("#h-amount", "7 oz");
         page.waitForSelector("#note-h-amount:has-text('7 oz → 198 g')");

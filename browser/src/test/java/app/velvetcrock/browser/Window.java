@@ -75,7 +75,7 @@ final class Window implements AutoCloseable {
     }
 
     String text(String selector) {
-        return page.innerText(selector).strip();
+        return String.valueOf(page.locator(selector).first().evaluate("e => e.innerText ?? e.textContent")).strip();
     }
 
     double number(String selector, String attribute) {
