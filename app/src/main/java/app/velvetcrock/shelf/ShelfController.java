@@ -15,9 +15,11 @@ import org.springframework.web.bind.annotation.GetMapping;
 class ShelfController {
 
     private static final int FRONT_ROW = 8;
-    private static final double FRONT_WIDTH = 190;
-    private static final double FRONT_HEIGHT = 250;
-    private static final double FRONT_MOST_PIXELS_PER_MILLIMETRE = 1.7;
+    private static final double BOARD_WIDTH = 1150;
+    private static final double GAP = 36;
+    private static final double WIDEST = 230;
+    private static final double FRONT_HEIGHT = 320;
+    private static final double FRONT_MOST_PIXELS_PER_MILLIMETRE = 2.4;
     private static final double BACK_SHARE = 0.45;
 
     private final Batches batches;
@@ -45,8 +47,9 @@ class ShelfController {
         List<BatchSheet> urgent = batches.standing().stream()
                 .sorted(Comparator.comparing((BatchSheet sheet) -> sheet.course().strainOn()).thenComparing(BatchSheet::number))
                 .toList();
+        double width = Math.min(WIDEST, BOARD_WIDTH / Math.max(1, Math.min(urgent.size(), FRONT_ROW)) - GAP);
         double scale = urgent.stream()
-                .mapToDouble(sheet -> JarDrawing.scaleToFit(vessel(sheet), FRONT_WIDTH, FRONT_HEIGHT))
+                .mapToDouble(sheet -> JarDrawing.scaleToFit(vessel(sheet), width, FRONT_HEIGHT))
                 .min().orElse(1);
         double front = Math.min(scale, FRONT_MOST_PIXELS_PER_MILLIMETRE);
         model.addAttribute("front", urgent.stream().limit(FRONT_ROW).map(sheet -> onShelf(sheet, front)).toList());

@@ -38,7 +38,9 @@ public final class Fields {
     public Optional<Understood> amount(String field, @Nullable String typed, Expect expect) {
         Reading reading = reader.read(typed == null ? "" : typed, expect);
         if (reading instanceof Understood understood) {
-            echoes.put(field, understood.echo());
+            if (!understood.echo().equals(understood.typed().strip())) {
+                echoes.put(field, understood.echo());
+            }
             return Optional.of(understood);
         } else if (reading instanceof Reading.Unsure unsure) {
             troubles.put(field, new Trouble("Which is meant? Here " + unsure.why() + ".", "", unsure.readings()));
