@@ -48,7 +48,9 @@ class ThreadHttpTest {
         Document sheet = tove.get(started.path()).page();
         assertThat(sheet.text()).contains("218 mL came out", "Green and grassy.");
         assertThat(sheet.select("form[action*=undo]")).as("the start cannot be taken back under a straining").hasSize(2);
-        tove.post(Visitor.form(sheet, "li:contains(came out) form", Map.of()));
+        Filled takeBack = Visitor.form(sheet, "li:contains(came out) form", Map.of());
+        assertThat(tove.post(takeBack).status()).isEqualTo(200);
+        assertThat(tove.post(takeBack).status()).as("a second tap").isEqualTo(200);
         assertThat(tove.get("/cupboard").page().text()).contains("No oil yet");
         tove.submit(started.path(), "li:contains(Charged) form", Map.of());
         assertThat(tove.get("/stores").page().text()).contains("200 g").contains("1 L");

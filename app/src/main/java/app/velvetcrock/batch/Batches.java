@@ -124,14 +124,17 @@ public class Batches {
         write(new BatchEntry(Kind.NOTED, id, clock.instant(), new Said(key, words)), "{}");
     }
 
-    /** Takes a line back: what it moved is moved back, and the log says so. */
+    /** Takes a line back, once however often it is asked: what it moved is moved back, and the log says so. */
     @Transactional
     public void takeBack(UUID id, UUID entry) {
         batches.lock(id).orElseThrow(() -> new NotHere("that batch"));
         BatchEntry line = entries.findHere(id, entry).orElseThrow(() -> new NotHere("that line"));
+        if (sheet(id).lines().stream().anyMatch(l -> l.id().equals(entry) && l.takenBack())) {
+            return;
+        }
         boolean can = sheet(id).lines().stream().anyMatch(l -> l.id().equals(entry) && l.canTakeBack());
         if (!can) {
-            throw new Refused("That line cannot be taken back now. Something later rests on it, or it was taken back already.");
+            throw new Refused("That line cannot be taken back now. Something later rests on it.");
         }
         if (line.kind == Kind.CHARGED) {
             ledger.takeBack(id, Cause.USED);

@@ -66,8 +66,9 @@ class PressController {
             response.setStatus(422);
             return page(model, sheet, form, fields);
         }
-        String leadsTo = oneTime.once(Current.stillroom(), form.key(), () -> {
-            batches.strain(id, strain.get(), form.key());
+        UUID key = form.key() == null ? UUID.randomUUID() : form.key();
+        String leadsTo = oneTime.once(Current.stillroom(), key, () -> {
+            batches.strain(id, strain.get(), key);
             return "/cupboard";
         });
         after.addFlashAttribute(Notice.NAME, new Notice(sheet.name() + " is in the Cupboard. Its log can take the straining back.", null));

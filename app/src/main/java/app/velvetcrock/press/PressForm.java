@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
 
 /** What came out, as typed. */
 record PressForm(
-        UUID key, @Nullable String out, @Nullable String warm, @Nullable String pressing, @Nullable String on, @Nullable String note) {
+        @Nullable UUID key, @Nullable String out, @Nullable String warm, @Nullable String pressing, @Nullable String on, @Nullable String note) {
 
     private static final int LONGEST_NOTE = 500;
     /** A little more than went in is a reading error of scale or jug; far more is a slip. */

@@ -110,17 +110,19 @@ public class Stores {
         return lot.id;
     }
 
-    /** Takes back the bringing in of a lot; refused when some of it was used since. */
+    /** Takes back the bringing in of a lot, once however often it is asked; refused when some of it was used since. */
     @Transactional
     public String takeBack(UUID id) {
         Lot lot = lots.lock(id).orElseThrow(() -> new NotHere("that stock"));
         List<Movement> story = movements.ofLot(id);
         Movement first = story.get(0);
         boolean broughtIn = first.cause == Cause.BOUGHT || first.cause == Cause.GATHERED;
-        if (!broughtIn || story.stream().anyMatch(m -> first.id.equals(m.reverses))) {
-            throw new Refused("“%s” was taken back already, or came from a batch.".formatted(lot.name));
+        if (!broughtIn) {
+            throw new Refused("“%s” came from a batch: take the straining back there.".formatted(lot.name));
         }
-        ledger.reverse(first);
+        if (story.stream().noneMatch(m -> first.id.equals(m.reverses))) {
+            ledger.reverse(first);
+        }
         return lot.name;
     }
 

@@ -4,6 +4,7 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -26,9 +27,10 @@ public class OneTime {
         this.clock = clock;
     }
 
-    /** Returns where the form leads: from the work, or from the first time it was done. */
+    /** Returns where the form leads: from the work, or from the first time it was done. A form without a key is always new. */
     @Transactional(propagation = Propagation.REQUIRED)
-    public String once(UUID stillroom, UUID key, Supplier<String> work) {
+    public String once(UUID stillroom, @Nullable UUID formKey, Supplier<String> work) {
+        UUID key = formKey == null ? UUID.randomUUID() : formKey;
         int fresh = sql.sql("""
                         insert into form_key (stillroom_id, key, leads_to, sent_at) values (:stillroom, :key, '', :at)
                         on conflict do nothing""")

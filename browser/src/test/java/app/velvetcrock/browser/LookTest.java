@@ -24,7 +24,7 @@ class LookTest {
             window.waitFor("/shelf");
             assertThat(window.page().locator(".board .jar").count()).isGreaterThanOrEqualTo(3);
             String batch = window.page().getAttribute(".board .jar", "href");
-            List<String> views = List.of("/shelf", "/stores", "/bench", "/press", batch.replace("/batch/", "/press/"), "/cupboard", batch, batch + "/label", "/settings");
+            List<String> views = List.of("/shelf", "/stores", "/bench", "/press", batch.replace("/batch/", "/press/"), "/cupboard", batch, batch + "/label", "/settings", "/sign-up");
             for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
                 look(window, views, scheme, 1280, 800);
                 look(window, views, scheme, 390, 844);
@@ -49,7 +49,7 @@ class LookTest {
     /** One picture of each main view, two more to show the phone, and one the dark theme. */
     private static void write(Page page, String view, ColorScheme scheme, int width) {
         String name = view.startsWith("/batch/") ? view.endsWith("label") ? "label" : "batch" : view.startsWith("/press/") ? "strain" : view.substring(1);
-        boolean wide = width == 1280 && scheme == ColorScheme.LIGHT && !name.equals("settings");
+        boolean wide = width == 1280 && scheme == ColorScheme.LIGHT && !List.of("settings", "sign-up").contains(name);
         boolean phone = width == 390 && scheme == ColorScheme.LIGHT && List.of("shelf", "bench").contains(name);
         boolean dark = width == 1280 && scheme == ColorScheme.DARK && List.of("shelf", "bench").contains(name);
         if (wide || phone || dark) {

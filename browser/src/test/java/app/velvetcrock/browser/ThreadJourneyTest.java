@@ -111,7 +111,7 @@ class ThreadJourneyTest {
     void byKeyboardAlone() {
         window.go("/sign-up");
         Page page = window.page();
-        page.focus("#name");
+        tabTo(page, "name");
         type(page, "Tove", "keys-" + System.nanoTime() + "@example.org", "five jars of oil", "Keys only");
         page.keyboard().press("Enter");
         window.waitFor("/shelf");
@@ -131,7 +131,9 @@ class ThreadJourneyTest {
         type(page, "500 mL", "84 mm");
         page.keyboard().press("Enter");
         page.waitForSelector("text=500 mL jar is in the stores");
-        blur(page);
+        page.keyboard().press("Escape");
+        tabTo(page, "h-herb");
+        page.keyboard().press("Shift+Tab");
         page.keyboard().press("b");
         window.waitFor("/bench");
         tabTo(page, "amount");
@@ -143,7 +145,7 @@ class ThreadJourneyTest {
         window.waitFor("/batch/.*");
         page.keyboard().press("p");
         window.waitFor("/press");
-        page.focus("a[aria-label^='Strain Nettle']");
+        tabUntil(page, "document.activeElement?.ariaLabel?.startsWith('Strain Nettle')");
         page.keyboard().press("Enter");
         window.waitFor("/press/.*");
         tabTo(page, "out");
@@ -193,18 +195,18 @@ class ThreadJourneyTest {
         }
     }
 
-    private static void blur(Page page) {
-        page.evaluate("document.activeElement.blur()");
-    }
-
     /** Presses Tab until the element has the focus, as somebody without a pointer must. */
     private static void tabTo(Page page, String id) {
+        tabUntil(page, "document.activeElement?.id === '" + id + "'");
+    }
+
+    private static void tabUntil(Page page, String reached) {
         for (int i = 0; i < 60; i++) {
-            if (id.equals(page.evaluate("document.activeElement?.id"))) {
+            if (Boolean.TRUE.equals(page.evaluate(reached))) {
                 return;
             }
             page.keyboard().press("Tab");
         }
-        throw new AssertionError(id + " cannot be reached by Tab");
+        throw new AssertionError("cannot be reached by Tab: " + reached);
     }
 }
