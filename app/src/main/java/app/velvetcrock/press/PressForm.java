@@ -32,11 +32,9 @@ record PressForm(
         Optional<Mass> mass = temperature.flatMap(t -> mass(fields, sheet, t, house));
         Optional<Pressing> how = fields.oneOf("pressing", Pressing.class, pressing);
         Optional<LocalDate> day = day(fields, sheet, house, now);
-        if (note != null && note.strip().length() > LONGEST_NOTE) {
-            fields.trouble("note", "This is %d letters long; %d is the most.".formatted(note.strip().length(), LONGEST_NOTE), "something shorter");
-        }
+        Optional<String> seen = fields.optionalWords("note", note, LONGEST_NOTE);
         return fields.isClear()
-                ? Optional.of(new Batches.Strain(mass.orElseThrow(), how.orElseThrow(), day.orElseThrow(), out, note == null ? "" : note))
+                ? Optional.of(new Batches.Strain(mass.orElseThrow(), how.orElseThrow(), day.orElseThrow(), out, seen.orElseThrow()))
                 : Optional.empty();
     }
 

@@ -26,6 +26,11 @@ record HouseForm(
         return of(House.usual().settings()).named("");
     }
 
+    /** A form sent without any of these fields is one in which nothing was filled in. */
+    static HouseForm orBlank(@Nullable HouseForm sent) {
+        return sent == null ? new HouseForm(null, null, null, null, null, null, null, null) : sent;
+    }
+
     static HouseForm of(HouseSettings settings) {
         return new HouseForm(
                 settings.name(), settings.units().system().name(), settings.units().cups().name(), settings.units().scale().name(),

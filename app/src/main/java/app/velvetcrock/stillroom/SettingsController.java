@@ -25,7 +25,12 @@ class SettingsController {
     }
 
     /** The settings form as sent; {@code version} says which state it was read from. */
-    record SettingsForm(HouseForm house, @Nullable String theme, int version) {}
+    record SettingsForm(@Nullable HouseForm house, @Nullable String theme, int version) {
+
+        SettingsForm {
+            house = HouseForm.orBlank(house);
+        }
+    }
 
     @GetMapping("/settings")
     String settings(Model model) {

@@ -61,6 +61,6 @@ class SignInLimit extends OncePerRequestFilter {
 
     private static String byEmail(HttpServletRequest request) {
         String email = request.getParameter("email");
-        return "as " + (email == null ? "" : email.strip().toLowerCase(Locale.ROOT));
+        return "as " + (email == null ? "" : email.strip().toLowerCase(Locale.ROOT).replaceAll("\\p{Cntrl}", ""));
     }
 }

@@ -31,7 +31,12 @@ class SignUpController {
     }
 
     /** The sign-up form as sent. */
-    record SignUpForm(@Nullable String name, @Nullable String email, @Nullable String password, HouseForm house) {}
+    record SignUpForm(@Nullable String name, @Nullable String email, @Nullable String password, @Nullable HouseForm house) {
+
+        SignUpForm {
+            house = HouseForm.orBlank(house);
+        }
+    }
 
     @GetMapping("/sign-in")
     String signIn(Model model, HttpServletRequest request) {

@@ -79,12 +79,9 @@ class StoresForms {
         Optional<Volume> capacity = fields.capacity("capacity", form.capacity(), 10, 50_000);
         Optional<Length> width = fields.length("width", form.width(), 20, 800);
         Optional<Integer> pieces = fields.whole("pieces", form.pieces(), 1, 1000, "jars");
-        String name = form.name() == null ? "" : form.name().strip();
-        if (name.length() > 80) {
-            fields.trouble("name", "This is %d letters long; 80 is the most.".formatted(name.length()), "something shorter");
-        }
+        Optional<String> named = fields.optionalWords("name", form.name(), 80);
         return fields.isClear()
-                ? Optional.of(new NewJar(new Vessel(name.isEmpty() ? form.capacity().strip() + " jar" : name, capacity.orElseThrow(), width.orElseThrow()),
+                ? Optional.of(new NewJar(new Vessel(named.filter(n -> !n.isEmpty()).orElseGet(() -> form.capacity().strip() + " jar"), capacity.orElseThrow(), width.orElseThrow()),
                         pieces.orElseThrow()))
                 : Optional.empty();
     }

@@ -93,8 +93,18 @@ public final class Fields {
             trouble(field, "Nothing is written here yet.", "");
             return Optional.empty();
         }
+        return optionalWords(field, plain, most);
+    }
+
+    /** Reads some words that may be missing, then empty; not too many, and nothing that is no letter, sign or line break. */
+    public Optional<String> optionalWords(String field, @Nullable String typed, int most) {
+        String plain = typed == null ? "" : typed.strip();
         if (plain.length() > most) {
             trouble(field, "This is %d letters long; %d is the most.".formatted(plain.length(), most), "something shorter");
+            return Optional.empty();
+        }
+        if (plain.chars().anyMatch(c -> Character.isISOControl(c) && !Character.isWhitespace(c))) {
+            trouble(field, "This holds signs that cannot be written down.", "the same without them");
             return Optional.empty();
         }
         return Optional.of(plain);

@@ -78,6 +78,13 @@ class PressHttpTest {
         assertThat(tove.get("/cupboard").page().text()).contains("No oil yet");
     }
 
+    @Test
+    void signsThatCannotBeWrittenAreRefused() {
+        Answer answer = submit(Map.of("out", "200 g", "note", "be\0ll"));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.page().getElementById("note-note").text()).contains("cannot be written down");
+    }
+
     private Answer submit(Map<String, String> fields) {
         return tove.submit(press, "form[action*=press]", fields);
     }

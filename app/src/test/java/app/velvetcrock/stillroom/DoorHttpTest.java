@@ -87,6 +87,16 @@ class DoorHttpTest {
     }
 
     @Test
+    void handMadeFormsAreRefusedInWords() {
+        Visitor tove = Visitor.household(port, "Hand-made");
+        assertThat(tove.post("/settings", Map.of("version", "0")).status()).isEqualTo(422);
+        assertThat(tove.post("/sign-up", Map.of()).status()).isEqualTo(422);
+        assertThat(tove.post("/settings", Map.of("version", "0", "house.household", "a\u0000b")).page().text()).contains("cannot be written down");
+        assertThat(tove.get("/batch/not-an-id").status()).isEqualTo(400);
+        assertThat(signIn(new Visitor(port), "a\u0000b@example.org", PASSWORD).page().text()).contains("do not belong together");
+    }
+
+    @Test
     void theSecondToChangeTheSettingsIsToldAndKeepsWhatWasTyped() {
         Visitor tove = Visitor.household(port, "Old name");
         Filled first = Visitor.form(tove.get("/settings").page(), "form[action$=settings]", Map.of("house.household", "New name"));
