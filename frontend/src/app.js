@@ -1,3 +1,6 @@
+import './drag.js';
+import './rounds.js';
+
 // The little that needs script: keys for the places, filling a field from a choice, and saying when something was not sent.
 const typing = (target) => target.closest('input, select, textarea, [contenteditable]');
 
@@ -18,11 +21,12 @@ document.addEventListener('click', (event) => {
   if (!chip) return;
   const field = document.getElementById(chip.dataset.into);
   if (!field) return;
-  event.preventDefault();
+  // A choice among ways is made as well as filled in.
+  if (chip.type !== 'radio') event.preventDefault();
   field.value = chip.dataset.fill;
   field.dispatchEvent(new Event('input', { bubbles: true }));
   field.dispatchEvent(new Event('change', { bubbles: true }));
-  field.focus();
+  if (chip.type !== 'radio') field.focus();
 });
 
 // A form sent by script that did not arrive stays as it is, says so, and can be sent again with its one-time key.

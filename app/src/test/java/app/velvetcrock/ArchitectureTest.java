@@ -19,7 +19,7 @@ import org.hibernate.annotations.TenantId;
 @AnalyzeClasses(packages = "app.velvetcrock", importOptions = DoNotIncludeTests.class)
 class ArchitectureTest {
 
-    /** stillroom ← stores ← batch ← bench ← press ← cupboard; shelf and demo look at batches and are looked at by none. */
+    /** stillroom ← stores ← batch ← bench ← rounds ← press ← cupboard; shelf and demo look at batches and are looked at by none. */
     @ArchTest
     static final ArchRule importsGoOneWay = Architectures.layeredArchitecture().consideringOnlyDependenciesInLayers()
             .layer("core").definedBy("app.velvetcrock.core..")
@@ -29,6 +29,7 @@ class ArchitectureTest {
             .layer("draw").definedBy("app.velvetcrock.draw..")
             .layer("batch").definedBy("app.velvetcrock.batch..")
             .layer("bench").definedBy("app.velvetcrock.bench..")
+            .layer("rounds").definedBy("app.velvetcrock.rounds..")
             .layer("press").definedBy("app.velvetcrock.press..")
             .layer("cupboard").definedBy("app.velvetcrock.cupboard..")
             .layer("shelf").definedBy("app.velvetcrock.shelf..")
@@ -39,9 +40,10 @@ class ArchitectureTest {
             .whereLayer("stores").mayOnlyAccessLayers("core", "web", "stillroom")
             .whereLayer("batch").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "draw")
             .whereLayer("bench").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "draw")
-            .whereLayer("press").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "bench", "draw")
-            .whereLayer("cupboard").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "bench", "press", "draw")
-            .whereLayer("shelf").mayOnlyAccessLayers("core", "web", "stillroom", "batch", "draw")
+            .whereLayer("rounds").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "bench", "draw")
+            .whereLayer("press").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "bench", "rounds", "draw")
+            .whereLayer("cupboard").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "bench", "rounds", "press", "draw")
+            .whereLayer("shelf").mayOnlyAccessLayers("core", "web", "stillroom", "batch", "rounds", "draw")
             .whereLayer("demo").mayNotBeAccessedByAnyLayer();
 
     @ArchTest

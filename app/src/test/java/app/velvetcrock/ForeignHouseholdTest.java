@@ -39,6 +39,9 @@ class ForeignHouseholdTest {
     private String carrierLot;
     private String jar;
     private String entry;
+    private String strained;
+    private String oil;
+    private String drawing;
 
     @BeforeEach
     void twoHouseholds() {
@@ -50,6 +53,11 @@ class ForeignHouseholdTest {
         carrierLot = bench.select("#carrier option").first().attr("value");
         jar = bench.select("#jar option").last().attr("value");
         entry = owner.get("/batch/" + batch).page().select("form[action*=entries]").first().attr("action").replaceAll(".*/entries/(.*)/undo", "$1");
+        strained = owner.post(Visitor.form(owner.get("/bench?amount=30+g").page(), "#bench", Map.of())).path().substring(7);
+        owner.submit("/press/" + strained, "form[action*=press]", Map.of("out", "150 g"));
+        oil = owner.get("/cupboard").page().select("main .bottle").attr("href").substring(10);
+        owner.submit("/cupboard/" + oil, "form[action$=draw]", Map.of("amount", "20 mL"));
+        drawing = owner.get("/cupboard/" + oil).page().select("form[action*=movements]").attr("action").replaceAll(".*movements/(.*)/undo", "$1");
         stranger = Visitor.stocked(port, "Another kitchen");
     }
 
@@ -58,9 +66,9 @@ class ForeignHouseholdTest {
         Map<String, Consumer<String>> cases = cases();
         Set<String> routes = routes();
         assertThat(cases.keySet()).as("a route without a foreign-household case, or a case without a route").isEqualTo(routes);
-        String before = owner.get("/batch/" + batch).page().select("section").text() + owner.get("/stores").page().select("table").text();
+        String before = owner.get("/batch/" + batch).page().select("section").text() + owner.get("/stores").page().select("table").text() + owner.get("/cupboard/" + oil).page().select("section").text();
         cases.forEach((route, attempt) -> attempt.accept(route));
-        String after = owner.get("/batch/" + batch).page().select("section").text() + owner.get("/stores").page().select("table").text();
+        String after = owner.get("/batch/" + batch).page().select("section").text() + owner.get("/stores").page().select("table").text() + owner.get("/cupboard/" + oil).page().select("section").text();
         assertThat(after).isEqualTo(before);
     }
 
@@ -82,6 +90,17 @@ class ForeignHouseholdTest {
         cases.put("POST /batch/{id}/entries/{entry}/undo", route -> isNotHere(stranger.post("/batch/" + batch + "/entries/" + entry + "/undo", Map.of())));
         cases.put("GET /press/{id}", route -> isNotHere(stranger.get("/press/" + batch)));
         cases.put("POST /press/{id}", route -> isNotHere(stranger.post("/press/" + batch, Map.of("out", "200 g", "pressing", "HAND"))));
+        for (String form : new String[] {"look", "heat", "top-up", "discard"}) {
+            cases.put("POST /batch/{id}/" + form, route -> isNotHere(stranger.post("/batch/" + batch + "/" + form, everything())));
+        }
+        cases.put("POST /batch/{id}/tasks/{task}", route -> isNotHere(stranger.post("/batch/" + batch + "/tasks/stand.shake.1", everything())));
+        cases.put("POST /press/{id}/settle", route -> isNotHere(stranger.post("/press/" + strained + "/settle", Map.of("left", "100 g"))));
+        cases.put("GET /cupboard/{lot}", route -> isNotHere(stranger.get("/cupboard/" + oil)));
+        cases.put("GET /cupboard/{lot}/label", route -> isNotHere(stranger.get("/cupboard/" + oil + "/label")));
+        for (String form : new String[] {"bottle", "draw", "sniff", "discard"}) {
+            cases.put("POST /cupboard/{lot}/" + form, route -> isNotHere(stranger.post("/cupboard/" + oil + "/" + form, everything())));
+        }
+        cases.put("POST /cupboard/{lot}/movements/{movement}/undo", route -> isNotHere(stranger.post("/cupboard/" + oil + "/movements/" + drawing + "/undo", Map.of())));
         cases.put("GET /stores/lots/{id}", route -> isNotHere(stranger.get("/stores/lots/" + herbLot)));
         cases.put("POST /stores/lots/{id}/undo", route -> isNotHere(stranger.post("/stores/lots/" + carrierLot + "/undo", Map.of())));
         cases.put("POST /stores/jars/{id}/undo", route -> isNotHere(stranger.post("/stores/jars/" + jar + "/undo", Map.of())));
@@ -109,6 +128,14 @@ class ForeignHouseholdTest {
             }
         }
         return routes;
+    }
+
+    /** Every field of every small form, each readable, so that only the household stands in the way. */
+    private Map<String, String> everything() {
+        Map<String, String> fields = new LinkedHashMap<>(Map.of("key", UUID.randomUUID().toString(), "smell", "RIGHT", "temperature", "45 C", "amount", "20 mL",
+                "from", carrierLot, "ruin", "MOULD", "lesson", "none", "count", "1", "size", "50 mL", "glass", "DARK"));
+        fields.putAll(Map.of("place", "ROOM", "why", "DRAWN"));
+        return fields;
     }
 
     private static Map<String, String> note() {

@@ -41,12 +41,13 @@ class ThreadHttpTest {
 
         // 200 g out ÷ 0.917 = 218.1 mL
         Answer strained = tove.submit("/press/" + started.path().substring(7), "form[action*=press]", Map.of("out", "200 g", "note", "Green and grassy."));
-        assertThat(strained.path()).isEqualTo("/cupboard");
-        assertThat(strained.page().select("table").text()).contains("Nettle in cold-pressed rapeseed", "218 mL", "20 Jul 2027", "when the bottle was opened");
+        assertThat(strained.path()).isEqualTo(started.path().replace("batch", "press"));
+        assertThat(strained.page().select("section").text()).contains("218 mL came out", "20 Jul 2027", "when the bottle was opened");
+        assertThat(tove.get("/cupboard").page().select("table").text()).contains("Nettle in cold-pressed rapeseed", "218 mL", "20 Jul 2027");
         assertThat(tove.get("/shelf").page().text()).contains("An empty shelf");
 
         Document sheet = tove.get(started.path()).page();
-        assertThat(sheet.text()).contains("218 mL came out", "Green and grassy.");
+        assertThat(sheet.text()).contains("218 mL came out", "Next time: Green and grassy.");
         assertThat(sheet.select("form[action*=undo]")).as("the start cannot be taken back under a straining").hasSize(2);
         Filled takeBack = Visitor.form(sheet, "li:contains(came out) form", Map.of());
         assertThat(tove.post(takeBack).status()).isEqualTo(200);

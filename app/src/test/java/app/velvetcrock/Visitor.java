@@ -73,6 +73,9 @@ public final class Visitor {
         }
         Map<String, String> fields = new LinkedHashMap<>();
         for (Element field : form.select("input[name], select[name], textarea[name]")) {
+            if (field.attr("type").equals("radio") && !field.hasAttr("checked")) {
+                continue;
+            }
             Element chosen = field.tagName().equals("select") ? field.selectFirst("option[selected]") : field;
             Element first = chosen == null ? field.selectFirst("option") : chosen;
             fields.put(field.attr("name"), field.tagName().equals("textarea") ? field.text() : first.attr("value"));

@@ -21,7 +21,15 @@ class BatchEntry {
     /** What a line says. */
     enum Kind {
         CHARGED,
+        TOPPED_UP,
+        TENDED,
+        LOOKED,
+        HEAT,
         STRAINED,
+        SETTLED,
+        BOTTLED,
+        SNIFFED,
+        DISCARDED,
         NOTED,
         TAKEN_BACK
     }
@@ -46,6 +54,9 @@ class BatchEntry {
     UUID clientKey;
 
     @Nullable UUID correctsId;
+
+    /** The task it did, as its key is written. */
+    @Nullable String task;
 
     /** As it was typed. */
     String typed;

@@ -3,9 +3,13 @@ package app.velvetcrock.batch;
 import app.velvetcrock.batch.BatchEntry.Kind;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stillroom.People;
 import java.time.Clock;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,67 +18,61 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
-/** Reads batches with their logs, in two queries however many there are, and lets the core say where each stands. */
+/** Reads batches with their logs, in a fixed number of queries however many there are, and lets the core say where each stands. */
 @Component
 class BatchReader {
 
+    /** Lines that rest on the start, and lines that rest on the straining. */
+    private static final Set<Kind> ON_CHARGE = EnumSet.of(Kind.TOPPED_UP, Kind.STRAINED, Kind.DISCARDED);
+
+    private static final Set<Kind> ON_STRAINING = EnumSet.of(Kind.SETTLED, Kind.BOTTLED, Kind.SNIFFED, Kind.DISCARDED);
+
     private final EntryRepository entries;
     private final Households households;
+    private final People people;
+    private final LogWords words;
     private final Json json;
     private final Clock clock;
 
-    BatchReader(EntryRepository entries, Households households, Json json, Clock clock) {
+    BatchReader(EntryRepository entries, Households households, People people, LogWords words, Json json, Clock clock) {
         this.entries = entries;
         this.households = households;
+        this.people = people;
+        this.words = words;
         this.json = json;
         this.clock = clock;
     }
 
     List<BatchSheet> read(List<Batch> batches) {
-        House house = households.current();
-        Map<UUID, List<BatchEntry>> logs = batches.isEmpty() ? Map.of() : entries.ofBatches(batches.stream().map(b -> b.id).toList())
+        if (batches.isEmpty()) {
+            return List.of();
+        }
+        Reading reading = new Reading(households.current(), people.namesHere());
+        Map<UUID, List<BatchEntry>> logs = entries.ofBatches(batches.stream().map(b -> b.id).toList())
                 .stream().collect(Collectors.groupingBy(entry -> entry.batchId));
-        return batches.stream().map(batch -> sheet(batch, logs.getOrDefault(batch.id, List.of()), house)).toList();
+        return batches.stream().map(batch -> sheet(batch, logs.getOrDefault(batch.id, List.of()), reading)).toList();
     }
 
-    private BatchSheet sheet(Batch batch, List<BatchEntry> log, House house) {
+    private record Reading(House house, Map<UUID, String> names) {}
+
+    private BatchSheet sheet(Batch batch, List<BatchEntry> log, Reading reading) {
         FrozenPlan frozen = json.read(batch.plan, FrozenPlan.class);
-        List<Entry> said = log.stream().map(this::entry).toList();
-        Course course = Course.of(frozen.plan(), said, house.dayOf(clock.instant()), house.settings().zone());
+        var zone = reading.house().settings().zone();
+        List<Entry> said = log.stream().map(entry -> new Entry(entry.id, entry.happenedAt, words.what(entry))).toList();
+        Course course = Course.of(frozen.plan(), said, clock.instant(), zone);
+        Log holding = Log.of(said);
         Set<UUID> takenBack = log.stream().filter(e -> e.correctsId != null).map(e -> e.correctsId).collect(Collectors.toSet());
-        boolean strained = course.state() == Course.State.STRAINED;
-        List<BatchSheet.Line> lines = log.stream().map(e -> line(e, frozen, takenBack.contains(e.id), strained, house)).toList();
-        return new BatchSheet(batch.id, batch.number, batch.name, batch.jarId, frozen, course, lines);
+        Set<Kind> held = log.stream().filter(e -> !takenBack.contains(e.id)).map(e -> e.kind)
+                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Kind.class)));
+        List<BatchSheet.Line> lines = log.stream().map(e -> line(e, takenBack.contains(e.id), held, reading)).toList();
+        return new BatchSheet(batch.id, batch.number, batch.name, batch.jarId, frozen, course, holding, Rounds.open(course, holding, zone), lines);
     }
 
-    private Entry entry(BatchEntry entry) {
-        Entry.What what = switch (entry.kind) {
-            case CHARGED -> new Entry.Charged();
-            case STRAINED -> strained(entry).map(s -> (Entry.What) new Entry.Strained(s.out(), s.pressing())).orElseThrow();
-            case NOTED -> new Entry.Noted(entry.typed);
-            case TAKEN_BACK -> new Entry.TakenBack(entry.correctsId);
-        };
-        return new Entry(entry.id, entry.happenedAt, what);
-    }
-
-    private BatchSheet.Line line(BatchEntry entry, FrozenPlan frozen, boolean takenBack, boolean batchIsStrained, House house) {
-        boolean holds = !takenBack && entry.kind != Kind.TAKEN_BACK;
-        boolean can = holds && !(entry.kind == Kind.CHARGED && batchIsStrained);
-        return new BatchSheet.Line(
-                entry.id, entry.happenedAt, entry.recordedAt, words(entry, frozen, house), entry.typed, takenBack, can, strained(entry));
-    }
-
-    private String words(BatchEntry entry, FrozenPlan frozen, House house) {
-        return switch (entry.kind) {
-            case CHARGED -> "Charged: %s of herb, %s of oil".formatted(
-                    house.mass(frozen.plan().charge().herbs().mass()), house.volume(frozen.plan().charge().oil()));
-            case STRAINED -> strained(entry).map(s -> "Strained, %s: %s came out".formatted(s.pressing().word(), house.volume(s.out()))).orElseThrow();
-            case NOTED -> entry.typed;
-            case TAKEN_BACK -> "Took a line back";
-        };
-    }
-
-    private Optional<StrainedValue> strained(BatchEntry entry) {
-        return entry.kind == Kind.STRAINED ? Optional.of(json.read(entry.value, StrainedValue.class)) : Optional.empty();
+    private BatchSheet.Line line(BatchEntry entry, boolean takenBack, Set<Kind> held, Reading reading) {
+        Set<Kind> resting = entry.kind == Kind.CHARGED ? ON_CHARGE : entry.kind == Kind.STRAINED ? ON_STRAINING : Set.of();
+        boolean can = !takenBack && entry.kind != Kind.TAKEN_BACK && resting.stream().noneMatch(held::contains);
+        Optional<StrainedValue> strained = entry.kind == Kind.STRAINED ? Optional.of(json.read(entry.value, StrainedValue.class)) : Optional.empty();
+        return new BatchSheet.Line(entry.id, entry.kind.name(), entry.happenedAt, entry.recordedAt, reading.names().getOrDefault(entry.accountId, "somebody"),
+                words.of(entry, reading.house()), entry.typed, takenBack, can, strained);
     }
 }

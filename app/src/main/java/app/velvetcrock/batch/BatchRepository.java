@@ -1,11 +1,13 @@
 package app.velvetcrock.batch;
 
 import jakarta.persistence.LockModeType;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.Query;
 
 interface BatchRepository extends JpaRepository<Batch, UUID> {
@@ -20,10 +22,11 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     @Query("select coalesce(max(b.number), 0) + 1 from Batch b")
     int nextNumber();
 
-    /** Batches with no straining and no undone start; the core says of each what that comes to. */
+    /** Batches neither strained nor thrown out, whose start holds; the core says of each what that comes to. */
     @Query("""
             select b from Batch b where not exists (
-                select e from BatchEntry e where e.batchId = b.id and e.kind = app.velvetcrock.batch.BatchEntry.Kind.STRAINED
+                select e from BatchEntry e where e.batchId = b.id
+                and e.kind in (app.velvetcrock.batch.BatchEntry.Kind.STRAINED, app.velvetcrock.batch.BatchEntry.Kind.DISCARDED)
                 and not exists (select t from BatchEntry t where t.correctsId = e.id))
             and exists (
                 select e from BatchEntry e where e.batchId = b.id and e.kind = app.velvetcrock.batch.BatchEntry.Kind.CHARGED
@@ -31,11 +34,15 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
             order by b.number""")
     List<Batch> unstrained();
 
-    /** Batches with a straining that holds. */
+    /** Batches strained or thrown out, and that holds; the newest first. */
     @Query("""
             select b from Batch b where exists (
-                select e from BatchEntry e where e.batchId = b.id and e.kind = app.velvetcrock.batch.BatchEntry.Kind.STRAINED
+                select e from BatchEntry e where e.batchId = b.id
+                and e.kind in (app.velvetcrock.batch.BatchEntry.Kind.STRAINED, app.velvetcrock.batch.BatchEntry.Kind.DISCARDED)
                 and not exists (select t from BatchEntry t where t.correctsId = e.id))
-            order by b.number""")
-    List<Batch> strained();
+            order by b.number desc""")
+    List<Batch> finished(Limit limit);
+
+    @Query("select b from Batch b where b.id in :ids order by b.number")
+    List<Batch> among(Collection<UUID> ids);
 }

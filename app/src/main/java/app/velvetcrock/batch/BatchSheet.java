@@ -1,28 +1,52 @@
 package app.velvetcrock.batch;
 
+import app.velvetcrock.core.charge.Charge;
+import app.velvetcrock.core.charge.Levels;
 import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.core.strain.YieldForecast;
+import app.velvetcrock.draw.JarDrawing;
+import app.velvetcrock.stillroom.House;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 
-/** A batch as other places and its own page see it. */
-public record BatchSheet(UUID id, int number, String name, UUID jar, FrozenPlan frozen, Course course, List<Line> lines) {
+/**
+ * A batch as other places and its own page see it.
+ *
+ * @param open its open tasks, at most one of a kind
+ */
+public record BatchSheet(
+        UUID id, int number, String name, UUID jar, FrozenPlan frozen, Course course, Log log, List<Task> open, List<Line> lines) {
+
+    private static final double MINUTES_PER_HOUR = 60;
 
     public BatchSheet {
         lines = List.copyOf(lines);
+        open = List.copyOf(open);
     }
 
     /**
      * One line of the log in words.
      *
+     * @param kind the entry's kind, for its mark on the ribbon
+     * @param by who wrote it
      * @param takenBack true when a later line says that this one does not hold
      * @param canTakeBack true when it can still be taken back from here
      */
     public record Line(
-            UUID id, Instant happenedAt, Instant recordedAt, String words, String typed, boolean takenBack, boolean canTakeBack,
+            UUID id, String kind, Instant happenedAt, Instant recordedAt, String by, String words, String typed, boolean takenBack, boolean canTakeBack,
             Optional<StrainedValue> strained) {}
+
+    public BatchPlan plan() {
+        return frozen.plan();
+    }
 
     /** What straining gave, when it was strained and that holds. */
     public Optional<StrainedValue> strained() {
@@ -30,14 +54,61 @@ public record BatchSheet(UUID id, int number, String name, UUID jar, FrozenPlan 
     }
 
     public Volume oilIn() {
-        return frozen.plan().charge().oil();
+        return course.charge().oil();
     }
 
-    /** The word the jar's tag carries. */
+    /** The forecast for what is really in the vessel; the frozen one while nothing differs from the plan. */
+    public YieldForecast forecast() {
+        Charge really = course.charge();
+        return really.equals(plan().charge())
+                ? plan().yield()
+                : YieldForecast.of(really.herbs(), really.oil(), plan().request().circumstances().pressing(), plan().request().herb().ownRetentions());
+    }
+
+    /** The vessel as it stands, drawn at a scale: with herb above the oil when the last look found it so. */
+    public JarDrawing drawing(double scale) {
+        Charge really = course.charge();
+        Levels levels = course.standsOut() ? Levels.standingOut(really) : really.equals(plan().charge()) ? plan().found().levels() : Levels.of(really);
+        return JarDrawing.of(really.vessel(), levels, JarDrawing.Look.of(plan(), course.progress()), scale);
+    }
+
+    /** What throwing it out taught; empty where it was not thrown out. */
+    public String lesson() {
+        return log.last(app.velvetcrock.core.course.Entry.Discarded.class).map(d -> "%s: %s".formatted(d.ruin().word(), d.lesson())).orElse("");
+    }
+
+    /** The last temperature read, for the crock; nothing where none was read. */
+    public String degrees(House house) {
+        return course.heat().flatMap(HeatCourse::latest).map(reading -> house.temperature(reading.temperature())).orElse("");
+    }
+
+    /** The heat it has had, drawn so wide; absent where nothing is heated. */
+    public Optional<HeatPicture> trace(Instant now, House house, double width) {
+        return course.heat().map(heat -> HeatPicture.of(course.stage(), heat, Ribbon.scale(this, now, house, new Ribbon.Frame(0, width)), house));
+    }
+
+    /** The word the vessel's tag carries. */
     public String tagWord() {
+        if (course.standsOut()) {
+            return "standing out";
+        }
         if (course.overdueDays() > 0) {
             return "strain: %d d over".formatted(course.overdueDays());
         }
-        return course.isDue() ? "strain today" : "day %d of %d".formatted(course.day(), course.ofDays());
+        if (course.isDue()) {
+            return course.heat().isPresent() ? "strain now" : "strain today";
+        }
+        return course.heat().map(BatchSheet::heatWord).orElseGet(() -> "day %d of %d".formatted(course.day(), course.length()));
+    }
+
+    private static String heatWord(HeatCourse heat) {
+        String hours = "%s of %s h".formatted(Decimals.upTo(heat.trace().credited().minutes() / MINUTES_PER_HOUR, 1),
+                Decimals.upTo(heat.wanted().minutes() / MINUTES_PER_HOUR, 0));
+        return heat.on() ? hours : heat.sessions() == 0 ? "not on heat yet" : hours + ", off";
+    }
+
+    /** Tells whether the tag should stand out: something is wrong, or it is time. */
+    public boolean isPressing() {
+        return course.standsOut() || course.isDue() || course.heat().filter(heat -> heat.on() && heat.trace().isOverheated()).isPresent();
     }
 }

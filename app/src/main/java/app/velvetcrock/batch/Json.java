@@ -2,6 +2,7 @@ package app.velvetcrock.batch;
 
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Remedy;
+import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import org.springframework.stereotype.Component;
@@ -17,6 +18,7 @@ class Json {
 
     private final JsonMapper mapper = JsonMapper.builder()
             .disable(SerializationFeature.FAIL_ON_EMPTY_BEANS)
+            .changeDefaultVisibility(seen -> seen.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
             .addMixIn(OilWish.class, OilWishNames.class)
             .addMixIn(Remedy.class, RemedyNames.class)
             .build();

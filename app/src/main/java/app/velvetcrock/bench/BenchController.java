@@ -65,7 +65,7 @@ class BenchController {
         }
         String leadsTo = oneTime.once(Current.stillroom(), key, () -> {
             BenchWork.Planned planned = work.planned().orElseThrow();
-            return "/batch/" + batches.start(planned.frozen(), planned.jar().id(), key);
+            return "/batch/" + batches.start(planned.frozen(), planned.jar().id(), planned.weighed(), key);
         });
         after.addFlashAttribute(Notice.NAME, new Notice("It stands on the Shelf. Label the jar now.", null));
         return "redirect:" + leadsTo;
@@ -78,6 +78,7 @@ class BenchController {
         model.addAttribute("pressings", Pressing.values());
         model.addAttribute("storages", Storage.values());
         model.addAttribute("remedies", remedies(work));
+        model.addAttribute("marks", Marks.of(households.current()));
         return "bench/bench";
     }
 

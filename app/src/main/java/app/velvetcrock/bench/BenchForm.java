@@ -1,19 +1,33 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.method.Method;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** The Bench's sentence as typed; everything may be missing. */
+/**
+ * The Bench's sentence as typed; everything may be missing.
+ *
+ * @param weighed what the herb really weighed, when it differs
+ * @param poured what oil was really poured, when it differs
+ */
 public record BenchForm(
         @Nullable UUID key, @Nullable String herb, @Nullable String amount, @Nullable String carrier, @Nullable String oil, @Nullable String jar,
-        @Nullable String days, @Nullable String start, @Nullable String use, @Nullable String pressing, @Nullable String storage) {
+        @Nullable String method, @Nullable String length, @Nullable String start, @Nullable String use, @Nullable String pressing,
+        @Nullable String storage, @Nullable String weighed, @Nullable String poured) {
 
     /** The form with what a newcomer would find filled in. */
-    BenchForm withDefaults(String usualAmount, int usualDays, String today) {
+    BenchForm withDefaults(String usualAmount, String today) {
+        Method way = way();
         return new BenchForm(
-                key, or(herb, ""), or(amount, usualAmount), or(carrier, ""), oil == null ? "" : oil, or(jar, ""),
-                or(days, String.valueOf(usualDays)), or(start, today), or(use, "ADULT_SKIN"), or(pressing, "HAND"), or(storage, "COOL_DARK"));
+                key, or(herb, ""), or(amount, usualAmount), or(carrier, ""), oil == null ? "" : oil, or(jar, ""), way.key(),
+                or(length, way.first().pace().words(way.first().usual())), or(start, today), or(use, "ADULT_SKIN"), or(pressing, "HAND"),
+                or(storage, "COOL_DARK"), or(weighed, ""), or(poured, ""));
+    }
+
+    /** The method named, else the first there is. */
+    Method way() {
+        return Method.of(or(method, "")).orElse(Method.COLD_AND_DARK);
     }
 
     private static String or(@Nullable String value, String other) {

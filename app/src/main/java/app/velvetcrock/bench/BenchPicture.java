@@ -1,6 +1,13 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.charge.Charge;
+import app.velvetcrock.core.charge.Levels;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.draw.JarDrawing;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
 
 /**
  * The cut-away jar with its marks: where the jar stands and where each label goes, none over another.
@@ -10,15 +17,20 @@ import app.velvetcrock.draw.JarDrawing;
  * @param herbLabelY baseline of the herb's label
  * @param airMiddleY middle of the air above the oil
  * @param coverMiddleY middle of the cover above the herb
+ * @param oilMap which y of the jar's drawing means how much oil, as "y:mL" knots from the floor up; a dragged mark reads it
  */
 record BenchPicture(
-        JarDrawing jar, double width, double height, double jarX, double oilLabelY, double herbLabelY, double airMiddleY, double coverMiddleY) {
+        JarDrawing jar, double width, double height, double jarX, double oilLabelY, double herbLabelY, double airMiddleY, double coverMiddleY, String oilMap) {
 
     private static final double MARGIN = 128;
     private static final double LABEL = 44;
     private static final double TOP = 24;
+    private static final int KNOTS = 16;
 
-    static BenchPicture of(JarDrawing jar, double jarBox) {
+    /** Just under the oil that covers pushed-under herb, where the level springs up. */
+    private static final double HAIR = 0.01;
+
+    static BenchPicture of(JarDrawing jar, Charge charge, double jarBox) {
         double width = jarBox + 2 * MARGIN;
         double oil = Math.max(TOP, jar.oilY());
         double herb = Math.max(TOP, jar.herbY());
@@ -32,7 +44,19 @@ record BenchPicture(
         double airLabel = Math.max(TOP, Math.min(air, cover - LABEL));
         return new BenchPicture(
                 jar, width, Math.max(jar.height(), TOP + 2 * LABEL) + 4, (width - jar.width()) / 2,
-                oilAbove ? upper : lower, oilAbove ? lower : upper, airLabel, Math.max(cover, airLabel + LABEL));
+                oilAbove ? upper : lower, oilAbove ? lower : upper, airLabel, Math.max(cover, airLabel + LABEL), oilMap(jar, charge));
+    }
+
+    private static String oilMap(JarDrawing jar, Charge charge) {
+        double most = charge.vessel().capacity().millilitres();
+        List<Double> knots = new ArrayList<>(List.of(charge.pressedNeed().millilitres() - HAIR, charge.pressedNeed().millilitres(), charge.looseNeed().millilitres()));
+        for (int i = 0; i <= KNOTS; i++) {
+            knots.add(most * i / KNOTS);
+        }
+        return knots.stream().filter(oil -> oil >= 0 && oil <= most).sorted()
+                .map(oil -> String.format(Locale.ROOT, "%.1f:%.1f",
+                        jar.floorY() - Levels.of(charge.withOil(Volume.ofMillilitres(oil))).oil().millimetres() * jar.scale(), oil))
+                .collect(Collectors.joining(" "));
     }
 
     public double jarRight() {

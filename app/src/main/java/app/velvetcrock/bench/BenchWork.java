@@ -1,10 +1,14 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.FrozenPlan;
+import app.velvetcrock.core.method.Fitness;
+import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.web.Fields;
+import java.util.List;
 import java.util.Optional;
 
 /** The Bench as it stands: what was typed, what was understood, and the plan when all of it was clear. */
@@ -13,8 +17,12 @@ public record BenchWork(BenchForm form, Fields fields, Bench.Shelves shelves, Op
     private static final double PICTURE_WIDTH = 260;
     private static final double PICTURE_HEIGHT = 390;
 
-    /** A plan with the lots and the jar it is made from. */
-    public record Planned(FrozenPlan frozen, Stock.OfJar jar, Stock.OfHerb herb, Stock.OfCarrier carrier) {
+    /** A way of infusing, with what stands against it here. */
+    public record Way(Method method, Fitness fitness) {}
+
+    /** A plan with the lots and the jar it is made from, what was really weighed, and all ways there are. */
+    public record Planned(
+            FrozenPlan frozen, Stock.OfJar jar, Stock.OfHerb herb, Stock.OfCarrier carrier, Batches.Weighed weighed, List<Way> ways) {
 
         public BatchPlan plan() {
             return frozen.plan();
@@ -23,7 +31,7 @@ public record BenchWork(BenchForm form, Fields fields, Bench.Shelves shelves, Op
         public BenchPicture picture() {
             double scale = JarDrawing.scaleToFit(jar.vessel(), PICTURE_WIDTH, PICTURE_HEIGHT);
             JarDrawing drawing = JarDrawing.of(jar.vessel(), plan().found().levels(), JarDrawing.Look.of(plan(), 1), scale);
-            return BenchPicture.of(drawing, PICTURE_WIDTH);
+            return BenchPicture.of(drawing, plan().charge(), PICTURE_WIDTH);
         }
     }
 

@@ -2,58 +2,189 @@ package app.velvetcrock.cupboard;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
-import app.velvetcrock.draw.JarDrawing;
+import app.velvetcrock.batch.OilCare;
+import app.velvetcrock.core.keeping.KeepUntil;
+import app.velvetcrock.core.keeping.SniffTest;
+import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.look.Ruin;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stores.Cause;
+import app.velvetcrock.stores.Glass;
+import app.velvetcrock.stores.Oils;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.stores.Stores;
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Notice;
+import app.velvetcrock.web.OneTime;
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** Cupboard: finished oils, the first to be used first. */
+/** Cupboard: finished oils, the first to be used first; bottled, drawn from, smelled, thrown out. */
 @Controller
 class CupboardController {
 
     private final Stores stores;
+    private final Oils oils;
     private final Batches batches;
+    private final OilCare care;
     private final Households households;
+    private final OneTime oneTime;
     private final Clock clock;
 
-    CupboardController(Stores stores, Batches batches, Households households, Clock clock) {
+    CupboardController(Stores stores, Oils oils, Batches batches, OilCare care, Households households, OneTime oneTime, Clock clock) {
         this.stores = stores;
+        this.oils = oils;
         this.batches = batches;
+        this.care = care;
         this.households = households;
+        this.oneTime = oneTime;
         this.clock = clock;
-    }
-
-    /** An oil with the batch it came from, the days it has left and its bottle's picture. */
-    record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, BottleDrawing drawing) {
-
-        public boolean isPast() {
-            return daysLeft < 0;
-        }
     }
 
     @GetMapping("/cupboard")
     String cupboard(Model model) {
         LocalDate today = households.current().dayOf(clock.instant());
-        Map<UUID, BatchSheet> byLot = batches.strained().stream()
-                .collect(Collectors.toMap(sheet -> sheet.strained().orElseThrow().lot(), Function.identity()));
-        List<OilOnShelf> oils = stores.oils().stream().map(oil -> onShelf(oil, byLot.get(oil.id()), today)).toList();
-        model.addAttribute("oils", oils);
+        List<Stock.OfOil> stock = oils.inStock();
+        Map<UUID, BatchSheet> byId = batches.among(stock.stream().map(Stock.OfOil::batch).distinct().toList()).stream()
+                .collect(Collectors.toMap(BatchSheet::id, Function.identity()));
+        model.addAttribute("oils", OilOnShelf.grouped(stock.stream().map(oil -> OilOnShelf.of(oil, byId.get(oil.batch()), today)).toList()));
         return "cupboard/cupboard";
     }
 
-    private static OilOnShelf onShelf(Stock.OfOil oil, BatchSheet batch, LocalDate today) {
-        return new OilOnShelf(oil, batch, ChronoUnit.DAYS.between(today, oil.useBy()),
-                BottleDrawing.of(oil, JarDrawing.Look.of(batch.frozen().plan(), 1).oil()));
+    @GetMapping("/cupboard/{lot}")
+    String oil(@PathVariable UUID lot, Model model) {
+        return page(model, lot, new Typed("", OilForm.empty(), fields()));
+    }
+
+    @GetMapping("/cupboard/{lot}/label")
+    String label(@PathVariable UUID lot, Model model) {
+        model.addAttribute("shown", shown(lot));
+        return "cupboard/label";
+    }
+
+    @PostMapping("/cupboard/{lot}/bottle")
+    String bottle(@PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Fields fields = fields();
+        Optional<OilCare.Bottles> bottles = form.bottles(fields);
+        oils.find(lot);
+        if (bottles.isEmpty()) {
+            return again(model, response, lot, new Typed("bottle", form, fields));
+        }
+        return once(form, "/cupboard", after, () -> {
+            care.bottle(lot, bottles.get(), clock.instant(), form.size(), form.keyOrNew());
+            return new Notice("Bottled. Label them now; the batch's log can take it back.", null);
+        });
+    }
+
+    @PostMapping("/cupboard/{lot}/draw")
+    String draw(@PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Fields fields = fields();
+        Optional<Mass> mass = form.drawn(fields, oils.find(lot), households.current());
+        Optional<Cause> cause = form.cause(fields);
+        if (mass.isEmpty() || cause.isEmpty()) {
+            return again(model, response, lot, new Typed("draw", form, fields));
+        }
+        return once(form, "/cupboard/" + lot, after, () -> new Notice("Drawn out.",
+                "/cupboard/%s/movements/%s/undo".formatted(lot, oils.draw(lot, mass.get(), cause.get()))));
+    }
+
+    @PostMapping("/cupboard/{lot}/movements/{movement}/undo")
+    String undoDrawing(@PathVariable UUID lot, @PathVariable UUID movement, RedirectAttributes after) {
+        oils.takeBackDrawing(lot, movement);
+        after.addFlashAttribute(Notice.NAME, new Notice("Taken back. The story keeps both lines.", null));
+        return "redirect:/cupboard/" + lot;
+    }
+
+    @PostMapping("/cupboard/{lot}/sniff")
+    String sniff(@PathVariable UUID lot, OilForm form, RedirectAttributes after) {
+        House house = households.current();
+        return once(form, "/cupboard/" + lot, after, () -> {
+            SniffTest test = care.sniff(lot, "GOOD".equals(form.smell()), clock.instant(), form.keyOrNew());
+            return new Notice(test.lengthened()
+                    ? "Smelled and good: use by %s now, %s.".formatted(house.date(test.useBy()), test.why())
+                    : "Smelled. The date stays %s: %s.".formatted(house.date(test.useBy()), test.why()), null);
+        });
+    }
+
+    @PostMapping("/cupboard/{lot}/discard")
+    String discard(@PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Fields fields = fields();
+        oils.find(lot);
+        Optional<Ruin> ruin = form.ruined(fields);
+        Optional<String> lesson = fields.words("lesson", form.lesson(), OilForm.LONGEST_LESSON);
+        if (ruin.isEmpty() || lesson.isEmpty()) {
+            return again(model, response, lot, new Typed("discard", form, fields));
+        }
+        return once(form, "/cupboard", after, () -> {
+            care.discard(lot, ruin.get(), lesson.get(), clock.instant(), form.keyOrNew());
+            return new Notice("Thrown out. Its lesson is kept in the batch's log, which can take it back.", null);
+        });
+    }
+
+    /** The form that was sent, by name, with what was wrong in it. */
+    private record Typed(String which, OilForm form, Fields fields) {}
+
+    /** Does it once for the form's key; a repeat is only led on. */
+    private String once(OilForm form, String leadsTo, RedirectAttributes after, java.util.function.Supplier<Notice> work) {
+        String to = oneTime.once(Current.stillroom(), form.keyOrNew(), () -> {
+            after.addFlashAttribute(Notice.NAME, work.get());
+            return leadsTo;
+        });
+        return "redirect:" + to;
+    }
+
+    private String again(Model model, HttpServletResponse response, UUID lot, Typed typed) {
+        response.setStatus(422);
+        return page(model, lot, typed);
+    }
+
+    private String page(Model model, UUID lot, Typed typed) {
+        OilOnShelf shown = shown(lot);
+        model.addAttribute("shown", shown);
+        model.addAttribute("keep", keep(shown));
+        model.addAttribute("story", stores.story(lot));
+        model.addAttribute("which", typed.which());
+        model.addAttribute("typed", typed.form());
+        model.addAttribute("sent", typed.fields());
+        model.addAttribute("none", fields());
+        model.addAttribute("blank", OilForm.empty());
+        model.addAttribute("glasses", Glass.values());
+        model.addAttribute("storages", Storage.values());
+        model.addAttribute("whys", OilForm.Why.values());
+        model.addAttribute("ruins", Ruin.values());
+        return "cupboard/oil";
+    }
+
+    /** The sum of its date as it was shelved or bottled; a sniff test since then stands in the log. */
+    private @Nullable KeepUntil keep(OilOnShelf shown) {
+        return shown.oil().bottle()
+                .map(bottle -> care.keepIn(shown.oil().id(), shown.oil().place(), bottle.glass()))
+                .orElseGet(() -> shown.batch().strained().map(strained -> strained.keepUntil()).orElse(null));
+    }
+
+    private OilOnShelf shown(UUID lot) {
+        Stock.OfOil oil = oils.find(lot);
+        return OilOnShelf.of(oil, batches.sheet(oil.batch()), households.current().dayOf(clock.instant()));
+    }
+
+    private Fields fields() {
+        return new Fields(households.current().reader());
     }
 }

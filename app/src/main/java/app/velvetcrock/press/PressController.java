@@ -2,10 +2,15 @@ package app.velvetcrock.press;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.batch.Straining;
+import app.velvetcrock.core.look.Clarity;
+import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stores.Oils;
+import app.velvetcrock.stores.Stock;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Notice;
 import app.velvetcrock.web.OneTime;
@@ -21,17 +26,24 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** Press: strain and measure. */
+/** Press: strain and measure, and measure again when it has settled. */
 @Controller
 class PressController {
 
+    /** Finished batches shown under those that still stand. */
+    private static final int LATELY = 12;
+
     private final Batches batches;
+    private final Straining straining;
+    private final Oils oils;
     private final Households households;
     private final OneTime oneTime;
     private final Clock clock;
 
-    PressController(Batches batches, Households households, OneTime oneTime, Clock clock) {
+    PressController(Batches batches, Straining straining, Oils oils, Households households, OneTime oneTime, Clock clock) {
         this.batches = batches;
+        this.straining = straining;
+        this.oils = oils;
         this.households = households;
         this.oneTime = oneTime;
         this.clock = clock;
@@ -40,20 +52,20 @@ class PressController {
     @GetMapping("/press")
     String press(Model model) {
         model.addAttribute("batches", batches.standing().stream()
-                .sorted(Comparator.comparing(sheet -> sheet.course().strainOn())).toList());
+                .sorted(Comparator.comparing((BatchSheet sheet) -> !sheet.course().isDue()).thenComparing(sheet -> sheet.course().strainOn())).toList());
+        model.addAttribute("finished", batches.finished(LATELY));
         return "press/press";
     }
 
     @GetMapping("/press/{id}")
     String strain(@PathVariable UUID id, Model model) {
         BatchSheet sheet = batches.sheet(id);
-        if (sheet.strained().isPresent()) {
-            return "redirect:/batch/" + id;
-        }
         House house = households.current();
-        String pressing = sheet.frozen().plan().request().circumstances().pressing().name();
-        PressForm form = new PressForm(UUID.randomUUID(), "", "", pressing, house.dayOf(clock.instant()).toString(), "");
-        return page(model, sheet, form, new Fields(house.reader()));
+        if (sheet.strained().isPresent()) {
+            return settlePage(model, sheet, new SettleForm(UUID.randomUUID(), "", ""), new Fields(house.reader()));
+        }
+        String pressing = sheet.plan().request().circumstances().pressing().name();
+        return page(model, sheet, PressForm.empty(pressing, house.dayOf(clock.instant())), new Fields(house.reader()));
     }
 
     @PostMapping("/press/{id}")
@@ -61,18 +73,50 @@ class PressController {
         House house = households.current();
         BatchSheet sheet = batches.sheet(id);
         Fields fields = new Fields(house.reader());
-        Optional<Batches.Strain> strain = form.read(fields, sheet, house, clock.instant());
+        Optional<Straining.Strain> strain = form.read(fields, sheet, house, clock.instant());
         if (strain.isEmpty()) {
             response.setStatus(422);
             return page(model, sheet, form, fields);
         }
         UUID key = form.key() == null ? UUID.randomUUID() : form.key();
         String leadsTo = oneTime.once(Current.stillroom(), key, () -> {
-            batches.strain(id, strain.get(), key);
-            return "/cupboard";
+            straining.strain(id, strain.get(), key);
+            return "/press/" + id;
         });
         after.addFlashAttribute(Notice.NAME, new Notice(sheet.name() + " is in the Cupboard. Its log can take the straining back.", null));
         return "redirect:" + leadsTo;
+    }
+
+    @PostMapping("/press/{id}/settle")
+    String settled(@PathVariable UUID id, SettleForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        House house = households.current();
+        BatchSheet sheet = batches.sheet(id);
+        Fields fields = new Fields(house.reader());
+        Optional<Straining.Settle> settle = sheet.strained().flatMap(strained -> form.read(fields, sheet, oils.find(strained.lot()), house, clock.instant()));
+        if (settle.isEmpty()) {
+            response.setStatus(422);
+            return sheet.strained().isPresent()
+                    ? settlePage(model, sheet, form, fields)
+                    : page(model, sheet, PressForm.empty("HAND", house.dayOf(clock.instant())), fields);
+        }
+        UUID key = form.key() == null ? UUID.randomUUID() : form.key();
+        String leadsTo = oneTime.once(Current.stillroom(), key, () -> {
+            straining.settle(id, settle.get(), key);
+            return "/press/" + id;
+        });
+        after.addFlashAttribute(Notice.NAME, new Notice("Measured again. The batch's log can take it back.", null));
+        return "redirect:" + leadsTo;
+    }
+
+    private String settlePage(Model model, BatchSheet sheet, SettleForm form, Fields fields) {
+        Stock.OfOil oil = oils.find(sheet.strained().orElseThrow().lot());
+        model.addAttribute("batch", sheet);
+        model.addAttribute("oil", oil);
+        model.addAttribute("form", form);
+        model.addAttribute("fields", fields);
+        model.addAttribute("picture", LevelPicture.of(sheet));
+        model.addAttribute("kept", Straining.kept(sheet, sheet.strained().orElseThrow().out()));
+        return "press/measured";
     }
 
     private static String page(Model model, BatchSheet sheet, PressForm form, Fields fields) {
@@ -80,6 +124,8 @@ class PressController {
         model.addAttribute("form", form);
         model.addAttribute("fields", fields);
         model.addAttribute("pressings", Pressing.values());
+        model.addAttribute("clarities", Clarity.values());
+        model.addAttribute("smells", Smell.values());
         model.addAttribute("picture", LevelPicture.of(sheet));
         return "press/strain";
     }

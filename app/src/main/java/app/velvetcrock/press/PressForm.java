@@ -1,7 +1,11 @@
 package app.velvetcrock.press;
 
 import app.velvetcrock.batch.BatchSheet;
-import app.velvetcrock.batch.Batches;
+import app.velvetcrock.batch.StrainedValue;
+import app.velvetcrock.batch.Straining;
+import app.velvetcrock.core.look.Clarity;
+import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Expect;
 import app.velvetcrock.core.measure.Mass;
@@ -9,6 +13,7 @@ import app.velvetcrock.core.measure.Reading.Understood;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
@@ -17,36 +22,49 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** What came out, as typed. */
+/**
+ * What came out, as typed.
+ *
+ * @param learn what to do with a figure nobody would believe: LEARN or LEAVE; empty until it is asked
+ */
 record PressForm(
-        @Nullable UUID key, @Nullable String out, @Nullable String warm, @Nullable String pressing, @Nullable String on, @Nullable String note) {
+        @Nullable UUID key, @Nullable String out, @Nullable String warm, @Nullable String pressing, @Nullable String on, @Nullable String clarity,
+        @Nullable String smell, @Nullable String water, @Nullable String colour, @Nullable String note, @Nullable String learn) {
 
     private static final int LONGEST_NOTE = 500;
+    private static final int LONGEST_COLOUR = 60;
+
     /** A little more than went in is a reading error of scale or jug; far more is a slip. */
     private static final double MOST_SHARE_OUT = 1.05;
 
-    Optional<Batches.Strain> read(Fields fields, BatchSheet sheet, House house, Instant now) {
+    static PressForm empty(String pressing, LocalDate today) {
+        return new PressForm(UUID.randomUUID(), "", "", pressing, today.toString(), "CLEAR", "RIGHT", "", "", "", "");
+    }
+
+    Optional<Straining.Strain> read(Fields fields, BatchSheet sheet, House house, Instant now) {
         Optional<Temperature> temperature = warm == null || warm.isBlank()
                 ? Optional.of(Temperature.ofCelsius(20))
                 : fields.amount("warm", warm, Expect.TEMPERATURE).map(read -> (Temperature) read.amount().middle());
         Optional<Mass> mass = temperature.flatMap(t -> mass(fields, sheet, t, house));
         Optional<Pressing> how = fields.oneOf("pressing", Pressing.class, pressing);
         Optional<LocalDate> day = day(fields, sheet, house, now);
-        Optional<String> seen = fields.optionalWords("note", note, LONGEST_NOTE);
+        Optional<StrainedValue.Seen> seen = seen(fields, sheet);
+        Optional<String> next = fields.optionalWords("note", note, LONGEST_NOTE);
+        boolean learns = mass.map(m -> learns(fields, sheet, m)).orElse(false);
         return fields.isClear()
-                ? Optional.of(new Batches.Strain(mass.orElseThrow(), how.orElseThrow(), day.orElseThrow(), out, seen.orElseThrow()))
+                ? Optional.of(new Straining.Strain(mass.orElseThrow(), how.orElseThrow(), house.instantOn(day.orElseThrow(), now), learns,
+                        seen.orElseThrow(), out, next.orElseThrow()))
                 : Optional.empty();
     }
 
     /** By weight as it is; a volume by the oil's density at the temperature it was read at. */
     private Optional<Mass> mass(Fields fields, BatchSheet sheet, Temperature temperature, House house) {
-        Density density = sheet.frozen().plan().request().carrier().kind().density();
+        Density density = sheet.plan().request().carrier().kind().density();
         Optional<Understood> read = fields.amount("out", out, Expect.LIQUID);
         Optional<Mass> mass = read.map(r -> r.amount().middle() instanceof Volume v ? density.ofOilAt(temperature).massOf(v) : r.mass());
         return mass.filter(m -> {
-            Volume at20 = density.volumeOf(m);
             Volume in = sheet.oilIn();
-            boolean sensible = m.grams() > 0 && at20.millilitres() <= in.millilitres() * MOST_SHARE_OUT;
+            boolean sensible = m.grams() > 0 && density.volumeOf(m).millilitres() <= in.millilitres() * MOST_SHARE_OUT;
             if (!sensible) {
                 fields.trouble("out", "Understood %s; more than nothing came out, and not more than the %s that went in."
                         .formatted(read.orElseThrow().echo(), house.volume(in)), "the oil alone, without its jar");
@@ -55,8 +73,36 @@ record PressForm(
         });
     }
 
+    /** A figure outside what herbs keep is asked about before it is learned (craft: strain). */
+    private boolean learns(Fields fields, BatchSheet sheet, Mass mass) {
+        double kept = Straining.kept(sheet, sheet.plan().request().carrier().kind().density().volumeOf(mass));
+        if (Retention.isBelievable(kept) || "LEARN".equals(learn)) {
+            return true;
+        }
+        if (!"LEAVE".equals(learn)) {
+            fields.trouble("learn", "By this a gram of herb kept %s mL of oil; between 0 and 4 is usual.".formatted(Decimals.upTo(kept, 2)),
+                    "the amount again, or choose below if it is right");
+        }
+        return false;
+    }
+
+    private Optional<StrainedValue.Seen> seen(Fields fields, BatchSheet sheet) {
+        Optional<Clarity> clear = fields.oneOf("clarity", Clarity.class, clarity);
+        Optional<Smell> smelled = fields.oneOf("smell", Smell.class, smell);
+        Optional<Volume> layer = water(fields, water, sheet.oilIn());
+        Optional<String> colours = fields.optionalWords("colour", colour, LONGEST_COLOUR);
+        return clear.isPresent() && smelled.isPresent() && layer.isPresent() && colours.isPresent()
+                ? Optional.of(new StrainedValue.Seen(clear.get(), smelled.get(), layer.get(), colours.get()))
+                : Optional.empty();
+    }
+
+    /** A layer of water; blank is none. */
+    static Optional<Volume> water(Fields fields, @Nullable String typed, Volume most) {
+        return typed == null || typed.isBlank() ? Optional.of(Volume.ZERO) : fields.capacity("water", typed, 0, most.millilitres());
+    }
+
     private Optional<LocalDate> day(Fields fields, BatchSheet sheet, House house, Instant now) {
-        LocalDate charged = sheet.frozen().plan().request().circumstances().start();
+        LocalDate charged = house.dayOf(sheet.course().chargedAt());
         Optional<LocalDate> day = fields.date("on", on);
         boolean sensible = day.filter(d -> !d.isAfter(house.dayOf(now)) && !d.isBefore(charged)).isPresent();
         if (!sensible && !fields.troubles().containsKey("on")) {

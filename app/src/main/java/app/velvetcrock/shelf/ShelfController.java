@@ -2,36 +2,59 @@ package app.velvetcrock.shelf;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.batch.HeatPicture;
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.draw.CrockDrawing;
 import app.velvetcrock.draw.JarDrawing;
+import app.velvetcrock.rounds.RoundsService;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 
-/** Shelf: what stands here today, every batch as its own jar to one scale. */
+/** Shelf: what stands here today, every batch as its own vessel to one scale, with Rounds beside it. */
 @Controller
 class ShelfController {
 
     private static final int FRONT_ROW = 8;
-    private static final double BOARD_WIDTH = 1150;
-    private static final double GAP = 36;
-    private static final double WIDEST = 230;
-    private static final double FRONT_HEIGHT = 320;
-    private static final double FRONT_MOST_PIXELS_PER_MILLIMETRE = 2.4;
-    private static final double BACK_SHARE = 0.45;
+
+    /** How many stand side by side before the front row breaks into two. */
+    private static final int ABREAST = 5;
+
+    private static final double BOARD_WIDTH = 800;
+    private static final double GAP = 30;
+    private static final double WIDEST = 190;
+    private static final double FRONT_HEIGHT = 300;
+    private static final double TWO_ROWS_HEIGHT = 235;
+    private static final double TRACE_WIDTH = 520;
+    private static final double FRONT_MOST_PIXELS_PER_MILLIMETRE = 2.1;
+    private static final double BACK_SHARE = 0.5;
 
     private final Batches batches;
+    private final RoundsService rounds;
+    private final Households households;
+    private final Clock clock;
 
-    ShelfController(Batches batches) {
+    ShelfController(Batches batches, RoundsService rounds, Households households, Clock clock) {
         this.batches = batches;
+        this.rounds = rounds;
+        this.households = households;
+        this.clock = clock;
     }
 
-    /** A batch and its picture. */
-    record OnShelf(BatchSheet batch, JarDrawing drawing) {
+    /** A batch and its picture: a jar, or a crock while it is a matter of heat. */
+    record OnShelf(BatchSheet batch, JarDrawing drawing, Optional<CrockDrawing> crock, Optional<HeatPicture> trace) {
 
-        /** The jar in words, for those who do not see it. */
+        /** The vessel in words, for those who do not see it. */
         public String inWords() {
             return "%s, jar %d: %s".formatted(batch.name(), batch.number(), batch.tagWord());
         }
@@ -44,28 +67,65 @@ class ShelfController {
 
     @GetMapping("/shelf")
     String shelf(Model model) {
-        List<BatchSheet> urgent = batches.standing().stream()
-                .sorted(Comparator.comparing((BatchSheet sheet) -> sheet.course().strainOn()).thenComparing(BatchSheet::number))
-                .toList();
-        double width = Math.min(WIDEST, BOARD_WIDTH / Math.max(1, Math.min(urgent.size(), FRONT_ROW)) - GAP);
-        double scale = urgent.stream()
-                .mapToDouble(sheet -> JarDrawing.scaleToFit(vessel(sheet), width, FRONT_HEIGHT))
-                .min().orElse(1);
-        double front = Math.min(scale, FRONT_MOST_PIXELS_PER_MILLIMETRE);
-        model.addAttribute("front", urgent.stream().limit(FRONT_ROW).map(sheet -> onShelf(sheet, front)).toList());
-        model.addAttribute("back", urgent.stream().skip(FRONT_ROW).map(sheet -> onShelf(sheet, front * BACK_SHARE)).toList());
-        model.addAttribute("due", urgent.stream().filter(sheet -> sheet.course().isDue()).count());
-        model.addAttribute("next", urgent.stream().filter(sheet -> !sheet.course().isDue()).findFirst().orElse(null));
+        List<BatchSheet> standing = batches.standing();
+        House house = households.current();
+        Instant now = clock.instant();
+        List<BatchSheet> urgent = standing.stream().sorted(byUrgency(now)).toList();
+        List<BatchSheet> front = urgent.stream().limit(FRONT_ROW).toList();
+        double scale = scale(front);
+        List<OnShelf> drawn = front.stream().map(sheet -> onShelf(sheet, scale, house)).toList();
+        model.addAttribute("front", drawn);
+        model.addAttribute("jars", drawn.stream().filter(vessel -> vessel.crock().isEmpty()).toList());
+        model.addAttribute("crocks", drawn.stream().filter(vessel -> vessel.crock().isPresent()).toList());
+        model.addAttribute("heading", heading(standing));
+        model.addAttribute("now", now);
+        model.addAttribute("back", urgent.stream().skip(FRONT_ROW).map(sheet -> onShelf(sheet, scale * BACK_SHARE, house)).toList());
+        model.addAttribute("rounds", rounds.today(standing));
+        model.addAttribute("smells", Smell.values());
         return "shelf/shelf";
     }
 
-    private static OnShelf onShelf(BatchSheet sheet, double scale) {
-        double progress = Math.min(1, sheet.course().day() / (double) sheet.course().ofDays());
-        JarDrawing.Look look = JarDrawing.Look.of(sheet.frozen().plan(), progress);
-        return new OnShelf(sheet, JarDrawing.of(vessel(sheet), sheet.frozen().plan().found().levels(), look, scale));
+    /** What is wrong or due comes first, then what needs hands soonest. */
+    private static Comparator<BatchSheet> byUrgency(Instant now) {
+        return Comparator.comparing((BatchSheet sheet) -> !sheet.isPressing())
+                .thenComparing(sheet -> sheet.course().heat().filter(HeatCourse::on).isEmpty())
+                .thenComparing(sheet -> sheet.open().stream().map(Task::due).min(Comparator.naturalOrder()).orElse(now))
+                .thenComparing(sheet -> sheet.course().strainOn())
+                .thenComparing(BatchSheet::number);
+    }
+
+    private static double scale(List<BatchSheet> front) {
+        double abreast = Math.max(1, Math.min(front.size(), ABREAST));
+        double width = Math.min(WIDEST, BOARD_WIDTH / abreast - GAP);
+        double height = front.size() > ABREAST ? TWO_ROWS_HEIGHT : FRONT_HEIGHT;
+        double scale = front.stream().mapToDouble(sheet -> JarDrawing.scaleToFit(vessel(sheet), width, height)).min().orElse(1);
+        return Math.min(scale, FRONT_MOST_PIXELS_PER_MILLIMETRE);
+    }
+
+    /** Counts jars and what is on the heat apart: "Five jars and one warm crock". */
+    private static String heading(List<BatchSheet> standing) {
+        long warm = standing.stream().filter(sheet -> sheet.course().heat().isPresent()).count();
+        long jars = standing.size() - warm;
+        if (standing.isEmpty()) {
+            return "An empty shelf";
+        }
+        String cold = jars == 1 ? "one jar" : count(jars) + " jars";
+        String hot = warm == 1 ? "one warm crock" : count(warm) + " warm crocks";
+        String words = warm == 0 ? cold + " standing" : jars == 0 ? hot : cold + " and " + hot;
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    private static String count(long number) {
+        List<String> words = List.of("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
+        return number < words.size() ? words.get((int) number) : String.valueOf(number);
+    }
+
+    private OnShelf onShelf(BatchSheet sheet, double scale, House house) {
+        Optional<CrockDrawing> crock = sheet.course().heat().map(heat -> CrockDrawing.of(vessel(sheet), scale, sheet.course().progress()));
+        return new OnShelf(sheet, sheet.drawing(scale), crock, sheet.trace(clock.instant(), house, TRACE_WIDTH));
     }
 
     private static Vessel vessel(BatchSheet sheet) {
-        return sheet.frozen().plan().charge().vessel();
+        return sheet.course().charge().vessel();
     }
 }

@@ -21,6 +21,8 @@ import org.jspecify.annotations.Nullable;
 public record House(HouseSettings settings, int version, Theme theme, @Nullable Instant demoSince) {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
+    private static final DateTimeFormatter SHORT_DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
@@ -77,6 +79,21 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
 
     public String day(LocalDate date) {
         return DAY.format(date);
+    }
+
+    /** A day by its weekday: "Thu". */
+    public String weekday(LocalDate date) {
+        return WEEKDAY.format(date);
+    }
+
+    /** A day without its weekday: "24 Nov". */
+    public String shortDay(LocalDate date) {
+        return SHORT_DAY.format(date);
+    }
+
+    /** The time of day there: "08:30". */
+    public String time(Instant instant) {
+        return TIME.format(instant.atZone(settings.zone()));
     }
 
     public String longDay(LocalDate date) {

@@ -56,4 +56,16 @@ class PageAdvice {
     UUID formKey() {
         return UUID.randomUUID();
     }
+
+    /** One-time keys for a page with many forms. */
+    @ModelAttribute("keys")
+    Keys keys() {
+        return UUID::randomUUID;
+    }
+
+    /** Gives out one-time keys. */
+    interface Keys {
+
+        UUID next();
+    }
 }

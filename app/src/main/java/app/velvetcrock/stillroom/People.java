@@ -2,8 +2,11 @@ package app.velvetcrock.stillroom;
 
 import java.time.Clock;
 import java.sql.Timestamp;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -66,6 +69,16 @@ public class People implements UserDetailsService {
         }
         account.setPasswordHash(passwords.encode(newPassword));
         return true;
+    }
+
+    /** The names of everybody in the current stillroom. */
+    @Transactional(readOnly = true)
+    public Map<UUID, String> namesHere() {
+        Map<UUID, String> names = new HashMap<>();
+        sql.sql("select a.id, a.name from account a join membership m on m.account_id = a.id where m.stillroom_id = :stillroom")
+                .param("stillroom", Current.stillroom())
+                .query((RowCallbackHandler) row -> names.put(row.getObject(1, UUID.class), row.getString(2)));
+        return names;
     }
 
     /** The person of the newest demo stillroom, when one is loaded. */

@@ -7,6 +7,8 @@ public enum Cause {
     DRIED("dried"),
     USED("used in a batch"),
     STRAINED("strained off"),
+    SETTLED("decanted off"),
+    BOTTLED("bottled"),
     DRAWN("drawn out"),
     GIVEN("given away"),
     SOLD("sold"),

@@ -31,26 +31,32 @@ public class Ledger {
         this.clock = clock;
     }
 
-    /** Takes some of a lot for a batch; refused with what is left when there is not enough. */
+    /**
+     * Why and when something moved.
+     *
+     * @param batch what it went into or came from; null for neither
+     * @param entry the line of that batch's log, by which it can be moved back; null for none
+     */
+    public record Why(Cause cause, @Nullable UUID batch, @Nullable UUID entry, Instant at) {}
+
+    /** Takes some of a lot; refused with what is left when there is not enough. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void use(UUID lot, Mass amount, UUID batch, Instant happenedAt) {
-        move(locked(lot), -amount.toMilligrams(), Cause.USED, batch, happenedAt);
+    public void take(UUID lot, Mass amount, Why why) {
+        move(locked(lot), -amount.toMilligrams(), why);
     }
 
-    /** Takes back all that a batch moved for one cause; refused, with the later use named, when it is no longer there. */
+    /** Puts some into a lot. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void takeBack(UUID batch, Cause cause) {
-        for (Movement movement : movements.holding(batch, cause)) {
+    public void put(UUID lot, Mass amount, Why why) {
+        move(locked(lot), amount.toMilligrams(), why);
+    }
+
+    /** Moves back all that a line of a log moved; refused, with the later use named, when it is no longer there. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void takeBack(UUID entry) {
+        for (Movement movement : movements.holding(entry)) {
             reverse(movement);
         }
-    }
-
-    void bringIn(Lot lot, Mass amount, Cause cause, Instant happenedAt) {
-        move(locked(lot.id), amount.toMilligrams(), cause, null, happenedAt);
-    }
-
-    void strained(Lot lot, Mass amount, UUID batch, Instant happenedAt) {
-        move(locked(lot.id), amount.toMilligrams(), Cause.STRAINED, batch, happenedAt);
     }
 
     void reverse(Movement movement) {
@@ -58,6 +64,7 @@ public class Ledger {
         refuseIfUsedSince(lot, movement);
         Movement back = movement(lot, -movement.amount, Cause.UNDONE, movement.happenedAt);
         back.batchId = movement.batchId;
+        back.entryId = movement.entryId;
         back.reverses = movement.id;
         change(lot, back);
     }
@@ -75,14 +82,18 @@ public class Ledger {
         throw new Refused("Some of “%s” was %s since. Take that back first.".formatted(lot.name, later));
     }
 
-    private void move(Lot lot, long amount, Cause cause, @Nullable UUID batch, Instant happenedAt) {
+    private void move(Lot lot, long amount, Why why) {
         if (lot.balance + amount < 0) {
             throw new Refused("There is only %s g of “%s” left, and this needs %s g. Nothing was taken.".formatted(
                     Decimals.upTo(lot.balance / 1000.0, 1), lot.name,
                     Decimals.upTo(-amount / 1000.0, 1)));
         }
-        Movement movement = movement(lot, amount, cause, happenedAt);
-        movement.batchId = batch;
+        if (amount == 0) {
+            return;
+        }
+        Movement movement = movement(lot, amount, why.cause(), why.at());
+        movement.batchId = why.batch();
+        movement.entryId = why.entry();
         change(lot, movement);
     }
 

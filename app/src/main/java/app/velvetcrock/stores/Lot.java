@@ -1,8 +1,10 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -59,6 +61,19 @@ class Lot {
     @Nullable LocalDate acquiredOn;
     @Nullable LocalDate openedOn;
     @Nullable LocalDate bestBefore;
+
+    /** The batch an oil came from. */
+    @Nullable UUID batchId;
+
+    /** What a bottle holds when full; null for anything that is no bottle. */
+    @Column(name = "bottle_ul")
+    @Nullable Long bottleMicrolitres;
+
+    @Enumerated(EnumType.STRING)
+    @Nullable Glass glass;
+
+    @Enumerated(EnumType.STRING)
+    @Nullable Storage place;
 
     /** The amount as it was typed. */
     String typed;

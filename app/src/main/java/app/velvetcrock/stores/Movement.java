@@ -32,6 +32,8 @@ class Movement {
     Cause cause;
 
     @Nullable UUID batchId;
+    /** The line of the batch's log that moved it. */
+    @Nullable UUID entryId;
     @Nullable UUID reverses;
     UUID accountId;
     Instant happenedAt;

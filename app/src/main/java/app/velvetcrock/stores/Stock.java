@@ -1,6 +1,7 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Moisture;
@@ -36,11 +37,19 @@ public final class Stock {
         }
     }
 
+    /** A filled bottle: what it holds when full, and its glass. */
+    public record OfBottle(Volume size, Glass glass) {}
+
     /** A size of jar. */
     public record OfJar(UUID id, Vessel vessel, int pieces) {}
 
-    /** A finished oil: what there was at first and what is left. */
-    public record OfOil(UUID id, String name, Density density, LocalDate useBy, Mass atFirst, Mass left) {
+    /**
+     * A finished oil: what there was at first and what is left.
+     *
+     * @param bottle the bottle it is in; absent for what still stands as it was strained
+     */
+    public record OfOil(
+            UUID id, String name, UUID batch, Density density, LocalDate useBy, Mass atFirst, Mass left, Storage place, Optional<OfBottle> bottle) {
 
         public Volume volumeLeft() {
             return density.volumeOf(left);

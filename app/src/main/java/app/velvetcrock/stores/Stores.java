@@ -9,14 +9,10 @@ import app.velvetcrock.web.Refused;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
@@ -42,9 +38,6 @@ public class Stores {
         this.clock = clock;
     }
 
-    /** An oil as it was strained off. */
-    public record StrainedOil(String name, String carrierKey, Density density, Mass mass, LocalDate useBy, String typed) {}
-
     @Transactional(readOnly = true)
     public List<Stock.OfHerb> herbs() {
         return lots.inStock(LotKind.HERB).stream().map(this::herb).toList();
@@ -58,14 +51,6 @@ public class Stores {
     @Transactional(readOnly = true)
     public List<Stock.OfJar> jars() {
         return jars.all().stream().map(jar -> new Stock.OfJar(jar.id, jar.vessel(), jar.pieces)).toList();
-    }
-
-    /** Finished oils that are not used up, the first to be used first. */
-    @Transactional(readOnly = true)
-    public List<Stock.OfOil> oils() {
-        Map<UUID, Mass> atFirst = movements.openings(LotKind.INFUSED_OIL, Cause.STRAINED).stream()
-                .collect(Collectors.toMap(m -> m.lotId, m -> Mass.ofMilligrams(m.amount), Mass::plus));
-        return lots.inStock(LotKind.INFUSED_OIL).stream().map(lot -> oil(lot, atFirst.get(lot.id))).sorted(Comparator.comparing(Stock.OfOil::useBy)).toList();
     }
 
     /** Locks a jar's row, so that two batches started at once cannot both take the last of it. */
@@ -97,17 +82,6 @@ public class Stores {
     @Transactional
     public UUID add(Vessel vessel, int pieces) {
         return jars.save(new Jar(vessel, pieces, clock.instant())).id;
-    }
-
-    /** Puts a strained oil into stock. */
-    @Transactional
-    public UUID strained(StrainedOil oil, UUID batch, Instant happenedAt) {
-        Lot lot = new Lot(LotKind.INFUSED_OIL, oil.carrierKey(), oil.name(), oil.typed(), clock.instant());
-        lot.density = decimal(oil.density());
-        lot.bestBefore = oil.useBy();
-        lots.saveAndFlush(lot);
-        ledger.strained(lot, oil.mass(), batch, happenedAt);
-        return lot.id;
     }
 
     /** Takes back the bringing in of a lot, once however often it is asked; refused when some of it was used since. */
@@ -147,7 +121,7 @@ public class Stores {
 
     private UUID bringIn(Lot lot, Mass mass) {
         lots.saveAndFlush(lot);
-        ledger.bringIn(lot, mass, Cause.BOUGHT, clock.instant());
+        ledger.put(lot.id, mass, new Ledger.Why(Cause.BOUGHT, null, null, clock.instant()));
         return lot.id;
     }
 
@@ -163,16 +137,11 @@ public class Stores {
                 Optional.ofNullable(lot.openedOn), Optional.ofNullable(lot.bestBefore), Mass.ofMilligrams(lot.balance));
     }
 
-    private static Stock.OfOil oil(Lot lot, Mass atFirst) {
-        return new Stock.OfOil(
-                lot.id, lot.name, density(lot.density).orElseThrow(), lot.bestBefore, atFirst, Mass.ofMilligrams(lot.balance));
-    }
-
-    private static Optional<Density> density(@Nullable BigDecimal value) {
+    static Optional<Density> density(@Nullable BigDecimal value) {
         return Optional.ofNullable(value).map(number -> Density.ofGramsPerMillilitre(number.doubleValue()));
     }
 
-    private static BigDecimal decimal(Density density) {
+    static BigDecimal decimal(Density density) {
         return BigDecimal.valueOf(density.gramsPerMillilitre()).setScale(4, RoundingMode.HALF_UP);
     }
 }

@@ -10,6 +10,7 @@ import app.velvetcrock.core.measure.Reading;
 import app.velvetcrock.core.measure.Reading.Understood;
 import app.velvetcrock.core.measure.Volume;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -72,6 +73,19 @@ public final class Fields {
             return Optional.of(LocalDate.parse(typed.strip()));
         } catch (DateTimeParseException e) {
             trouble(field, typedWords(typed) + "that is not a date.", "2026-11-24, year first");
+            return Optional.empty();
+        }
+    }
+
+    /** Reads a date with a time as browsers send it; blank gives none without trouble. */
+    public Optional<LocalDateTime> moment(String field, @Nullable String typed) {
+        if (typed == null || typed.isBlank()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(LocalDateTime.parse(typed.strip().replace(' ', 'T')));
+        } catch (DateTimeParseException e) {
+            trouble(field, typedWords(typed) + "that is not a day and a time.", "2026-11-24 08:30, year first");
             return Optional.empty();
         }
     }

@@ -63,10 +63,10 @@ class FrozenPlanTest {
         Optional<LocalDate> opened = random.nextBoolean() ? Optional.empty() : Optional.of(start.minusDays(random.nextInt(200)));
         return new PlanRequest(
                 new PlannedHerb(herb, materia.texture(herb.part(), pick(List.of(Cut.values()), random)), pick(List.of(Moisture.values()), random), weighed,
-                        Mass.ofGrams(5 + random.nextInt(120))),
+                        Mass.ofGrams(5 + random.nextInt(120)), random.nextBoolean() ? List.of() : List.of(0.9, 1.1)),
                 new PlannedCarrier(carrier, new Bottle(carrier.common(), carrier.monthsOpened(), opened, Optional.of(start.plusDays(200)))),
                 oil, pick(jars, random), jars,
-                new PlanRequest.Circumstances(Method.COLD_AND_DARK, 35, start, pick(List.of(Use.values()), random), pick(List.of(Pressing.values()), random),
+                new PlanRequest.Circumstances(pick(Method.shipped(), random), 35, start, pick(List.of(Use.values()), random), pick(List.of(Pressing.values()), random),
                         pick(List.of(Storage.values()), random), Temperature.ofCelsius(14)));
     }
 

@@ -4,12 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
-import app.velvetcrock.batch.Batches;
-import app.velvetcrock.bench.Bench;
-import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stores.Stores;
-import java.time.Clock;
 import java.util.Map;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
@@ -31,31 +27,25 @@ class DemoHouseholdTest {
     Stores stores;
 
     @Autowired
-    Bench bench;
-
-    @Autowired
-    Batches batches;
-
-    @Autowired
-    Materia materia;
-
-    @Autowired
-    Clock clock;
+    DemoSeason season;
 
     @Autowired
     PlatformTransactionManager transactions;
 
     @Test
     void loadsOnceAndShowsEveryKindOfJar() {
-        DemoHousehold demo = new DemoHousehold(people, stores, bench, batches, materia, clock, transactions, true);
+        DemoHousehold demo = new DemoHousehold(people, stores, season, transactions, true);
         demo.run(new DefaultApplicationArguments());
         demo.run(new DefaultApplicationArguments());
 
         Visitor guest = new Visitor(port);
         Document shelf = guest.submit("/sign-in", "form[action$=demo-entry]", Map.of()).page();
-        assertThat(shelf.select(".board .jar")).hasSize(4);
-        assertThat(shelf.select(".tag.due .word").eachText()).containsExactly("strain: 3 d over");
-        assertThat(guest.get("/cupboard").page().select("table.paper > tbody > tr")).hasSize(3);
+        assertThat(shelf.select(".board .jar")).hasSize(6);
+        assertThat(shelf.select(".tag.due .word").eachText()).containsExactly("strain: 3 d over", "standing out");
+        assertThat(shelf.select(".rounds .round b").eachText()).contains("Strain", "Push under, top up", "Read the heat", "Use first");
+        assertThat(guest.get("/press").page().select("main table").last().select("tbody tr")).hasSize(9);
+        assertThat(guest.get("/press").page().text()).contains("mould: The jar was still wet");
+        assertThat(guest.get("/cupboard").page().select("table.paper > tbody > tr")).hasSizeGreaterThan(8);
         assertThat(guest.get("/stores").page().select("main table").text()).contains("Meadowsweet", "Babassu", "sealed");
     }
 }

@@ -5,12 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import org.jsoup.nodes.Document;
-import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -41,8 +39,8 @@ class ManyJarsHttpTest {
         assertThat(shelf.select(".board:not(.back) .jar")).hasSize(Math.min(FRONT, count));
         assertThat(shelf.select(".board.back .jar")).hasSize(Math.max(0, count - FRONT));
         assertThat(shelf.select(".jar").eachAttr("href")).doesNotHaveDuplicates().hasSize(count);
-        assertThat(days(shelf)).isSortedAccordingTo(Comparator.reverseOrder());
-        assertThat(shelf.select("h1").text()).isEqualTo(count == 1 ? "One jar standing" : count + " jars standing");
+        assertThat(pressing(shelf)).as("what is due stands before what is not").isSortedAccordingTo(Comparator.reverseOrder());
+        assertThat(shelf.select("h1").text()).isEqualTo(count == 1 ? "One jar standing" : count == 8 ? "Eight jars standing" : "30 jars standing");
         assertThat(idsOf(shelf)).doesNotHaveDuplicates();
     }
 
@@ -53,15 +51,8 @@ class ManyJarsHttpTest {
         assertThat(shelf.select("main a.do").attr("href")).isEqualTo("/stores");
     }
 
-    /** Days each jar has stood, in the order they stand; "strain: 3 d over" counts on from the plan's 35. */
-    private static List<Integer> days(Document shelf) {
-        List<Integer> days = new ArrayList<>();
-        for (Element word : shelf.select(".tag .word")) {
-            String text = word.text();
-            int number = Integer.parseInt(text.replaceAll("\\D+(\\d+).*", "$1").replaceAll("\\D", "0"));
-            days.add(text.contains("over") ? 35 + number : text.contains("today") ? 35 : number);
-        }
-        return days;
+    private static List<Boolean> pressing(Document shelf) {
+        return shelf.select(".tag").stream().map(tag -> tag.hasClass("due")).toList();
     }
 
     private static List<String> idsOf(Document page) {

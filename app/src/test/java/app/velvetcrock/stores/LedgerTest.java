@@ -37,6 +37,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 @HttpTest
 class LedgerTest {
 
+    private static final Ledger.Why USED = new Ledger.Why(Cause.USED, null, null, Instant.EPOCH);
+
     @Autowired
     People people;
 
@@ -95,7 +97,7 @@ class LedgerTest {
     @Test
     void aMovementIsReversedOnceAndOnlyWhileItIsUnused() {
         UUID lot = Current.as(person, () -> herb(80));
-        Current.as(person, () -> inTransaction(() -> ledger.use(lot, Mass.ofGrams(30), null, Instant.EPOCH)));
+        Current.as(person, () -> inTransaction(() -> ledger.take(lot, Mass.ofGrams(30), USED)));
         assertThatThrownBy(() -> Current.as(person, () -> stores.takeBack(lot))).isInstanceOf(Refused.class).hasMessageContaining("used in a batch");
         UUID other = Current.as(person, () -> herb(10));
         Current.as(person, () -> stores.takeBack(other));
@@ -108,7 +110,7 @@ class LedgerTest {
     void anotherHouseholdsLotIsNotThereForTheLedgerEither() {
         UUID lot = Current.as(person, () -> herb(80));
         SignedIn stranger = newHousehold();
-        assertThatThrownBy(() -> Current.as(stranger, () -> inTransaction(() -> ledger.use(lot, Mass.ofGrams(1), null, Instant.EPOCH))))
+        assertThatThrownBy(() -> Current.as(stranger, () -> inTransaction(() -> ledger.take(lot, Mass.ofGrams(1), USED))))
                 .isInstanceOf(NotHere.class);
         assertThat(number("select balance from lot where id = :lot", lot)).isEqualTo(80_000);
     }
@@ -122,13 +124,13 @@ class LedgerTest {
                 ledger.reverse(some);
             }
         } else {
-            ledger.use(lot, Mass.ofGrams(1 + random.nextInt(30)), null, Instant.EPOCH);
+            ledger.take(lot, Mass.ofGrams(1 + random.nextInt(30)), USED);
         }
     }
 
     private String tryToUse(UUID lot) {
         try {
-            inTransaction(() -> ledger.use(lot, Mass.ofGrams(50), null, Instant.EPOCH));
+            inTransaction(() -> ledger.take(lot, Mass.ofGrams(50), USED));
             return "taken";
         } catch (Refused told) {
             return String.valueOf(told.getMessage());

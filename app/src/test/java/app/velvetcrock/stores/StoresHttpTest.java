@@ -100,8 +100,9 @@ class StoresHttpTest {
             oil    | 9 oz          | may be either of these
             oil    | 1:900         | between 0.5 and 100
             oil    | 3 L           | the bottle holds 1 L
-            days   | 90            | must be between 21 and 56
-            days   | soon          | not a whole number
+            length | 90            | between 21 and 56 days
+            length | soon          | soon
+            length | -5            | -5
             start  | 2027-01-01    | charged today or was charged earlier
             herb   | 00000000-0000-0000-0000-000000000000 | used up or not here
             """)

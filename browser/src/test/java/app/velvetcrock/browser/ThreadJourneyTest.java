@@ -75,6 +75,8 @@ class ThreadJourneyTest {
         page.click("text=Strain it early");
         page.fill("#out", "250 g");
         page.click("text=Into the Cupboard");
+        window.waitFor("/press/.*");
+        page.click(".places >> text=Cupboard");
         window.waitFor("/cupboard");
         // 250 ÷ 0.917 = 272.6 mL
         assertThat(window.text("table")).contains("Nettle in cold-pressed rapeseed", "273 mL", "20 Jul 2027");
@@ -151,6 +153,10 @@ class ThreadJourneyTest {
         tabTo(page, "out");
         page.keyboard().type("200 g");
         page.keyboard().press("Enter");
+        page.waitForSelector("h1:has-text('came out')");
+        tabTo(page, "left");
+        page.keyboard().press("Shift+Tab");
+        page.keyboard().press("c");
         window.waitFor("/cupboard");
         // 200 ÷ 0.917 = 218.1 mL; a sealed bottle keeps 10 months from today's pouring
         assertThat(window.text("table")).contains("218 mL", "24 Sep 2027");

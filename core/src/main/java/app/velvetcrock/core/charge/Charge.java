@@ -15,6 +15,7 @@ public record Charge(Herbs herbs, Volume oil, Vessel vessel, double headspace) {
     public static final Length COVER_DEPTH = Length.ofMillimetres(20);
 
     public static final double COLD_HEADSPACE = 0.10;
+    public static final double HEATED_HEADSPACE = 0.15;
 
     public Charge {
         Check.range("headspace", headspace, 0, 0.5, "of the jar");

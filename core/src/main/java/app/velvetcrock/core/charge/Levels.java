@@ -11,6 +11,9 @@ import app.velvetcrock.core.measure.Volume;
  */
 public record Levels(Length herb, Length oil) {
 
+    /** [E] How far floating herb is drawn above the oil, mm. */
+    private static final double FLOATING = 6;
+
     /** Works the levels out for a straight cylinder (craft: ratios). */
     public static Levels of(Charge charge) {
         Vessel vessel = charge.vessel();
@@ -24,6 +27,23 @@ public record Levels(Length herb, Length oil) {
         Length herb = vessel.depthOf(loose);
         Length oil = vessel.depthOf(charge.oil().times(1 / gaps));
         return new Levels(herb, oil.millimetres() <= herb.millimetres() ? oil : vessel.depthOf(charge.oil().plus(herbs.displacement())));
+    }
+
+    /**
+     * The levels of herb that has risen above the oil, whatever the sum said: it stands loose, the oil between its pieces; herb
+     * that has oil enough floats, drawn a little above it.
+     */
+    public static Levels standingOut(Charge charge) {
+        Vessel vessel = charge.vessel();
+        Herbs herbs = charge.herbs();
+        double gaps = 1 - herbs.displacement().millilitres() / herbs.swollenLoose().millilitres();
+        Length herb = vessel.depthOf(herbs.swollenLoose());
+        Length between = vessel.depthOf(charge.oil().times(1 / gaps));
+        if (between.millimetres() < herb.millimetres() - FLOATING) {
+            return new Levels(herb, between);
+        }
+        Length oil = vessel.depthOf(charge.oil().plus(herbs.displacement()));
+        return new Levels(Length.ofMillimetres(oil.millimetres() + FLOATING), oil);
     }
 
     /** Oil above the herb; nothing when the herb stands out. */

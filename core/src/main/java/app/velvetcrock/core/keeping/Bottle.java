@@ -16,7 +16,7 @@ public record Bottle(String name, int monthsOpened, Optional<LocalDate> opened, 
     }
 
     /** The oil's own end: the earlier of best before and opened + its class. */
-    LocalDate end(LocalDate poured) {
+    public LocalDate end(LocalDate poured) {
         LocalDate byOpening = openedEnd(poured);
         return bestBefore.filter(date -> date.isBefore(byOpening)).orElse(byOpening);
     }

@@ -15,6 +15,8 @@ public record KeepUntil(LocalDate date, LimitedBy limitedBy, Working working) {
         BOTTLE_OPENED("limited by when the bottle was opened"),
         BOTTLE_BEST_BEFORE("limited by the bottle's best before"),
         CAP("limited by the longest such an oil may be kept"),
+        WATER("limited by the water that lay under it: keep it in the refrigerator"),
+        SCORCHED("limited by the heat it was given"),
         FOOD_RULE("limited by the food rule");
 
         private final String words;

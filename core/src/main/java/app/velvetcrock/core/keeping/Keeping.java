@@ -20,6 +20,9 @@ public final class Keeping {
     private static final int FRESH_MONTHS = 6;
     private static final int JUICY_DAYS = 30;
     private static final int DRIED_FOOD_MONTHS = 3;
+    private static final int WATERY_MONTHS = 3;
+    private static final int SCORCHED_MONTHS = 6;
+    private static final double SCORCHED = 0.5;
     private static final double ANTIOXIDANT = 1.2;
     private static final double CLEAR_GLASS = 0.7;
     private static final double LIGHT = 0.8;
@@ -44,22 +47,43 @@ public final class Keeping {
         LocalDate cap = cap(treatment, strained);
         boolean capped = cap.isBefore(byOil);
         LimitedBy limit = capped
-                ? treatment.food() ? LimitedBy.FOOD_RULE : LimitedBy.CAP
+                ? capLimit(treatment)
                 : bottle.endsByBestBefore(poured) ? LimitedBy.BOTTLE_BEST_BEFORE : LimitedBy.BOTTLE_OPENED;
         Working working = working(bottle, poured, strained, treatment, storage, cap);
         return new KeepUntil(capped ? cap : byOil, limit, working);
+    }
+
+    /** The last day nothing may lengthen beyond: the oil's own end, or its cap where that is earlier. */
+    public static LocalDate latest(Bottle bottle, LocalDate poured, LocalDate strained, Treatment treatment) {
+        LocalDate end = bottle.end(poured);
+        LocalDate cap = cap(treatment, strained);
+        return cap.isBefore(end) ? cap : end;
+    }
+
+    private static LimitedBy capLimit(Treatment treatment) {
+        if (treatment.food()) {
+            return LimitedBy.FOOD_RULE;
+        }
+        return treatment.after().waterDecanted() ? LimitedBy.WATER : treatment.after().scorched() ? LimitedBy.SCORCHED : LimitedBy.CAP;
     }
 
     /** min(1, penalties × bonuses): bonuses only make up for penalties. */
     static double factor(Treatment treatment, Storage storage) {
         double factor = treatment.heatFactor() * treatment.herbFactor() * storage.factor();
         factor *= treatment.inLight() ? LIGHT : 1;
-        factor *= treatment.clearGlassInLight() ? CLEAR_GLASS : 1;
-        factor *= treatment.antioxidant() ? ANTIOXIDANT : 1;
-        return Math.min(1, factor);
+        factor *= treatment.after().clearGlassInLight() ? CLEAR_GLASS : 1;
+        factor *= treatment.after().antioxidant() ? ANTIOXIDANT : 1;
+        return Math.min(1, factor) * (treatment.after().scorched() ? SCORCHED : 1);
     }
 
     private static LocalDate cap(Treatment treatment, LocalDate strained) {
+        LocalDate byState = capByState(treatment, strained);
+        int months = treatment.after().waterDecanted() ? WATERY_MONTHS : treatment.after().scorched() ? SCORCHED_MONTHS : LONGEST_MONTHS;
+        LocalDate byFate = strained.plusMonths(months);
+        return byFate.isBefore(byState) ? byFate : byState;
+    }
+
+    private static LocalDate capByState(Treatment treatment, LocalDate strained) {
         if (treatment.food()) {
             return strained.plusMonths(DRIED_FOOD_MONTHS);
         }
@@ -90,11 +114,14 @@ public final class Keeping {
         }
         sum.estimate(treatment.herbWord(), Figure.ofFactor(treatment.herbFactor()))
                 .estimate("kept " + storage.word(), Figure.ofFactor(storage.factor()));
-        if (treatment.clearGlassInLight()) {
+        if (treatment.after().clearGlassInLight()) {
             sum.estimate("clear glass in light", Figure.ofFactor(CLEAR_GLASS));
         }
-        if (treatment.antioxidant()) {
+        if (treatment.after().antioxidant()) {
             sum.estimate("antioxidant", Figure.ofFactor(ANTIOXIDANT));
+        }
+        if (treatment.after().scorched()) {
+            sum.estimate("hot enough to scorch", Figure.ofFactor(SCORCHED));
         }
         return sum.result("factor, never above 1", Figure.ofFactor(factor(treatment, storage)))
                 .estimate("cap after straining", Figure.of(cap))

@@ -8,10 +8,9 @@ import app.velvetcrock.core.measure.Temperature;
  * What was done to the oil that shortens or lengthens its life.
  *
  * @param resinousBud true for balsam and other resinous buds, which hold water
- * @param antioxidant true with mixed tocopherols 0.1-0.5 % or rosemary extract 0.02-0.1 %
  */
 public record Treatment(
-        Temperature hottest, boolean inLight, Moisture moisture, Cut cut, boolean resinousBud, boolean clearGlassInLight, boolean antioxidant, boolean food) {
+        Temperature hottest, boolean inLight, Moisture moisture, Cut cut, boolean resinousBud, boolean food, Aftermath after) {
 
     private static final double WARM_CELSIUS = 30;
     private static final double HOT_CELSIUS = 70;

@@ -9,12 +9,15 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Whether Cold and dark suits a herb in a carrier, with the fact and what would change it.
+ * Whether a method suits a herb in a carrier, with the fact and what would change it.
  *
  * @param refusals why it cannot be done; empty when it can
  * @param advice what to know though it can
  */
 public record Fitness(List<Reason> refusals, List<String> advice) {
+
+    /** Fragile oils are not taken above this (craft: choosing). */
+    private static final Temperature FRAGILE_MOST = Temperature.ofCelsius(50);
 
     public Fitness {
         refusals = List.copyOf(refusals);
@@ -24,23 +27,49 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
     /** A fact with its value, and the smallest change that would allow the method. */
     public record Reason(String fact, String change) {}
 
-    public static Fitness ofCold(HerbKind herb, Moisture moisture, CarrierKind carrier, Temperature pantry) {
+    public boolean isAllowed() {
+        return refusals.isEmpty();
+    }
+
+    public static Fitness of(Method method, HerbKind herb, Moisture moisture, CarrierKind carrier, Temperature pantry) {
         List<Reason> refusals = new ArrayList<>();
-        List<String> advice = new ArrayList<>();
         if (!moisture.isDried()) {
-            refusals.add(new Reason("%s is %s, and water under a closed lid spoils a cold jar".formatted(herb.common(), moisture.word()),
+            refusals.add(new Reason("%s is %s, and water under a closed lid spoils the oil".formatted(herb.common(), moisture.word()),
                     "dry it first: stems snap, petals are brittle"));
         }
-        carrier.melting().filter(melting -> pantry.compareTo(melting) < 0).ifPresent(melting -> refusals.add(new Reason(
-                "%s is solid below %s °C and the pantry is %s °C"
-                        .formatted(carrier.common(), Decimals.upTo(melting.celsius(), 0), Decimals.upTo(pantry.celsius(), 0)),
-                "use an oil that is liquid there")));
+        Temperature coldest = method.isHeated() ? method.first().band().low() : pantry;
+        carrier.melting().filter(melting -> coldest.compareTo(melting) < 0).ifPresent(melting -> refusals.add(new Reason(
+                "%s is solid below %s °C and %s is %s °C".formatted(carrier.common(), whole(melting),
+                        method.isHeated() ? "the least heat" : "the pantry", whole(coldest)),
+                method.isHeated() ? "use an oil that is liquid there" : "use an oil that is liquid there, or warm it slowly")));
+        if (!method.isHeated() && herb.traits().contains("hard-resin")) {
+            refusals.add(new Reason("%s is hard resin, which cold oil hardly takes up".formatted(herb.common()), "warm it slowly"));
+        }
+        return new Fitness(refusals, advice(method, herb, carrier));
+    }
+
+    private static List<String> advice(Method method, HerbKind herb, CarrierKind carrier) {
+        List<String> advice = new ArrayList<>();
         if (herb.traits().contains("resinous")) {
-            advice.add("%s is resinous: heat draws more from it than a cold jar".formatted(herb.common()));
+            advice.add(method.isHeated()
+                    ? "%s is resinous: heat suits it".formatted(herb.common())
+                    : "%s is resinous: heat draws more from it than a cold jar".formatted(herb.common()));
         }
         if (herb.traits().contains("aromatic")) {
-            advice.add("%s is aromatic: cold keeps its scent".formatted(herb.common()));
+            advice.add(method.isHeated()
+                    ? "%s is aromatic: heat drives its scent off; stay at the low end".formatted(herb.common())
+                    : "%s is aromatic: cold keeps its scent".formatted(herb.common()));
         }
-        return new Fitness(refusals, advice);
+        if (herb.traits().contains("poor-in-oil")) {
+            advice.add("%s gives oil little: what it is used for stays in the herb".formatted(herb.common()));
+        }
+        if (method.isHeated() && carrier.traits().contains("fragile") && method.first().band().high().compareTo(FRAGILE_MOST) > 0) {
+            advice.add("%s is fragile: keep it under %s °C".formatted(carrier.common(), whole(FRAGILE_MOST)));
+        }
+        return advice;
+    }
+
+    private static String whole(Temperature temperature) {
+        return Decimals.upTo(temperature.celsius(), 0);
     }
 }

@@ -1,20 +1,32 @@
 package app.velvetcrock.core.method;
 
 import app.velvetcrock.core.measure.Check;
+import app.velvetcrock.core.measure.Temperature;
 import java.util.List;
+import java.util.Optional;
 
 /**
- * One stretch of a method.
+ * One stretch of a method, its lengths counted in its pace.
  *
- * @param leastDays shortest that is sensible
- * @param usualDays shipped default
- * @param mostDays longest that is sensible
+ * @param least shortest that is sensible
+ * @param usual shipped default
+ * @param most longest that is sensible
+ * @param ceiling what heat must not pass; absent where nothing is heated
  */
 public record Stage(
-        String key, String name, int leastDays, int usualDays, int mostDays, Band band, boolean inLight, boolean vented, List<Tending> tendings) {
+        String key, String name, Pace pace, int least, int usual, int most, Band band, Optional<Temperature> ceiling, boolean inLight,
+        boolean vented, List<Tending> tendings) {
 
     public Stage {
-        Check.range("usual days", usualDays, leastDays, mostDays, "days");
+        Check.range("usual length", usual, least, most, pace.many());
         tendings = List.copyOf(tendings);
+    }
+
+    public boolean isHeated() {
+        return ceiling.isPresent();
+    }
+
+    public Optional<Tending> tending(Tending.Kind kind) {
+        return tendings.stream().filter(tending -> tending.kind() == kind).findFirst();
     }
 }

@@ -25,8 +25,8 @@ public record PlanRequest(
     /**
      * How, when and for whom.
      *
-     * @param days how long the jar is to stand, within the method's range
+     * @param length how long the method's stage is to last, in its pace and within its range
      */
     public record Circumstances(
-            Method method, int days, LocalDate start, Use use, Pressing pressing, Storage storage, Temperature pantry) {}
+            Method method, int length, LocalDate start, Use use, Pressing pressing, Storage storage, Temperature pantry) {}
 }

@@ -12,9 +12,11 @@ import app.velvetcrock.core.keeping.Keeping;
 import app.velvetcrock.core.keeping.Treatment;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Band;
 import app.velvetcrock.core.method.Fitness;
+import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.planning.PlanRequest.Circumstances;
 import app.velvetcrock.core.strain.YieldForecast;
 import java.time.LocalDate;
@@ -37,9 +39,9 @@ public final class Planner {
     /** Works everything out; a charge that will not do is still a plan, with its refusals and remedies. */
     public BatchPlan plan(PlanRequest request) {
         Circumstances how = request.circumstances();
-        Charge dry = new Charge(Herbs.of(request.herb().portion()), Volume.ZERO, request.vessel(), Charge.COLD_HEADSPACE);
+        Charge dry = new Charge(Herbs.of(request.herb().portion()), Volume.ZERO, request.vessel(), how.method().headspace());
         Charge charge = dry.withOil(request.oil().oilFor(dry));
-        LocalDate strainOn = how.start().plusDays(how.days());
+        LocalDate strainOn = how.method().first().pace() == Pace.DAYS ? how.start().plusDays(how.length()) : how.start();
         return new BatchPlan(
                 RULES,
                 request,
@@ -47,20 +49,25 @@ public final class Planner {
                 BatchPlan.Found.of(charge, Schools.of(charge, request.carrier().kind().density())),
                 request.carrier().kind().density().massOf(charge.oil()),
                 strainOn,
-                YieldForecast.of(charge.herbs(), charge.oil(), how.pressing()),
-                keepUntil(request, strainOn),
-                Fitness.ofCold(request.herb().kind(), request.herb().moisture(), request.carrier().kind(), how.pantry()),
+                YieldForecast.of(charge.herbs(), charge.oil(), how.pressing(), request.herb().ownRetentions()),
+                keepUntil(request, Finish.asPlanned(request, strainOn)),
+                Fitness.of(how.method(), request.herb().kind(), request.herb().moisture(), request.carrier().kind(), how.pantry()),
                 cautions(request),
                 Remedies.of(charge, request.oil(), request.jarsInStock()));
     }
 
-    /** Dates the oil anew from the day it was really strained. */
-    public static KeepUntil keepUntil(PlanRequest request, LocalDate strained) {
-        Circumstances how = request.circumstances();
-        return Keeping.of(request.carrier().bottle(), how.start(), strained, treatment(request), how.storage());
+    /** Dates the oil anew from how it was really finished; the bottle that ends first decides. */
+    public static KeepUntil keepUntil(PlanRequest request, Finish finish) {
+        LocalDate poured = request.circumstances().start();
+        return Keeping.of(finish.shortestBottle(request), poured, finish.strained(), treatment(request, finish), finish.storage());
     }
 
-    private static Treatment treatment(PlanRequest request) {
+    /** The day nothing lengthens an oil beyond. */
+    public static LocalDate latest(PlanRequest request, Finish finish) {
+        return Keeping.latest(finish.shortestBottle(request), request.circumstances().start(), finish.strained(), treatment(request, finish));
+    }
+
+    private static Treatment treatment(PlanRequest request, Finish finish) {
         PlannedHerb herb = request.herb();
         Band hottest = request.circumstances().method().stages().stream()
                 .map(stage -> stage.band())
@@ -69,7 +76,8 @@ public final class Planner {
         boolean light = request.circumstances().method().stages().stream().anyMatch(stage -> stage.inLight());
         // Only dried herb passes this method, so the food rule for moist herb is never reached from here.
         boolean food = request.circumstances().use() == Use.FOOD && herb.moisture().isDried();
-        return new Treatment(hottest.high(), light, herb.moisture(), herb.cut(), isResinousBud(herb.kind()), false, false, food);
+        Temperature peak = finish.peak().filter(t -> t.compareTo(hottest.high()) > 0).orElse(hottest.high());
+        return new Treatment(peak, light, herb.moisture(), herb.cut(), isResinousBud(herb.kind()), food, finish.after());
     }
 
     private static boolean isResinousBud(HerbKind kind) {

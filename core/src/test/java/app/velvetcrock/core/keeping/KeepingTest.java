@@ -41,7 +41,7 @@ class KeepingTest {
     /** Powder, room, warm: 0.9 · 0.9 · 0.85 = 0.6885; 184 · 0.6885 = 126.7: 126 days, 5 July. */
     @Test
     void penaltiesMultiply() {
-        Treatment powder = new Treatment(Temperature.ofCelsius(50), false, Moisture.DRIED, Cut.POWDER, false, false, false, false);
+        Treatment powder = new Treatment(Temperature.ofCelsius(50), false, Moisture.DRIED, Cut.POWDER, false, false, Aftermath.NONE);
         assertThat(keep(opened(4, 14), powder, Storage.ROOM).date()).isEqualTo(LocalDate.of(2026, 7, 5));
     }
 
@@ -75,14 +75,33 @@ class KeepingTest {
             LocalDate older = opened.minusDays(random.nextInt(300));
             Optional<LocalDate> bestBefore = random.nextBoolean() ? Optional.of(STRAINED.plusDays(random.nextInt(600) - 100)) : Optional.empty();
             Treatment treatment = new Treatment(Temperature.ofCelsius(20 + random.nextInt(80)), random.nextBoolean(),
-                    Moisture.values()[random.nextInt(3)], Cut.values()[random.nextInt(6)], random.nextBoolean(),
-                    random.nextBoolean(), random.nextBoolean(), false);
+                    Moisture.values()[random.nextInt(3)], Cut.values()[random.nextInt(6)], random.nextBoolean(), false,
+                    new Aftermath(random.nextBoolean(), random.nextBoolean(), random.nextBoolean(), random.nextBoolean()));
             Storage storage = Storage.values()[random.nextInt(4)];
             LocalDate young = keep(new Bottle("a", 10, Optional.of(opened), bestBefore), treatment, storage).date();
             LocalDate old = keep(new Bottle("b", 10, Optional.of(older), bestBefore), treatment, storage).date();
             assertThat(old).isBeforeOrEqualTo(young);
             assertThat(young).isBeforeOrEqualTo(STRAINED.plusMonths(24)).isAfterOrEqualTo(STRAINED);
         }
+    }
+
+    /** 184 days · 0.9 = 165.6 by the oil; decanted water caps it three months on, 1 June 2026. Scorched: 184 · 0.9 · 0.5 = 82.8. */
+    @Test
+    void waterAndScorchingShorten() {
+        KeepUntil watery = keep(opened(4, 14), after(new Aftermath(true, false, false, false)), Storage.REFRIGERATOR);
+        assertThat(watery.date()).isEqualTo(LocalDate.of(2026, 6, 1));
+        assertThat(watery.limitedBy()).isEqualTo(LimitedBy.WATER);
+        assertThat(keep(opened(4, 14), after(new Aftermath(false, true, false, false)), Storage.COOL_DARK).date()).isEqualTo(STRAINED.plusDays(82));
+    }
+
+    /** Room 0.85 · gentle 0.9 · clear glass in light 0.7 = 0.5355; 184 · 0.5355 = 98.5. */
+    @Test
+    void clearGlassInLightShortens() {
+        assertThat(keep(opened(4, 14), after(new Aftermath(false, false, true, false)), Storage.ROOM).date()).isEqualTo(STRAINED.plusDays(98));
+    }
+
+    private static Treatment after(Aftermath after) {
+        return new Treatment(Temperature.ofCelsius(50), false, Moisture.DRIED, Cut.CUT_AND_SIFTED, false, false, after);
     }
 
     private static KeepUntil keep(Bottle bottle, Treatment treatment, Storage storage) {
@@ -94,10 +113,10 @@ class KeepingTest {
     }
 
     private static Treatment gentle(boolean antioxidant) {
-        return new Treatment(Temperature.ofCelsius(50), false, Moisture.DRIED, Cut.CUT_AND_SIFTED, false, false, antioxidant, false);
+        return new Treatment(Temperature.ofCelsius(50), false, Moisture.DRIED, Cut.CUT_AND_SIFTED, false, false, new Aftermath(false, false, false, antioxidant));
     }
 
     private static Treatment cold(Moisture moisture, boolean food) {
-        return new Treatment(Temperature.ofCelsius(22), false, moisture, Cut.CUT_AND_SIFTED, false, false, false, food);
+        return new Treatment(Temperature.ofCelsius(22), false, moisture, Cut.CUT_AND_SIFTED, false, food, Aftermath.NONE);
     }
 }

@@ -9,6 +9,7 @@ import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Temperature;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -20,7 +21,7 @@ class FitnessTest {
     @Test
     void coldAndDarkIsAsTheCraftHasIt() {
         Stage stand = Method.COLD_AND_DARK.first();
-        assertThat(List.of(stand.leastDays(), stand.usualDays(), stand.mostDays())).containsExactly(21, 35, 56);
+        assertThat(List.of(stand.least(), stand.usual(), stand.most())).containsExactly(21, 35, 56);
         assertThat(stand.band()).isEqualTo(Band.ofCelsius(15, 22));
         assertThat(stand.inLight()).isFalse();
         assertThat(stand.tendings()).containsExactly(new Tending(Tending.Kind.SHAKE, 1, 7, 3), new Tending(Tending.Kind.LOOK, 1, 7, 7));
@@ -53,12 +54,12 @@ class FitnessTest {
     @Test
     void stagesAndBandsAreSensible() {
         assertThatThrownBy(() -> Band.ofCelsius(22, 15)).hasMessageContaining("the lower end comes first");
-        assertThatThrownBy(() -> new Stage("s", "s", 21, 60, 56, Band.ofCelsius(15, 22), false, false, List.of())).hasMessageContaining("between 21 and 56");
+        assertThatThrownBy(() -> new Stage("s", "s", Pace.DAYS, 21, 60, 56, Band.ofCelsius(15, 22), Optional.empty(), false, false, List.of())).hasMessageContaining("between 21 and 56");
     }
 
     private Fitness fitness(String herb, Moisture moisture, String carrier, double pantry) {
         HerbKind kind = materia.herb(herb).orElseThrow();
         CarrierKind oil = materia.carrier(carrier).orElseThrow();
-        return Fitness.ofCold(kind, moisture, oil, Temperature.ofCelsius(pantry));
+        return Fitness.of(Method.COLD_AND_DARK, kind, moisture, oil, Temperature.ofCelsius(pantry));
     }
 }

@@ -24,6 +24,7 @@ import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.strain.Pressing;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -77,19 +78,23 @@ class PlannerTest {
     @Test
     void theCourseFollowsTheLog() {
         BatchPlan plan = planner.plan(request("nettle", Moisture.DRIED, "rapeseed", Use.HANDS, 12));
-        Entry charged = entry("2026-10-01T18:00", new Entry.Charged());
-        Entry strained = entry("2026-11-07T00:30", new Entry.Strained(Volume.ofMillilitres(210), Pressing.HAND));
-        Course overdue = Course.of(plan, List.of(charged), LocalDate.of(2026, 11, 8), ZONE);
+        Entry charged = entry("2026-10-01T18:00", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275)));
+        Entry strained = entry("2026-11-07T00:30", new Entry.Strained(Volume.ofMillilitres(210), Pressing.HAND, false));
+        Course overdue = Course.of(plan, List.of(charged), noon("2026-11-08"), ZONE);
         assertThat(overdue.day()).isEqualTo(38);
         assertThat(overdue.overdueDays()).isEqualTo(3);
-        Course done = Course.of(plan, List.of(strained, charged), LocalDate.of(2026, 12, 1), ZONE);
+        Course done = Course.of(plan, List.of(strained, charged), noon("2026-12-01"), ZONE);
         assertThat(done.state()).isEqualTo(Course.State.STRAINED);
         assertThat(done.strainedOn()).contains(LocalDate.of(2026, 11, 7));
         assertThat(done.overdueDays()).isZero();
         Entry back = entry("2026-11-07T09:00", new Entry.TakenBack(strained.id()));
-        assertThat(Course.of(plan, List.of(charged, strained, back), LocalDate.of(2026, 11, 8), ZONE)).isEqualTo(overdue);
+        assertThat(Course.of(plan, List.of(charged, strained, back), noon("2026-11-08"), ZONE)).isEqualTo(overdue);
         Entry never = entry("2026-10-01T18:05", new Entry.TakenBack(charged.id()));
-        assertThat(Course.of(plan, List.of(charged, never), START, ZONE).state()).isEqualTo(Course.State.NEVER_STARTED);
+        assertThat(Course.of(plan, List.of(charged, never), noon("2026-10-01"), ZONE).state()).isEqualTo(Course.State.NEVER_STARTED);
+    }
+
+    private static Instant noon(String day) {
+        return LocalDate.parse(day).atTime(12, 0).atZone(ZONE).toInstant();
     }
 
     private static Entry entry(String local, Entry.What what) {
@@ -101,7 +106,7 @@ class PlannerTest {
         Vessel jar = new Vessel("half litre", Volume.ofMillilitres(500), Length.ofMillimetres(84));
         Bottle bottle = new Bottle(carrier, materia.carrier(carrier).orElseThrow().monthsOpened(), Optional.of(LocalDate.of(2026, 9, 1)), Optional.empty());
         return new PlanRequest(
-                new PlannedHerb(kind, materia.texture(kind.part(), Cut.CUT_AND_SIFTED), moisture, Optional.empty(), Mass.ofGrams(40)),
+                new PlannedHerb(kind, materia.texture(kind.part(), Cut.CUT_AND_SIFTED), moisture, Optional.empty(), Mass.ofGrams(40), List.of()),
                 new PlannedCarrier(materia.carrier(carrier).orElseThrow(), bottle),
                 new OilWish.ToCover(), jar, List.of(jar),
                 new PlanRequest.Circumstances(Method.COLD_AND_DARK, 35, START, use, Pressing.HAND, Storage.COOL_DARK, Temperature.ofCelsius(pantry)));

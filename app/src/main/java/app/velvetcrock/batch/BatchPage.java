@@ -1,0 +1,66 @@
+package app.velvetcrock.batch;
+
+import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.look.Ruin;
+import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.draw.JarDrawing;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stores.Stock;
+import app.velvetcrock.stores.Stores;
+import app.velvetcrock.web.Fields;
+import java.time.Clock;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** Puts a batch's page together, with one of its forms as it was typed when that could not be read. */
+@Component
+class BatchPage {
+
+    private static final double PICTURE_WIDTH = 150;
+    private static final double PICTURE_HEIGHT = 190;
+
+    private final Stores stores;
+    private final Households households;
+    private final Clock clock;
+
+    BatchPage(Stores stores, Households households, Clock clock) {
+        this.stores = stores;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    /** The form that was sent, by name, with what was wrong in it. */
+    record Typed(String which, TendForm form, Fields fields) {}
+
+    String show(Model model, BatchSheet sheet) {
+        return show(model, sheet, new Typed("", TendForm.empty(), new Fields(House.usual().reader())));
+    }
+
+    String show(Model model, BatchSheet sheet, Typed typed) {
+        model.addAttribute("batch", sheet);
+        model.addAttribute("drawing", drawing(sheet));
+        model.addAttribute("ribbon", Ribbon.of(sheet, clock.instant(), households.current()));
+        model.addAttribute("which", typed.which());
+        model.addAttribute("typed", typed.form());
+        model.addAttribute("sent", typed.fields());
+        model.addAttribute("none", new Fields(House.usual().reader()));
+        model.addAttribute("blank", TendForm.empty());
+        model.addAttribute("sameOil", sheet.course().state() == Course.State.STANDING ? sameOil(sheet) : List.of());
+        model.addAttribute("smells", Smell.values());
+        model.addAttribute("ruins", Ruin.values());
+        return "batch/batch";
+    }
+
+    /** Bottles in stock of the oil a batch stands in. */
+    List<Stock.OfCarrier> sameOil(BatchSheet sheet) {
+        String kind = sheet.plan().request().carrier().kind().key();
+        return stores.carriers().stream().filter(carrier -> carrier.kind().key().equals(kind)).toList();
+    }
+
+    private static JarDrawing drawing(BatchSheet sheet) {
+        double scale = JarDrawing.scaleToFit(sheet.course().charge().vessel(), PICTURE_WIDTH, PICTURE_HEIGHT);
+        return sheet.drawing(scale);
+    }
+}

@@ -1,0 +1,103 @@
+package app.velvetcrock.batch;
+
+import app.velvetcrock.core.look.Look;
+import app.velvetcrock.core.look.Ruin;
+import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stores.Stock;
+import app.velvetcrock.web.Fields;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What was typed on one of a batch's small forms; each uses a few of these.
+ *
+ * @param back where to go afterwards: "shelf", else the batch
+ * @param when when it was done, as a browser's date and time; empty for now
+ */
+record TendForm(
+        @Nullable UUID key, @Nullable String back, @Nullable String when, @Nullable String task, @Nullable String words,
+        @Nullable String smell, @Nullable String cover, @Nullable String mould, @Nullable String temperature,
+        @Nullable String amount, @Nullable UUID from, @Nullable String ruin, @Nullable String lesson) {
+
+    static final int LONGEST_NOTE = 500;
+    private static final double MOST_TOP_UP_MILLILITRES = 5000;
+    private static final double LEAST_CELSIUS = 0;
+    private static final double MOST_CELSIUS = 200;
+
+    static TendForm empty() {
+        return new TendForm(null, null, null, null, null, null, null, null, null, null, null, null, null);
+    }
+
+    UUID keyOrNew() {
+        return key == null ? UUID.randomUUID() : key;
+    }
+
+    String leadsTo(UUID batch) {
+        return "shelf".equals(back) ? "/shelf" : "/batch/" + batch;
+    }
+
+    Optional<Instant> when(Fields fields, BatchSheet sheet, House house, Instant now) {
+        if (when == null || when.isBlank()) {
+            return Optional.of(now);
+        }
+        Instant charged = sheet.course().chargedAt();
+        return fields.moment("when", when).map(there -> there.atZone(house.settings().zone()).toInstant()).filter(at -> {
+            boolean sensible = !at.isAfter(now) && !at.isBefore(charged);
+            if (!sensible) {
+                fields.trouble("when", "Understood %s; it lies between the charging, %s, and now.".formatted(house.moment(at), house.moment(charged)),
+                        "a time in between, or leave it empty for now");
+            }
+            return sensible;
+        });
+    }
+
+    /** A look; one without any field filled in is all well. */
+    Optional<Look> look(Fields fields) {
+        Optional<Smell> smelled = smell == null ? Optional.of(Smell.RIGHT) : fields.oneOf("smell", Smell.class, smell);
+        return smelled.map(s -> new Look(s, "OUT".equals(cover), "YES".equals(mould)));
+    }
+
+    Optional<Temperature> heat(Fields fields, House house) {
+        return fields.amount("temperature", temperature, Expect.TEMPERATURE).map(read -> (Temperature) read.amount().middle()).filter(read -> {
+            boolean sensible = read.celsius() >= LEAST_CELSIUS && read.celsius() <= MOST_CELSIUS;
+            if (!sensible) {
+                fields.trouble("temperature", "Understood %s; an oil on the heat is between %s and %s.".formatted(house.temperature(read),
+                        house.temperature(Temperature.ofCelsius(LEAST_CELSIUS)), house.temperature(Temperature.ofCelsius(MOST_CELSIUS))), "46 °C or 115 °F");
+            }
+            return sensible;
+        });
+    }
+
+    Optional<Stock.OfCarrier> bottle(Fields fields, List<Stock.OfCarrier> bottles) {
+        Optional<Stock.OfCarrier> chosen = bottles.stream().filter(bottle -> bottle.id().equals(from)).findFirst();
+        if (chosen.isEmpty()) {
+            fields.trouble("from", "No bottle of this oil is chosen.", "one from the list, or bring one into the Stores first");
+        }
+        return chosen;
+    }
+
+    Optional<Volume> topUp(Fields fields, House house, Stock.OfCarrier bottle) {
+        return fields.amount("amount", amount, Expect.LIQUID)
+                .map(read -> read.amount().middle() instanceof Volume v ? v : bottle.density().volumeOf(read.mass()))
+                .filter(volume -> {
+                    double most = Math.min(MOST_TOP_UP_MILLILITRES, bottle.volumeLeft().millilitres());
+                    boolean sensible = volume.millilitres() > 0 && volume.millilitres() <= most;
+                    if (!sensible) {
+                        fields.trouble("amount", "Understood %s; the bottle holds %s.".formatted(house.volume(volume), house.volume(bottle.volumeLeft())),
+                                "what was poured in, such as 30 mL or 2 tbsp");
+                    }
+                    return sensible;
+                });
+    }
+
+    Optional<Ruin> ruin(Fields fields) {
+        return fields.oneOf("ruin", Ruin.class, ruin);
+    }
+}

@@ -1,0 +1,92 @@
+package app.velvetcrock.cupboard;
+
+import app.velvetcrock.batch.OilCare;
+import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.look.Ruin;
+import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stores.Cause;
+import app.velvetcrock.stores.Glass;
+import app.velvetcrock.stores.Stock;
+import app.velvetcrock.web.Fields;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** What was typed on one of an oil's small forms; each uses a few of these. */
+record OilForm(
+        @Nullable UUID key, @Nullable String count, @Nullable String size, @Nullable String glass, @Nullable String place,
+        @Nullable String amount, @Nullable String why, @Nullable String smell, @Nullable String ruin, @Nullable String lesson) {
+
+    static final int LONGEST_LESSON = 300;
+    private static final int MOST_BOTTLES = 200;
+    private static final double LEAST_BOTTLE = 2;
+    private static final double MOST_BOTTLE = 5000;
+
+    static OilForm empty() {
+        return new OilForm(null, "1", "", "DARK", "COOL_DARK", "", "DRAWN", "", "", "");
+    }
+
+    UUID keyOrNew() {
+        return key == null ? UUID.randomUUID() : key;
+    }
+
+    Optional<OilCare.Bottles> bottles(Fields fields) {
+        Optional<Integer> many = fields.whole("count", count, 1, MOST_BOTTLES, "bottles");
+        Optional<Volume> holds = fields.capacity("size", size, LEAST_BOTTLE, MOST_BOTTLE);
+        Optional<Glass> made = fields.oneOf("glass", Glass.class, glass);
+        Optional<Storage> stands = fields.oneOf("place", Storage.class, place);
+        return fields.isClear()
+                ? Optional.of(new OilCare.Bottles(many.orElseThrow(), holds.orElseThrow(), made.orElseThrow(), stands.orElseThrow()))
+                : Optional.empty();
+    }
+
+    /** What was drawn out, by weight or by volume; never more than there is. */
+    Optional<Mass> drawn(Fields fields, Stock.OfOil oil, House house) {
+        return fields.amount("amount", amount, Expect.LIQUID)
+                .map(read -> read.amount().middle() instanceof Volume v ? oil.density().massOf(v) : read.mass())
+                .filter(mass -> {
+                    // The last of it is often said a little too high, since it was rounded when it was shown.
+                    boolean sensible = mass.toMilligrams() > 0 && mass.grams() <= oil.left().grams() * 1.02;
+                    if (!sensible) {
+                        fields.trouble("amount", "Understood %s; %s is left.".formatted(house.volume(oil.density().volumeOf(mass)), house.volume(oil.volumeLeft())),
+                                "what was taken out, such as 20 mL or 1 tbsp");
+                    }
+                    return sensible;
+                })
+                .map(mass -> mass.compareTo(oil.left()) > 0 ? oil.left() : mass);
+    }
+
+    Optional<Cause> cause(Fields fields) {
+        return fields.oneOf("why", Why.class, why).map(Why::cause);
+    }
+
+    Optional<Ruin> ruined(Fields fields) {
+        return fields.oneOf("ruin", Ruin.class, ruin);
+    }
+
+    /** Why some is drawn out. */
+    enum Why {
+        DRAWN("to use", Cause.DRAWN),
+        GIVEN("given away", Cause.GIVEN),
+        SOLD("sold", Cause.SOLD);
+
+        private final String word;
+        private final Cause cause;
+
+        Why(String word, Cause cause) {
+            this.word = word;
+            this.cause = cause;
+        }
+
+        public String word() {
+            return word;
+        }
+
+        Cause cause() {
+            return cause;
+        }
+    }
+}

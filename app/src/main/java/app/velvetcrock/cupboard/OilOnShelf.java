@@ -1,0 +1,59 @@
+package app.velvetcrock.cupboard;
+
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.draw.JarDrawing;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stores.Stock;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * An oil with the batch it came from, the days it has left and its bottle's picture.
+ *
+ * @param alike how many bottles are just like this one: same batch, size, glass, place, date and fill
+ */
+public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, BottleDrawing drawing, int alike) {
+
+    private static final int SOON = 14;
+
+    static OilOnShelf of(Stock.OfOil oil, BatchSheet batch, LocalDate today) {
+        return new OilOnShelf(oil, batch, ChronoUnit.DAYS.between(today, oil.useBy()), BottleDrawing.of(oil, JarDrawing.Look.of(batch.plan(), 1).oil()), 1);
+    }
+
+    /** Puts bottles that are just alike into one, in the order they came. */
+    static List<OilOnShelf> grouped(List<OilOnShelf> oils) {
+        Map<List<Object>, List<OilOnShelf>> alike = new LinkedHashMap<>();
+        for (OilOnShelf shown : oils) {
+            Stock.OfOil oil = shown.oil();
+            Object own = oil.bottle().isPresent() ? oil.bottle().get() : oil.id();
+            alike.computeIfAbsent(List.of(oil.batch(), own, oil.place(), oil.useBy(), oil.left()), key -> new ArrayList<>()).add(shown);
+        }
+        return alike.values().stream()
+                .map(group -> new OilOnShelf(group.get(0).oil(), group.get(0).batch(), group.get(0).daysLeft(), group.get(0).drawing(), group.size()))
+                .toList();
+    }
+
+    /** How many and how much: "6 × 50 mL". */
+    public String amount(House house) {
+        return (alike > 1 ? alike + " × " : "") + house.volume(oil.volumeLeft());
+    }
+
+    public boolean isPast() {
+        return daysLeft < 0;
+    }
+
+    /** Tells whether a sniff test may lengthen it now. */
+    public boolean isSoon() {
+        return daysLeft >= 0 && daysLeft <= SOON;
+    }
+
+
+    /** What the tag says: the word first, so that colour alone says nothing. */
+    public String word() {
+        return isPast() ? "past its date" : daysLeft == 0 ? "last day" : daysLeft == 1 ? "1 day left" : daysLeft + " days left";
+    }
+}

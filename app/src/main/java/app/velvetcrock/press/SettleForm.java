@@ -1,0 +1,35 @@
+package app.velvetcrock.press;
+
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Straining;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stores.Stock;
+import app.velvetcrock.web.Fields;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** What was left after settling, as typed. */
+record SettleForm(@Nullable UUID key, @Nullable String left, @Nullable String water) {
+
+    Optional<Straining.Settle> read(Fields fields, BatchSheet sheet, Stock.OfOil oil, House house, Instant now) {
+        Density density = oil.density();
+        Optional<Mass> mass = fields.amount("left", left, Expect.LIQUID)
+                .map(read -> read.amount().middle() instanceof Volume v ? density.massOf(v) : read.mass())
+                .filter(m -> {
+                    boolean sensible = m.grams() > 0 && m.compareTo(oil.left()) <= 0;
+                    if (!sensible) {
+                        fields.trouble("left", "Understood %s; %s stood to settle, and no more can be left.".formatted(house.mass(m), house.mass(oil.left())),
+                                "the clear oil, without what lay under it");
+                    }
+                    return sensible;
+                });
+        Optional<Volume> layer = PressForm.water(fields, water, sheet.oilIn());
+        return fields.isClear() ? Optional.of(new Straining.Settle(mass.orElseThrow(), layer.orElseThrow(), now, left)) : Optional.empty();
+    }
+}

@@ -1,0 +1,55 @@
+package app.velvetcrock.rounds;
+
+import java.util.List;
+import java.util.stream.Stream;
+
+/**
+ * The strip as it is shown.
+ *
+ * @param untilNow late rows, then today's up to now
+ * @param afterNow today's rows still to come, then the days ahead
+ */
+public record RoundsOfToday(List<Row> untilNow, List<Row> afterNow) {
+
+    /** More than these are folded away. */
+    private static final int SHOWN = 40;
+    private static final int DONE_SHOWN = 2;
+
+    public boolean isEmpty() {
+        return untilNow.isEmpty() && afterNow.isEmpty();
+    }
+
+    /** Everything open, and the last few that were done. */
+    public List<Row> firstUntilNow() {
+        List<Row> earlier = doneEarlier();
+        return untilNow.stream().filter(row -> !earlier.contains(row)).limit(SHOWN).toList();
+    }
+
+    public List<Row> moreUntilNow() {
+        List<Row> earlier = doneEarlier();
+        return untilNow.stream().filter(row -> !earlier.contains(row)).skip(SHOWN).toList();
+    }
+
+    /** What was done today but for the last few. */
+    public List<Row> doneEarlier() {
+        List<Row> done = untilNow.stream().filter(row -> !row.isOpen()).toList();
+        return done.subList(0, Math.max(0, done.size() - DONE_SHOWN));
+    }
+
+    public long late() {
+        return untilNow.stream().filter(row -> row.state() == Row.State.LATE).count();
+    }
+
+    public long openToday() {
+        return Stream.concat(untilNow.stream(), afterNow.stream()).filter(row -> row.isOpen() && row.state() != Row.State.COMING).count();
+    }
+
+    /** How much is to be done, in words. */
+    public String summary() {
+        long open = openToday();
+        if (open == 0) {
+            return "nothing more today";
+        }
+        return late() == 0 ? "%d to do today".formatted(open) : "%d to do, %d of them late".formatted(open, late());
+    }
+}

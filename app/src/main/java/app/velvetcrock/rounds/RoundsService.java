@@ -1,0 +1,115 @@
+package app.velvetcrock.rounds;
+
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Batches;
+import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.rounds.AfterStraining;
+import app.velvetcrock.core.rounds.Rounds;
+import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stores.Oils;
+import app.velvetcrock.stores.Stock;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gathers the tasks of every batch into today's rounds. */
+@Service
+public class RoundsService {
+
+    /** How far ahead what ends is shown. */
+    private static final int DAYS_AHEAD = 7;
+
+    /** Of the days ahead only these are shown; shakes and looks come on their own day. */
+    private static final Set<TaskKind> FORESEEN = Set.of(TaskKind.STRAIN, TaskKind.DECANT, TaskKind.USE_FIRST, TaskKind.HEAT_OFF);
+
+    private final Batches batches;
+    private final Oils oils;
+    private final Households households;
+    private final Clock clock;
+
+    RoundsService(Batches batches, Oils oils, Households households, Clock clock) {
+        this.batches = batches;
+        this.oils = oils;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    /** The strip for now; {@code standing} is what stands on the Shelf, which its page has read already. */
+    @Transactional(readOnly = true)
+    public RoundsOfToday today(List<BatchSheet> standing) {
+        House house = households.current();
+        Instant now = clock.instant();
+        Today today = Today.of(now, house);
+        Map<UUID, Stock.OfOil> first = firstToEnd();
+        List<RowWords.Found> found = new ArrayList<>();
+        standing.forEach(sheet -> add(found, sheet, Rounds.open(sheet.course(), sheet.log(), today.zone()), today));
+        for (BatchSheet sheet : batches.among(first.keySet())) {
+            List<Task> open = new ArrayList<>(sheet.open());
+            AfterStraining.useFirst(sheet.log(), first.get(sheet.id()).useBy(), today.zone()).ifPresent(open::add);
+            add(found, sheet, open, today);
+        }
+        RowWords words = new RowWords(house, today, first);
+        List<Row> rows = found.stream().map(words::row)
+                .sorted(Comparator.comparing((Row row) -> row.state() != Row.State.LATE).thenComparing(Row::at).thenComparing(Row::name)).toList();
+        return new RoundsOfToday(
+                rows.stream().filter(row -> !isAhead(row)).toList(), rows.stream().filter(RoundsService::isAhead).toList());
+    }
+
+    private static boolean isAhead(Row row) {
+        return row.state() == Row.State.LATER || row.state() == Row.State.COMING;
+    }
+
+    /** Today in the household's zone, from its first moment to tomorrow's. */
+    record Today(Instant now, LocalDate date, ZoneId zone, Instant start, Instant end) {
+
+        static Today of(Instant now, House house) {
+            ZoneId zone = house.settings().zone();
+            LocalDate date = house.dayOf(now);
+            return new Today(now, date, zone, date.atStartOfDay(zone).toInstant(), date.plusDays(1).atStartOfDay(zone).toInstant());
+        }
+
+        Row.State state(Task task, Pace pace) {
+            if (task.done().isPresent()) {
+                return Row.State.DONE;
+            }
+            // What is to be used first has a date of its own; before that nothing about it is late.
+            boolean hasAge = task.key().kind() != TaskKind.USE_FIRST;
+            if ((hasAge && task.due().isBefore(start)) || (pace == Pace.HOURS && task.due().isBefore(now.minusSeconds(1800)))) {
+                return Row.State.LATE;
+            }
+            return !task.due().isAfter(now) ? Row.State.DUE : task.due().isBefore(end) ? Row.State.LATER : Row.State.COMING;
+        }
+    }
+
+    private static void add(List<RowWords.Found> found, BatchSheet sheet, List<Task> open, Today today) {
+        List<Task> tasks = new ArrayList<>(Rounds.doneBetween(sheet.log(), today.start(), today.end()));
+        tasks.addAll(open);
+        for (Task task : tasks) {
+            Row.State state = today.state(task, sheet.course().stage().pace());
+            boolean foreseen = FORESEEN.contains(task.key().kind()) && task.due().isBefore(today.end().plusSeconds(DAYS_AHEAD * 86_400L));
+            if (state != Row.State.COMING || foreseen) {
+                found.add(new RowWords.Found(sheet, task, state));
+            }
+        }
+    }
+
+    /** Of each batch the oil that ends first and is not used up. */
+    private Map<UUID, Stock.OfOil> firstToEnd() {
+        Map<UUID, Stock.OfOil> first = new HashMap<>();
+        oils.inStock().forEach(oil -> first.putIfAbsent(oil.batch(), oil));
+        return first;
+    }
+}

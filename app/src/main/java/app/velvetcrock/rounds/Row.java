@@ -1,0 +1,39 @@
+package app.velvetcrock.rounds;
+
+import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.course.TaskKind;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * One row of Rounds.
+ *
+ * @param when the words in its first column: a time, an age or a day
+ * @param what what to do, in a word or two
+ * @param why one short line more
+ * @param leadsTo the page where it is done, when a tap is not enough
+ * @param entry what did it, so that it can be undone; absent while it is open
+ */
+public record Row(
+        UUID batch, TaskKey key, State state, Instant at, String when, String what, String name, String why,
+        Optional<String> leadsTo, Optional<UUID> entry) {
+
+    /** Where a row stands in time. */
+    public enum State {
+        LATE,
+        DUE,
+        DONE,
+        LATER,
+        COMING
+    }
+
+    public boolean isOpen() {
+        return state != State.DONE;
+    }
+
+    /** Tells whether it is done by a tap alone. */
+    public boolean isTap() {
+        return leadsTo.isEmpty() && key.kind() != TaskKind.READ && key.kind() != TaskKind.LOOK;
+    }
+}

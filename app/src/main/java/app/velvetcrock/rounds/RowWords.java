@@ -1,0 +1,112 @@
+package app.velvetcrock.rounds;
+
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.core.charge.Cover;
+import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stores.Stock;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+
+/** Puts tasks into the few words of a row. */
+final class RowWords {
+
+    private static final double MINUTES_PER_HOUR = 60;
+
+    private final House house;
+    private final RoundsService.Today today;
+    private final Map<UUID, Stock.OfOil> firstToEnd;
+
+    RowWords(House house, RoundsService.Today today, Map<UUID, Stock.OfOil> firstToEnd) {
+        this.house = house;
+        this.today = today;
+        this.firstToEnd = firstToEnd;
+    }
+
+    /** A task with its batch and where it stands in time. */
+    record Found(BatchSheet sheet, Task task, Row.State state) {}
+
+    Row row(Found found) {
+        Task task = found.task();
+        BatchSheet sheet = found.sheet();
+        return new Row(sheet.id(), task.key(), found.state(), task.due(), when(found), what(found), sheet.name(), why(found),
+                leadsTo(found), task.entry());
+    }
+
+    private String when(Found found) {
+        Task task = found.task();
+        LocalDate due = house.dayOf(task.due());
+        if (task.key().kind() == TaskKind.USE_FIRST && firstToEnd.containsKey(found.sheet().id())) {
+            return house.shortDay(firstToEnd.get(found.sheet().id()).useBy());
+        }
+        return switch (found.state()) {
+            case LATE -> {
+                long days = ChronoUnit.DAYS.between(due, today.date());
+                yield days == 0 ? house.time(task.due()) : days + " d late";
+            }
+            case COMING -> house.weekday(due);
+            case DUE, DONE, LATER -> house.time(task.due());
+        };
+    }
+
+    private static String what(Found found) {
+        TaskKind kind = found.task().key().kind();
+        boolean turn = kind == TaskKind.SHAKE && found.sheet().plan().found().cover() == Cover.COVERS_PUSHED_UNDER;
+        return turn ? "Shake, turn under" : kind.word();
+    }
+
+    private String why(Found found) {
+        BatchSheet sheet = found.sheet();
+        return switch (found.task().key().kind()) {
+            case SHAKE -> "day %d of %d".formatted(sheet.course().day(), sheet.course().length());
+            case LOOK -> "smell, cover, mould";
+            case PUSH_UNDER -> "stood out of the oil " + ago(found);
+            case HEAT_ON -> sheet.course().heat().map(RowWords::left).orElse("");
+            case READ -> sheet.course().heat().map(this::heat).orElse("");
+            case HEAT_OFF -> sheet.course().heat().map(RowWords::left).orElse("") + "; no lid until cool";
+            case STRAIN -> sheet.course().overdueDays() > 0
+                    ? "%s over; %s back".formatted(house.days(sheet.course().overdueDays()), house.about(sheet.forecast().expected()))
+                    : house.about(sheet.forecast().expected()) + " back";
+            case DECANT -> "settled a day; measure again";
+            case USE_FIRST -> useFirst(sheet);
+        };
+    }
+
+    private String ago(Found found) {
+        long days = ChronoUnit.DAYS.between(house.dayOf(found.task().due()), today.date());
+        return days == 0 ? "today" : days == 1 ? "yesterday" : days + " days ago";
+    }
+
+    private String heat(HeatCourse heat) {
+        String last = heat.latest().map(reading -> house.temperature(reading.temperature()) + " last, ").orElse("");
+        return last + "%s of %s h".formatted(hours(heat.trace().credited().minutes()), hours(heat.wanted().minutes()));
+    }
+
+    private static String left(HeatCourse heat) {
+        return hours(heat.left().toMinutes()) + " h still to go";
+    }
+
+    private static String hours(double minutes) {
+        return Decimals.upTo(minutes / MINUTES_PER_HOUR, 1);
+    }
+
+    private String useFirst(BatchSheet sheet) {
+        long days = ChronoUnit.DAYS.between(today.date(), firstToEnd.get(sheet.id()).useBy());
+        return days < 0 ? "past its date by " + house.days(-days) : days == 0 ? "its last day" : house.days(days) + " left";
+    }
+
+    private Optional<String> leadsTo(Found found) {
+        UUID batch = found.sheet().id();
+        return switch (found.task().key().kind()) {
+            case STRAIN, DECANT -> Optional.of("/press/" + batch);
+            case USE_FIRST -> Optional.ofNullable(firstToEnd.get(batch)).map(oil -> "/cupboard/" + oil.id());
+            default -> Optional.empty();
+        };
+    }
+}

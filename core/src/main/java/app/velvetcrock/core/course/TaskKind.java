@@ -1,0 +1,24 @@
+package app.velvetcrock.core.course;
+
+/** What hands are needed for. */
+public enum TaskKind {
+    SHAKE("Shake"),
+    LOOK("Look"),
+    PUSH_UNDER("Push under, top up"),
+    HEAT_ON("Heat on"),
+    READ("Read the heat"),
+    HEAT_OFF("Off the heat"),
+    STRAIN("Strain"),
+    DECANT("Decant"),
+    USE_FIRST("Use first");
+
+    private final String word;
+
+    TaskKind(String word) {
+        this.word = word;
+    }
+
+    public String word() {
+        return word;
+    }
+}

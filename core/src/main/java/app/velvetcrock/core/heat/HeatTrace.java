@@ -1,0 +1,115 @@
+package app.velvetcrock.core.heat;
+
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.TimeSpan;
+import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.method.Tending;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a stage's readings come to: hours in band, heat-hours, what was not watched and what was too hot.
+ *
+ * @param inBand time between the band's ends
+ * @param credited heat-hours, in minutes
+ * @param unwatched time in gaps too long to trust the line between two readings
+ * @param peak hottest reading
+ * @param aboveCeiling time above the ceiling
+ * @param runs the straight runs between readings, in order; for drawing
+ */
+public record HeatTrace(
+        TimeSpan inBand, TimeSpan credited, TimeSpan unwatched, Optional<Temperature> peak, TimeSpan aboveCeiling, boolean scorched, List<Run> runs) {
+
+    /** A gap between hand readings is trusted up to this, or a quarter over the method's rhythm (craft: heat). */
+    private static final double TRUSTED_MINUTES = 90;
+
+    private static final double TRUSTED_SHARE = 1.25;
+    private static final double OVERHEATED_MINUTES = 10;
+    private static final double SCORCHING_OVER_CEILING = 10;
+    private static final double SCORCHING_LEAST = 80;
+    private static final double SCORCHED_AT_ONCE = 110;
+    private static final double MINUTES_PER_HOUR = 60;
+
+    public HeatTrace {
+        runs = List.copyOf(runs);
+    }
+
+    /** Two readings next to each other, with what the time between them counts. */
+    public record Run(HeatReading from, HeatReading to, boolean unwatched, double creditedMinutes) {
+
+        double minutes() {
+            return Duration.between(from.at(), to.at()).toMillis() / 60_000.0;
+        }
+    }
+
+    /**
+     * Adds a heated stage's readings up.
+     *
+     * @param events heat put on or off: a run never crosses one
+     * @throws IllegalArgumentException for a stage without a ceiling
+     */
+    public static HeatTrace of(Stage stage, Instant start, Collection<HeatReading> readings, Collection<Instant> events) {
+        Temperature ceiling = stage.ceiling().orElseThrow(() -> new IllegalArgumentException(stage.key() + " is not heated; only a heated stage has a trace"));
+        HeatRate rate = new HeatRate(stage.band(), ceiling);
+        List<Run> runs = runs(stage, start, readings, events, rate);
+        double scorching = Math.max(ceiling.celsius() + SCORCHING_OVER_CEILING, SCORCHING_LEAST);
+        Optional<Temperature> peak = readings.stream().map(HeatReading::temperature).max(Comparator.naturalOrder());
+        boolean scorched = hotterThan(runs, scorching) >= OVERHEATED_MINUTES
+                || peak.filter(t -> t.celsius() >= SCORCHED_AT_ONCE).isPresent();
+        double band = runs.stream().filter(run -> !run.unwatched())
+                .mapToDouble(run -> within(run, stage.band().low().celsius(), stage.band().high().celsius())).sum();
+        return new HeatTrace(
+                TimeSpan.ofMinutes(band),
+                TimeSpan.ofMinutes(runs.stream().mapToDouble(Run::creditedMinutes).sum()),
+                TimeSpan.ofMinutes(runs.stream().filter(Run::unwatched).mapToDouble(Run::minutes).sum()),
+                peak, TimeSpan.ofMinutes(hotterThan(runs, ceiling.celsius())), scorched, runs);
+    }
+
+    /** What a minute at a temperature counts in a heated stage, 0 to 1. */
+    public static double rateAt(Stage stage, Temperature temperature) {
+        return stage.ceiling().map(ceiling -> new HeatRate(stage.band(), ceiling).at(temperature.celsius())).orElse(0.0);
+    }
+
+    /** Ten minutes above the ceiling, or more. */
+    public boolean isOverheated() {
+        return aboveCeiling.minutes() >= OVERHEATED_MINUTES;
+    }
+
+    private static List<Run> runs(Stage stage, Instant start, Collection<HeatReading> readings, Collection<Instant> events, HeatRate rate) {
+        List<HeatReading> inOrder = readings.stream().sorted(Comparator.comparing(HeatReading::at)).toList();
+        List<Run> runs = new ArrayList<>();
+        for (int i = 1; i < inOrder.size(); i++) {
+            HeatReading from = inOrder.get(i - 1);
+            HeatReading to = inOrder.get(i);
+            boolean split = events.stream().anyMatch(event -> event.isAfter(from.at()) && event.isBefore(to.at()));
+            if (!split) {
+                runs.add(run(stage, start, from, to, rate));
+            }
+        }
+        return runs;
+    }
+
+    private static Run run(Stage stage, Instant start, HeatReading from, HeatReading to, HeatRate rate) {
+        Run plain = new Run(from, to, false, 0);
+        double a = from.temperature().celsius();
+        double b = to.temperature().celsius();
+        double hours = Duration.between(start, from.at()).toMinutes() / MINUTES_PER_HOUR;
+        double rhythm = stage.tending(Tending.Kind.READ).map(tending -> tending.everyAt(hours) * MINUTES_PER_HOUR).orElse(0.0);
+        boolean unwatched = plain.minutes() > Math.max(TRUSTED_MINUTES, TRUSTED_SHARE * rhythm);
+        double credit = unwatched ? plain.minutes() * Math.min(rate.at(a), rate.at(b)) : rate.credit(a, b, plain.minutes());
+        return new Run(from, to, unwatched, credit);
+    }
+
+    private static double hotterThan(List<Run> runs, double celsius) {
+        return runs.stream().mapToDouble(run -> within(run, celsius, Double.MAX_VALUE)).sum();
+    }
+
+    private static double within(Run run, double low, double high) {
+        return HeatRate.within(run.from().temperature().celsius(), run.to().temperature().celsius(), run.minutes(), low, high);
+    }
+}

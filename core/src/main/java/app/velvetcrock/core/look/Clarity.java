@@ -1,0 +1,25 @@
+package app.velvetcrock.core.look;
+
+import java.util.Optional;
+
+/** How clear an oil is. */
+public enum Clarity {
+    CLEAR("clear"),
+    CLOUDY_COLD("cloudy only when cold"),
+    CLOUDY("cloudy warm");
+
+    private final String word;
+
+    Clarity(String word) {
+        this.word = word;
+    }
+
+    public String word() {
+        return word;
+    }
+
+    /** Cloudy only when cold is fats setting, which is harmless. */
+    public Optional<Sign> sign() {
+        return this == CLOUDY ? Optional.of(Sign.CLOUDY) : Optional.empty();
+    }
+}

@@ -1,0 +1,45 @@
+package app.velvetcrock.core.method;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+
+/** What a stage is counted in: calendar days in the household's zone, or hours of elapsed time (craft: timetables). */
+public enum Pace {
+    DAYS("day", "days") {
+        @Override
+        public Instant after(Instant start, int count, ZoneId zone) {
+            return start.atZone(zone).toLocalDate().plusDays(count).atTime(MORNING).atZone(zone).toInstant();
+        }
+    },
+    HOURS("hour", "hours") {
+        @Override
+        public Instant after(Instant start, int count, ZoneId zone) {
+            return start.plus(Duration.ofHours(count));
+        }
+    };
+
+    /** When a day's tasks are put to hand, until the household says when it is at home. */
+    public static final LocalTime MORNING = LocalTime.of(8, 0);
+
+    private final String one;
+    private final String many;
+
+    Pace(String one, String many) {
+        this.one = one;
+        this.many = many;
+    }
+
+    /** The moment {@code count} of these after {@code start}; a count of days comes out at the morning of that day. */
+    public abstract Instant after(Instant start, int count, ZoneId zone);
+
+    /** Writes a count: "1 day", "8 hours". */
+    public String words(long count) {
+        return count == 1 ? "1 " + one : count + " " + many;
+    }
+
+    public String many() {
+        return many;
+    }
+}

@@ -1,0 +1,38 @@
+package app.velvetcrock.core.planning;
+
+import app.velvetcrock.core.keeping.Aftermath;
+import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.measure.Temperature;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * How a batch really came to its end.
+ *
+ * @param peak hottest reading, where heat was read
+ * @param toppedUp bottles that more oil was poured from
+ */
+public record Finish(LocalDate strained, Storage storage, Aftermath after, Optional<Temperature> peak, List<Bottle> toppedUp) {
+
+    public Finish {
+        toppedUp = List.copyOf(toppedUp);
+    }
+
+    static Finish asPlanned(PlanRequest request, LocalDate strained) {
+        return new Finish(strained, request.circumstances().storage(), Aftermath.NONE, Optional.empty(), List.of());
+    }
+
+    public Finish kept(Storage elsewhere, Aftermath otherwise) {
+        return new Finish(strained, elsewhere, otherwise, peak, toppedUp);
+    }
+
+    Bottle shortestBottle(PlanRequest request) {
+        LocalDate poured = request.circumstances().start();
+        return Stream.concat(Stream.of(request.carrier().bottle()), toppedUp.stream())
+                .min(Comparator.comparing(bottle -> bottle.end(poured))).orElseThrow();
+    }
+}

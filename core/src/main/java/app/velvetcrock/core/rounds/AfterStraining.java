@@ -1,0 +1,43 @@
+package app.velvetcrock.core.rounds;
+
+import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.course.TaskKind;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Optional;
+
+/** What a strained oil still asks for: to be decanted when something settles in it, and to be used before its date. */
+public final class AfterStraining {
+
+    /** Oil with water or powder in it stands this long before it is decanted (craft: what you see). */
+    private static final Duration SETTLING = Duration.ofHours(24);
+
+    /** From here a sniff test may lengthen the date, and using it comes first (craft: keeping). */
+    private static final int LAST_DAYS = 14;
+
+    private AfterStraining() {}
+
+    static Optional<Task> decant(Log log) {
+        boolean wanted = log.last(Entry.Strained.class).filter(Entry.Strained::settles).isPresent();
+        if (!wanted || log.last(Entry.Settled.class).isPresent()) {
+            return Optional.empty();
+        }
+        return log.firstAt(Entry.Strained.class).map(at -> Task.open(new TaskKey(TaskKey.AFTER, TaskKind.DECANT, 1), at.plus(SETTLING)));
+    }
+
+    /**
+     * Asks for an oil near its date to be used or smelled. Each sniff test passed opens the next, by its ordinal.
+     *
+     * @param useBy of the oil that ends first and is not used up
+     */
+    public static Optional<Task> useFirst(Log log, LocalDate useBy, ZoneId zone) {
+        long passed = log.all(Entry.Sniffed.class).stream().filter(Entry.Sniffed::passed).count();
+        TaskKey key = new TaskKey(TaskKey.AFTER, TaskKind.USE_FIRST, (int) passed + 1);
+        Instant due = app.velvetcrock.core.method.Pace.DAYS.after(useBy.minusDays(LAST_DAYS).atTime(12, 0).atZone(zone).toInstant(), 0, zone);
+        return log.done(key).isPresent() ? Optional.empty() : Optional.of(Task.open(key, due));
+    }
+}

@@ -1,0 +1,117 @@
+package app.velvetcrock.core.rounds;
+
+import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.method.Tending;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Derives a batch's tasks. Of each kind at most one is open: doing it covers every earlier one of its kind that was missed,
+ * so nothing is asked for twice.
+ */
+public final class Rounds {
+
+    private Rounds() {}
+
+    /** The open tasks of a batch, at most one of a kind, however far ahead it falls due. */
+    public static List<Task> open(Course course, Log log, ZoneId zone) {
+        List<Task> tasks = new ArrayList<>();
+        if (course.state() == Course.State.STANDING) {
+            // Once it is time to strain, that is what is asked; shaking or another look would only put it off.
+            List<Tending> tendings = course.isDue() && course.heat().isEmpty() ? List.of() : course.stage().tendings();
+            tendings.forEach(tending -> tending(course, tending, log, zone).ifPresent(tasks::add));
+            pushUnder(course, log).ifPresent(tasks::add);
+            tasks.addAll(course.heat().map(heat -> heat(course, heat)).orElseGet(() -> List.of(strain(course, coldEnd(course, zone)))));
+        } else if (course.state() == Course.State.STRAINED) {
+            AfterStraining.decant(log).ifPresent(tasks::add);
+        }
+        return tasks;
+    }
+
+    /** The tasks that were done in a stretch of time, each once. */
+    public static List<Task> doneBetween(Log log, Instant startInclusive, Instant endExclusive) {
+        return log.entries().stream()
+                .filter(entry -> !entry.happenedAt().isBefore(startInclusive) && entry.happenedAt().isBefore(endExclusive))
+                .filter(entry -> entry.what().task().isPresent())
+                .map(entry -> new Task(entry.what().task().orElseThrow(), entry.happenedAt(), Optional.of(entry.happenedAt()), Optional.of(entry.id())))
+                .toList();
+    }
+
+    /** The open task of a kind, which a shaking or a look without a task of its own does. */
+    public static Optional<TaskKey> next(Course course, Log log, TaskKind kind, ZoneId zone) {
+        return open(course, log, zone).stream().map(Task::key).filter(key -> key.kind() == kind).findFirst();
+    }
+
+    private static Optional<Task> tending(Course course, Tending tending, Log log, ZoneId zone) {
+        TaskKind kind = TaskKind.valueOf(tending.kind().name());
+        Optional<Instant> start = kind == TaskKind.READ
+                ? course.heat().filter(HeatCourse::on).flatMap(HeatCourse::onSince)
+                : Optional.of(course.chargedAt());
+        if (start.isEmpty()) {
+            return Optional.empty();
+        }
+        String stage = kind == TaskKind.READ ? course.stage().key() + "-" + session(course) : course.stage().key();
+        List<Entry> done = log.done(kind).stream().filter(entry -> entry.what().task().filter(key -> key.stage().equals(stage)).isPresent()).toList();
+        for (int ordinal = 1; kind == TaskKind.READ || tending.at(ordinal) < course.length(); ordinal++) {
+            Instant due = course.stage().pace().after(start.get(), tending.at(ordinal), zone);
+            if (!isCovered(done, ordinal, due, course.stage().pace(), zone)) {
+                return Optional.of(Task.open(new TaskKey(stage, kind, ordinal), due));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Names a heat session by a letter, so that a second evening's readings are tasks of their own. */
+    private static String session(Course course) {
+        return String.valueOf((char) ('a' + Math.min(25, course.heat().map(HeatCourse::sessions).orElse(1) - 1)));
+    }
+
+    /** Covered by its own doing, by a later one's, or by any doing on its day or after it. */
+    private static boolean isCovered(List<Entry> done, int ordinal, Instant due, Pace pace, ZoneId zone) {
+        return done.stream().anyMatch(entry -> entry.what().task().orElseThrow().ordinal() >= ordinal || isReached(due, entry.happenedAt(), pace, zone));
+    }
+
+    private static boolean isReached(Instant due, Instant at, Pace pace, ZoneId zone) {
+        return pace == Pace.DAYS ? !at.atZone(zone).toLocalDate().isBefore(due.atZone(zone).toLocalDate()) : !at.isBefore(due);
+    }
+
+    /** Asked from the look that found herb above the oil until something is done about it. */
+    private static Optional<Task> pushUnder(Course course, Log log) {
+        if (!course.standsOut()) {
+            return Optional.empty();
+        }
+        int done = log.done(TaskKind.PUSH_UNDER).stream().mapToInt(entry -> entry.what().task().orElseThrow().ordinal()).max().orElse(0);
+        return log.entries().stream()
+                .filter(entry -> entry.what() instanceof Entry.Looked looked && looked.look().standsOut())
+                .reduce((first, last) -> last)
+                .map(entry -> Task.open(new TaskKey(course.stage().key(), TaskKind.PUSH_UNDER, done + 1), entry.happenedAt()));
+    }
+
+    private static List<Task> heat(Course course, HeatCourse heat) {
+        Stage stage = course.stage();
+        Instant last = heat.latest().map(reading -> reading.at()).orElse(course.chargedAt());
+        if (heat.on()) {
+            Instant end = heat.finish().orElseGet(() -> heat.onSince().orElseThrow().plus(heat.left()));
+            return List.of(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, heat.sessions()), end));
+        }
+        return List.of(heat.isEnough() ? strain(course, last) : Task.open(new TaskKey(stage.key(), TaskKind.HEAT_ON, heat.sessions() + 1), last));
+    }
+
+    private static Instant coldEnd(Course course, ZoneId zone) {
+        return course.stage().pace().after(course.chargedAt(), course.length(), zone);
+    }
+
+    private static Task strain(Course course, Instant due) {
+        return Task.open(new TaskKey(course.stage().key(), TaskKind.STRAIN, 1), due);
+    }
+}

@@ -1,0 +1,24 @@
+package app.velvetcrock.core.rounds;
+
+import app.velvetcrock.core.course.TaskKey;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * Something hands are needed for.
+ *
+ * @param due when it falls due
+ * @param done when it was done; absent while it is open
+ * @param entry the entry of the log that did it
+ */
+public record Task(TaskKey key, Instant due, Optional<Instant> done, Optional<UUID> entry) {
+
+    static Task open(TaskKey key, Instant due) {
+        return new Task(key, due, Optional.empty(), Optional.empty());
+    }
+
+    public boolean isOpen() {
+        return done.isEmpty();
+    }
+}
