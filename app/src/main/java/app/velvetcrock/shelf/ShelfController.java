@@ -35,7 +35,7 @@ class ShelfController {
     private static final double WIDEST = 190;
     private static final double FRONT_HEIGHT = 300;
     private static final double TWO_ROWS_HEIGHT = 235;
-    private static final double TRACE_WIDTH = 520;
+    private static final double TRACE_WIDTH = 440;
     private static final double FRONT_MOST_PIXELS_PER_MILLIMETRE = 2.1;
     private static final double BACK_SHARE = 0.5;
 

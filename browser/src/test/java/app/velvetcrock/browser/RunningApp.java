@@ -49,6 +49,15 @@ final class RunningApp implements AutoCloseable {
         return "http://127.0.0.1:" + port + path;
     }
 
+    /** Moves the application's clock. */
+    void clock(Instant now) {
+        try {
+            Files.writeString(clock, now.toString());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     /** Kills it as a power cut would. */
     void kill() {
         process.destroyForcibly();

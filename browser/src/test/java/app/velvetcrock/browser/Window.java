@@ -29,6 +29,7 @@ final class Window implements AutoCloseable {
     private final RunningApp app;
     private BrowserContext context;
     private Page page;
+    private String email = UUID.randomUUID() + "@example.org";
 
     Window(RunningApp app) {
         this.app = app;
@@ -67,10 +68,24 @@ final class Window implements AutoCloseable {
     void signUp(String household) {
         go("/sign-up");
         page.fill("#name", "Tove");
-        page.fill("#email", UUID.randomUUID() + "@example.org");
+        page.fill("#email", email);
         page.fill("#password", "five jars of oil");
         page.fill("[id='house.household']", household);
         page.click("text=Open the stillroom");
+        waitFor("/shelf");
+    }
+
+    String email() {
+        return email;
+    }
+
+    /** Signs in as somebody who signed up in another window. */
+    void signIn(String as) {
+        email = as;
+        go("/sign-in");
+        page.fill("#email", as);
+        page.fill("#password", "five jars of oil");
+        page.keyboard().press("Enter");
         waitFor("/shelf");
     }
 
