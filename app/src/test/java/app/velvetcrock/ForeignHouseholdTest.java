@@ -58,6 +58,7 @@ class ForeignHouseholdTest {
         oil = owner.get("/cupboard").page().select("main .bottle").attr("href").substring(10);
         owner.submit("/cupboard/" + oil, "form[action$=draw]", Map.of("amount", "20 mL"));
         drawing = owner.get("/cupboard/" + oil).page().select("form[action*=movements]").attr("action").replaceAll(".*movements/(.*)/undo", "$1");
+        owner.post("/stores/catalogue/herbs", Map.of("common", SECRET, "part", "LEAF", "ratio", "1:5"));
         stranger = Visitor.stocked(port, "Another kitchen");
     }
 
@@ -104,6 +105,10 @@ class ForeignHouseholdTest {
         cases.put("GET /stores/lots/{id}", route -> isNotHere(stranger.get("/stores/lots/" + herbLot)));
         cases.put("POST /stores/lots/{id}/undo", route -> isNotHere(stranger.post("/stores/lots/" + carrierLot + "/undo", Map.of())));
         cases.put("POST /stores/jars/{id}/undo", route -> isNotHere(stranger.post("/stores/jars/" + jar + "/undo", Map.of())));
+        cases.put("GET /stores/catalogue", route -> showsNothing(stranger.get("/stores/catalogue?correct=own-" + SECRET.toLowerCase().replace(' ', '-'))));
+        cases.put("POST /stores/catalogue/herbs", route -> showsNothing(stranger.post("/stores/catalogue/herbs", Map.of("common", "none"))));
+        cases.put("POST /stores/catalogue/carriers", route -> showsNothing(stranger.post("/stores/catalogue/carriers", Map.of("common", "none"))));
+        cases.put("POST /stores/catalogue/{kind}/forget", route -> isNotHere(stranger.post("/stores/catalogue/own-" + SECRET.toLowerCase().replace(' ', '-') + "/forget", Map.of())));
         cases.put("GET /stores/echo", route -> showsNothing(stranger.get("/stores/echo?field=amount&prefix=h-&expect=SOLID&amount=3+g")));
         cases.put("POST /stores/herbs", route -> showsNothing(stranger.post("/stores/herbs", Map.of("herb", SECRET))));
         cases.put("POST /stores/carriers", route -> showsNothing(stranger.post("/stores/carriers", Map.of("carrier", "none"))));

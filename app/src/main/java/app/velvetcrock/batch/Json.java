@@ -42,6 +42,7 @@ class Json {
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "how")
     @JsonSubTypes({
         @JsonSubTypes.Type(value = Remedy.MoreOil.class, name = "more-oil"),
+        @JsonSubTypes.Type(value = Remedy.FinerCut.class, name = "finer-cut"),
         @JsonSubTypes.Type(value = Remedy.LessHerb.class, name = "less-herb"),
         @JsonSubTypes.Type(value = Remedy.OtherJar.class, name = "other-jar")
     })

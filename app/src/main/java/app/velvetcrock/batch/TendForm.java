@@ -4,6 +4,7 @@ import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
@@ -84,8 +85,8 @@ record TendForm(
     }
 
     Optional<Volume> topUp(Fields fields, House house, Stock.OfCarrier bottle) {
-        return fields.amount("amount", amount, Expect.LIQUID)
-                .map(read -> read.amount().middle() instanceof Volume v ? v : bottle.density().volumeOf(read.mass()))
+        return fields.massOf("amount", amount, Expect.LIQUID, KnownDensity.ofOil(bottle.density()))
+                .map(read -> bottle.density().volumeOf(read.mass()))
                 .filter(volume -> {
                     double most = Math.min(MOST_TOP_UP_MILLILITRES, bottle.volumeLeft().millilitres());
                     boolean sensible = volume.millilitres() > 0 && volume.millilitres() <= most;

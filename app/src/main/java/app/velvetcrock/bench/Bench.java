@@ -9,6 +9,7 @@ import app.velvetcrock.core.charge.JarChoice;
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Fitness;
@@ -45,14 +46,16 @@ public class Bench {
     private final Retentions retentions;
     private final Households households;
     private final Planner planner;
+    private final Materia materia;
     private final Clock clock;
 
-    Bench(Stores stores, Batches batches, Retentions retentions, Households households, Planner planner, Clock clock) {
+    Bench(Stores stores, Batches batches, Retentions retentions, Households households, Planner planner, Materia materia, Clock clock) {
         this.stores = stores;
         this.batches = batches;
         this.retentions = retentions;
         this.households = households;
         this.planner = planner;
+        this.materia = materia;
         this.clock = clock;
     }
 
@@ -84,7 +87,8 @@ public class Bench {
     private Optional<BenchWork.Planned> plan(BenchForm form, Desk desk) {
         Fields fields = desk.fields();
         Shelves shelves = desk.shelves();
-        Stock.OfHerb herb = pick(fields, "herb", shelves.herbs(), Stock.OfHerb::id, form.herb());
+        Stock.OfHerb stored = pick(fields, "herb", shelves.herbs(), Stock.OfHerb::id, form.herb());
+        Stock.OfHerb herb = desk.sentence().cut(stored, form.cut(), materia);
         Stock.OfCarrier carrier = pick(fields, "carrier", liquidFirst(shelves.carriers(), desk.house(), desk.house().dayOf(clock.instant())), Stock.OfCarrier::id, form.carrier());
         Optional<Mass> mass = desk.sentence().herbMass(herb, form.amount());
         Optional<OilWish> oil = desk.sentence().oil(carrier, form.oil());

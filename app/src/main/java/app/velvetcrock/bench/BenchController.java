@@ -3,6 +3,7 @@ package app.velvetcrock.bench;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Remedy;
+import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.Current;
@@ -74,6 +75,7 @@ class BenchController {
     private String page(Model model, BenchWork work) {
         model.addAttribute("work", work);
         model.addAttribute("fields", work.fields());
+        model.addAttribute("cuts", Cut.values());
         model.addAttribute("uses", Use.values());
         model.addAttribute("pressings", Pressing.values());
         model.addAttribute("storages", Storage.values());
@@ -94,6 +96,8 @@ class BenchController {
         if (remedy instanceof Remedy.MoreOil more) {
             return new RemedyChip("pour %s, which makes it %s".formatted(house.volume(more.oil()), house.ratio(more.ratio())),
                     "oil", Math.round(more.oil().millilitres()) + " mL");
+        } else if (remedy instanceof Remedy.FinerCut finer) {
+            return new RemedyChip("take it %s".formatted(finer.cut().word()), "cut", finer.cut().name());
         } else if (remedy instanceof Remedy.LessHerb less) {
             return new RemedyChip("take only %s of herb".formatted(house.mass(less.herb())), "amount", less.herb().grams() + " g");
         }

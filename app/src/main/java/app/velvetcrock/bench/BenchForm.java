@@ -8,11 +8,12 @@ import org.jspecify.annotations.Nullable;
 /**
  * The Bench's sentence as typed; everything may be missing.
  *
+ * @param cut how fine it is to be taken; empty for as it is stored
  * @param weighed what the herb really weighed, when it differs
  * @param poured what oil was really poured, when it differs
  */
 public record BenchForm(
-        @Nullable UUID key, @Nullable String herb, @Nullable String amount, @Nullable String carrier, @Nullable String oil, @Nullable String jar,
+        @Nullable UUID key, @Nullable String herb, @Nullable String amount, @Nullable String cut, @Nullable String carrier, @Nullable String oil, @Nullable String jar,
         @Nullable String method, @Nullable String length, @Nullable String start, @Nullable String use, @Nullable String pressing,
         @Nullable String storage, @Nullable String weighed, @Nullable String poured) {
 
@@ -20,7 +21,7 @@ public record BenchForm(
     BenchForm withDefaults(String usualAmount, String today) {
         Method way = way();
         return new BenchForm(
-                key, or(herb, ""), or(amount, usualAmount), or(carrier, ""), oil == null ? "" : oil, or(jar, ""), way.key(),
+                key, or(herb, ""), or(amount, usualAmount), or(cut, ""), or(carrier, ""), oil == null ? "" : oil, or(jar, ""), way.key(),
                 or(length, way.first().pace().words(way.first().usual())), or(start, today), or(use, "ADULT_SKIN"), or(pressing, "HAND"),
                 or(storage, "COOL_DARK"), or(weighed, ""), or(poured, ""));
     }

@@ -4,7 +4,11 @@ import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.measure.Volume;
@@ -44,16 +48,28 @@ final class BenchSentence {
 
     /** A herb by weight; by volume it is weighed by its loose bulk density, and says so. */
     Optional<Mass> herbMass(Stock.OfHerb herb, @Nullable String typed) {
-        return fields.amount("amount", typed, Expect.SOLID)
+        Density bulk = herb.weighedBulk().orElseGet(() -> herb.texture().bulkIn(herb.moisture()));
+        return fields.massOf("amount", typed, Expect.SOLID, KnownDensity.ofHerb(bulk))
                 .map(read -> {
-                    if (!(read.amount().middle() instanceof Volume loose)) {
-                        return read.mass();
+                    if (read.byVolume()) {
+                        fields.echo("amount", read.echo() + ", about " + Math.round(read.mass().grams()) + " g loosely filled");
                     }
-                    Mass mass = herb.weighedBulk().orElseGet(() -> herb.texture().bulkIn(herb.moisture())).massOf(loose);
-                    fields.echo("amount", read.echo() + ", about " + Math.round(mass.grams()) + " g loosely filled");
-                    return mass;
+                    return read.mass();
                 })
                 .filter(mass -> within("amount", mass.grams(), MOST_GRAMS, "g"));
+    }
+
+    /** The herb as fine as it is to be taken; nothing makes it coarser than it is stored. A weighed cup of another cut does not hold. */
+    Stock.OfHerb cut(Stock.OfHerb stored, @Nullable String typed, Materia materia) {
+        if (typed == null || typed.isBlank() || typed.equals(stored.texture().cut().name())) {
+            return stored;
+        }
+        Optional<Cut> cut = fields.oneOf("cut", Cut.class, typed);
+        if (cut.filter(c -> c.compareTo(stored.texture().cut()) < 0).isPresent()) {
+            fields.trouble("cut", "This is stored %s; it cannot be made coarser.".formatted(stored.texture().cut().word()), "as it is, or finer");
+            return stored;
+        }
+        return cut.map(c -> stored.at(materia.texture(stored.texture().part(), c))).orElse(stored);
     }
 
     /** Nothing typed covers the herb; "1:7" is a ratio; else an amount. */
@@ -111,8 +127,8 @@ final class BenchSentence {
     }
 
     private Optional<Volume> volume(String field, Stock.OfCarrier carrier, String typed) {
-        return fields.amount(field, typed, Expect.LIQUID)
-                .map(read -> read.amount().middle() instanceof Mass mass ? carrier.density().volumeOf(mass) : read.volume())
+        return fields.massOf(field, typed, Expect.LIQUID, KnownDensity.ofOil(carrier.density()))
+                .map(read -> carrier.density().volumeOf(read.mass()))
                 .filter(volume -> within(field, volume.millilitres(), MOST_MILLILITRES, "mL"));
     }
 

@@ -4,6 +4,7 @@ import app.velvetcrock.batch.OilCare;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
@@ -45,8 +46,7 @@ record OilForm(
 
     /** What was drawn out, by weight or by volume; never more than there is. */
     Optional<Mass> drawn(Fields fields, Stock.OfOil oil, House house) {
-        return fields.amount("amount", amount, Expect.LIQUID)
-                .map(read -> read.amount().middle() instanceof Volume v ? oil.density().massOf(v) : read.mass())
+        return fields.massOf("amount", amount, Expect.LIQUID, KnownDensity.ofOil(oil.density())).map(Fields.Weighed::mass)
                 .filter(mass -> {
                     // The last of it is often said a little too high, since it was rounded when it was shown.
                     boolean sensible = mass.toMilligrams() > 0 && mass.grams() <= oil.left().grams() * 1.02;

@@ -73,7 +73,7 @@ class DemoHands {
     }
 
     private UUID start(Charge charge, Method method, String length, Instant at) {
-        BenchForm form = new BenchForm(null, charge.herb().toString(), charge.amount(), charge.carrier().toString(), charge.oil(), "",
+        BenchForm form = new BenchForm(null, charge.herb().toString(), charge.amount(), "", charge.carrier().toString(), charge.oil(), "",
                 method.key(), length, LocalDate.ofInstant(at, ZONE).toString(), "ADULT_SKIN", "HAND", "COOL_DARK", "", "");
         BenchWork work = bench.work(form);
         if (!work.canStart()) {

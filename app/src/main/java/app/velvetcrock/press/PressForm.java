@@ -8,8 +8,8 @@ import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.measure.Reading.Understood;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.strain.Pressing;
@@ -60,17 +60,16 @@ record PressForm(
     /** By weight as it is; a volume by the oil's density at the temperature it was read at. */
     private Optional<Mass> mass(Fields fields, BatchSheet sheet, Temperature temperature, House house) {
         Density density = sheet.plan().request().carrier().kind().density();
-        Optional<Understood> read = fields.amount("out", out, Expect.LIQUID);
-        Optional<Mass> mass = read.map(r -> r.amount().middle() instanceof Volume v ? density.ofOilAt(temperature).massOf(v) : r.mass());
-        return mass.filter(m -> {
+        return fields.massOf("out", out, Expect.LIQUID, KnownDensity.ofOil(density.ofOilAt(temperature))).filter(read -> {
+            Mass m = read.mass();
             Volume in = sheet.oilIn();
             boolean sensible = m.grams() > 0 && density.volumeOf(m).millilitres() <= in.millilitres() * MOST_SHARE_OUT;
             if (!sensible) {
                 fields.trouble("out", "Understood %s; more than nothing came out, and not more than the %s that went in."
-                        .formatted(read.orElseThrow().echo(), house.volume(in)), "the oil alone, without its jar");
+                        .formatted(read.echo(), house.volume(in)), "the oil alone, without its jar");
             }
             return sensible;
-        });
+        }).map(Fields.Weighed::mass);
     }
 
     /** A figure outside what herbs keep is asked about before it is learned (craft: strain). */

@@ -4,6 +4,7 @@ import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Straining;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
@@ -19,8 +20,7 @@ record SettleForm(@Nullable UUID key, @Nullable String left, @Nullable String wa
 
     Optional<Straining.Settle> read(Fields fields, BatchSheet sheet, Stock.OfOil oil, House house, Instant now) {
         Density density = oil.density();
-        Optional<Mass> mass = fields.amount("left", left, Expect.LIQUID)
-                .map(read -> read.amount().middle() instanceof Volume v ? density.massOf(v) : read.mass())
+        Optional<Mass> mass = fields.massOf("left", left, Expect.LIQUID, KnownDensity.ofOil(density)).map(Fields.Weighed::mass)
                 .filter(m -> {
                     boolean sensible = m.grams() > 0 && m.compareTo(oil.left()) <= 0;
                     if (!sensible) {

@@ -17,6 +17,9 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
     @Query("select l from Lot l where l.id = :id")
     Optional<Lot> lock(UUID id);
 
+    @Query("select count(l) > 0 from Lot l where l.kindKey = :key")
+    boolean isStored(String key);
+
     @Query("select l from Lot l where l.kind = :kind and l.balance > 0 order by l.name, l.createdAt")
     List<Lot> inStock(LotKind kind);
 }

@@ -22,6 +22,11 @@ public final class Stock {
     public record OfHerb(
             UUID id, String name, HerbKind kind, Texture texture, Moisture moisture, Optional<Density> weighedBulk, Optional<LocalDate> acquired, Mass left) {
 
+        /** The same lot taken to another cut. */
+        public OfHerb at(Texture finer) {
+            return new OfHerb(id, name, kind, finer, moisture, Optional.empty(), acquired, left);
+        }
+
         /** What it is in a few words: "dried leaf, cut and sifted". */
         public String state() {
             return "%s %s, %s".formatted(moisture.word(), texture.part().word(), texture.cut().word());

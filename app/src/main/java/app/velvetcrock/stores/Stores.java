@@ -27,14 +27,16 @@ public class Stores {
     private final JarRepository jars;
     private final Ledger ledger;
     private final Materia materia;
+    private final Catalogue catalogue;
     private final Clock clock;
 
-    Stores(LotRepository lots, MovementRepository movements, JarRepository jars, Ledger ledger, Materia materia, Clock clock) {
+    Stores(LotRepository lots, MovementRepository movements, JarRepository jars, Ledger ledger, Materia materia, Catalogue catalogue, Clock clock) {
         this.lots = lots;
         this.movements = movements;
         this.jars = jars;
         this.ledger = ledger;
         this.materia = materia;
+        this.catalogue = catalogue;
         this.clock = clock;
     }
 
@@ -127,13 +129,13 @@ public class Stores {
 
     private Stock.OfHerb herb(Lot lot) {
         return new Stock.OfHerb(
-                lot.id, lot.name, materia.herb(lot.kindKey).orElseThrow(), materia.texture(lot.part, lot.cut), lot.moisture,
+                lot.id, lot.name, catalogue.herb(lot.kindKey).orElseThrow(), materia.texture(lot.part, lot.cut), lot.moisture,
                 density(lot.bulkDensity), Optional.ofNullable(lot.acquiredOn), Mass.ofMilligrams(lot.balance));
     }
 
     private Stock.OfCarrier carrier(Lot lot) {
         return new Stock.OfCarrier(
-                lot.id, lot.name, materia.carrier(lot.kindKey).orElseThrow(), density(lot.density).orElseThrow(),
+                lot.id, lot.name, catalogue.carrier(lot.kindKey).orElseThrow(), density(lot.density).orElseThrow(),
                 Optional.ofNullable(lot.openedOn), Optional.ofNullable(lot.bestBefore), Mass.ofMilligrams(lot.balance));
     }
 

@@ -1,7 +1,6 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.materia.Cut;
-import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Expect;
@@ -35,15 +34,15 @@ class StoresController {
 
     private final Stores stores;
     private final StoresForms forms;
-    private final Materia materia;
+    private final Catalogue catalogue;
     private final Households households;
     private final OneTime oneTime;
     private final Clock clock;
 
-    StoresController(Stores stores, StoresForms forms, Materia materia, Households households, OneTime oneTime, Clock clock) {
+    StoresController(Stores stores, StoresForms forms, Catalogue catalogue, Households households, OneTime oneTime, Clock clock) {
         this.stores = stores;
         this.forms = forms;
-        this.materia = materia;
+        this.catalogue = catalogue;
         this.households = households;
         this.oneTime = oneTime;
         this.clock = clock;
@@ -139,8 +138,8 @@ class StoresController {
         model.addAttribute("herbs", stores.herbs());
         model.addAttribute("carriers", stores.carriers());
         model.addAttribute("jars", stores.jars());
-        model.addAttribute("herbKinds", materia.herbs());
-        model.addAttribute("carrierKinds", materia.carriers());
+        model.addAttribute("herbKinds", catalogue.herbs());
+        model.addAttribute("carrierKinds", catalogue.carriers());
         model.addAttribute("parts", Part.values());
         model.addAttribute("cuts", Cut.values());
         model.addAttribute("moistures", Moisture.values());

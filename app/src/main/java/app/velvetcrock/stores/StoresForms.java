@@ -8,11 +8,10 @@ import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
-import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.measure.Reading.Understood;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
@@ -33,10 +32,12 @@ class StoresForms {
     private static final double MOST_GRAMS = 100_000;
 
     private final Materia materia;
+    private final Catalogue catalogue;
     private final Cautions cautions;
 
-    StoresForms(Materia materia, Cautions cautions) {
+    StoresForms(Materia materia, Catalogue catalogue, Cautions cautions) {
         this.materia = materia;
+        this.catalogue = catalogue;
         this.cautions = cautions;
     }
 
@@ -53,7 +54,7 @@ class StoresForms {
         Optional<Cut> cut = fields.oneOf("cut", Cut.class, form.cut());
         Optional<Moisture> moisture = fields.oneOf("moisture", Moisture.class, form.moisture());
         Optional<Part> part = form.part() == null || form.part().isBlank() ? kind.map(HerbKind::part) : fields.oneOf("part", Part.class, form.part());
-        Optional<Density> bulk = part.flatMap(p -> cut.flatMap(c -> moisture.map(m -> materia.texture(p, c).bulkIn(m))));
+        Optional<KnownDensity> bulk = part.flatMap(p -> cut.flatMap(c -> moisture.map(m -> KnownDensity.ofHerb(materia.texture(p, c).bulkIn(m)))));
         Optional<Mass> mass = mass(fields, form.amount(), Expect.SOLID, bulk, "at %s, loosely filled: an estimate, weigh it if you can");
         Optional<LocalDate> acquired = past(fields, "acquired", form.acquired(), today);
         return fields.isClear()
@@ -63,11 +64,11 @@ class StoresForms {
     }
 
     Optional<NewCarrier> read(CarrierForm form, Fields fields, LocalDate today) {
-        Optional<CarrierKind> kind = materia.carrier(form.carrier() == null ? "" : form.carrier());
+        Optional<CarrierKind> kind = catalogue.carrier(form.carrier() == null ? "" : form.carrier());
         if (kind.isEmpty()) {
             fields.trouble("carrier", "Nothing is chosen here yet.", "one from the list");
         }
-        Optional<Mass> mass = mass(fields, form.amount(), Expect.LIQUID, kind.map(CarrierKind::density), "at %s");
+        Optional<Mass> mass = mass(fields, form.amount(), Expect.LIQUID, kind.map(k -> KnownDensity.ofOil(k.density())), "at %s");
         Optional<LocalDate> opened = past(fields, "opened", form.opened(), today);
         Optional<LocalDate> bestBefore = fields.date("bestBefore", form.bestBefore());
         return fields.isClear()
@@ -98,9 +99,10 @@ class StoresForms {
             fields.trouble("herb", "%s is poisonous, also through the skin. It is not stored or used here.".formatted(capital(refusal.get())), "another herb");
             return Optional.empty();
         }
-        Optional<HerbKind> known = materia.herbs().stream().filter(kind -> isNamed(kind, name.get())).findFirst();
+        Optional<HerbKind> known = catalogue.herbs().stream().filter(kind -> isNamed(kind, name.get())).findFirst();
         if (known.isEmpty()) {
-            fields.trouble("herb", "“%s” is not in the catalogue.".formatted(name.get()), "one from the list, such as " + nearest(name.get()));
+            fields.trouble("herb", "“%s” is not in the catalogue.".formatted(name.get()),
+                    "one from the list, such as %s, or add it to the catalogue below".formatted(nearest(name.get())));
         }
         return known;
     }
@@ -111,26 +113,25 @@ class StoresForms {
 
     private String nearest(String name) {
         String start = name.substring(0, 1).toLowerCase(Locale.ROOT);
-        List<String> names = materia.herbs().stream().map(HerbKind::common).toList();
+        List<String> names = catalogue.herbs().stream().map(HerbKind::common).toList();
         return names.stream().filter(n -> n.toLowerCase(Locale.ROOT).startsWith(start)).findFirst().orElse(names.get(0));
     }
 
     /** Reads a weight, or a volume turned into one by a density, and says by which. */
-    private static Optional<Mass> mass(Fields fields, @Nullable String typed, Expect expect, Optional<Density> density, String how) {
-        Optional<Understood> read = fields.amount("amount", typed, expect);
-        if (read.isEmpty() || density.isEmpty()) {
+    private static Optional<Mass> mass(Fields fields, @Nullable String typed, Expect expect, Optional<KnownDensity> known, String how) {
+        if (known.isEmpty()) {
+            fields.amount("amount", typed, expect);
             return Optional.empty();
         }
-        Mass mass = read.get().amount().middle() instanceof Volume volume ? density.get().massOf(volume) : read.get().mass();
-        if (read.get().amount().middle() instanceof Volume) {
-            String by = how.formatted(House.density(density.get()));
-            fields.echo("amount", read.get().echo() + ", " + Math.round(mass.grams()) + " g " + by);
-        }
-        if (mass.grams() < LEAST_GRAMS || mass.grams() > MOST_GRAMS) {
-            fields.trouble("amount", "Understood %s; a lot is between 0.1 g and 100 kg.".formatted(read.get().echo()), expect.examples());
-            return Optional.empty();
-        }
-        return Optional.of(mass);
+        return fields.massOf("amount", typed, expect, known.get()).filter(read -> {
+            boolean sensible = read.mass().grams() >= LEAST_GRAMS && read.mass().grams() <= MOST_GRAMS;
+            if (!sensible) {
+                fields.trouble("amount", "Understood %s; a lot is between 0.1 g and 100 kg.".formatted(read.echo()), expect.examples());
+            } else if (read.byVolume()) {
+                fields.echo("amount", "%s, %d g %s".formatted(read.echo(), Math.round(read.mass().grams()), how.formatted(House.density(known.get().density()))));
+            }
+            return sensible;
+        }).map(Fields.Weighed::mass);
     }
 
     private static Optional<LocalDate> past(Fields fields, String field, @Nullable String typed, LocalDate today) {

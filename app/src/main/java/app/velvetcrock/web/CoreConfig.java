@@ -21,7 +21,7 @@ class CoreConfig {
     }
 
     @Bean
-    Planner planner(Cautions cautions) {
-        return new Planner(cautions);
+    Planner planner(Cautions cautions, Materia materia) {
+        return new Planner(cautions, materia);
     }
 }

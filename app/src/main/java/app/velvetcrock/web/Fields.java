@@ -1,8 +1,11 @@
 package app.velvetcrock.web;
 
 import app.velvetcrock.core.measure.AmountReader;
+import app.velvetcrock.core.measure.Both;
+import app.velvetcrock.core.measure.Contradiction;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Quantity;
@@ -12,6 +15,7 @@ import app.velvetcrock.core.measure.Volume;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,6 +39,9 @@ public final class Fields {
     /** What is wrong with one field: what was understood, what is wrong, what to type, and readings to choose from. */
     public record Trouble(String wrong, String instead, List<Understood> choices) {}
 
+    /** How much of a thing there is, whether that rests on a density, and what was understood. */
+    public record Weighed(Mass mass, boolean byVolume, String echo) {}
+
     /** Reads an amount of something; absent with a trouble when it is not clear. */
     public Optional<Understood> amount(String field, @Nullable String typed, Expect expect) {
         Reading reading = reader.read(typed == null ? "" : typed, expect);
@@ -48,6 +55,39 @@ public final class Fields {
         } else if (reading instanceof Reading.NotUnderstood not) {
             trouble(field, typedWords(not.typed()) + not.wrong() + ".", not.instead());
         }
+        return Optional.empty();
+    }
+
+    /** Reads how much of a thing of known density: by weight, by volume, or by both, which must then agree. */
+    public Optional<Weighed> massOf(String field, @Nullable String typed, Expect expect, KnownDensity known) {
+        Optional<Both> both = reader.readBoth(typed == null ? "" : typed, expect);
+        if (both.isPresent()) {
+            return agreed(field, both.get(), known);
+        }
+        return amount(field, typed, expect).map(read -> read.amount().middle() instanceof Volume volume
+                ? new Weighed(known.density().massOf(volume), true, read.echo())
+                : new Weighed(read.mass(), false, read.echo()));
+    }
+
+    /** The weight, when the volume beside it agrees; else what is wrong between them, and the slips that would explain it. */
+    private Optional<Weighed> agreed(String field, Both both, KnownDensity known) {
+        Contradiction found = reader.check(both, known);
+        Understood weight = reader.clearly(both.weight());
+        Understood volume = reader.clearly(both.volume());
+        if (found.verdict() == Contradiction.Verdict.AGREE) {
+            String agree = "%s and %s agree".formatted(weight.echo(), volume.echo());
+            echo(field, agree);
+            return Optional.of(new Weighed(both.mass(), false, agree));
+        }
+        String wrong = "%s and %s imply %s g/mL; this is %s g/mL, %s %% off: %s.".formatted(
+                weight.typed(), volume.typed(), Decimals.upTo(found.implied().gramsPerMillilitre(), 3), Decimals.upTo(known.density().gramsPerMillilitre(), 3),
+                Decimals.upTo(Math.abs(found.offBy()) * 100, 1),
+                found.verdict() == Contradiction.Verdict.WORTH_A_LOOK ? "worth a look" : "one of the two is misread");
+        List<Understood> choices = new ArrayList<>();
+        found.slips().forEach(slip -> choices.add(new Understood(reader.clearly(slip.meant()).typed(), slip.meant(), slip.words())));
+        choices.add(new Understood(weight.typed(), weight.amount(), "the weight alone: " + weight.echo()));
+        choices.add(new Understood(volume.typed(), volume.amount(), "the volume alone: " + volume.echo()));
+        troubles.put(field, new Trouble(wrong, found.slips().isEmpty() ? "whichever is right; no likely slip explains both" : "", choices));
         return Optional.empty();
     }
 

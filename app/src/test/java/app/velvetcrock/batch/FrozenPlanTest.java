@@ -35,7 +35,7 @@ import org.junit.jupiter.api.Test;
 class FrozenPlanTest {
 
     private final Materia materia = Materia.shipped();
-    private final Planner planner = new Planner(Cautions.shipped());
+    private final Planner planner = new Planner(Cautions.shipped(), Materia.shipped());
     private final Json json = new Json();
 
     @Test

@@ -7,6 +7,7 @@ import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
 import java.util.HashMap;
 import java.util.Map;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -43,6 +44,9 @@ class StoresHttpTest {
             carriers | c- | carrier  | ''         | Nothing is chosen
             carriers | c- | amount   | 9 oz       | may be either of these
             carriers | c- | amount   | 20 °C      | measures a temperature
+            carriers | c- | amount   | 1 L, 700 g | imply 0.7 g/mL; this is 0.913 g/mL, 23.3 % off: one of the two is misread
+            carriers | c- | amount   | 1,5 l, 1420 g | 0.947 g/mL; this is 0.913 g/mL, 3.7 % off: worth a look
+            herbs    | h- | amount   | 1 cup, 300 g | one of the two is misread
             carriers | c- | opened   | 2027-01-01 | still to come
             jars     | j- | capacity | 5 mL       | must be between 10
             jars     | j- | capacity | 500 g      | needs a volume
@@ -77,6 +81,13 @@ class StoresHttpTest {
     }
 
     @Test
+    void aWeightAndAVolumeThatAgreeAreTakenTogether() {
+        Answer added = tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "olive", "amount", "1,5 l, 1370 g"));
+        // 1370 ÷ 0.913 = 1500.5 mL
+        assertThat(added.page().select("main table").text()).contains("Olive").contains("1.5 L");
+    }
+
+    @Test
     void aHerbByTheCupIsWeighedByEstimateAndASynonymIsUnderstood() {
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "milfoil", "amount", "2 cups"));
         // yarrow tops 0.08 g/mL × 500 mL = 40 g
@@ -100,6 +111,11 @@ class StoresHttpTest {
             oil    | 9 oz          | may be either of these
             oil    | 1:900         | between 0.5 and 100
             oil    | 3 L           | the bottle holds 1 L
+            amount | 1 cup, 200 g  | one of the two is misread
+            oil    | 1 L, 600 g    | one of the two is misread
+            oil    | -20 mL        | below zero
+            oil    | 900 kg        | takes more than nothing and at most
+            cut    | WHOLE         | cannot be made coarser
             length | 90            | between 21 and 56 days
             length | soon          | soon
             length | -5            | -5
@@ -114,6 +130,17 @@ class StoresHttpTest {
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.page().getElementById("note-" + field).text()).contains(words);
         assertThat(stocked.get("/shelf").page().text()).contains("An empty shelf");
+    }
+
+    /** 60 g of cut leaf pressed: 287.5 − 42.9 + 110.8 = 355 mL; ground: 230 − 42.9 + 110.8 = 298 mL, so 300 mL covers it. */
+    @Test
+    void aFinerCutIsOfferedAndTaken() {
+        Visitor stocked = Visitor.stocked(port, "Finer");
+        String asked = "/bench?amount=60+g&oil=300+mL";
+        Document bench = stocked.get(asked).page();
+        assertThat(bench.select("#verdict").text()).isEqualTo("Will not cover the herb");
+        assertThat(bench.select(".chip[data-into=cut]").attr("data-fill")).isEqualTo("GROUND");
+        assertThat(stocked.get(asked + "&cut=GROUND").page().select("#verdict").text()).isEqualTo("Covers");
     }
 
     @Test

@@ -158,7 +158,7 @@ class SeasonJourneyTest {
         window.go("/bench?amount=30+g");
         page.check("input[name=method][value=slow-warm]");
         assertThat(page.inputValue("#length")).isEqualTo("8 hours");
-        page.waitForSelector(".way:has-text('Slow warm') input:checked");
+        page.waitForSelector("#worked:not(:has-text('strain on'))");
         page.click("#start-batch");
         window.waitFor("/batch/.*");
         app.clock(Instant.parse("2026-11-24T18:00:00Z"));

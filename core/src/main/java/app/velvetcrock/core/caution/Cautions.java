@@ -4,8 +4,10 @@ import app.velvetcrock.core.materia.DataFile;
 import app.velvetcrock.core.materia.Row;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -35,6 +37,13 @@ public final class Cautions {
                 .map(Rule::caution)
                 .sorted(Comparator.comparing(Caution::level))
                 .toList();
+    }
+
+    /** What each trait is called where somebody ticks it: the head of its first rule. */
+    public Map<String, String> heads() {
+        Map<String, String> heads = new LinkedHashMap<>();
+        rules.stream().filter(rule -> !rule.trait().equals("any")).forEach(rule -> heads.putIfAbsent(rule.trait(), rule.caution().head()));
+        return heads;
     }
 
     /** Every trait that some rule speaks of; a catalogue may use others only for method and drawing. */

@@ -1,5 +1,6 @@
 package app.velvetcrock.core.charge;
 
+import app.velvetcrock.core.materia.Texture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import java.util.ArrayList;
@@ -17,12 +18,18 @@ public final class Remedies {
 
     private Remedies() {}
 
-    /** Lists remedies for a charge that does not cover or does not fit; empty for a good one. */
-    public static List<Remedy> of(Charge charge, OilWish wish, Collection<Vessel> stock) {
+    /**
+     * Lists remedies for a charge that does not cover or does not fit; empty for a good one.
+     *
+     * @param finer how its herb would lie at each finer cut, the coarsest first; none where it cannot be cut finer
+     */
+    public static List<Remedy> of(Charge charge, OilWish wish, Collection<Vessel> stock, List<Texture> finer) {
         List<Remedy> remedies = new ArrayList<>();
         if (isGood(charge)) {
             return remedies;
         }
+        finer.stream().filter(texture -> isGood(at(charge, wish, texture))).findFirst()
+                .ifPresent(texture -> remedies.add(new Remedy.FinerCut(texture.cut())));
         moreOil(charge).ifPresent(remedies::add);
         lessHerb(charge, wish).ifPresent(remedies::add);
         JarChoice.smallest(stock, charge, wish)
@@ -54,6 +61,12 @@ public final class Remedies {
         double grams = Math.floor(charge.herbs().mass().grams() * good / HERB_STEP) * HERB_STEP;
         boolean holds = grams > 0 && isGood(scaled(charge, wish, grams / charge.herbs().mass().grams()));
         return holds ? Optional.of(new Remedy.LessHerb(Mass.ofGrams(grams))) : Optional.empty();
+    }
+
+    private static Charge at(Charge charge, OilWish wish, Texture texture) {
+        Herbs herbs = new Herbs(charge.herbs().portions().stream().map(portion -> portion.at(texture)).toList());
+        Charge finer = new Charge(herbs, charge.oil(), charge.vessel(), charge.headspace());
+        return finer.withOil(wish.oilFor(finer));
     }
 
     private static Charge scaled(Charge charge, OilWish wish, double factor) {

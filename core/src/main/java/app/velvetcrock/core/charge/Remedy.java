@@ -1,5 +1,6 @@
 package app.velvetcrock.core.charge;
 
+import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 
@@ -11,6 +12,9 @@ public sealed interface Remedy {
 
     /** Take only this much herb. */
     record LessHerb(Mass herb) implements Remedy {}
+
+    /** Cut it this much finer, so that it lies closer. */
+    record FinerCut(Cut cut) implements Remedy {}
 
     /** Use this jar from the stock. */
     record OtherJar(Vessel vessel) implements Remedy {}

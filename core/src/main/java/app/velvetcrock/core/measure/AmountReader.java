@@ -35,6 +35,22 @@ public final class AmountReader {
         this.words = new UnitWords(household.cups());
     }
 
+    /** Reads a weight and a volume of one thing, written side by side; absent when it is not just that. */
+    public Optional<Both> readBoth(String text, Expect expect) {
+        boolean ofAThing = expect == Expect.SOLID || expect == Expect.LIQUID;
+        return ofAThing && text.length() <= 2 * LONGEST ? new BothReader(this).read(text, expect) : Optional.empty();
+    }
+
+    /** What the two say about each other, by the density the thing is known to have. */
+    public Contradiction check(Both both, KnownDensity known) {
+        return new ContradictionCheck(household).of(both, known);
+    }
+
+    /** An amount written so that reading it again is clear, with its echo. */
+    public Understood clearly(Amount amount) {
+        return new Understood(household.typed(amount), amount, household.echo(amount));
+    }
+
     /** Reads {@code text} for a field; never throws for what a person can type. */
     public Reading read(String text, Expect expect) {
         String plain = KitchenNumber.plain(text);

@@ -7,9 +7,9 @@ import java.util.List;
  *
  * @param implied the density the two imply
  * @param offBy how far that lies from the known density, as a signed fraction of it
- * @param slips likely misreadings under which the two agree, in words; empty when none fits
+ * @param slips likely misreadings under which the two agree; empty when none fits
  */
-public record Contradiction(Verdict verdict, Density implied, double offBy, List<String> slips) {
+public record Contradiction(Verdict verdict, Density implied, double offBy, List<Slip> slips) {
 
     public Contradiction {
         slips = List.copyOf(slips);
@@ -21,4 +21,7 @@ public record Contradiction(Verdict verdict, Density implied, double offBy, List
         WORTH_A_LOOK,
         ONE_IS_MISREAD
     }
+
+    /** A likely misreading in words, and the amount that was then meant. */
+    public record Slip(String words, Amount meant) {}
 }

@@ -1,92 +1,134 @@
 package app.velvetcrock.core.measure;
 
+import app.velvetcrock.core.measure.Contradiction.Slip;
 import app.velvetcrock.core.measure.Contradiction.Verdict;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
- * Checks a weight in ounces against a volume in cups for a known oil and looks for the slip that explains a disagreement.
- *
- * <p>More than 3 % from the known density is worth a look; outside 0.84-0.97 g/mL no oil is meant and one of the two is
- * misread (craft: measures).
+ * Checks a weight against a volume of the same thing and looks for the slip that explains a disagreement: fluid ounces taken
+ * for weight or the reverse, one cup off, tablespoon for teaspoon, one digit (craft: measures).
  */
 public final class ContradictionCheck {
 
-    private static final double WORTH_A_LOOK = 0.03;
-    private static final double LIGHTEST_OIL = 0.84;
-    private static final double HEAVIEST_OIL = 0.97;
-    private static final int LARGEST_DIGIT_CHANGE = 100;
+    /** Fluid ounces that are the very volume typed, but for rounding. */
+    private static final double SAME = 0.001;
+    private static final double LARGEST_DIGIT_CHANGE = 1000;
+    private static final int MOST_SLIPS = 4;
 
-    private final CupSystem cups;
+    private final HouseholdUnits household;
 
-    public ContradictionCheck(CupSystem cups) {
-        this.cups = cups;
+    public ContradictionCheck(HouseholdUnits household) {
+        this.household = household;
     }
 
-    /** Compares {@code ounces} (typed as a weight) with {@code cupsTyped} of an oil of the given density. */
-    public Contradiction ofOil(double cupsTyped, double ounces, Density known) {
-        Density implied = Density.between(Mass.ofGrams(ounces * Unit.OUNCE.factor()), cups.cup().times(cupsTyped));
-        double offBy = implied.gramsPerMillilitre() / known.gramsPerMillilitre() - 1;
-        Verdict verdict = verdict(implied, offBy);
-        return new Contradiction(verdict, implied, offBy, verdict == Verdict.AGREE ? List.of() : slips(cupsTyped, ounces, known));
+    /** Compares the two by the density the thing is known to have. */
+    public Contradiction of(Both both, KnownDensity known) {
+        Density implied = Density.between(both.mass(), both.poured());
+        double offBy = known.offBy(both.mass(), both.poured());
+        Verdict verdict = verdict(implied, offBy, known);
+        return new Contradiction(verdict, implied, offBy, verdict == Verdict.AGREE ? List.of() : slips(both, known));
     }
 
-    private static Verdict verdict(Density implied, double offBy) {
-        if (implied.gramsPerMillilitre() < LIGHTEST_OIL || implied.gramsPerMillilitre() > HEAVIEST_OIL) {
+    private static Verdict verdict(Density implied, double offBy, KnownDensity known) {
+        if (implied.gramsPerMillilitre() < known.least() || implied.gramsPerMillilitre() > known.most()) {
             return Verdict.ONE_IS_MISREAD;
         }
-        return Math.abs(offBy) > WORTH_A_LOOK ? Verdict.WORTH_A_LOOK : Verdict.AGREE;
+        return known.isLiquid() && Math.abs(offBy) > known.agrees() ? Verdict.WORTH_A_LOOK : Verdict.AGREE;
     }
 
-    private List<String> slips(double cupsTyped, double ounces, Density known) {
-        List<String> slips = new ArrayList<>();
-        if (sameVolume(ounces, cupsTyped)) {
-            slips.add("%s fluid ounces is %s cups exactly".formatted(Decimals.kitchen(ounces), Decimals.kitchen(cupsTyped)));
-        }
-        for (int change : new int[] {-1, 1}) {
-            if (cupsTyped + change > 0 && fits(cupsTyped + change, ounces, known)) {
-                slips.add("one cup off: %s cups would agree".formatted(Decimals.kitchen(cupsTyped + change)));
-            }
-        }
-        double spoons = cupsTyped * cups.teaspoon().millilitres() / cups.tablespoon().millilitres();
-        if (fits(spoons, ounces, known) || fits(cupsTyped * cupsTyped / spoons, ounces, known)) {
-            slips.add("tablespoons and teaspoons changed places");
-        }
-        addDigitSlips(slips, cupsTyped, ounces, known);
-        return slips;
+    private List<Slip> slips(Both both, KnownDensity known) {
+        List<Slip> slips = new ArrayList<>();
+        fluidForWeight(both.weight(), both.poured()).ifPresent(fluid -> slips.add(
+                new Slip("%s is %s exactly".formatted(words(fluid), words(both.volume())), both.volume())));
+        weightForFluid(both.volume()).filter(ounces -> known.fits(both.mass(), both.poured()) || isSame(((Mass) ounces.middle()).grams(), both.mass().grams()))
+                .ifPresent(ounces -> slips.add(new Slip("%s by weight is %s".formatted(household.typed(ounces), words(both.weight())), both.weight())));
+        oneCupOff(slips, both, known);
+        spoons(slips, both, known);
+        digits(slips, both, known);
+        return slips.stream().limit(MOST_SLIPS).toList();
     }
 
-    /** One digit of a whole number of ounces replaced: as a weight that fits, or as the exact fluid measure. */
-    private void addDigitSlips(List<String> slips, double cupsTyped, double ounces, Density known) {
-        if (ounces != Math.rint(ounces) || ounces >= LARGEST_DIGIT_CHANGE * 10) {
+    /** The weight's number read as fluid ounces, where that is just the volume. */
+    private Optional<Amount> fluidForWeight(Amount weight, Volume volume) {
+        if (weight.unit().factor() != Unit.OUNCE.factor()) {
+            return Optional.empty();
+        }
+        Amount fluid = new Amount(weight.low(), weight.high(), Unit.ofVolume(household.cups().fluidOunce(), "fluid ounce", "fluid ounces"));
+        return isSame(((Volume) fluid.middle()).millilitres(), volume.millilitres()) ? Optional.of(fluid) : Optional.empty();
+    }
+
+    private Optional<Amount> weightForFluid(Amount volume) {
+        return volume.unit().factor() == household.cups().fluidOunce().millilitres()
+                ? Optional.of(new Amount(volume.low(), volume.high(), Unit.OUNCE))
+                : Optional.empty();
+    }
+
+    private void oneCupOff(List<Slip> slips, Both both, KnownDensity known) {
+        if (both.volume().unit().factor() != household.cups().cup().millilitres() || both.volume().isRange()) {
             return;
         }
-        for (int place = 1; place <= ounces; place *= 10) {
-            int digit = (int) (ounces / place) % 10;
+        for (int change : new int[] {-1, 1}) {
+            double cups = both.volume().low() + change;
+            Amount other = new Amount(cups, cups, both.volume().unit());
+            if (cups > 0 && known.fits(both.mass(), (Volume) other.middle())) {
+                slips.add(new Slip("one cup off: %s would agree".formatted(words(other)), other));
+            }
+        }
+    }
+
+    private void spoons(List<Slip> slips, Both both, KnownDensity known) {
+        Unit tablespoon = Unit.ofVolume(household.cups().tablespoon(), "tbsp", "tbsp");
+        Unit teaspoon = Unit.ofVolume(household.cups().teaspoon(), "tsp", "tsp");
+        Unit typed = both.volume().unit();
+        Unit other = typed.factor() == tablespoon.factor() ? teaspoon : typed.factor() == teaspoon.factor() ? tablespoon : typed;
+        Amount changed = new Amount(both.volume().low(), both.volume().high(), other);
+        if (other != typed && known.fits(both.mass(), (Volume) changed.middle())) {
+            slips.add(new Slip("tablespoon and teaspoon changed places: %s would agree".formatted(words(changed)), changed));
+        }
+    }
+
+    /** One digit of a whole number replaced: of the weight, as a weight or as the exact fluid measure; or of the volume. */
+    private void digits(List<Slip> slips, Both both, KnownDensity known) {
+        for (Amount weight : withOneDigitChanged(both.weight())) {
+            Optional<Amount> fluid = fluidForWeight(weight, both.poured());
+            if (fluid.isPresent()) {
+                slips.add(new Slip("one digit: %s is %s".formatted(words(fluid.get()), words(both.volume())), both.volume()));
+            } else if (known.fits((Mass) weight.middle(), both.poured())) {
+                slips.add(new Slip("one digit: %s would agree".formatted(words(weight)), weight));
+            }
+        }
+        for (Amount volume : withOneDigitChanged(both.volume())) {
+            if (known.fits(both.mass(), (Volume) volume.middle())) {
+                slips.add(new Slip("one digit: %s would agree".formatted(words(volume)), volume));
+            }
+        }
+    }
+
+    private static List<Amount> withOneDigitChanged(Amount amount) {
+        double number = amount.low();
+        List<Amount> changed = new ArrayList<>();
+        if (amount.isRange() || number != Math.rint(number) || number >= LARGEST_DIGIT_CHANGE * 10) {
+            return changed;
+        }
+        for (int place = 1; place <= number; place *= 10) {
+            int digit = (int) (number / place) % 10;
             for (int other = 0; other < 10; other++) {
-                double changed = ounces + (other - digit) * place;
-                if (other != digit && changed > 0) {
-                    addDigitSlip(slips, changed, cupsTyped, known);
+                double value = number + (other - digit) * place;
+                if (other != digit && value > 0) {
+                    changed.add(new Amount(value, value, amount.unit()));
                 }
             }
         }
+        return changed;
     }
 
-    private void addDigitSlip(List<String> slips, double changed, double cupsTyped, Density known) {
-        if (sameVolume(changed, cupsTyped)) {
-            slips.add("one digit: %s fluid ounces is %s cups".formatted(Decimals.kitchen(changed), Decimals.kitchen(cupsTyped)));
-        } else if (fits(cupsTyped, changed, known)) {
-            slips.add("one digit: %s ounces by weight would agree".formatted(Decimals.kitchen(changed)));
-        }
+    private String words(Amount amount) {
+        return household.typed(amount);
     }
 
-    private boolean fits(double cupsTyped, double ounces, Density known) {
-        double implied = ounces * Unit.OUNCE.factor() / (cupsTyped * cups.cup().millilitres());
-        return Math.abs(implied / known.gramsPerMillilitre() - 1) <= WORTH_A_LOOK;
-    }
-
-    private boolean sameVolume(double fluidOunces, double cupsTyped) {
-        double ratio = fluidOunces * cups.fluidOunce().millilitres() / (cupsTyped * cups.cup().millilitres());
-        return Math.abs(ratio - 1) < 0.001;
+    private static boolean isSame(double one, double other) {
+        return Math.abs(one / other - 1) < SAME;
     }
 }

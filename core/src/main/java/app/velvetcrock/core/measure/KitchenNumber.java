@@ -23,7 +23,9 @@ record KitchenNumber(List<Double> values, int length) {
     private static final Map<String, Double> WORDS = Map.ofEntries(
             Map.entry("a", 1d), Map.entry("an", 1d), Map.entry("one", 1d), Map.entry("two", 2d), Map.entry("three", 3d),
             Map.entry("four", 4d), Map.entry("five", 5d), Map.entry("six", 6d), Map.entry("seven", 7d), Map.entry("eight", 8d),
-            Map.entry("nine", 9d), Map.entry("ten", 10d), Map.entry("eleven", 11d), Map.entry("twelve", 12d));
+            Map.entry("nine", 9d), Map.entry("ten", 10d), Map.entry("eleven", 11d), Map.entry("twelve", 12d), Map.entry("a dozen", 12d), Map.entry("half a dozen", 6d),
+            Map.entry("thirteen", 13d), Map.entry("fourteen", 14d), Map.entry("fifteen", 15d), Map.entry("sixteen", 16d), Map.entry("seventeen", 17d),
+            Map.entry("eighteen", 18d), Map.entry("nineteen", 19d), Map.entry("twenty", 20d), Map.entry("a hundred", 100d));
 
     private static final Map<String, Double> FRACTION_WORDS = Map.of(
             "half", 0.5, "a half", 0.5, "one half", 0.5, "quarter", 0.25, "a quarter", 0.25, "one quarter", 0.25,
@@ -32,7 +34,8 @@ record KitchenNumber(List<Double> values, int length) {
     private static final String FRACTION_WORD = "three quarters|two thirds|(?:an? |one )?half|(?:a |one )?quarter|(?:a |one )third";
     private static final String DIGITS = "\\d{1,3}(?:[,.]\\d{3}){2,}|\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d+(?:[.,]\\d+)?";
     private static final Pattern FRACTION_WORDED = Pattern.compile("(" + FRACTION_WORD + ")\\b(?: of)?(?: an?\\b)?");
-    private static final Pattern WORD = Pattern.compile("(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|an|a)\\b"
+    private static final Pattern WORD = Pattern.compile("(half a dozen|a dozen|a hundred|one|two|three|four(?:teen)?|five|six(?:teen)?|seven(?:teen)?|eight(?:een)?|nine(?:teen)?|ten|eleven|twelve"
+            + "|thirteen|fifteen|twenty|an|a)\\b"
             + "(?: and (" + FRACTION_WORD + ")\\b)?");
     private static final Pattern MIXED = Pattern.compile("(\\d+)(?: +| and )(\\d+) ?/ ?(\\d+)");
     private static final Pattern FRACTION = Pattern.compile("(\\d+) ?/ ?(\\d+)");
@@ -78,7 +81,7 @@ record KitchenNumber(List<Double> values, int length) {
 
     private static Optional<KitchenNumber> worded(String lower) {
         Matcher matcher = FRACTION_WORDED.matcher(lower);
-        if (matcher.lookingAt()) {
+        if (matcher.lookingAt() && !lower.startsWith("half a dozen")) {
             return Optional.of(new KitchenNumber(List.of(FRACTION_WORDS.get(matcher.group(1))), matcher.end()));
         }
         matcher = WORD.matcher(lower);

@@ -10,8 +10,11 @@ import app.velvetcrock.core.charge.Schools;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.keeping.Keeping;
 import app.velvetcrock.core.keeping.Treatment;
+import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.HerbKind;
+import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.materia.Texture;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Band;
@@ -23,6 +26,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /** Works a request out into a plan. */
 public final class Planner {
@@ -31,9 +35,11 @@ public final class Planner {
     public static final String RULES = "2026.1";
 
     private final Cautions cautions;
+    private final Materia materia;
 
-    public Planner(Cautions cautions) {
+    public Planner(Cautions cautions, Materia materia) {
         this.cautions = cautions;
+        this.materia = materia;
     }
 
     /** Works everything out; a charge that will not do is still a plan, with its refusals and remedies. */
@@ -53,7 +59,7 @@ public final class Planner {
                 keepUntil(request, Finish.asPlanned(request, strainOn)),
                 Fitness.of(how.method(), request.herb().kind(), request.herb().moisture(), request.carrier().kind(), how.pantry()),
                 cautions(request),
-                Remedies.of(charge, request.oil(), request.jarsInStock()));
+                Remedies.of(charge, request.oil(), request.jarsInStock(), finer(request.herb().texture())));
     }
 
     /** Dates the oil anew from how it was really finished; the bottle that ends first decides. */
@@ -78,6 +84,11 @@ public final class Planner {
         boolean food = request.circumstances().use() == Use.FOOD && herb.moisture().isDried();
         Temperature peak = finish.peak().filter(t -> t.compareTo(hottest.high()) > 0).orElse(hottest.high());
         return new Treatment(peak, light, herb.moisture(), herb.cut(), isResinousBud(herb.kind()), food, finish.after());
+    }
+
+    /** The finer cuts one can still take it to; a slurry is made with the oil and is no remedy. */
+    private List<Texture> finer(Texture texture) {
+        return Stream.of(Cut.GROUND, Cut.POWDER).filter(cut -> cut.compareTo(texture.cut()) > 0).map(cut -> materia.texture(texture.part(), cut)).toList();
     }
 
     private static boolean isResinousBud(HerbKind kind) {

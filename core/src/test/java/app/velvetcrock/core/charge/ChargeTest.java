@@ -45,7 +45,7 @@ class ChargeTest {
         assertThat(charge.airShare()).isCloseTo(0.07, within(0.005));
         assertThat(charge.fits()).isFalse();
         List<Vessel> stock = List.of(jar, jar(750, 95), jar(1500, 110));
-        List<Remedy> remedies = Remedies.of(charge, new OilWish.Exactly(charge.oil()), stock);
+        List<Remedy> remedies = Remedies.of(charge, new OilWish.Exactly(charge.oil()), stock, List.of());
         assertThat(remedies).contains(new Remedy.OtherJar(jar(750, 95)));
         assertThat(remedies).anyMatch(Remedy.LessHerb.class::isInstance);
     }
@@ -114,6 +114,15 @@ class ChargeTest {
         }
     }
 
+    /** Checked sum 2: 30 g in a 75 mm jar with 200 mL: whole flowers need 336 pressed, ground 182. */
+    @Test
+    void groundHerbIsNamedWhereTheWholeStandsOut() {
+        Charge charge = charge(Part.FLOWER, Cut.WHOLE, 30, 200, jar(500, 75));
+        List<Remedy> remedies = Remedies.of(charge, new OilWish.Exactly(charge.oil()), List.of(), List.of(MATERIA.texture(Part.FLOWER, Cut.GROUND)));
+        assertThat(charge.cover()).isEqualTo(Cover.WILL_NOT_COVER);
+        assertThat(remedies).contains(new Remedy.FinerCut(Cut.GROUND));
+    }
+
     @Test
     void everyRemedyTakenMakesAGoodCharge() {
         Random random = new Random(3);
@@ -122,7 +131,8 @@ class ChargeTest {
         for (int i = 0; i < 1000; i++) {
             Charge charge = random(random);
             OilWish wish = new OilWish.Exactly(charge.oil());
-            for (Remedy remedy : Remedies.of(charge, wish, stock)) {
+            Part part = charge.herbs().portions().get(0).texture().part();
+            for (Remedy remedy : Remedies.of(charge, wish, stock, List.of(MATERIA.texture(part, Cut.GROUND)))) {
                 Charge mended = take(remedy, charge);
                 assertThat(mended.fits() && mended.cover().isEnough()).as("%s after %s", charge, remedy).isTrue();
                 taken++;
@@ -136,6 +146,10 @@ class ChargeTest {
             return charge.withOil(more.oil());
         } else if (remedy instanceof Remedy.OtherJar other) {
             return charge.in(other.vessel());
+        } else if (remedy instanceof Remedy.FinerCut finer) {
+            HerbPortion portion = charge.herbs().portions().get(0);
+            Herbs herbs = Herbs.of(portion.at(MATERIA.texture(portion.texture().part(), finer.cut())));
+            return new Charge(herbs, charge.oil(), charge.vessel(), charge.headspace());
         }
         double factor = ((Remedy.LessHerb) remedy).herb().grams() / charge.herbs().mass().grams();
         return new Charge(charge.herbs().times(factor), charge.oil(), charge.vessel(), charge.headspace());

@@ -37,7 +37,7 @@ class PlannerTest {
     private static final LocalDate START = LocalDate.of(2026, 10, 1);
     private static final ZoneId ZONE = ZoneId.of("Europe/London");
     private final Materia materia = Materia.shipped();
-    private final Planner planner = new Planner(Cautions.shipped());
+    private final Planner planner = new Planner(Cautions.shipped(), Materia.shipped());
 
     /** Nettle leaf 40 g, 84 mm jar: oil to cover 275 mL; back 275 − 52 − 5 = 218; opened 1 Sep + 10 months = 1 Jul 2027. */
     @Test

@@ -252,7 +252,7 @@ class RoundsTest {
         Materia materia = Materia.shipped();
         var nettle = materia.herb("nettle").orElseThrow();
         Vessel jar = new Vessel("half litre", Volume.ofMillilitres(500), Length.ofMillimetres(84));
-        return new Planner(Cautions.shipped()).plan(new PlanRequest(
+        return new Planner(Cautions.shipped(), Materia.shipped()).plan(new PlanRequest(
                 new PlannedHerb(nettle, materia.texture(nettle.part(), Cut.CUT_AND_SIFTED), Moisture.DRIED, Optional.empty(), Mass.ofGrams(40), List.of()),
                 new PlannedCarrier(materia.carrier("rapeseed").orElseThrow(), bottle()), new OilWish.ToCover(), jar, List.of(jar),
                 new PlanRequest.Circumstances(method, length, LocalDate.of(2026, 10, 1), Use.HANDS, Pressing.HAND, Storage.COOL_DARK, Temperature.ofCelsius(12))));
