@@ -98,6 +98,10 @@ final class RowWords {
 
     private String useFirst(BatchSheet sheet) {
         long days = ChronoUnit.DAYS.between(today.date(), firstToEnd.get(sheet.id()).useBy());
+        return "batch %d; ".formatted(sheet.number()) + whenToUse(days);
+    }
+
+    private String whenToUse(long days) {
         return days < 0 ? "past its date by " + house.days(-days) : days == 0 ? "its last day" : house.days(days) + " left";
     }
 

@@ -261,6 +261,9 @@ class SeasonJourneyTest {
         assertThat(window.text("#oil-mark")).isEqualTo("388 mL");
         page.selectOption("#pressing", "SCREW");
         page.waitForSelector("#yield-words:has-text('screw press')");
+        page.setViewportSize(390, 844);
+        page.waitForFunction("() => { const y = (e) => { const b = e.getBoundingClientRect(); return b.top + b.height / 2; };"
+                + "return Math.abs(y(document.querySelector('#drag-oil')) - y(document.querySelector('#bench-picture line.lead-line'))) < 2; }");
         assertThat(window.complaints()).isEmpty();
     }
 
