@@ -105,7 +105,7 @@ class CupboardHttpTest {
         tove.submit(jug, "form[action$=bottle]", Map.of("count", "1", "size", "250 mL", "glass", "CLEAR", "place", "WARM"));
         String bottle = tove.get("/cupboard").page().select(".bottle").first().attr("href");
         assertThat(tove.get(bottle).page().select("#use-by").text()).isEqualTo("use by 29 Nov 2026");
-        assertThat(tove.get("/shelf").page().select(".rounds").text()).contains("Use first Nettlebatch 1; 5 days left");
+        assertThat(tove.get("/shelf").page().select(".rounds").text()).contains("Use first Nettlebatch 2; 5 days left");
         Answer smelled = tove.submit(bottle, "form[action$=sniff]", Map.of());
         assertThat(smelled.page().select("#use-by").text()).isEqualTo("use by 24 Dec 2026");
         assertThat(tove.submit(bottle, "form[action$=sniff]", Map.of()).page().select(".notice").text()).contains("more than 14 days");
