@@ -9,17 +9,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 
 /** The shipped catalogue: herbs, carriers and the table of part and cut; loaded once, never changed. */
 public final class Materia {
 
     private final Map<String, HerbKind> herbs;
     private final Map<String, CarrierKind> carriers;
+    private final Map<String, SupplyKind> supplies;
     private final Map<Part, Map<Cut, Texture>> textures;
 
-    private Materia(List<HerbKind> herbs, List<CarrierKind> carriers, List<Texture> textures) {
+    private Materia(List<HerbKind> herbs, List<CarrierKind> carriers, List<SupplyKind> supplies, List<Texture> textures) {
         this.herbs = byKey(herbs, HerbKind::key);
         this.carriers = byKey(carriers, CarrierKind::key);
+        this.supplies = byKey(supplies, SupplyKind::key);
         this.textures = byPartAndCut(textures);
     }
 
@@ -32,6 +35,8 @@ public final class Materia {
         return new Materia(
                 DataFile.read(Materia.class, "herbs.csv", Materia::herb),
                 DataFile.read(Materia.class, "carriers.csv", Materia::carrier),
+                Stream.concat(DataFile.read(Materia.class, "supplies.csv", SupplyKind::supply).stream(),
+                        DataFile.read(Materia.class, "essential-oils.csv", SupplyKind::essentialOil).stream()).toList(),
                 DataFile.read(Materia.class, "textures.csv", Materia::texture));
     }
 
@@ -49,6 +54,15 @@ public final class Materia {
 
     public Optional<CarrierKind> carrier(String key) {
         return Optional.ofNullable(carriers.get(key));
+    }
+
+    /** Waxes, spirits, antioxidants, essential oils and other additions. */
+    public Collection<SupplyKind> supplies() {
+        return supplies.values();
+    }
+
+    public Optional<SupplyKind> supply(String key) {
+        return Optional.ofNullable(supplies.get(key));
     }
 
     /** How a part lies at a cut; every pair has an answer. */

@@ -3,6 +3,7 @@ package app.velvetcrock.core.materia;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.apache.commons.csv.CSVRecord;
@@ -23,6 +24,11 @@ public final class Row {
             throw new IllegalArgumentException(column + " is blank");
         }
         return value;
+    }
+
+    /** A field that may be blank. */
+    public Optional<String> optional(String column) {
+        return Optional.of(record.get(column)).filter(value -> !value.isBlank());
     }
 
     public boolean isBlank(String column) {

@@ -5,6 +5,8 @@ import app.velvetcrock.core.measure.Reading.Understood;
 import app.velvetcrock.core.measure.Reading.Unsure;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -25,6 +27,12 @@ import java.util.regex.Pattern;
 public final class AmountReader {
 
     private static final Pattern RANGE = Pattern.compile("^(?: ?- ?| to )");
+    private static final Pattern ABOUT = Pattern.compile("^(?i)(?:about|around|roughly|approx\\.?|ca\\.?|circa|~) ?(?=[\\w.])");
+    private static final Pattern LEVEL = Pattern.compile("^(?:level|full) ");
+
+    /** Kitchen words that mean another amount in every hand; they are asked to be weighed, never guessed. */
+    private static final Pattern VAGUE = Pattern.compile("^(?:(?:big|small|large|generous|good|little|few) )*(?:handfuls?|pinch(?:es)?|dash(?:es)?|splash(?:es)?|glugs?|knobs?|dollops?"
+            + "|bits?|sprigs?|bunch(?:es)?|(?:heaped|heaping|scant|rounded|packed|generous) .*)\\b.*");
     private static final int LONGEST = 60;
 
     private final HouseholdUnits household;
@@ -53,7 +61,7 @@ public final class AmountReader {
 
     /** Reads {@code text} for a field; never throws for what a person can type. */
     public Reading read(String text, Expect expect) {
-        String plain = KitchenNumber.plain(text);
+        String plain = ABOUT.matcher(KitchenNumber.plain(text)).replaceFirst("");
         if (plain.isEmpty()) {
             return refuse(text, "nothing is written here yet", expect);
         }
@@ -84,7 +92,19 @@ public final class AmountReader {
     }
 
     private Reading readUnit(String text, String word, KitchenNumber low, KitchenNumber high, Expect expect) {
-        List<Unit> units = word.isEmpty() ? household.unitsOfBareNumber(expect) : words.meanings(word, expect);
+        if (VAGUE.matcher(word.toLowerCase(Locale.ROOT)).matches()) {
+            return refuse(text, "“%s” is a different amount in every hand; weigh it once".formatted(word), expect);
+        }
+        return readKnown(text, LEVEL.matcher(word).replaceFirst(""), low, high, expect);
+    }
+
+    private Reading readKnown(String text, String word, KitchenNumber low, KitchenNumber high, Expect expect) {
+        Optional<Map.Entry<String, Double>> more = KitchenNumber.fractionAfter(word.toLowerCase(Locale.ROOT));
+        if (more.isPresent() && low == high) {
+            KitchenNumber sum = low.plus(more.get().getValue());
+            return readKnown(text, more.get().getKey(), sum, sum, expect);
+        }
+        List<Unit> units = word.isEmpty() || word.equals("°") && expect == Expect.TEMPERATURE ? household.unitsOfBareNumber(expect) : words.meanings(word, expect);
         List<Unit> allowed = units.stream().filter(unit -> expect.allows(unit.dimension())).toList();
         if (units.isEmpty()) {
             return refuse(text, "“%s” is not a unit known here".formatted(word), expect);

@@ -65,11 +65,17 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
 
     /** Writes an amount so that reading it again is clear: the unit always stands, thousands are not grouped. */
     String typed(Amount amount) {
-        String number = Decimals.kitchen(amount.low());
+        String number = clear(amount.low());
         if (amount.isRange()) {
-            number += "-" + Decimals.kitchen(amount.high());
+            number += "-" + clear(amount.high());
         }
         return number + " " + amount.unit().word(amount.high());
+    }
+
+    /** A point before just three digits would be asked about again; a nought behind them settles it. */
+    private static String clear(double value) {
+        String number = Decimals.kitchen(value);
+        return number.matches("[1-9]\\d{0,2}\\.\\d{3}") ? number + "0" : number;
     }
 
     private static String inCanonical(Amount amount) {
@@ -98,7 +104,8 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
         if (volume.millilitres() >= 1000) {
             return Decimals.upTo(volume.millilitres() / 1000, 2) + " L";
         }
-        return Decimals.upTo(volume.millilitres(), volume.millilitres() < 10 ? 1 : 0) + " mL";
+        int places = volume.millilitres() < 1 ? 2 : volume.millilitres() < 10 ? 1 : 0;
+        return Decimals.upTo(volume.millilitres(), places) + " mL";
     }
 
     private static String usMass(Mass mass) {

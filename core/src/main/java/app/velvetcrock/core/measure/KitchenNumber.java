@@ -25,19 +25,22 @@ record KitchenNumber(List<Double> values, int length) {
             Map.entry("four", 4d), Map.entry("five", 5d), Map.entry("six", 6d), Map.entry("seven", 7d), Map.entry("eight", 8d),
             Map.entry("nine", 9d), Map.entry("ten", 10d), Map.entry("eleven", 11d), Map.entry("twelve", 12d), Map.entry("a dozen", 12d), Map.entry("half a dozen", 6d),
             Map.entry("thirteen", 13d), Map.entry("fourteen", 14d), Map.entry("fifteen", 15d), Map.entry("sixteen", 16d), Map.entry("seventeen", 17d),
-            Map.entry("eighteen", 18d), Map.entry("nineteen", 19d), Map.entry("twenty", 20d), Map.entry("a hundred", 100d));
+            Map.entry("eighteen", 18d), Map.entry("nineteen", 19d), Map.entry("twenty", 20d));
 
     private static final Map<String, Double> FRACTION_WORDS = Map.of(
             "half", 0.5, "a half", 0.5, "one half", 0.5, "quarter", 0.25, "a quarter", 0.25, "one quarter", 0.25,
             "three quarters", 0.75, "a third", 1 / 3d, "one third", 1 / 3d, "two thirds", 2 / 3d);
 
     private static final String FRACTION_WORD = "three quarters|two thirds|(?:an? |one )?half|(?:a |one )?quarter|(?:a |one )third";
-    private static final String DIGITS = "\\d{1,3}(?:[,.]\\d{3}){2,}|\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d+(?:[.,]\\d+)?";
+    private static final String DIGITS = "\\d{1,3}(?: \\d{3})+(?![\\d/])|\\.\\d+|\\d{1,3}(?:[,.]\\d{3}){2,}|\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d+(?:[.,]\\d+)?";
     private static final Pattern FRACTION_WORDED = Pattern.compile("(" + FRACTION_WORD + ")\\b(?: of)?(?: an?\\b)?");
-    private static final Pattern WORD = Pattern.compile("(half a dozen|a dozen|a hundred|one|two|three|four(?:teen)?|five|six(?:teen)?|seven(?:teen)?|eight(?:een)?|nine(?:teen)?|ten|eleven|twelve"
+    private static final Pattern WORD = Pattern.compile("(half a dozen|a dozen|one|two|three|four(?:teen)?|five|six(?:teen)?|seven(?:teen)?|eight(?:een)?|nine(?:teen)?|ten|eleven|twelve"
             + "|thirteen|fifteen|twenty|an|a)\\b"
             + "(?: and (" + FRACTION_WORD + ")\\b)?");
+    private static final Pattern HUNDREDS = Pattern.compile("(a|one|two|three|four|five|six|seven|eight|nine) hundred\\b(?: and (\\w+)\\b)?");
+    private static final Pattern AND_A_FRACTION = Pattern.compile("(.+?) and (" + FRACTION_WORD + ")");
     private static final Pattern MIXED = Pattern.compile("(\\d+)(?: +| and )(\\d+) ?/ ?(\\d+)");
+    private static final Pattern ARTICLE = Pattern.compile("(?: of)? an?\\b");
     private static final Pattern FRACTION = Pattern.compile("(\\d+) ?/ ?(\\d+)");
     private static final Pattern DECIMAL = Pattern.compile("(" + DIGITS + ")(?: and (" + FRACTION_WORD + ")\\b)?");
     private static final Pattern EITHER_SIGN = Pattern.compile("[1-9]\\d{0,2}[.,]\\d{3}");
@@ -70,7 +73,8 @@ record KitchenNumber(List<Double> values, int length) {
         }
         matcher = FRACTION.matcher(lower);
         if (matcher.lookingAt()) {
-            return fraction(0, matcher.group(1), matcher.group(2), matcher.end());
+            Matcher article = ARTICLE.matcher(lower).region(matcher.end(), lower.length());
+            return fraction(0, matcher.group(1), matcher.group(2), article.lookingAt() ? article.end() : matcher.end());
         }
         matcher = DECIMAL.matcher(lower);
         if (matcher.lookingAt()) {
@@ -79,7 +83,36 @@ record KitchenNumber(List<Double> values, int length) {
         return worded(lower);
     }
 
+    /** The unit's word and the fraction more in "cup and a half"; absent where there is none. */
+    static Optional<Map.Entry<String, Double>> fractionAfter(String word) {
+        Matcher matcher = AND_A_FRACTION.matcher(word);
+        return matcher.matches() ? Optional.of(Map.entry(matcher.group(1), FRACTION_WORDS.get(matcher.group(2)))) : Optional.empty();
+    }
+
+    KitchenNumber plus(double more) {
+        return new KitchenNumber(values.stream().map(value -> value + more).toList(), length);
+    }
+
+    private static Optional<KitchenNumber> hundreds(String lower) {
+        Matcher matcher = HUNDREDS.matcher(lower);
+        if (!matcher.lookingAt()) {
+            return Optional.empty();
+        }
+        double hundreds = WORDS.get(matcher.group(1)) * 100;
+        String rest = matcher.group(2);
+        if (rest == null) {
+            return Optional.of(new KitchenNumber(List.of(hundreds), matcher.end()));
+        }
+        return rest.matches("\\d{1,2}") || WORDS.containsKey(rest) && rest.length() > 2
+                ? Optional.of(new KitchenNumber(List.of(hundreds + Optional.ofNullable(WORDS.get(rest)).orElseGet(() -> number(rest))), matcher.end()))
+                : Optional.empty();
+    }
+
     private static Optional<KitchenNumber> worded(String lower) {
+        Optional<KitchenNumber> hundreds = hundreds(lower);
+        if (hundreds.isPresent()) {
+            return hundreds;
+        }
         Matcher matcher = FRACTION_WORDED.matcher(lower);
         if (matcher.lookingAt() && !lower.startsWith("half a dozen")) {
             return Optional.of(new KitchenNumber(List.of(FRACTION_WORDS.get(matcher.group(1))), matcher.end()));
@@ -97,6 +130,9 @@ record KitchenNumber(List<Double> values, int length) {
         if (EITHER_SIGN.matcher(digits).matches()) {
             return new KitchenNumber(
                     List.of(number(digits.replace(',', '.')) + extra, number(digits.replaceAll("[.,]", "")) + extra), matcher.end());
+        }
+        if (digits.indexOf(' ') > 0) {
+            return new KitchenNumber(List.of(number(digits.replace(" ", "")) + extra), matcher.end());
         }
         boolean grouped = digits.matches("\\d{1,3}([,.]\\d{3}){2,}") || digits.indexOf(',') >= 0 && digits.indexOf('.') > digits.indexOf(',');
         String plain = grouped ? ungroup(digits) : digits.replace(',', '.');

@@ -6,8 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.velvetcrock.core.caution.Cautions;
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 class MateriaTest {
@@ -19,11 +22,12 @@ class MateriaTest {
 
     @Test
     void shipsEnoughAndEveryTraitIsSpokenOf() {
-        assertThat(materia.herbs()).hasSizeGreaterThanOrEqualTo(40);
-        assertThat(materia.carriers()).hasSizeGreaterThanOrEqualTo(18);
+        assertThat(materia.herbs()).hasSizeGreaterThanOrEqualTo(90);
+        assertThat(materia.carriers()).hasSizeGreaterThanOrEqualTo(28);
         Set<String> traits = new TreeSet<>();
         materia.herbs().forEach(herb -> traits.addAll(herb.traits()));
         materia.carriers().forEach(carrier -> traits.addAll(carrier.traits()));
+        materia.supplies().forEach(supply -> traits.addAll(supply.traits()));
         traits.removeAll(NO_CAUTION);
         assertThat(Cautions.shipped().traits()).containsAll(traits);
     }
@@ -46,6 +50,19 @@ class MateriaTest {
         Set<String> standard = Set.of("olive", "sunflower", "sunflower-high-oleic", "rapeseed", "grapeseed", "sweet-almond", "hazelnut", "avocado", "sesame", "rice-bran",
                 "walnut", "linseed", "castor", "jojoba", "mct", "coconut", "shea", "mango-butter", "cocoa-butter");
         assertThat(materia.carriers()).allSatisfy(carrier -> assertThat(carrier.densityIsEstimate()).as(carrier.key()).isEqualTo(!standard.contains(carrier.key())));
+    }
+
+    /** Only the craft's eleven figures are held; every other essential oil says that none is. */
+    @Test
+    void dermalFiguresAreTheCraftsAlone() {
+        List<SupplyKind> oils = materia.supplies().stream().filter(supply -> supply.type() == SupplyType.ESSENTIAL_OIL).toList();
+        assertThat(oils).hasSizeGreaterThanOrEqualTo(40);
+        assertThat(oils.stream().filter(oil -> oil.dermalMost().isPresent())
+                .collect(Collectors.toMap(SupplyKind::key, oil -> oil.dermalMost().orElseThrow())))
+                .containsExactlyInAnyOrderEntriesOf(Map.ofEntries(
+                        Map.entry("eo-cinnamon-bark", 0.07), Map.entry("eo-bergamot", 0.4), Map.entry("eo-clove-bud", 0.5), Map.entry("eo-cinnamon-leaf", 0.6),
+                        Map.entry("eo-lemongrass", 0.7), Map.entry("eo-lime", 0.7), Map.entry("eo-oregano", 1.1), Map.entry("eo-thyme", 1.3),
+                        Map.entry("eo-lemon", 2.0), Map.entry("eo-peppermint", 5.4), Map.entry("eo-tea-tree", 15.0)));
     }
 
     @Test

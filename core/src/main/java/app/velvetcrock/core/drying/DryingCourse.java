@@ -1,0 +1,155 @@
+package app.velvetcrock.core.drying;
+
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.water.WaterContent;
+import app.velvetcrock.core.working.Figure;
+import app.velvetcrock.core.working.Working;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * How far a drying lot has come, by its weighings.
+ *
+ * @param water what it began with: as estimated, or corrected backwards once it is dry
+ * @param waterNow share of water at the last weighing
+ * @param rate k of the drying law, per day; absent until it has lost weight
+ * @param ready when it will hold 12 % water; absent without a rate, and once it is dry
+ * @param range earliest and latest for a start 4 % wetter or drier than thought; absent before the third weighing
+ * @param curve the fitted weights, for drawing; empty without a rate
+ */
+public record DryingCourse(
+        State state, DryingStart start, List<WeighIn> weighIns, WaterContent water, double waterNow, Mass readyMass, Optional<Double> rate,
+        Optional<Instant> ready, Optional<Range> range, List<Point> curve, Working working) {
+
+    /** The start may be this much wetter or drier than thought [E]. */
+    private static final double WATER_SPREAD = 0.04;
+
+    private static final int LEAST_FOR_RANGE = 3;
+
+    /** Steady: under 1 % and under two steps of the scale over 20 hours or more (craft: drying). */
+    private static final double STEADY_SHARE = 0.01;
+    private static final double STEADY_STEPS = 2;
+    private static final Duration STEADY_FOR = Duration.ofHours(20);
+    private static final int CURVE_POINTS = 24;
+    private static final double WETTEST = 0.97;
+    private static final double DRIEST = 0.01;
+
+    /** Where a drying lot stands. */
+    public enum State {
+        /** Nothing can be said before it was weighed again. */
+        WEIGH_AGAIN,
+        DRYING,
+        /** By the sum it is ready; the hand has not said so yet. */
+        TRY_IT,
+        DRY,
+        /** It loses no more, and still bends. */
+        AIR_TOO_DAMP
+    }
+
+    /** Earliest and latest moment. */
+    public record Range(Instant earliest, Instant latest) {}
+
+    /** A weight of the fitted curve. */
+    public record Point(Instant at, Mass mass) {}
+
+    public DryingCourse {
+        weighIns = List.copyOf(weighIns);
+        curve = List.copyOf(curve);
+    }
+
+    /** Works it out; weighings may come in any order. */
+    public static DryingCourse of(DryingStart start, List<WeighIn> all) {
+        List<WeighIn> weighIns = all.stream().sorted(Comparator.comparing(WeighIn::at)).toList();
+        DryingLaw law = DryingLaw.of(start);
+        Mass now = weighIns.isEmpty() ? start.mass() : last(weighIns).mass();
+        State state = state(law, weighIns);
+        WaterContent water = state == State.DRY && isDryByWeight(law, weighIns) ? corrected(start, now) : start.water();
+        DryingLaw known = DryingLaw.of(start, water.fraction());
+        Optional<Double> rate = known.rate(weighIns);
+        boolean goesOn = state == State.DRYING || state == State.TRY_IT;
+        Optional<Instant> ready = goesOn ? rate.map(known::readyAt) : Optional.empty();
+        Optional<Range> range = goesOn && weighIns.size() >= LEAST_FOR_RANGE ? range(start, weighIns) : Optional.empty();
+        return new DryingCourse(state, start, weighIns, water, known.waterAt(now), known.ready(), rate, ready, range,
+                rate.map(k -> curve(known, k, ready, weighIns)).orElse(List.of()), working(known, rate, ready, now));
+    }
+
+    private static State state(DryingLaw law, List<WeighIn> weighIns) {
+        if (weighIns.isEmpty()) {
+            return State.WEIGH_AGAIN;
+        }
+        WeighIn last = last(weighIns);
+        boolean steady = isSteady(law.start(), weighIns);
+        return switch (last.snap()) {
+            case SNAPS -> State.DRY;
+            case BENDS -> steady ? State.AIR_TOO_DAMP : State.DRYING;
+            case NOT_TRIED -> last.mass().compareTo(law.settles()) <= 0 ? State.DRY
+                    : steady || last.mass().compareTo(law.ready()) <= 0 ? State.TRY_IT : State.DRYING;
+        };
+    }
+
+    /** Dry by its weight, so that the weight tells what water it began with; a snap alone tells only that it is dry. */
+    private static boolean isDryByWeight(DryingLaw law, List<WeighIn> weighIns) {
+        return last(weighIns).mass().compareTo(law.settles()) <= 0 || isSteady(law.start(), weighIns);
+    }
+
+    /** What it must have held at first, now that it has settled: dry matter is 0.91 of what it weighs. */
+    private static WaterContent corrected(DryingStart start, Mass settled) {
+        double water = 1 - settled.grams() * DryingLaw.SETTLED_DRY_SHARE / start.mass().grams();
+        return new WaterContent(Math.max(DRIEST, Math.min(WETTEST, water)));
+    }
+
+    private static boolean isSteady(DryingStart start, List<WeighIn> weighIns) {
+        WeighIn last = last(weighIns);
+        return weighIns.stream()
+                .filter(earlier -> Duration.between(earlier.at(), last.at()).compareTo(STEADY_FOR) >= 0)
+                .reduce((first, nearest) -> nearest)
+                .filter(earlier -> {
+                    double lost = Math.abs(earlier.mass().grams() - last.mass().grams());
+                    return lost < STEADY_SHARE * earlier.mass().grams() && lost < STEADY_STEPS * start.scaleStep().grams();
+                })
+                .isPresent();
+    }
+
+    private static Optional<Range> range(DryingStart start, List<WeighIn> weighIns) {
+        double water = start.water().fraction();
+        List<Instant> ends = Stream.of(water - WATER_SPREAD, water, water + WATER_SPREAD)
+                .map(w -> DryingLaw.of(start, Math.max(DRIEST, Math.min(WETTEST, w))))
+                .flatMap(law -> law.rate(weighIns).map(law::readyAt).stream())
+                .sorted().toList();
+        return ends.isEmpty() ? Optional.empty() : Optional.of(new Range(ends.get(0), ends.get(ends.size() - 1)));
+    }
+
+    private static List<Point> curve(DryingLaw law, double rate, Optional<Instant> ready, List<WeighIn> weighIns) {
+        Instant until = Stream.concat(ready.stream(), Stream.of(last(weighIns).at())).max(Comparator.naturalOrder()).orElseThrow();
+        Duration whole = Duration.between(law.start().at(), until);
+        List<Point> points = new ArrayList<>();
+        for (int i = 0; i <= CURVE_POINTS; i++) {
+            Instant at = law.start().at().plus(whole.multipliedBy(i).dividedBy(CURVE_POINTS));
+            points.add(new Point(at, law.massAt(at, rate)));
+        }
+        return points;
+    }
+
+    private static Working working(DryingLaw law, Optional<Double> rate, Optional<Instant> ready, Mass now) {
+        Working.Builder sum = Working.of("days to dry = ln((fresh − settled) ÷ (ready − settled)) ÷ pace of drying, the pace from your weighings")
+                .given("laid out", Figure.of(law.start().mass()))
+                .estimate("water at first", Figure.ofPercent(law.start().water().fraction() * 100))
+                .result("dry matter", Figure.of(law.start().water().dryMatter(law.start().mass())))
+                .estimate("settles in room air at", Figure.of(law.settles()))
+                .result("ready at 12 % water", Figure.of(law.ready()))
+                .given("weighs now", Figure.of(now))
+                .result("water now", Figure.ofPercent(law.waterAt(now) * 100));
+        rate.ifPresent(k -> sum.result("pace of drying, by least squares, a day", Figure.ofFactor(k)));
+        ready.ifPresent(at -> sum.result("days from laying out to ready", Figure.ofDays(Math.round(law.days(at)))));
+        return sum.build();
+    }
+
+    private static WeighIn last(List<WeighIn> weighIns) {
+        return weighIns.get(weighIns.size() - 1);
+    }
+}

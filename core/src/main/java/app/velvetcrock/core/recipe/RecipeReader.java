@@ -1,0 +1,179 @@
+package app.velvetcrock.core.recipe;
+
+import app.velvetcrock.core.measure.AmountReader;
+import app.velvetcrock.core.measure.Both;
+import app.velvetcrock.core.measure.Contradiction;
+import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Reading;
+import app.velvetcrock.core.measure.Reading.Understood;
+import app.velvetcrock.core.measure.Reading.Unsure;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.recipe.RecipeLine.Asked;
+import app.velvetcrock.core.recipe.RecipeLine.Clear;
+import app.velvetcrock.core.recipe.RecipeLine.Contradicting;
+import app.velvetcrock.core.recipe.RecipeLine.Instead;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Reads an ingredient list line by line: an amount and a thing, in either order, with a second amount beside it if there is one.
+ *
+ * <table><caption>Examples in a household with US cups</caption>
+ * <tr><td>2½ cups rapeseed oil</td><td>542 g</td></tr>
+ * <tr><td>1 oz beeswax pellets</td><td>28.3 g</td></tr>
+ * <tr><td>2½ cups (20 oz) rapeseed oil</td><td>asks: 4.5 % off, 20 fluid ounces is 2½ cups exactly</td></tr>
+ * <tr><td>nettle leaf: 1 cup</td><td>35.5 g</td></tr>
+ * </table>
+ */
+public final class RecipeReader {
+
+    private static final int LONGEST_LINE = 200;
+    private static final int MOST_LINES = 60;
+    private static final Pattern BULLET = Pattern.compile("^\\s*(?:[-*•–]\\s+|\\d+[.)]\\s+(?=\\d))");
+    private static final Pattern AFTERWARDS = Pattern.compile("^(.*?)\\s*(?::|=|\\s[-–]\\s)\\s*((?:\\d|[½⅓⅔¼¾⅛]|an? |half|one|two|three).*)$");
+    private static final Pattern SECOND = Pattern.compile("^(.*?)\\s*(?:,\\s+|\\()\\s*(?:about |or |that is )?((?:\\d|[½⅓⅔¼¾⅛]).*?)\\)?\\s*$");
+
+    private final AmountReader amounts;
+    private final Things things;
+
+    public RecipeReader(AmountReader amounts, Things things) {
+        this.amounts = amounts;
+        this.things = things;
+    }
+
+    /** Reads every line that is not blank. */
+    public List<RecipeLine> read(String text) {
+        return text.lines().map(String::strip).filter(line -> !line.isEmpty()).limit(MOST_LINES).map(this::line).toList();
+    }
+
+    /** Tells how many lines of a text are too many to be read. */
+    public static long tooMany(String text) {
+        return Math.max(0, text.lines().filter(line -> !line.isBlank()).count() - MOST_LINES);
+    }
+
+    RecipeLine line(String written) {
+        if (written.length() > LONGEST_LINE) {
+            return new Asked(written, "This line is longer than an ingredient can be.", List.of());
+        }
+        String line = BULLET.matcher(written).replaceFirst("").strip();
+        return split(line).map(parts -> read(written, parts)).orElseGet(() -> notSplit(written, line));
+    }
+
+    /** An amount, a second one if it stands apart from the first, and what they are of. */
+    private record Parts(String amount, String second, String name) {
+
+        String amounts() {
+            return second.isEmpty() ? amount : amount + ", " + second;
+        }
+    }
+
+    private Optional<Parts> split(String line) {
+        Matcher after = AFTERWARDS.matcher(line);
+        if (after.matches() && things.find(after.group(1)).isPresent() && reads(after.group(2))) {
+            return Optional.of(new Parts(after.group(2), "", after.group(1)));
+        }
+        Matcher second = SECOND.matcher(line);
+        if (second.matches() && reads(second.group(2))) {
+            Optional<Parts> first = leading(second.group(1));
+            if (first.isPresent()) {
+                return Optional.of(new Parts(first.get().amount(), second.group(2), first.get().name()));
+            }
+        }
+        return leading(line);
+    }
+
+    /** The longest beginning that reads as an amount, when what follows names something. */
+    private Optional<Parts> leading(String line) {
+        String[] words = line.split("\\s+");
+        for (int taken = words.length - 1; taken > 0; taken--) {
+            String amount = String.join(" ", List.of(words).subList(0, taken)).replaceFirst(",$", "");
+            String name = String.join(" ", List.of(words).subList(taken, words.length));
+            if (reads(amount) && !isVague(amount + " " + words[taken]) && !name.matches(".*\\d.*") && things.find(name).isPresent()) {
+                return Optional.of(new Parts(amount, "", name));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private boolean isVague(String amount) {
+        return amounts.read(amount, Expect.SOLID) instanceof Reading.NotUnderstood not && not.wrong().contains("weigh it once");
+    }
+
+    private boolean reads(String amount) {
+        Reading reading = amounts.read(amount, Expect.LIQUID);
+        return !(reading instanceof Reading.NotUnderstood) || amounts.readBoth(amount, Expect.LIQUID).isPresent();
+    }
+
+    private RecipeLine read(String written, Parts parts) {
+        Thing thing = things.find(parts.name()).orElseThrow();
+        Optional<Both> both = amounts.readBoth(parts.amounts(), thing.expect());
+        if (both.isPresent()) {
+            return pair(written, parts, thing, both.get());
+        }
+        if (!parts.second().isEmpty()) {
+            return new Asked(written, "Two amounts stand here, and they are not one weight and one volume.",
+                    List.of(new Instead(parts.amount() + " " + parts.name(), "the first alone"), new Instead(parts.second() + " " + parts.name(), "the second alone")));
+        }
+        Reading reading = amounts.read(parts.amount(), thing.expect());
+        if (reading instanceof Understood understood) {
+            return clear(written, thing, understood);
+        } else if (reading instanceof Unsure unsure) {
+            return new Asked(written, "Which is meant? Here " + unsure.why() + ".",
+                    unsure.readings().stream().map(choice -> new Instead(choice.typed() + " " + parts.name(), choice.echo())).toList());
+        }
+        Reading.NotUnderstood not = (Reading.NotUnderstood) reading;
+        return new Asked(written, "“%s”: %s.".formatted(parts.amount(), not.wrong()), List.of());
+    }
+
+    private static RecipeLine clear(String written, Thing thing, Understood understood) {
+        if (understood.amount().middle() instanceof Volume volume) {
+            return new Clear(written, thing, thing.density().massOf(volume), understood.echo(), true);
+        }
+        return new Clear(written, thing, understood.mass(), understood.echo(), false);
+    }
+
+    private RecipeLine pair(String written, Parts parts, Thing thing, Both both) {
+        Contradiction found = amounts.check(both, thing.known());
+        Understood weight = amounts.clearly(both.weight());
+        Understood volume = amounts.clearly(both.volume());
+        if (found.verdict() == Contradiction.Verdict.AGREE) {
+            return new Clear(written, thing, both.mass(), "%s and %s agree".formatted(weight.echo(), volume.echo()), false);
+        }
+        List<Instead> instead = new ArrayList<>();
+        found.slips().forEach(slip -> instead.add(new Instead(amounts.clearly(slip.meant()).typed() + " " + parts.name(), slip.words())));
+        instead.add(new Instead(weight.typed() + " " + parts.name(), "the weight alone"));
+        instead.add(new Instead(volume.typed() + " " + parts.name(), "the volume alone"));
+        return new Contradicting(written, thing, found, instead);
+    }
+
+    private RecipeLine notSplit(String written, String line) {
+        String[] words = line.split("\\s+");
+        for (int taken = 1; taken < words.length; taken++) {
+            String amount = String.join(" ", List.of(words).subList(0, taken));
+            if (isVague(amount)) {
+                return new Asked(written, "“%s” is a different amount in every hand; weigh it once.".formatted(amount), List.of());
+            }
+        }
+        if (things.find(line).isPresent()) {
+            return new Asked(written, "Understood “%s”, but no amount that can be read stands with it.".formatted(things.find(line).orElseThrow().name()), List.of());
+        }
+        for (int taken = words.length - 1; taken > 0; taken--) {
+            String amount = String.join(" ", List.of(words).subList(0, taken));
+            if (reads(amount)) {
+                String name = String.join(" ", List.of(words).subList(taken, words.length));
+                return new Asked(written, "Understood “%s”, but not what “%s” is.".formatted(amount, name),
+                        things.near(name).stream().map(near -> new Instead(amount + " " + near, near)).toList());
+            }
+        }
+        return new Asked(written, "No amount and no ingredient can be read here.", List.of());
+    }
+
+    /** The weights of the lines that are clear. */
+    static Mass total(List<RecipeLine> lines) {
+        return lines.stream().filter(Clear.class::isInstance).map(line -> ((Clear) line).mass()).reduce(Mass.ZERO, Mass::plus);
+    }
+}

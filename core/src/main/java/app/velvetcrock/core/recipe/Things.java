@@ -1,0 +1,135 @@
+package app.velvetcrock.core.recipe;
+
+import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.HerbKind;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Part;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Finds what is meant by a name as people write it: "organic olive oil", "dried nettle leaves, chopped". */
+public final class Things {
+
+    private static final Set<String> DECORATION = Set.of(
+            "of", "the", "a", "an", "organic", "pure", "raw", "good", "quality", "extra", "virgin", "cold-pressed", "pressed", "unrefined", "refined", "infused",
+            "oil", "oils", "carrier", "liquid", "melted", "grated", "shaved", "pellets", "pastilles", "beads", "local", "home", "homemade", "loosely",
+            "packed", "your", "favourite", "dried", "dry", "fresh", "wilted", "chopped", "crushed", "ground", "powder", "powdered", "whole", "cut", "sifted",
+            "leaf", "leaves", "flower", "flowers", "petals", "tops", "root", "roots", "buds", "bud", "needles", "tips", "berries", "essential", "eo", "and",
+            "butter", "wax", "finely", "roughly", "cold", "juice");
+    private static final int LEAST_FOR_A_START = 4;
+
+    private final Materia materia;
+    private final List<Thing> things;
+    private final List<Known> known;
+
+    private Things(Materia materia, List<Thing> things) {
+        this.materia = materia;
+        this.things = things;
+        this.known = things.stream().flatMap(thing -> thing.names().stream().map(name -> new Known(thing, name, bare(name)))).toList();
+    }
+
+    /** A name of a thing, stripped once of what does not tell it apart. */
+    private record Known(Thing thing, String name, String bare) {
+
+        /** How much of a text the name accounts for; a thing's own name goes before another's synonym of the same length. */
+        Match in(String bareText, String text) {
+            int found = bare.isEmpty() ? text.equals(name) ? name.length() : 0 : bareText.contains(" " + bare + " ") ? bare.length() : 0;
+            return new Match(thing, found == 0 ? 0 : 2 * found + (name.equals(thing.names().get(0)) ? 1 : 0));
+        }
+    }
+
+    /** All there is to speak of: a household's herbs and carriers, and every supply. */
+    public static Things of(Materia materia, Collection<HerbKind> herbs, Collection<CarrierKind> carriers) {
+        List<Thing> things = new ArrayList<>();
+        carriers.forEach(carrier -> things.add(Thing.of(carrier)));
+        herbs.forEach(herb -> things.add(Thing.of(herb, materia)));
+        materia.supplies().forEach(supply -> things.add(Thing.of(supply)));
+        return new Things(materia, things);
+    }
+
+    public List<Thing> all() {
+        return List.copyOf(things);
+    }
+
+    public Optional<Thing> byKey(String key) {
+        return things.stream().filter(thing -> thing.key().equals(key)).findFirst();
+    }
+
+    /** What a name means; the longest name found in it wins, and words of state then say what a cup of a herb weighs. */
+    public Optional<Thing> find(String written) {
+        String text = plain(written);
+        if (text.isEmpty()) {
+            return Optional.empty();
+        }
+        boolean essential = text.matches(".*\\b(essential|eo)\\b.*");
+        boolean poured = text.matches(".*\\b(oil|oils|butter)\\b.*") && !essential;
+        String bareText = " " + bare(text) + " ";
+        return known.stream()
+                .map(name -> name.in(bareText, text))
+                .filter(match -> match.length > 0)
+                .max(Comparator.comparingInt((Match match) -> match.length).thenComparingInt(match -> fits(match.thing, essential, poured)))
+                .map(match -> inState(match.thing, text));
+    }
+
+    /** Names near what was written, for asking. */
+    public List<String> near(String written) {
+        String bare = bare(plain(written));
+        String start = bare.substring(0, Math.min(LEAST_FOR_A_START, bare.length()));
+        return start.length() < 2 ? List.of() : things.stream().filter(thing -> thing.names().stream().anyMatch(name -> name.contains(start)))
+                .map(Thing::name).distinct().limit(4).toList();
+    }
+
+    private record Match(Thing thing, int length) {}
+
+    /** Of two of one name, what the words around it say: an essential oil, a carrier, or else the herb. */
+    private static int fits(Thing thing, boolean essential, boolean poured) {
+        return switch (thing.role()) {
+            case ESSENTIAL_OIL -> essential ? 3 : 0;
+            case OIL, BUTTER -> poured ? 2 : 1;
+            case HERB -> poured || essential ? 1 : 2;
+            default -> 1;
+        };
+    }
+
+    private Thing inState(Thing thing, String text) {
+        if (thing.herb().isEmpty()) {
+            return thing;
+        }
+        HerbKind herb = thing.herb().get();
+        Moisture moisture = text.matches(".*\\bfresh\\b.*") ? Moisture.FRESH : text.matches(".*\\bwilted\\b.*") ? Moisture.WILTED : Moisture.DRIED;
+        Cut cut = text.matches(".*\\bpowder(ed)?\\b.*") ? Cut.POWDER : text.matches(".*\\bground\\b.*") ? Cut.GROUND
+                : text.matches(".*\\bwhole\\b.*") ? Cut.WHOLE : text.matches(".*\\b(crumbled|rubbed|crushed)\\b.*") ? Cut.CRUMBLED : Cut.CUT_AND_SIFTED;
+        return Thing.herb(herb, part(text).orElse(herb.part()), cut, moisture, materia);
+    }
+
+    private static Optional<Part> part(String text) {
+        if (text.matches(".*\\blea(f|ves)\\b.*")) {
+            return Optional.of(Part.LEAF);
+        }
+        return Arrays.stream(Part.values())
+                .filter(part -> text.matches(".*\\b" + part.name().toLowerCase(Locale.ROOT) + "s?\\b.*"))
+                .findFirst();
+    }
+
+    static String plain(String text) {
+        return text.toLowerCase(Locale.ROOT).replace('’', '\'').replaceAll("[^\\p{L}\\p{N}'-]+", " ").strip();
+    }
+
+    private static String bare(String text) {
+        return Arrays.stream(plain(text).split(" ")).filter(word -> !DECORATION.contains(word)).map(Things::singular).collect(Collectors.joining(" "));
+    }
+
+    /** "nettles" as "nettle"; short words and those in -ss stay. */
+    private static String singular(String word) {
+        return word.length() > 3 && word.endsWith("s") && !word.endsWith("ss") && !word.endsWith("us") && !word.endsWith("is") ? word.substring(0, word.length() - 1) : word;
+    }
+}

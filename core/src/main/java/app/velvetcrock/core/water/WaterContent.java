@@ -1,0 +1,57 @@
+package app.velvetcrock.core.water;
+
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.Check;
+import app.velvetcrock.core.measure.Mass;
+
+/**
+ * The share of water in a herb, wet basis [E] (craft: water).
+ *
+ * @param fraction of its mass, 0.01 to 0.97
+ */
+public record WaterContent(double fraction) {
+
+    public static final WaterContent DRIED = new WaterContent(0.10);
+    private static final WaterContent POWDER = new WaterContent(0.08);
+    private static final WaterContent WILTED = new WaterContent(0.60);
+    private static final WaterContent FRESH = new WaterContent(0.85);
+    private static final WaterContent FRESH_BUD = new WaterContent(0.45);
+    private static final WaterContent FRESH_ROOT = new WaterContent(0.72);
+    private static final WaterContent PULP = new WaterContent(0.90);
+
+    /** Resin holds hardly any water, fresh or not. */
+    private static final WaterContent RESIN = new WaterContent(0.05);
+
+    public WaterContent {
+        Check.range("water", fraction, 0.01, 0.97, "of the weight");
+    }
+
+    /** The estimate for a part in a state; woody parts count as root, since no figure of their own is held. */
+    public static WaterContent of(Part part, Cut cut, Moisture moisture) {
+        if (part == Part.RESIN) {
+            return RESIN;
+        }
+        return switch (moisture) {
+            case DRIED -> cut == Cut.POWDER ? POWDER : DRIED;
+            case WILTED -> WILTED;
+            case JUICY -> PULP;
+            case FRESH -> switch (part) {
+                case PETALS, FLOWER, TOPS, LEAF, BERRY -> FRESH;
+                case BUD -> FRESH_BUD;
+                default -> FRESH_ROOT;
+            };
+        };
+    }
+
+    /** What of a weight is not water. */
+    public Mass dryMatter(Mass mass) {
+        return mass.times(1 - fraction);
+    }
+
+    /** The weight of the same dry matter at another share of water: m·(1 − w)/(1 − w′). */
+    public Mass equivalent(Mass mass, WaterContent other) {
+        return mass.times((1 - fraction) / (1 - other.fraction));
+    }
+}

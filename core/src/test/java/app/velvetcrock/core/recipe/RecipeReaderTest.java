@@ -1,0 +1,114 @@
+package app.velvetcrock.core.recipe;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.velvetcrock.core.making.FirmnessBand;
+import app.velvetcrock.core.making.Setting;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.measure.AmountReader;
+import app.velvetcrock.core.measure.CupSystem;
+import app.velvetcrock.core.measure.HouseholdUnits;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.TemperatureScale;
+import app.velvetcrock.core.measure.UnitSystem;
+import app.velvetcrock.core.recipe.RecipeLine.Asked;
+import app.velvetcrock.core.recipe.RecipeLine.Clear;
+import app.velvetcrock.core.recipe.RecipeLine.Contradicting;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class RecipeReaderTest {
+
+    private static final Materia MATERIA = Materia.shipped();
+    private final Things things = Things.of(MATERIA, MATERIA.herbs(), MATERIA.carriers());
+    private final RecipeReader us = new RecipeReader(
+            new AmountReader(new HouseholdUnits(UnitSystem.US, CupSystem.US, TemperatureScale.FAHRENHEIT)), things);
+
+    /** Volumes by density: 2½ cups 591.47·0.917 = 542.4; a cup of cut leaf 236.6·0.15 = 35.5; pellets 3 tbsp 44.36·0.55 = 24.4; 20 drops 1·0.90. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            2½ cups cold-pressed rapeseed oil        | rapeseed       | 542.4
+            1 oz beeswax                             | beeswax        | 28.3
+            - 3 tbsp of beeswax pellets              | beeswax        | 24.4
+            nettle leaf: 1 cup                       | nettle         | 35.5
+            1 cup dried nettles                      | nettle         | 35.5
+            1 cup fresh nettle leaves, chopped       | nettle         | 78.1
+            half a cup of powdered ginger            | ginger         | 53.2
+            40 g dried calendula flowers             | calendula      | 40
+            250 mL extra virgin olive oil            | olive          | 228.3
+            1 cup sweet almond oil (216 g)           | sweet-almond   | 216
+            20 drops lavender essential oil          | eo-lavender    | 0.9
+            4 oz shea butter                         | shea           | 113.4
+            ½ cup coconut oil                        | coconut        | 108.9
+            1 tsp vitamin E                          | vitamin-e      | 4.7
+            1 tbsp honey                             | honey          | 21
+            2 tbsp achillea millefolium              | yarrow         | 2.4
+            100 g ribwort                            | plantain       | 100
+            """)
+    void understandsAmountAndThing(String line, String key, double grams) {
+        Clear clear = (Clear) us.line(line);
+        assertThat(clear.thing().key()).isEqualTo(key);
+        assertThat(clear.mass().grams()).isCloseTo(grams, within(0.05));
+        assertThat(clear.written()).isEqualTo(line);
+    }
+
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(delimiter = '|', textBlock = """
+            9 oz olive oil            | Which is meant               | 9 fl oz olive oil
+            1,500 g olive oil         | thousands or a decimal       | 1½ g olive oil
+            a handful of nettles      | “a handful” is a different   | ''
+            2 cups unobtainium        | not what “unobtainium” is    | ''
+            2 cups olvie oil          | not what                     | ''
+            olive oil                 | no amount that can be read   | ''
+            stir well                 | No amount and no ingredient  | ''
+            2 cups, 3 cups olive oil  | Understood                   | ''
+            """)
+    void asksWhatIsNotClear(String line, String wrong, String instead) {
+        Asked asked = (Asked) us.line(line);
+        assertThat(asked.wrong()).contains(wrong);
+        if (!instead.isEmpty()) {
+            assertThat(asked.instead().get(0).line()).isEqualTo(instead);
+            assertThat(us.line(instead)).isInstanceOf(Clear.class);
+        }
+    }
+
+    @Test
+    void aContradictionIsExplainedAndEachAnswerIsClear() {
+        Contradicting found = (Contradicting) us.line("2½ cups (20 oz) rapeseed oil");
+        assertThat(found.instead()).extracting(RecipeLine.Instead::words).containsExactly("20 fluid ounces is 2½ cups exactly", "the weight alone", "the volume alone");
+        found.instead().forEach(instead -> assertThat(us.line(instead.line())).isInstanceOf(Clear.class));
+        assertThat(us.line("2½ cups rapeseed oil, 20 oz")).isInstanceOf(Contradicting.class);
+        // three cups of pellets: 709.8·0.55 = 390 g, not 8 oz
+        assertThat(us.line("3 cups beeswax pellets (8 oz)")).isInstanceOf(Contradicting.class);
+    }
+
+    /** 1 cup of oil 236.6 mL·0.913 = 216 g; wax 28.35: F = 100·28.35/244.4 = 11.6; 30 g of herb: 236.6/30 = 7.9 mL to a gram. */
+    @Test
+    void theWholeHasSharesARatioAndAFirmness() {
+        List<RecipeLine> lines = us.read("""
+                1 cup olive oil
+
+                30 g dried nettle
+                1 oz beeswax
+                something else
+                """);
+        Recipe recipe = Recipe.of(lines, Setting.shipped(), Temperature.ofCelsius(19));
+        assertThat(recipe.open()).isEqualTo(1);
+        assertThat(recipe.total().grams()).isCloseTo(216.0 + 30 + 28.35, within(0.1));
+        assertThat(recipe.ratio().orElseThrow()).isCloseTo(7.89, within(0.01));
+        assertThat(recipe.firmness().orElseThrow().value()).isCloseTo(11.6, within(0.05));
+        assertThat(recipe.firmness().orElseThrow().band()).isEqualTo(FirmnessBand.SOFT_BALM);
+        assertThat(recipe.shareOf((Clear) lines.get(1))).isCloseTo(30 / 274.35, within(0.001));
+    }
+
+    @Test
+    void everyThingIsFoundByItsOwnName() {
+        for (Thing thing : things.all()) {
+            String asWritten = thing.role() == Thing.Role.ESSENTIAL_OIL ? thing.name() + " essential oil" : thing.role() == Thing.Role.OIL ? thing.name() + " oil" : thing.name();
+            assertThat(things.find(asWritten)).as(asWritten).map(Thing::key).contains(thing.key());
+        }
+    }
+}
