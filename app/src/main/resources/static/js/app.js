@@ -12,7 +12,24 @@ document.addEventListener('keydown', (event) => {
     place.click();
   } else if (event.key === '?') {
     document.getElementById('keys')?.showModal();
+  } else if (event.key === '=') {
+    event.preventDefault();
+    convert();
   }
+});
+
+// The converter opens over any page; without script its link leads to its own page.
+const convert = async () => {
+  const dialog = document.getElementById('convert');
+  if (!dialog || document.getElementById('converter')?.closest('main')) return;
+  await window.htmx.ajax('GET', '/stores/convert?part=inner', { target: '#convert-inner', swap: 'innerHTML' });
+  dialog.showModal();
+  document.getElementById('v-amount')?.focus();
+};
+document.addEventListener('click', (event) => {
+  if (!event.target.closest('[data-convert]') || event.ctrlKey || event.metaKey) return;
+  event.preventDefault();
+  convert();
 });
 
 // A choice or a remedy writes its value into a field, as if typed.
@@ -51,3 +68,13 @@ document.addEventListener('htmx:afterRequest', (event) => { if (event.detail.suc
 document.addEventListener('htmx:pushedIntoHistory', () => document.querySelector('main')?.focus());
 
 document.addEventListener('click', (event) => { if (event.target.closest('[data-print]')) window.print(); });
+
+// An answer to a recipe's line is written into the list in place of that line, and the list is read again.
+document.addEventListener('click', (event) => {
+  const answer = event.target.closest('[data-write]');
+  if (!answer) return;
+  const body = document.getElementById('body');
+  let seen = -1;
+  body.value = body.value.split('\n').map((line) => (line.trim() && ++seen === Number(answer.dataset.line) ? answer.dataset.write : line)).join('\n');
+  document.querySelector('#recipe button[value=read]').click();
+});

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.velvetcrock.Visitor.Answer;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
@@ -42,6 +43,10 @@ class ForeignHouseholdTest {
     private String strained;
     private String oil;
     private String drawing;
+    private String deed;
+    private String drying;
+    private String kit;
+    private String recipe;
 
     @BeforeEach
     void twoHouseholds() {
@@ -59,6 +64,15 @@ class ForeignHouseholdTest {
         owner.submit("/cupboard/" + oil, "form[action$=draw]", Map.of("amount", "20 mL"));
         drawing = owner.get("/cupboard/" + oil).page().select("form[action*=movements]").attr("action").replaceAll(".*movements/(.*)/undo", "$1");
         owner.post("/stores/catalogue/herbs", Map.of("common", SECRET, "part", "LEAF", "ratio", "1:5"));
+        owner.post("/stores/lots/" + herbLot + "/draw", Map.of("amount", "7 g", "why", "DRAWN"));
+        deed = owner.get("/stores/lots/" + herbLot).page().select("form[action*=deeds]").attr("action").replaceAll(".*deeds/(.*)/undo", "$1");
+        owner.submit("/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "300 g", "moisture", "FRESH"));
+        String wet = owner.get("/stores").page().select("a:contains(Nettle)").last().attr("href");
+        owner.post(wet + "/dry", Map.of());
+        drying = owner.get("/stores/drying").page().select("form[action$=weigh]").attr("action").replaceAll(".*drying/(.*)/weigh", "$1");
+        owner.post("/stores/kit", Map.of("kind", "POT", "name", SECRET, "pieces", "1"));
+        kit = owner.get("/stores/kit").page().select("form[action*=undo]").attr("action").replaceAll(".*kit/(.*)/undo", "$1");
+        recipe = owner.post("/stores/recipes", Map.of("title", SECRET, "body", "1 cup olive oil", "act", "keep")).path().substring("/stores/recipes/".length());
         stranger = Visitor.stocked(port, "Another kitchen");
     }
 
@@ -105,6 +119,28 @@ class ForeignHouseholdTest {
         cases.put("GET /stores/lots/{id}", route -> isNotHere(stranger.get("/stores/lots/" + herbLot)));
         cases.put("POST /stores/lots/{id}/undo", route -> isNotHere(stranger.post("/stores/lots/" + carrierLot + "/undo", Map.of())));
         cases.put("POST /stores/jars/{id}/undo", route -> isNotHere(stranger.post("/stores/jars/" + jar + "/undo", Map.of())));
+        for (String what : List.of("split", "process", "merge", "draw", "discard", "correct", "cup", "open", "dry")) {
+            cases.put("POST /stores/lots/{id}/" + what, route -> isNotHere(stranger.post("/stores/lots/" + herbLot + "/" + what, Map.of("amount", "10 g", "note", "x", "other", herbLot))));
+        }
+        cases.put("POST /stores/deeds/{deed}/undo", route -> isNotHere(stranger.post("/stores/deeds/" + deed + "/undo", Map.of())));
+        cases.put("GET /stores/drying", route -> showsNothing(stranger.get("/stores/drying")));
+        cases.put("POST /stores/drying/{id}/weigh", route -> isNotHere(stranger.post("/stores/drying/" + drying + "/weigh", Map.of("mass", "100 g"))));
+        cases.put("POST /stores/drying/{id}/weighings/{weighing}/undo", route -> isNotHere(stranger.post("/stores/drying/" + drying + "/weighings/" + drying + "/undo", Map.of())));
+        cases.put("POST /stores/drying/{id}/down", route -> isNotHere(stranger.post("/stores/drying/" + drying + "/down", Map.of())));
+        cases.put("POST /stores/drying/{id}/back", route -> isNotHere(stranger.post("/stores/drying/" + drying + "/back", Map.of())));
+        cases.put("GET /stores/supplies", route -> showsNothing(stranger.get("/stores/supplies")));
+        cases.put("POST /stores/supplies", route -> showsNothing(stranger.post("/stores/supplies", Map.of("kind", "none"))));
+        cases.put("POST /stores/containers", route -> showsNothing(stranger.post("/stores/containers", Map.of("name", ""))));
+        cases.put("POST /stores/blend", route -> assertThat(stranger.post("/stores/blend", Map.of("blend", "x", "from1", carrierLot, "amount1", "10 mL")).page().text()).contains("not here any more"));
+        cases.put("GET /stores/kit", route -> showsNothing(stranger.get("/stores/kit")));
+        cases.put("POST /stores/kit", route -> showsNothing(stranger.post("/stores/kit", Map.of("name", ""))));
+        cases.put("POST /stores/kit/{id}/undo", route -> isNotHere(stranger.post("/stores/kit/" + kit + "/undo", Map.of())));
+        cases.put("GET /stores/recipes", route -> showsNothing(stranger.get("/stores/recipes")));
+        cases.put("POST /stores/recipes", route -> showsNothing(stranger.post("/stores/recipes", Map.of("body", "1 cup olive oil"))));
+        cases.put("GET /stores/recipes/{id}", route -> isNotHere(stranger.get("/stores/recipes/" + recipe)));
+        cases.put("POST /stores/recipes/{id}/remove", route -> isNotHere(stranger.post("/stores/recipes/" + recipe + "/remove", Map.of())));
+        cases.put("GET /stores/search", route -> assertThat(stranger.get("/stores/search?q=" + SECRET.replace(' ', '+')).page().select(".found").text()).doesNotContain(SECRET));
+        cases.put("GET /stores/convert", route -> isNotHere(stranger.get("/stores/convert?amount=10+g&of=" + herbLot)));
         cases.put("GET /stores/catalogue", route -> showsNothing(stranger.get("/stores/catalogue?correct=own-" + SECRET.toLowerCase().replace(' ', '-'))));
         cases.put("POST /stores/catalogue/herbs", route -> showsNothing(stranger.post("/stores/catalogue/herbs", Map.of("common", "none"))));
         cases.put("POST /stores/catalogue/carriers", route -> showsNothing(stranger.post("/stores/catalogue/carriers", Map.of("common", "none"))));

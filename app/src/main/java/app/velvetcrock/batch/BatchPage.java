@@ -6,6 +6,7 @@ import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stores.Costs;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.stores.Stores;
 import app.velvetcrock.web.Fields;
@@ -22,11 +23,13 @@ class BatchPage {
     private static final double PICTURE_HEIGHT = 190;
 
     private final Stores stores;
+    private final Costs costs;
     private final Households households;
     private final Clock clock;
 
-    BatchPage(Stores stores, Households households, Clock clock) {
+    BatchPage(Stores stores, Costs costs, Households households, Clock clock) {
         this.stores = stores;
+        this.costs = costs;
         this.households = households;
         this.clock = clock;
     }
@@ -40,6 +43,7 @@ class BatchPage {
 
     String show(Model model, BatchSheet sheet, Typed typed) {
         model.addAttribute("batch", sheet);
+        model.addAttribute("cost", costs.ofBatch(sheet.id()).orElse(null));
         model.addAttribute("drawing", drawing(sheet));
         model.addAttribute("ribbon", Ribbon.of(sheet, clock.instant(), households.current()));
         model.addAttribute("which", typed.which());

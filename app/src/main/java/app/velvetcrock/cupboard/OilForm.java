@@ -56,7 +56,12 @@ record OilForm(
                     }
                     return sensible;
                 })
-                .map(mass -> mass.compareTo(oil.left()) > 0 ? oil.left() : mass);
+                .map(mass -> mass.compareTo(oil.left()) > 0 || isAllAsShown(mass, oil, house) ? oil.left() : mass);
+    }
+
+    /** What is left was rounded when it was shown; typing it back means all of it, and no drop is to stay behind. */
+    private static boolean isAllAsShown(Mass mass, Stock.OfOil oil, House house) {
+        return mass.grams() >= oil.left().grams() * 0.98 && house.volume(oil.density().volumeOf(mass)).equals(house.volume(oil.volumeLeft()));
     }
 
     Optional<Cause> cause(Fields fields) {

@@ -19,6 +19,8 @@ import app.velvetcrock.stores.Cause;
 import app.velvetcrock.stores.Glass;
 import app.velvetcrock.stores.NewCarrier;
 import app.velvetcrock.stores.NewHerb;
+import app.velvetcrock.stores.Origin;
+import app.velvetcrock.stores.Provenance;
 import app.velvetcrock.stores.Stores;
 import java.time.Duration;
 import java.time.Instant;
@@ -30,13 +32,18 @@ import org.springframework.stereotype.Component;
 @Component
 class DemoSeason {
 
+    /** In cents. */
+    private static final double PRICE_PER_LITRE = 780;
+
     private final DemoHands hands;
     private final Stores stores;
+    private final DemoStores shelves;
     private final Materia materia;
 
-    DemoSeason(DemoHands hands, Stores stores, Materia materia) {
+    DemoSeason(DemoHands hands, Stores stores, DemoStores shelves, Materia materia) {
         this.hands = hands;
         this.stores = stores;
+        this.shelves = shelves;
         this.materia = materia;
     }
 
@@ -53,6 +60,7 @@ class DemoSeason {
         lost(larder);
         standing(larder);
         onTheHeat(larder);
+        shelves.fill();
     }
 
     private Larder larder() {
@@ -158,12 +166,12 @@ class DemoSeason {
 
     private UUID herb(String key, double grams, int daysAgo) {
         HerbKind kind = materia.herb(key).orElseThrow();
-        return stores.add(new NewHerb(kind, kind.part(), Cut.CUT_AND_SIFTED, Moisture.DRIED, Mass.ofGrams(grams), hands.day(daysAgo), Math.round(grams) + " g"));
+        return stores.add(new NewHerb(kind, kind.part(), Cut.CUT_AND_SIFTED, Moisture.DRIED, Mass.ofGrams(grams), hands.day(daysAgo), null, new Provenance(Origin.GATHERED, "round the bay", "tin box", null), Math.round(grams) + " g"));
     }
 
     private UUID carrier(String key, double litres, @Nullable Integer openedDaysAgo, int bestBeforeInDays) {
         var kind = materia.carrier(key).orElseThrow();
         return stores.add(new NewCarrier(kind, kind.density().massOf(Volume.ofMillilitres(litres * 1000)),
-                openedDaysAgo == null ? null : hands.day(openedDaysAgo), hands.day(-bestBeforeInDays), litres + " L"));
+                openedDaysAgo == null ? null : hands.day(openedDaysAgo), hands.day(-bestBeforeInDays), new Provenance(Origin.BOUGHT, "the ferry shop", "pantry, low", Math.round(litres * PRICE_PER_LITRE)), litres + " L"));
     }
 }

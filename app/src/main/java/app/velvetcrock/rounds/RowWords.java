@@ -5,6 +5,7 @@ import app.velvetcrock.core.charge.Cover;
 import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stores.Stock;
@@ -50,7 +51,7 @@ final class RowWords {
                 long days = ChronoUnit.DAYS.between(due, today.date());
                 yield days == 0 ? house.time(task.due()) : days + " d late";
             }
-            case COMING -> house.weekday(due);
+            case COMING -> found.sheet().course().stage().pace() == Pace.HOURS ? house.time(task.due()) : house.weekday(due);
             case DUE, DONE, LATER -> house.time(task.due());
         };
     }

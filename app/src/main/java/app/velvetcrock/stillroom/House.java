@@ -9,11 +9,13 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.working.Figure;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.Currency;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
@@ -111,6 +113,16 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
 
     public String ratio(double ratio) {
         return "1 : " + Decimals.upTo(ratio, 1);
+    }
+
+    public Currency money() {
+        return Currency.getInstance(settings.currency());
+    }
+
+    /** Writes a sum of money: "4.50 EUR". */
+    public String money(long minor) {
+        int places = Math.max(0, money().getDefaultFractionDigits());
+        return BigDecimal.valueOf(minor, places).toPlainString() + " " + settings.currency();
     }
 
     public String percent(double fraction) {

@@ -7,6 +7,7 @@ import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.text.Normalizer;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
@@ -71,6 +72,19 @@ public class Catalogue {
         return carriers.byKey(key).map(this::kind).or(() -> materia.carrier(key));
     }
 
+    /** A kind by all its names, for search. */
+    record Named(String common, String what, String words) {}
+
+    @Transactional(readOnly = true)
+    List<Named> names() {
+        List<Named> names = new ArrayList<>();
+        herbs().forEach(herb -> names.add(new Named(herb.common(), "herb", Stores.words(herb.common(), herb.botanical(), herb.synonyms()))));
+        carriers().forEach(carrier -> names.add(new Named(carrier.common(), "carrier", Stores.words(carrier.common(), "", List.of()))));
+        materia.supplies().forEach(supply -> names.add(
+                new Named(supply.common(), supply.type().word(), Stores.words(supply.common(), supply.botanical(), supply.synonyms()))));
+        return names;
+    }
+
     /** The keys of what the household added or corrected. */
     @Transactional(readOnly = true)
     public Set<String> ownKeys() {
@@ -89,12 +103,14 @@ public class Catalogue {
         herbs.save(own);
     }
 
+    /** Writes a carrier down and tells its key. */
     @Transactional
-    public void keep(CarrierKind kind) {
+    public String keep(CarrierKind kind) {
         String key = kind.key().isEmpty() ? newKey(kind.common()) : kind.key();
         OwnCarrier own = carriers.byKey(key).orElseGet(() -> new OwnCarrier(key, clock.instant()));
         own.set(kind);
         carriers.save(own);
+        return key;
     }
 
     /** Forgets what the household wrote of a kind; refused while something of it is stored that nobody else describes. */
@@ -109,6 +125,11 @@ public class Catalogue {
         if (!herb && !carrier) {
             throw new NotHere("that kind");
         }
+    }
+
+    /** Tells whether a key was made by a household; its own of a name goes before a shipped one. */
+    static boolean isOwn(String key) {
+        return key.startsWith(OWN);
     }
 
     static String join(Collection<String> traits) {

@@ -3,13 +3,18 @@ package app.velvetcrock.stores;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
+import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.materia.SupplyType;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Notice;
 import app.velvetcrock.web.OneTime;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -26,23 +31,26 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class CatalogueController {
 
     /** Traits that steer methods rather than warn, with their words. */
-    private static final Set<String> OF_CARRIERS = Set.of("tree-nut", "sesame", "coconut", "newborn-skin", "self-heating");
+    private static final Set<String> OF_CARRIERS = Set.of("tree-nut", "sesame", "coconut", "peanut", "soy", "gluten", "newborn-skin", "self-heating");
 
     private final Catalogue catalogue;
     private final Cautions cautions;
+    private final Materia materia;
     private final Households households;
     private final OneTime oneTime;
 
-    CatalogueController(Catalogue catalogue, Cautions cautions, Households households, OneTime oneTime) {
+    CatalogueController(Catalogue catalogue, Cautions cautions, Materia materia, Households households, OneTime oneTime) {
         this.catalogue = catalogue;
         this.cautions = cautions;
+        this.materia = materia;
         this.households = households;
         this.oneTime = oneTime;
     }
 
     /** Shows the catalogue; {@code correct} names a kind whose facts are put into the form to be corrected. */
     @GetMapping("/stores/catalogue")
-    String catalogue(@Nullable String correct, Model model) {
+    String catalogue(@Nullable String correct, @Nullable String q, Model model) {
+        model.addAttribute("q", q == null ? "" : q.strip());
         String key = correct == null ? "" : correct;
         Optional<HerbKind> herb = catalogue.herb(key);
         Optional<CarrierKind> carrier = catalogue.carrier(key);
@@ -98,8 +106,14 @@ class CatalogueController {
         model.addAttribute("which", which);
         model.addAttribute("sent", fields);
         model.addAttribute("none", fields());
-        model.addAttribute("herbs", catalogue.herbs());
-        model.addAttribute("carriers", catalogue.carriers());
+        String only = String.valueOf(model.asMap().getOrDefault("q", "")).toLowerCase(Locale.ROOT);
+        model.addAttribute("q", only);
+        model.addAttribute("herbs", catalogue.herbs().stream().filter(herb -> Stores.words(herb.common(), herb.botanical(), herb.synonyms()).contains(only)).toList());
+        model.addAttribute("carriers", catalogue.carriers().stream().filter(carrier -> carrier.common().toLowerCase(Locale.ROOT).contains(only)).toList());
+        List<SupplyKind> supplies = materia.supplies().stream().filter(kind -> Stores.words(kind.common(), kind.botanical(), kind.synonyms()).contains(only)).toList();
+        model.addAttribute("supplies", supplies.stream().filter(kind -> kind.type() != SupplyType.ESSENTIAL_OIL).toList());
+        model.addAttribute("essential", supplies.stream().filter(kind -> kind.type() == SupplyType.ESSENTIAL_OIL).toList());
+        model.addAttribute("refused", String.join(", ", cautions.refused()));
         model.addAttribute("own", catalogue.ownKeys());
         model.addAttribute("parts", Part.values());
         model.addAttribute("heads", cautions.heads());

@@ -1,6 +1,5 @@
 package app.velvetcrock.stores;
 
-import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
@@ -36,8 +35,19 @@ public class Ledger {
      *
      * @param batch what it went into or came from; null for neither
      * @param entry the line of that batch's log, by which it can be moved back; null for none
+     * @param deed what it belongs to at the stores, by which it can be moved back; null for none
+     * @param note the reason in words; empty for none
      */
-    public record Why(Cause cause, @Nullable UUID batch, @Nullable UUID entry, Instant at) {}
+    public record Why(Cause cause, @Nullable UUID batch, @Nullable UUID entry, Instant at, @Nullable UUID deed, String note) {
+
+        public Why(Cause cause, @Nullable UUID batch, @Nullable UUID entry, Instant at) {
+            this(cause, batch, entry, at, null, "");
+        }
+
+        static Why ofDeed(Cause cause, UUID deed, Instant at, String note) {
+            return new Why(cause, null, null, at, deed, note);
+        }
+    }
 
     /** Takes some of a lot; refused with what is left when there is not enough. */
     @Transactional(propagation = Propagation.MANDATORY)
@@ -49,6 +59,21 @@ public class Ledger {
     @Transactional(propagation = Propagation.MANDATORY)
     public void put(UUID lot, Mass amount, Why why) {
         move(locked(lot), amount.toMilligrams(), why);
+    }
+
+    /** Moves a lot counted in its own unit by so much, in or out. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void change(UUID lot, long by, Why why) {
+        move(locked(lot), by, why);
+    }
+
+    /** Moves back all that a deed moved, once however often it is asked; refused when some of it was used since. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void takeBackDeed(UUID deed) {
+        if (!movements.isDeed(deed)) {
+            throw new NotHere("that deed");
+        }
+        movements.ofDeed(deed).forEach(this::reverse);
     }
 
     /** Moves back all that a line of a log moved; refused, with the later use named, when it is no longer there. */
@@ -65,6 +90,7 @@ public class Ledger {
         Movement back = movement(lot, -movement.amount, Cause.UNDONE, movement.happenedAt);
         back.batchId = movement.batchId;
         back.entryId = movement.entryId;
+        back.deed = movement.deed;
         back.reverses = movement.id;
         change(lot, back);
     }
@@ -84,9 +110,8 @@ public class Ledger {
 
     private void move(Lot lot, long amount, Why why) {
         if (lot.balance + amount < 0) {
-            throw new Refused("There is only %s g of “%s” left, and this needs %s g. Nothing was taken.".formatted(
-                    Decimals.upTo(lot.balance / 1000.0, 1), lot.name,
-                    Decimals.upTo(-amount / 1000.0, 1)));
+            throw new Refused("There is only %s of “%s” left, and this needs %s. Nothing was taken.".formatted(
+                    lot.unit.words(lot.balance), lot.name, lot.unit.words(-amount)));
         }
         if (amount == 0) {
             return;
@@ -94,6 +119,8 @@ public class Ledger {
         Movement movement = movement(lot, amount, why.cause(), why.at());
         movement.batchId = why.batch();
         movement.entryId = why.entry();
+        movement.deed = why.deed();
+        movement.note = why.note().isEmpty() ? null : why.note();
         change(lot, movement);
     }
 

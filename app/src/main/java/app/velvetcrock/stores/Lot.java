@@ -13,6 +13,8 @@ import jakarta.persistence.Version;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.annotations.UuidGenerator;
@@ -75,6 +77,25 @@ class Lot {
     @Enumerated(EnumType.STRING)
     @Nullable Storage place;
 
+    /** Every name it goes by, lower case, for search. */
+    String words = "";
+
+    @Enumerated(EnumType.STRING)
+    @Nullable Origin origin;
+
+    @Nullable String cameFrom;
+
+    /** The shelf or box it is kept in, in words. */
+    @Nullable String keptAt;
+
+    /** What it cost, in minor units, for {@code priceFor} of it. */
+    @Nullable Long priceMinor;
+
+    @Nullable Long priceFor;
+
+    /** Strength of a spirit, percent by volume. */
+    @Nullable BigDecimal abv;
+
     /** The amount as it was typed. */
     String typed;
 
@@ -88,5 +109,45 @@ class Lot {
         this.name = name;
         this.typed = typed;
         this.createdAt = createdAt;
+        this.words = name.toLowerCase(Locale.ROOT);
+    }
+
+    /** What goes on with a part of this, or with what it became: all but its stock. */
+    Lot sibling(String asTyped, Instant at) {
+        Lot lot = new Lot(kind, kindKey, name, asTyped, at);
+        lot.unit = unit;
+        lot.part = part;
+        lot.cut = cut;
+        lot.moisture = moisture;
+        lot.bulkDensity = bulkDensity;
+        lot.density = density;
+        lot.acquiredOn = acquiredOn;
+        lot.openedOn = openedOn;
+        lot.bestBefore = bestBefore;
+        lot.words = words;
+        lot.origin = origin;
+        lot.cameFrom = cameFrom;
+        lot.keptAt = keptAt;
+        lot.abv = abv;
+        return lot;
+    }
+
+    void set(Provenance provenance, long amount) {
+        origin = provenance.origin();
+        cameFrom = provenance.cameFrom();
+        keptAt = provenance.keptAt();
+        priceMinor = provenance.priceMinor();
+        priceFor = priceMinor == null ? null : amount;
+    }
+
+    /** The cost of so much of it, in minor units; absent where none is known. */
+    Optional<Double> costOf(long amount) {
+        return priceMinor == null ? Optional.empty() : Optional.of(priceMinor * (amount / (double) priceFor));
+    }
+
+    /** Bears the cost of what it was made from, however much was lost on the way. */
+    void bear(Optional<Double> cost, long amount) {
+        priceMinor = cost.map(Math::round).orElse(null);
+        priceFor = priceMinor == null ? null : amount;
     }
 }

@@ -1,6 +1,7 @@
 package app.velvetcrock.stores;
 
 import jakarta.persistence.LockModeType;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -19,6 +20,13 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
 
     @Query("select count(l) > 0 from Lot l where l.kindKey = :key")
     boolean isStored(String key);
+
+    /** What is in stock of some kinds and goes by a name; {@code like} is a pattern, lower case. */
+    @Query("select l from Lot l where l.kind in :kinds and l.balance > 0 and l.words like :like order by l.name, l.createdAt")
+    List<Lot> inStock(Collection<LotKind> kinds, String like);
+
+    @Query("select l from Lot l where l.id in :ids")
+    List<Lot> among(Collection<UUID> ids);
 
     @Query("select l from Lot l where l.kind = :kind and l.balance > 0 order by l.name, l.createdAt")
     List<Lot> inStock(LotKind kind);

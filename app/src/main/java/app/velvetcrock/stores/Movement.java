@@ -34,6 +34,10 @@ class Movement {
     @Nullable UUID batchId;
     /** The line of the batch's log that moved it. */
     @Nullable UUID entryId;
+    /** What was done at the stores, when it moved several lots at once. */
+    @Nullable UUID deed;
+    /** The reason in words. */
+    @Nullable String note;
     @Nullable UUID reverses;
     UUID accountId;
     Instant happenedAt;

@@ -10,4 +10,5 @@ import org.jspecify.annotations.Nullable;
 
 /** A herb to be stored; {@code typed} is its amount as written. */
 public record NewHerb(
-        HerbKind kind, Part part, Cut cut, Moisture moisture, Mass mass, @Nullable LocalDate acquired, String typed) {}
+        HerbKind kind, Part part, Cut cut, Moisture moisture, Mass mass, @Nullable LocalDate acquired, @Nullable LocalDate bestBefore, Provenance provenance,
+        String typed) {}

@@ -43,7 +43,7 @@ public class Oils {
     /** Oils that are not used up, the first to be used first. */
     @Transactional(readOnly = true)
     public List<Stock.OfOil> inStock() {
-        Map<UUID, Mass> atFirst = movements.openings(LotKind.INFUSED_OIL, OPENINGS).stream()
+        Map<UUID, Mass> atFirst = movements.openings(List.of(LotKind.INFUSED_OIL), OPENINGS).stream()
                 .collect(Collectors.toMap(m -> m.lotId, m -> Mass.ofMilligrams(m.amount), Mass::plus));
         return lots.inStock(LotKind.INFUSED_OIL).stream()
                 .map(lot -> oil(lot, atFirst.getOrDefault(lot.id, Mass.ofMilligrams(lot.balance))))

@@ -42,6 +42,23 @@ public final class Stock {
         }
     }
 
+    /**
+     * Anything else that has stock.
+     *
+     * @param density absent for what is counted in pieces
+     * @param abv strength of a spirit, percent by volume
+     * @param holds what a container holds
+     * @param left in its own unit: milligrams, or pieces
+     */
+    public record OfSupply(
+            UUID id, LotKind kind, String key, String name, Optional<Density> density, Optional<LocalDate> opened, Optional<LocalDate> bestBefore,
+            Optional<Double> abv, Optional<Volume> holds, long left) {
+
+        public Mass mass() {
+            return Mass.ofMilligrams(left);
+        }
+    }
+
     /** A filled bottle: what it holds when full, and its glass. */
     public record OfBottle(Volume size, Glass glass) {}
 

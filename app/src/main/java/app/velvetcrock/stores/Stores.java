@@ -1,9 +1,12 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.math.BigDecimal;
@@ -11,8 +14,12 @@ import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
@@ -21,6 +28,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** What the household has to work with. */
 @Service
 public class Stores {
+
+    private static final int LONGEST_WORDS = 600;
 
     private final LotRepository lots;
     private final MovementRepository movements;
@@ -64,12 +73,15 @@ public class Stores {
 
     @Transactional
     public UUID add(NewHerb herb) {
-        Lot lot = new Lot(LotKind.HERB, herb.kind().key(), herb.kind().common(), herb.typed(), clock.instant());
+        HerbKind kind = herb.kind();
+        Lot lot = new Lot(LotKind.HERB, kind.key(), kind.common(), herb.typed(), clock.instant());
+        lot.words = words(kind.common(), kind.botanical(), kind.synonyms());
+        lot.bestBefore = herb.bestBefore();
         lot.part = herb.part();
         lot.cut = herb.cut();
         lot.moisture = herb.moisture();
         lot.acquiredOn = herb.acquired();
-        return bringIn(lot, herb.mass());
+        return bringIn(lot, herb.mass().toMilligrams(), herb.provenance());
     }
 
     @Transactional
@@ -78,7 +90,34 @@ public class Stores {
         lot.density = decimal(carrier.kind().density());
         lot.openedOn = carrier.opened();
         lot.bestBefore = carrier.bestBefore();
-        return bringIn(lot, carrier.mass());
+        return bringIn(lot, carrier.mass().toMilligrams(), carrier.provenance());
+    }
+
+    @Transactional
+    public UUID add(NewSupply supply) {
+        SupplyKind kind = supply.kind();
+        Lot lot = new Lot(LotKind.of(kind.type()), kind.key(), kind.common(), supply.typed(), clock.instant());
+        lot.words = words(kind.common(), kind.botanical(), kind.synonyms());
+        lot.density = decimal(supply.density());
+        lot.openedOn = supply.opened();
+        lot.bestBefore = supply.bestBefore();
+        lot.abv = supply.abv();
+        return bringIn(lot, supply.mass().toMilligrams(), supply.provenance());
+    }
+
+    /** Tins, bottles and pots to fill: counted in pieces, with what one holds. */
+    @Transactional
+    public UUID add(NewContainer container) {
+        Lot lot = new Lot(LotKind.CONTAINER, "container", container.name(), container.pieces() + " × " + container.name(), clock.instant());
+        lot.unit = StockUnit.PIECE;
+        lot.bottleMicrolitres = container.holds().toMicrolitres();
+        return bringIn(lot, container.pieces(), container.provenance());
+    }
+
+    /** What is in stock besides herbs, carriers and oils: of some kinds. */
+    @Transactional(readOnly = true)
+    public List<Stock.OfSupply> supplies(Set<LotKind> kinds) {
+        return lots.inStock(kinds, "%").stream().map(Stores::supply).toList();
     }
 
     @Transactional
@@ -121,10 +160,22 @@ public class Stores {
         return LotStory.of(lot, movements.ofLot(id));
     }
 
-    private UUID bringIn(Lot lot, Mass mass) {
+    private UUID bringIn(Lot lot, long amount, Provenance provenance) {
+        lot.set(provenance, amount);
         lots.saveAndFlush(lot);
-        ledger.put(lot.id, mass, new Ledger.Why(Cause.BOUGHT, null, null, clock.instant()));
+        ledger.change(lot.id, amount, new Ledger.Why(provenance.origin().cause(), null, null, clock.instant()));
         return lot.id;
+    }
+
+    /** Every name a thing goes by, for search; as much of them as is kept. */
+    static String words(String common, String botanical, List<String> synonyms) {
+        String all = Stream.concat(Stream.of(common, botanical), synonyms.stream()).filter(name -> !name.isBlank()).collect(Collectors.joining(" ")).toLowerCase(Locale.ROOT);
+        return all.substring(0, Math.min(LONGEST_WORDS, all.length()));
+    }
+
+    private static Stock.OfSupply supply(Lot lot) {
+        return new Stock.OfSupply(lot.id, lot.kind, lot.kindKey, lot.name, density(lot.density), Optional.ofNullable(lot.openedOn), Optional.ofNullable(lot.bestBefore),
+                Optional.ofNullable(lot.abv).map(BigDecimal::doubleValue), Optional.ofNullable(lot.bottleMicrolitres).map(Volume::ofMicrolitres), lot.balance);
     }
 
     private Stock.OfHerb herb(Lot lot) {

@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
@@ -17,9 +18,12 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -49,14 +53,14 @@ class StoresController {
     }
 
     @GetMapping("/stores")
-    String stores(Model model) {
-        return page(model, fields(), "");
+    String stores(@Nullable String only, @Nullable String sort, Model model) {
+        return page(model, fields(), "", Listing.of(only, sort));
     }
 
     @PostMapping("/stores/herbs")
     String addHerb(HerbForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<NewHerb> herb = forms.read(form, fields, today());
+        Optional<NewHerb> herb = forms.read(form, fields, today(), households.current().money());
         if (herb.isEmpty()) {
             return again(model, form, "herb", fields, response);
         }
@@ -66,7 +70,7 @@ class StoresController {
     @PostMapping("/stores/carriers")
     String addCarrier(CarrierForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<NewCarrier> carrier = forms.read(form, fields, today());
+        Optional<NewCarrier> carrier = forms.read(form, fields, today(), households.current().money());
         if (carrier.isEmpty()) {
             return again(model, form, "carrier", fields, response);
         }
@@ -81,12 +85,6 @@ class StoresController {
             return again(model, form, "jar", fields, response);
         }
         return add(form.key(), jar.get().vessel().name(), after, () -> "/stores/jars/" + stores.add(jar.get().vessel(), jar.get().pieces()));
-    }
-
-    @GetMapping("/stores/lots/{id}")
-    String lot(@PathVariable UUID id, Model model) {
-        model.addAttribute("lot", stores.story(id));
-        return "stores/lot";
     }
 
     @PostMapping("/stores/lots/{id}/undo")
@@ -130,13 +128,29 @@ class StoresController {
     }
 
     private String page(Model model, Fields fields, String which) {
+        return page(model, fields, which, Listing.of("", ""));
+    }
+
+    private String page(Model model, Fields fields, String which, Listing listing) {
+        List<Stock.OfHerb> herbs = stores.herbs();
+        List<Stock.OfCarrier> carriers = stores.carriers();
+        List<Stock.OfHerb> shown = listing.herbs(herbs);
+        LocalDate today = today();
+        model.addAttribute("only", listing.only());
+        model.addAttribute("sort", listing.sort());
+        model.addAttribute("sorts", Listing.Sort.values());
+        model.addAttribute("stocked", herbs.size() + carriers.size());
+        model.addAttribute("herbs", shown.stream().limit(Listing.MOST).toList());
+        model.addAttribute("moreHerbs", Math.max(0, shown.size() - Listing.MOST));
+        model.addAttribute("carriers", listing.carriers(carriers));
+        model.addAttribute("lives", carriers.stream().collect(Collectors.toMap(Stock.OfCarrier::id,
+                c -> LotSheet.Life.of(new Bottle(c.name(), c.kind().monthsOpened(), c.opened(), c.bestBefore()), today))));
+        model.addAttribute("origins", List.of(Origin.BOUGHT, Origin.GATHERED, Origin.GROWN));
         model.addAttribute("fields", fields);
         model.addAttribute("which", which);
         model.addAttribute("carrierKey", UUID.randomUUID());
         model.addAttribute("jarKey", UUID.randomUUID());
         model.addAttribute("none", new Fields(House.usual().reader()));
-        model.addAttribute("herbs", stores.herbs());
-        model.addAttribute("carriers", stores.carriers());
         model.addAttribute("jars", stores.jars());
         model.addAttribute("herbKinds", catalogue.herbs());
         model.addAttribute("carrierKinds", catalogue.carriers());

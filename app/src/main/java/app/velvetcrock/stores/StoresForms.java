@@ -1,6 +1,7 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Cut;
@@ -8,6 +9,7 @@ import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Expect;
 import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Length;
@@ -16,6 +18,8 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
 import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -30,6 +34,11 @@ class StoresForms {
 
     private static final double LEAST_GRAMS = 0.1;
     private static final double MOST_GRAMS = 100_000;
+    private static final double LEAST_CAPACITY = 10;
+    private static final double MOST_CAPACITY = 50_000;
+
+    /** [S] Water at 20 °C (craft: measures). */
+    private static final Density WATER = Density.ofGramsPerMillilitre(0.998);
 
     private final Materia materia;
     private final Catalogue catalogue;
@@ -43,13 +52,27 @@ class StoresForms {
 
     record HerbForm(
             UUID key, @Nullable String herb, @Nullable String amount, @Nullable String part, @Nullable String cut,
-            @Nullable String moisture, @Nullable String acquired) {}
+            @Nullable String moisture, @Nullable String acquired, @Nullable String sure, @Nullable String bestBefore, @Nullable String origin,
+            @Nullable String cameFrom, @Nullable String keptAt, @Nullable String price) {
 
-    record CarrierForm(UUID key, @Nullable String carrier, @Nullable String amount, @Nullable String opened, @Nullable String bestBefore) {}
+        ProvenanceForm provenance() {
+            return new ProvenanceForm(origin, cameFrom, keptAt, price);
+        }
+    }
 
-    record JarForm(UUID key, @Nullable String name, @Nullable String capacity, @Nullable String width, @Nullable String pieces) {}
+    record CarrierForm(
+            UUID key, @Nullable String carrier, @Nullable String amount, @Nullable String opened, @Nullable String bestBefore, @Nullable String cameFrom,
+            @Nullable String keptAt, @Nullable String price) {
 
-    Optional<NewHerb> read(HerbForm form, Fields fields, LocalDate today) {
+        ProvenanceForm provenance() {
+            return new ProvenanceForm(Origin.BOUGHT.name(), cameFrom, keptAt, price);
+        }
+    }
+
+    /** @param water what the water weighs that fills it, where its size is not known */
+    record JarForm(UUID key, @Nullable String name, @Nullable String capacity, @Nullable String water, @Nullable String width, @Nullable String pieces) {}
+
+    Optional<NewHerb> read(HerbForm form, Fields fields, LocalDate today, Currency money) {
         Optional<HerbKind> kind = herb(fields, form.herb());
         Optional<Cut> cut = fields.oneOf("cut", Cut.class, form.cut());
         Optional<Moisture> moisture = fields.oneOf("moisture", Moisture.class, form.moisture());
@@ -57,13 +80,16 @@ class StoresForms {
         Optional<KnownDensity> bulk = part.flatMap(p -> cut.flatMap(c -> moisture.map(m -> KnownDensity.ofHerb(materia.texture(p, c).bulkIn(m)))));
         Optional<Mass> mass = mass(fields, form.amount(), Expect.SOLID, bulk, "at %s, loosely filled: an estimate, weigh it if you can");
         Optional<LocalDate> acquired = past(fields, "acquired", form.acquired(), today);
+        Optional<LocalDate> bestBefore = fields.date("bestBefore", form.bestBefore());
+        Optional<Provenance> provenance = form.provenance().read(fields, money);
+        kind.ifPresent(herb -> provenance.ifPresent(from -> lookAlike(fields, herb, from, form.sure())));
         return fields.isClear()
                 ? Optional.of(new NewHerb(kind.orElseThrow(), part.orElseThrow(), cut.orElseThrow(), moisture.orElseThrow(),
-                        mass.orElseThrow(), acquired.orElse(null), form.amount()))
+                        mass.orElseThrow(), acquired.orElse(null), bestBefore.orElse(null), provenance.orElseThrow(), form.amount()))
                 : Optional.empty();
     }
 
-    Optional<NewCarrier> read(CarrierForm form, Fields fields, LocalDate today) {
+    Optional<NewCarrier> read(CarrierForm form, Fields fields, LocalDate today, Currency money) {
         Optional<CarrierKind> kind = catalogue.carrier(form.carrier() == null ? "" : form.carrier());
         if (kind.isEmpty()) {
             fields.trouble("carrier", "Nothing is chosen here yet.", "one from the list");
@@ -71,20 +97,36 @@ class StoresForms {
         Optional<Mass> mass = mass(fields, form.amount(), Expect.LIQUID, kind.map(k -> KnownDensity.ofOil(k.density())), "at %s");
         Optional<LocalDate> opened = past(fields, "opened", form.opened(), today);
         Optional<LocalDate> bestBefore = fields.date("bestBefore", form.bestBefore());
+        Optional<Provenance> provenance = form.provenance().read(fields, money);
         return fields.isClear()
-                ? Optional.of(new NewCarrier(kind.orElseThrow(), mass.orElseThrow(), opened.orElse(null), bestBefore.orElse(null), form.amount()))
+                ? Optional.of(new NewCarrier(kind.orElseThrow(), mass.orElseThrow(), opened.orElse(null), bestBefore.orElse(null), provenance.orElseThrow(), form.amount()))
                 : Optional.empty();
     }
 
     Optional<NewJar> read(JarForm form, Fields fields) {
-        Optional<Volume> capacity = fields.capacity("capacity", form.capacity(), 10, 50_000);
+        boolean weighed = form.capacity() == null || form.capacity().isBlank() && form.water() != null && !form.water().isBlank();
+        Optional<Volume> capacity = weighed ? byWater(fields, form.water()) : fields.capacity("capacity", form.capacity(), LEAST_CAPACITY, MOST_CAPACITY);
         Optional<Length> width = fields.length("width", form.width(), 20, 800);
         Optional<Integer> pieces = fields.whole("pieces", form.pieces(), 1, 1000, "jars");
         Optional<String> named = fields.optionalWords("name", form.name(), 80);
         return fields.isClear()
-                ? Optional.of(new NewJar(new Vessel(named.filter(n -> !n.isEmpty()).orElseGet(() -> form.capacity().strip() + " jar"), capacity.orElseThrow(), width.orElseThrow()),
+                ? Optional.of(new NewJar(new Vessel(named.filter(n -> !n.isEmpty()).orElseGet(() -> (weighed ? Math.round(capacity.orElseThrow().millilitres()) + " mL" : form.capacity().strip()) + " jar"), capacity.orElseThrow(), width.orElseThrow()),
                         pieces.orElseThrow()))
                 : Optional.empty();
+    }
+
+    /** A jar's size by the water that fills it to the brim. */
+    private static Optional<Volume> byWater(Fields fields, @Nullable String typed) {
+        return fields.mass("water", typed, LEAST_CAPACITY * WATER.gramsPerMillilitre(), MOST_CAPACITY * WATER.gramsPerMillilitre()).map(WATER::volumeOf);
+    }
+
+    /** A herb picked by oneself that a poisonous one is mistaken for is asked about until somebody says that he is certain. */
+    private void lookAlike(Fields fields, HerbKind herb, Provenance from, @Nullable String sure) {
+        if (!from.origin().isPicked() || "yes".equals(sure)) {
+            return;
+        }
+        cautions.of(herb.traits(), Use.ADULT_SKIN).stream().filter(caution -> caution.head().startsWith("Look-alike")).findFirst()
+                .ifPresent(caution -> fields.trouble("sure", caution.text(), ""));
     }
 
     record NewJar(Vessel vessel, int pieces) {}
@@ -99,7 +141,7 @@ class StoresForms {
             fields.trouble("herb", "%s is poisonous, also through the skin. It is not stored or used here.".formatted(capital(refusal.get())), "another herb");
             return Optional.empty();
         }
-        Optional<HerbKind> known = catalogue.herbs().stream().filter(kind -> isNamed(kind, name.get())).findFirst();
+        Optional<HerbKind> known = catalogue.herbs().stream().filter(kind -> isNamed(kind, name.get())).min(Comparator.comparing(kind -> !Catalogue.isOwn(kind.key())));
         if (known.isEmpty()) {
             fields.trouble("herb", "“%s” is not in the catalogue.".formatted(name.get()),
                     "one from the list, such as %s, or add it to the catalogue below".formatted(nearest(name.get())));

@@ -15,9 +15,12 @@ import app.velvetcrock.core.measure.Volume;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
+import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -102,6 +105,32 @@ public final class Fields {
 
     public Optional<Length> length(String field, @Nullable String typed, double least, double most) {
         return amount(field, typed, Expect.LENGTH).map(r -> (Length) r.amount().middle()).filter(l -> within(field, l.millimetres(), least, most, "mm"));
+    }
+
+    /** Reads an amount of money in minor units: "4.50", "4,50 EUR"; not below nothing. */
+    public Optional<Long> money(String field, @Nullable String typed, Currency currency) {
+        String plain = typed == null ? "" : typed.strip().replace(currency.getCurrencyCode(), "").replace(currency.getSymbol(Locale.ENGLISH), "").strip();
+        int places = Math.max(0, currency.getDefaultFractionDigits());
+        if (!plain.matches("\\d{1,7}([.,]\\d{1,2})?")) {
+            trouble(field, typedWords(typed == null ? "" : typed) + "that is not a price in %s.".formatted(currency.getCurrencyCode()), "12.50 or 12");
+            return Optional.empty();
+        }
+        BigDecimal value = new BigDecimal(plain.replace(',', '.'));
+        if (value.scale() > places) {
+            trouble(field, typedWords(plain) + "%s has no such small coin.".formatted(currency.getCurrencyCode()), "a price with %d places".formatted(places));
+            return Optional.empty();
+        }
+        return Optional.of(value.movePointRight(places).longValueExact());
+    }
+
+    /** Reads a number between two ends. */
+    public Optional<Double> number(String field, @Nullable String typed, double least, double most, String unit) {
+        String plain = typed == null ? "" : typed.strip().replaceFirst("\\s*%?( ?vol\\.?| ?abv)?$", "").replace(',', '.');
+        if (!plain.matches("\\d{1,6}(\\.\\d{1,4})?")) {
+            trouble(field, typedWords(typed == null ? "" : typed) + "that is not a number.", "a number from %s to %s %s".formatted(Decimals.upTo(least, 2), Decimals.upTo(most, 2), unit));
+            return Optional.empty();
+        }
+        return Optional.of(Double.valueOf(plain)).filter(value -> within(field, value, least, most, unit));
     }
 
     /** Reads a date field as browsers send it; blank gives none without trouble. */

@@ -138,7 +138,7 @@ class LedgerTest {
     }
 
     private UUID herb(double grams) {
-        return stores.add(new NewHerb(materia.herb("nettle").orElseThrow(), Part.LEAF, Cut.CUT_AND_SIFTED, Moisture.DRIED, Mass.ofGrams(grams), null, grams + " g"));
+        return stores.add(new NewHerb(materia.herb("nettle").orElseThrow(), Part.LEAF, Cut.CUT_AND_SIFTED, Moisture.DRIED, Mass.ofGrams(grams), null, null, Provenance.UNSAID, grams + " g"));
     }
 
     private SignedIn newHousehold() {

@@ -51,6 +51,11 @@ public final class Cautions {
         return rules.stream().map(Rule::trait).collect(java.util.stream.Collectors.toUnmodifiableSet());
     }
 
+    /** The plants refused outright, by their common names. */
+    public List<String> refused() {
+        return refused.stream().map(RefusedPlant::common).toList();
+    }
+
     /** The refused plant a typed name means, by common name, botanical name or synonym. */
     public Optional<String> refusal(String name) {
         String plain = name.strip().toLowerCase(Locale.ROOT);

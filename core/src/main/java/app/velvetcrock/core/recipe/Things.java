@@ -40,10 +40,11 @@ public final class Things {
     /** A name of a thing, stripped once of what does not tell it apart. */
     private record Known(Thing thing, String name, String bare) {
 
-        /** How much of a text the name accounts for; a thing's own name goes before another's synonym of the same length. */
+        /** How much of a text the name accounts for; of the same length a name that stands there whole goes first, then a thing's own. */
         Match in(String bareText, String text) {
             int found = bare.isEmpty() ? text.equals(name) ? name.length() : 0 : bareText.contains(" " + bare + " ") ? bare.length() : 0;
-            return new Match(thing, found == 0 ? 0 : 2 * found + (name.equals(thing.names().get(0)) ? 1 : 0));
+            boolean whole = (" " + text + " ").contains(" " + plain(name) + " ");
+            return new Match(thing, found == 0 ? 0 : 4 * found + (whole ? 2 : 0) + (name.equals(thing.names().get(0)) ? 1 : 0));
         }
     }
 

@@ -1,0 +1,131 @@
+package app.velvetcrock.demo;
+
+import app.velvetcrock.core.drying.DryingStart;
+import app.velvetcrock.core.drying.Snap;
+import app.velvetcrock.core.drying.WeighIn;
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.HerbKind;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Length;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.spirit.Strength;
+import app.velvetcrock.core.water.WaterContent;
+import app.velvetcrock.stores.KitKind;
+import app.velvetcrock.stores.KitShelf;
+import app.velvetcrock.stores.NewContainer;
+import app.velvetcrock.stores.NewHerb;
+import app.velvetcrock.stores.NewSupply;
+import app.velvetcrock.stores.Origin;
+import app.velvetcrock.stores.Provenance;
+import app.velvetcrock.stores.Rack;
+import app.velvetcrock.stores.RecipeBox;
+import app.velvetcrock.stores.Stores;
+import java.math.BigDecimal;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** What else stands about at Gannet Row: herb on the rack, wax, spirit, tins, pots, and a recipe from the quay. */
+@Component
+class DemoStores {
+
+    private final DemoHands hands;
+    private final Stores stores;
+    private final Rack rack;
+    private final KitShelf kit;
+    private final RecipeBox recipes;
+    private final Materia materia;
+
+    DemoStores(DemoHands hands, Stores stores, Rack rack, KitShelf kit, RecipeBox recipes, Materia materia) {
+        this.hands = hands;
+        this.stores = stores;
+        this.rack = rack;
+        this.kit = kit;
+        this.recipes = recipes;
+        this.materia = materia;
+    }
+
+    void fill() {
+        drying();
+        supplies();
+        kit();
+        recipes.keep("Quay stall hand salve", """
+                1½ cups rapeseed oil
+                2 oz beeswax pellets
+                30 g shea butter
+                1 tsp vitamin E
+                20 drops bog myrtle essential oil
+                """);
+        recipes.keep("A neighbour's nettle oil", """
+                2½ cups rapeseed oil (20 oz)
+                2 cups dried nettle leaf
+                """);
+    }
+
+    /** Nettle that dries well, juniper in air too damp, and spruce tips laid out this morning. */
+    private void drying() {
+        UUID nettle = layOut("nettle", 420, 4);
+        weigh(nettle, 3, 272, Snap.NOT_TRIED);
+        weigh(nettle, 2, 188, Snap.NOT_TRIED);
+        weigh(nettle, 1, 137, Snap.BENDS);
+        UUID heather = layOut("heather", 260, 9);
+        weigh(heather, 7, 120, Snap.NOT_TRIED);
+        weigh(heather, 4, 84, Snap.BENDS);
+        weigh(heather, 3, 82.6, Snap.BENDS);
+        weigh(heather, 1, 82, Snap.BENDS);
+        layOut("spruce-tip", 150, 1);
+    }
+
+    private UUID layOut(String key, double grams, int daysAgo) {
+        HerbKind kind = materia.herb(key).orElseThrow();
+        UUID lot = stores.add(new NewHerb(kind, kind.part(), Cut.WHOLE, Moisture.FRESH, Mass.ofGrams(grams), hands.day(daysAgo), null,
+                new Provenance(Origin.GATHERED, "behind the dyke", "attic rack", null), Math.round(grams) + " g"));
+        return rack.layOut(lot, new DryingStart(hands.at(daysAgo, 8, 30), Mass.ofGrams(grams), WaterContent.of(kind.part(), Cut.WHOLE, Moisture.FRESH), Mass.ofGrams(1)));
+    }
+
+    private void weigh(UUID drying, int daysAgo, double grams, Snap snap) {
+        rack.weigh(drying, new WeighIn(hands.at(daysAgo, 8, 45), Mass.ofGrams(grams), snap), grams + " g");
+    }
+
+    private void supplies() {
+        supply("beeswax", 400, 1120, null);
+        supply("vitamin-e", 48, 650, null);
+        supply("grain-spirit", 480, 1450, 96.0);
+        supply("honey", 500, 700, null);
+        supply("eo-bog-myrtle", 9, 900, null);
+        supply("eo-juniper", 9, 720, null);
+        containers("Round tin, 60 mL", 60, 36, 1980);
+        containers("Dark bottle, 100 mL", 100, 14, 1260);
+        containers("Dark bottle, 50 mL", 50, 20, 1500);
+    }
+
+    private void supply(String key, double grams, long price, @Nullable Double abv) {
+        SupplyKind kind = materia.supply(key).orElseThrow();
+        Density density = Optional.ofNullable(abv).map(percent -> new Strength(percent).density()).orElse(kind.density());
+        stores.add(new NewSupply(kind, Mass.ofGrams(grams), density, abv == null ? null : BigDecimal.valueOf(abv), hands.day(60), hands.day(-400),
+                new Provenance(Origin.BOUGHT, "the ferry shop", "press, top", price), Math.round(grams) + " g"));
+    }
+
+    private void containers(String name, double holds, int pieces, long price) {
+        stores.add(new NewContainer(name, Volume.ofMillilitres(holds), pieces, new Provenance(Origin.BOUGHT, "the ferry shop", "under the stairs", price)));
+    }
+
+    private void kit() {
+        kit(KitKind.SLOW_COOKER, "The old slow cooker", 3500, 220, "warm, low, high");
+        kit(KitKind.POT, "Wide enamel pan", 5000, 280, "");
+        kit(KitKind.THERMOMETER, "Probe with a lead", 0, 0, "0 to 120 °C");
+        kit(KitKind.SCALE, "Kitchen scale", 0, 0, "steps of 1 g, up to 5 kg");
+        kit(KitKind.PRESS, "Fruit press", 1000, 110, "");
+        kit(KitKind.CLOTH, "Linen straining cloths", 0, 0, "boil after use");
+    }
+
+    private void kit(KitKind kind, String name, double capacity, double width, String settings) {
+        kit.add(new KitShelf.NewKit(kind, name, capacity == 0 ? Optional.empty() : Optional.of(Volume.ofMillilitres(capacity)),
+                width == 0 ? Optional.empty() : Optional.of(Length.ofMillimetres(width)), settings, 1));
+    }
+}

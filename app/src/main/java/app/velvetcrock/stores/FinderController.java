@@ -1,0 +1,94 @@
+package app.velvetcrock.stores;
+
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.recipe.Conversion;
+import app.velvetcrock.core.recipe.Thing;
+import app.velvetcrock.core.recipe.Things;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Fields;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+
+/** Finding anything stored by any of its names, and any amount of it in every measure. */
+@Controller
+class FinderController {
+
+    private final StoreSearch search;
+    private final RecipeBox box;
+    private final LotSheets sheets;
+    private final Stores stores;
+    private final Households households;
+    private final java.time.Clock clock;
+
+    FinderController(StoreSearch search, RecipeBox box, LotSheets sheets, Stores stores, Households households, java.time.Clock clock) {
+        this.search = search;
+        this.box = box;
+        this.sheets = sheets;
+        this.stores = stores;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    @GetMapping("/stores/search")
+    String search(@Nullable String q, Model model) {
+        String text = q == null ? "" : q.replace("\u0000", "").strip();
+        model.addAttribute("q", text);
+        model.addAttribute("found", text.length() > 80 ? List.of() : search.find(text));
+        return "stores/search";
+    }
+
+    /** The converter; asked from a dialog it answers with its inner part alone. */
+    @GetMapping("/stores/convert")
+    String convert(@Nullable String amount, @Nullable String of, @Nullable String part, Model model) {
+        House house = households.current();
+        Fields fields = new Fields(house.reader());
+        String typed = amount == null ? "" : amount;
+        String wanted = of == null ? "" : of.strip();
+        if (!typed.isBlank()) {
+            Optional<Thing> thing = thing(wanted);
+            if (thing.isEmpty()) {
+                fields.trouble("of", wanted.isEmpty() ? "Nothing is written here yet." : "“%s” is neither stored nor in the catalogue.".formatted(wanted), "olive oil or dried nettle");
+            } else {
+                fields.massOf("amount", typed, thing.get().expect(), thing.get().known())
+                        .filter(read -> isSensible(fields, read.mass()))
+                        .ifPresent(read -> model.addAttribute("conversion", Conversion.of(thing.get(), read.mass())));
+            }
+        }
+        model.addAttribute("fields", fields);
+        model.addAttribute("amount", typed);
+        model.addAttribute("of", wanted);
+        model.addAttribute("cups", house.settings().units().cups());
+        model.addAttribute("stored", stored());
+        return "inner".equals(part) ? "stores/convert :: inner" : "stores/convert";
+    }
+
+    private static boolean isSensible(Fields fields, Mass mass) {
+        if (mass.grams() <= 500_000) {
+            return true;
+        }
+        fields.trouble("amount", "That is more than a stillroom holds.", "less than 500 kg");
+        return false;
+    }
+
+    /** A lot by its id, else whatever goes by the name. */
+    private Optional<Thing> thing(String wanted) {
+        Things things = box.things();
+        try {
+            LotSheet sheet = sheets.of(UUID.fromString(wanted), households.current().dayOf(clock.instant()));
+            return sheet.known().map(known -> new Thing(wanted, sheet.herb().isPresent() ? Thing.Role.HERB : Thing.Role.OIL, sheet.story().name(), List.of(), known, Optional.empty()));
+        } catch (IllegalArgumentException noId) {
+            return things.find(wanted);
+        }
+    }
+
+    private List<String> stored() {
+        return java.util.stream.Stream.concat(stores.herbs().stream().map(herb -> herb.moisture().word() + " " + herb.name()), stores.carriers().stream().map(Stock.OfCarrier::name))
+                .distinct().toList();
+    }
+}

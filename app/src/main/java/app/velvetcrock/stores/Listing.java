@@ -1,0 +1,66 @@
+package app.velvetcrock.stores;
+
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * How a list of stock is asked for.
+ *
+ * @param only a part of a name, lower case; empty for all
+ */
+record Listing(String only, Sort sort) {
+
+    /** More rows than these are not read by anybody; they are counted instead. */
+    static final int MOST = 60;
+
+    /** What comes first. */
+    enum Sort {
+        NAME("name"),
+        OLDEST("the oldest first"),
+        MOST_LEFT("the most first"),
+        LEAST_LEFT("the least first");
+
+        private final String word;
+
+        Sort(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
+    }
+
+    static Listing of(@Nullable String only, @Nullable String sort) {
+        Sort by = Stream.of(Sort.values()).filter(value -> value.name().equals(sort)).findFirst().orElse(Sort.NAME);
+        return new Listing(only == null ? "" : only.strip().toLowerCase(Locale.ROOT), by);
+    }
+
+    List<Stock.OfHerb> herbs(List<Stock.OfHerb> herbs) {
+        Comparator<Stock.OfHerb> order = switch (sort) {
+            case NAME -> Comparator.comparing(Stock.OfHerb::name);
+            case OLDEST -> Comparator.comparing(herb -> herb.acquired().orElse(LocalDate.MAX));
+            case MOST_LEFT -> Comparator.comparing(Stock.OfHerb::left).reversed();
+            case LEAST_LEFT -> Comparator.comparing(Stock.OfHerb::left);
+        };
+        return herbs.stream().filter(herb -> isAsked(Stores.words(herb.name() + " " + herb.state(), herb.kind().botanical(), herb.kind().synonyms()))).sorted(order).toList();
+    }
+
+    List<Stock.OfCarrier> carriers(List<Stock.OfCarrier> carriers) {
+        Comparator<Stock.OfCarrier> order = switch (sort) {
+            case NAME -> Comparator.comparing(Stock.OfCarrier::name);
+            case OLDEST -> Comparator.comparing(carrier -> carrier.opened().orElse(LocalDate.MAX));
+            case MOST_LEFT -> Comparator.comparing(Stock.OfCarrier::left).reversed();
+            case LEAST_LEFT -> Comparator.comparing(Stock.OfCarrier::left);
+        };
+        return carriers.stream().filter(carrier -> isAsked(carrier.name().toLowerCase(Locale.ROOT))).sorted(order).toList();
+    }
+
+    private boolean isAsked(String words) {
+        return words.contains(only);
+    }
+}

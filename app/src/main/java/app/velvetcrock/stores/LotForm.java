@@ -1,0 +1,143 @@
+package app.velvetcrock.stores;
+
+import app.velvetcrock.core.drying.DryingStart;
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.KnownDensity;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.water.WaterContent;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.web.Fields;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** What was typed on one of a lot's small forms; each uses a few of these. */
+record LotForm(
+        @Nullable UUID key, @Nullable String amount, @Nullable String out, @Nullable String cut, @Nullable String keptAt, @Nullable UUID other, @Nullable String why,
+        @Nullable String note, @Nullable String filled, @Nullable String weight, @Nullable String water, @Nullable String scale) {
+
+    static final int LONGEST_REASON = 200;
+    private static final int LONGEST_PLACE = 80;
+    private static final double PERCENT = 100;
+    private static final double USUAL_STEP = 1;
+    private static final double WETTEST = 97;
+    private static final double LEAST_FILLED = 10;
+    private static final double MOST_FILLED = 20_000;
+    private static final double LIGHTEST_BULK = 0.01;
+    private static final double HEAVIEST_BULK = 1.5;
+
+    static LotForm empty() {
+        return new LotForm(null, "", "", "GROUND", "", null, "DRAWN", "", "", "", "", "1");
+    }
+
+    UUID keyOrNew() {
+        return key == null ? UUID.randomUUID() : key;
+    }
+
+    /** So much of the lot, in its own unit; more than nothing and no more than is left. What is left, typed back, is all of it. */
+    Optional<Long> some(Fields fields, LotSheet sheet, House house) {
+        long left = sheet.story().balance();
+        if (sheet.story().inPieces()) {
+            return fields.whole("amount", amount, 1, (int) Math.min(Integer.MAX_VALUE, Math.max(1, left)), "pieces").map(Integer::longValue);
+        }
+        return read(fields, "amount", amount, sheet).map(read -> house.mass(read.mass()).equals(house.mass(sheet.story().left())) ? left : read.mass().toMilligrams())
+                .filter(milligrams -> {
+                    boolean sensible = milligrams > 0 && milligrams <= left;
+                    if (!sensible) {
+                        fields.trouble("amount", "Understood %s; %s is left.".formatted(house.mass(Mass.ofMilligrams(milligrams)), sheet.story().left(house)), "no more than is left");
+                    }
+                    return sensible;
+                });
+    }
+
+    /** What was counted or weighed, in the lot's own unit; nothing is possible. */
+    Optional<Long> counted(Fields fields, LotSheet sheet) {
+        return sheet.story().inPieces()
+                ? fields.whole("amount", amount, 0, 100_000, "pieces").map(Integer::longValue)
+                : read(fields, "amount", amount, sheet).map(read -> read.mass().toMilligrams());
+    }
+
+    private static Optional<Fields.Weighed> read(Fields fields, String field, @Nullable String typed, LotSheet sheet) {
+        Expect expect = sheet.herb().isPresent() || sheet.story().kind() == LotKind.WAX ? Expect.SOLID : Expect.LIQUID;
+        return fields.massOf(field, typed, expect, sheet.known().orElseGet(() -> KnownDensity.ofLiquid(Density.ofGramsPerMillilitre(1))));
+    }
+
+    /** What came of it when it was cut or stripped; typed as nothing when nothing was lost. */
+    Optional<Mass> cameOut(Fields fields, LotSheet sheet, Mass in) {
+        return out == null || out.isBlank() ? Optional.of(in) : read(fields, "out", out, sheet).map(Fields.Weighed::mass);
+    }
+
+    Optional<Cut> finer(Fields fields) {
+        return fields.oneOf("cut", Cut.class, cut);
+    }
+
+    Optional<String> place(Fields fields) {
+        return fields.optionalWords("keptAt", keptAt, LONGEST_PLACE);
+    }
+
+    Optional<String> reason(Fields fields) {
+        return fields.words("note", note, LONGEST_REASON);
+    }
+
+    Optional<String> optionalNote(Fields fields) {
+        return fields.optionalWords("note", note, LONGEST_REASON);
+    }
+
+    Optional<Cause> cause(Fields fields) {
+        return fields.oneOf("why", Taking.class, why).map(Taking::cause);
+    }
+
+    /** A loosely filled measure and what it weighed; both must be such as a herb can have. */
+    Optional<Density> bulk(Fields fields) {
+        Optional<Volume> measure = fields.capacity("filled", filled, LEAST_FILLED, MOST_FILLED);
+        Optional<Mass> weighed = fields.mass("weight", weight, 0.1, MOST_FILLED);
+        if (measure.isEmpty() || weighed.isEmpty()) {
+            return Optional.empty();
+        }
+        double bulk = weighed.get().grams() / measure.get().millilitres();
+        if (bulk < LIGHTEST_BULK || bulk > HEAVIEST_BULK) {
+            fields.trouble("weight", "That makes %.3f g to a millilitre; a herb lies between %s and %s.".formatted(bulk, LIGHTEST_BULK, HEAVIEST_BULK), "what the herb alone weighed");
+            return Optional.empty();
+        }
+        return Optional.of(Density.ofGramsPerMillilitre(bulk));
+    }
+
+    /** How a lot is laid out to dry: its weight now, its water as estimated unless said otherwise. */
+    Optional<DryingStart> start(Fields fields, LotSheet sheet, Instant now) {
+        WaterContent estimate = sheet.herb().orElseThrow().water();
+        Optional<WaterContent> wet = water == null || water.isBlank()
+                ? Optional.of(estimate)
+                : fields.number("water", water, 1, WETTEST, "%").map(percent -> new WaterContent(percent / PERCENT));
+        Optional<Double> step = scale == null || scale.isBlank() ? Optional.of(USUAL_STEP) : fields.number("scale", scale, 0.01, 100, "g");
+        return wet.isPresent() && step.isPresent()
+                ? Optional.of(new DryingStart(now, sheet.story().left(), wet.get(), Mass.ofGrams(step.get())))
+                : Optional.empty();
+    }
+
+    /** Why some is taken out. */
+    enum Taking {
+        DRAWN("to use", Cause.DRAWN),
+        GIVEN("given away", Cause.GIVEN),
+        SOLD("sold", Cause.SOLD);
+
+        private final String word;
+        private final Cause cause;
+
+        Taking(String word, Cause cause) {
+            this.word = word;
+            this.cause = cause;
+        }
+
+        public String word() {
+            return word;
+        }
+
+        Cause cause() {
+            return cause;
+        }
+    }
+}

@@ -1,0 +1,164 @@
+package app.velvetcrock.stores;
+
+import app.velvetcrock.core.drying.DryingCourse;
+import app.velvetcrock.core.drying.DryingStart;
+import app.velvetcrock.core.drying.WeighIn;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Refused;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The drying rack: lots laid out, weighed, and taken down dry. */
+@Service
+public class Rack {
+
+    private final DryingRepository dryings;
+    private final RackWeighingRepository weighings;
+    private final LotRepository lots;
+    private final LotCare care;
+    private final Clock clock;
+
+    Rack(DryingRepository dryings, RackWeighingRepository weighings, LotRepository lots, LotCare care, Clock clock) {
+        this.dryings = dryings;
+        this.weighings = weighings;
+        this.lots = lots;
+        this.care = care;
+        this.clock = clock;
+    }
+
+    /**
+     * A lot on the rack.
+     *
+     * @param weighed its weighings' ids, in the order of the course's
+     */
+    public record OnRack(UUID id, UUID lot, String name, String state, DryingCourse course, List<UUID> weighed) {
+
+        public Mass now() {
+            return course.weighIns().isEmpty() ? course.start().mass() : course.weighIns().get(course.weighIns().size() - 1).mass();
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public List<OnRack> drying() {
+        return read(dryings.onTheRack());
+    }
+
+    /** What was taken down lately, the last first. */
+    @Transactional(readOnly = true)
+    public List<OnRack> takenDown() {
+        return read(dryings.takenDown());
+    }
+
+    @Transactional(readOnly = true)
+    public OnRack find(UUID id) {
+        return read(List.of(dryings.findById(id).orElseThrow(() -> new NotHere("that drying")))).get(0);
+    }
+
+    /** Lays all of a wet lot out to dry. */
+    @Transactional
+    public UUID layOut(UUID lot, DryingStart start) {
+        Lot herb = care.locked(lot);
+        if (herb.kind != LotKind.HERB || herb.moisture == Moisture.DRIED) {
+            throw new Refused("“%s” is dried already.".formatted(herb.name));
+        }
+        if (herb.balance == 0) {
+            throw new Refused("Nothing of “%s” is left to lay out.".formatted(herb.name));
+        }
+        if (dryings.isDrying(lot)) {
+            throw new Refused("“%s” lies on the rack already.".formatted(herb.name));
+        }
+        return dryings.saveAndFlush(new Drying(lot, start, clock.instant())).id;
+    }
+
+    @Transactional
+    public UUID weigh(UUID id, WeighIn weighIn, String typed) {
+        Drying drying = open(id);
+        RackWeighing weighing = new RackWeighing(drying.id, weighIn, typed);
+        weighing.recordedAt = clock.instant();
+        weighing.accountId = Current.person().account();
+        return weighings.saveAndFlush(weighing).id;
+    }
+
+    /** Takes a weighing back, once however often it is asked. */
+    @Transactional
+    public void takeBackWeighing(UUID id, UUID weighing) {
+        open(id);
+        RackWeighing found = weighings.findHere(id, weighing).orElseThrow(() -> new NotHere("that weighing"));
+        if (found.takenBackAt == null) {
+            found.takenBackAt = clock.instant();
+        }
+    }
+
+    /** Takes it down: the wet lot becomes a dried one of the last weight. Not dry by hand or by sum: refused with what is missing. */
+    @Transactional
+    public UUID takeDown(UUID id, LocalDate today) {
+        Drying drying = open(id);
+        OnRack rack = read(List.of(drying)).get(0);
+        if (rack.course().state() != DryingCourse.State.DRY) {
+            throw new Refused("“%s” is not dry yet: %d %% water by its weight. When stems snap, weigh it and say so.".formatted(
+                    rack.name(), Math.round(rack.course().waterNow() * 100)));
+        }
+        Lot wet = care.locked(drying.lotId);
+        Lot dried = wet.sibling(wet.typed, clock.instant());
+        dried.moisture = Moisture.DRIED;
+        dried.bulkDensity = null;
+        dried.acquiredOn = wet.acquiredOn == null ? today : wet.acquiredOn;
+        UUID deed = UUID.randomUUID();
+        UUID lot = care.becomes(wet, wet.balance, dried, rack.now().toMilligrams(), new LotCare.Change(Cause.DRIED, deed, ""));
+        drying.endedAt = clock.instant();
+        drying.driedLot = lot;
+        drying.deed = deed;
+        return lot;
+    }
+
+    /** Puts a lot that was taken down back on the rack; refused when the dried herb was used since. */
+    @Transactional
+    public void putBack(UUID id) {
+        Drying drying = dryings.lock(id).orElseThrow(() -> new NotHere("that drying"));
+        if (drying.endedAt == null) {
+            return;
+        }
+        care.takeBack(drying.deed);
+        drying.endedAt = null;
+        drying.driedLot = null;
+        drying.deed = null;
+    }
+
+    private Drying open(UUID id) {
+        Drying drying = dryings.lock(id).orElseThrow(() -> new NotHere("that drying"));
+        if (drying.endedAt != null) {
+            throw new Refused("It was taken down already. Put it back on the rack first.");
+        }
+        return drying;
+    }
+
+    private List<OnRack> read(List<Drying> found) {
+        if (found.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, List<RackWeighing>> weighed = weighings.holding(found.stream().map(drying -> drying.id).toList()).stream()
+                .collect(Collectors.groupingBy(weighing -> weighing.dryingId));
+        Map<UUID, Lot> herbs = byId(found.stream().map(drying -> drying.lotId).toList());
+        return found.stream().map(drying -> {
+            List<RackWeighing> own = weighed.getOrDefault(drying.id, List.of());
+            Lot lot = herbs.get(drying.lotId);
+            return new OnRack(drying.id, lot.id, lot.name, "%s %s".formatted(lot.moisture.word(), lot.part.word()),
+                    DryingCourse.of(drying.start(), own.stream().map(RackWeighing::weighIn).toList()), own.stream().map(weighing -> weighing.id).toList());
+        }).toList();
+    }
+
+    private Map<UUID, Lot> byId(Collection<UUID> ids) {
+        return lots.among(ids).stream().collect(Collectors.toMap(lot -> lot.id, Function.identity()));
+    }
+}

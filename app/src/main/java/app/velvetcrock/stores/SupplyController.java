@@ -1,0 +1,160 @@
+package app.velvetcrock.stores;
+
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.KnownDensity;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Notice;
+import app.velvetcrock.web.OneTime;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Waxes, butters, spirits, antioxidants, essential oils, additions and containers; and blends of carriers. */
+@Controller
+class SupplyController {
+
+    private static final Set<LotKind> OTHERS = EnumSet.of(LotKind.WAX, LotKind.SPIRIT, LotKind.ANTIOXIDANT, LotKind.ESSENTIAL_OIL, LotKind.ADDITION);
+    private static final int LONGEST_NAME = 80;
+
+    private final Stores stores;
+    private final Blends blends;
+    private final Materia materia;
+    private final Households households;
+    private final OneTime oneTime;
+    private final Clock clock;
+
+    SupplyController(Stores stores, Blends blends, Materia materia, Households households, OneTime oneTime, Clock clock) {
+        this.stores = stores;
+        this.blends = blends;
+        this.materia = materia;
+        this.households = households;
+        this.oneTime = oneTime;
+        this.clock = clock;
+    }
+
+    /** A blend as typed: up to three bottles and how much of each. */
+    record BlendForm(
+            @Nullable UUID key, @Nullable String blend, @Nullable UUID from1, @Nullable String amount1, @Nullable UUID from2, @Nullable String amount2,
+            @Nullable UUID from3, @Nullable String amount3) {
+
+        static BlendForm empty() {
+            return new BlendForm(null, "", null, "", null, "", null, "");
+        }
+    }
+
+    @GetMapping("/stores/supplies")
+    String supplies(Model model) {
+        return page(model, "", SupplyForm.empty(), BlendForm.empty(), fields());
+    }
+
+    @PostMapping("/stores/supplies")
+    String add(SupplyForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Fields fields = fields();
+        Optional<NewSupply> supply = form.supply(fields, materia, households.current().money(), today());
+        if (supply.isEmpty()) {
+            response.setStatus(422);
+            return page(model, "supply", form, BlendForm.empty(), fields);
+        }
+        return added(form.key(), supply.get().kind().common(), after, () -> stores.add(supply.get()));
+    }
+
+    @PostMapping("/stores/containers")
+    String addContainers(SupplyForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Fields fields = fields();
+        Optional<NewContainer> container = form.container(fields, households.current().money());
+        if (container.isEmpty()) {
+            response.setStatus(422);
+            return page(model, "container", form, BlendForm.empty(), fields);
+        }
+        return added(form.key(), container.get().name(), after, () -> stores.add(container.get()));
+    }
+
+    @PostMapping("/stores/blend")
+    String blend(BlendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Fields fields = fields();
+        Optional<String> name = fields.words("blend", form.blend(), LONGEST_NAME);
+        List<Blends.Part> parts = new ArrayList<>();
+        part(fields, "amount1", form.from1(), form.amount1()).ifPresent(parts::add);
+        part(fields, "amount2", form.from2(), form.amount2()).ifPresent(parts::add);
+        part(fields, "amount3", form.from3(), form.amount3()).ifPresent(parts::add);
+        if (fields.isClear() && parts.stream().map(part -> part.carrier().id()).distinct().count() < Math.max(2, parts.size())) {
+            fields.trouble("blend", "A blend needs two bottles or three, each once.", "another bottle below");
+        }
+        if (!fields.isClear()) {
+            response.setStatus(422);
+            return page(model, "blend", SupplyForm.empty(), form, fields);
+        }
+        String deed = oneTime.once(Current.stillroom(), form.key(), () -> {
+            UUID fresh = UUID.randomUUID();
+            blends.blend(name.orElseThrow(), parts, today(), fresh);
+            return fresh.toString();
+        });
+        after.addFlashAttribute(Notice.NAME, new Notice(name.orElseThrow() + " is blended.", "/stores/deeds/%s/undo".formatted(deed)));
+        return "redirect:/stores";
+    }
+
+    private Optional<Blends.Part> part(Fields fields, String field, @Nullable UUID from, @Nullable String amount) {
+        if (from == null) {
+            return Optional.empty();
+        }
+        Optional<Stock.OfCarrier> bottle = blends.bottle(from);
+        if (bottle.isEmpty()) {
+            fields.trouble(field, "That bottle is used up or not here any more.", "another from the list");
+            return Optional.empty();
+        }
+        House house = households.current();
+        return fields.massOf(field, amount, Expect.LIQUID, KnownDensity.ofOil(bottle.get().density())).filter(read -> {
+            boolean sensible = read.mass().toMilligrams() > 0 && read.mass().compareTo(bottle.get().left()) <= 0;
+            if (!sensible) {
+                fields.trouble(field, "Understood %s; the bottle holds %s.".formatted(read.echo(), house.volume(bottle.get().volumeLeft())), "no more than it holds");
+            }
+            return sensible;
+        }).map(read -> new Blends.Part(bottle.get(), read.mass()));
+    }
+
+    private String added(@Nullable UUID key, String name, RedirectAttributes after, java.util.function.Supplier<UUID> work) {
+        String undo = oneTime.once(Current.stillroom(), key, () -> "/stores/lots/" + work.get()) + "/undo";
+        after.addFlashAttribute(Notice.NAME, new Notice(name + " is in the stores.", undo));
+        return "redirect:/stores/supplies";
+    }
+
+    private String page(Model model, String which, SupplyForm typed, BlendForm blend, Fields sent) {
+        model.addAttribute("supplies", stores.supplies(OTHERS).stream().sorted(Comparator.comparing(Stock.OfSupply::kind).thenComparing(Stock.OfSupply::name)).toList());
+        model.addAttribute("containers", stores.supplies(EnumSet.of(LotKind.CONTAINER)));
+        model.addAttribute("carriers", stores.carriers());
+        model.addAttribute("kinds", materia.supplies().stream().sorted(Comparator.comparing(SupplyKind::type).thenComparing(SupplyKind::common)).toList());
+        model.addAttribute("which", which);
+        model.addAttribute("typed", typed);
+        model.addAttribute("blank", SupplyForm.empty());
+        model.addAttribute("blend", blend);
+        model.addAttribute("sent", sent);
+        model.addAttribute("none", new Fields(House.usual().reader()));
+        return "stores/supplies";
+    }
+
+    private Fields fields() {
+        return new Fields(households.current().reader());
+    }
+
+    private LocalDate today() {
+        return households.current().dayOf(clock.instant());
+    }
+}
