@@ -62,7 +62,7 @@ class DemoStores {
                 20 drops bog myrtle essential oil
                 """);
         recipes.keep("A neighbour's nettle oil", """
-                2½ cups rapeseed oil (20 oz)
+                2 cups rapeseed oil (26 oz)
                 2 cups dried nettle leaf
                 """);
     }

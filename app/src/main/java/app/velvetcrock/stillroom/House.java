@@ -62,6 +62,11 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
         return "about " + settings.units().aboutVolume(volume);
     }
 
+    /** An estimated weight, with "about" before it. */
+    public String about(Mass mass) {
+        return "about " + settings.units().aboutMass(mass);
+    }
+
     public String range(Volume low, Volume high) {
         return settings.units().outward(low, high);
     }

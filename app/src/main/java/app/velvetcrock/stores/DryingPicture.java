@@ -16,16 +16,17 @@ import java.util.stream.Stream;
  * A drying lot's weights over time.
  *
  * @param readyY where it counts as dry
+ * @param measured the weights as measured, as points of a line
  * @param curve the fitted weights, as points of a line; empty without a fit
  * @param nowX where now is
  * @param rangeLeft earliest ready moment, {@code rangeRight} the latest; absent before the third weighing
  */
 public record DryingPicture(
-        double width, double height, double readyY, String curve, List<Dot> dots, double nowX, Optional<Double> readyX, Optional<Double> rangeLeft,
+        double width, double height, double readyY, String measured, String curve, List<Dot> dots, double nowX, Optional<Double> readyX, Optional<Double> rangeLeft,
         Optional<Double> rangeRight, List<Tick> ticks) {
 
-    private static final double WIDTH = 520;
-    private static final double HEIGHT = 150;
+    private static final double WIDTH = 560;
+    private static final double HEIGHT = 265;
     private static final double LEFT = 8;
     private static final double TOP = 10;
 
@@ -44,9 +45,14 @@ public record DryingPicture(
         List<Dot> dots = Stream.concat(
                 Stream.of(new Dot(scale.x(start), scale.y(course.start().mass()), "laid out, " + house.mass(course.start().mass()), false)),
                 course.weighIns().stream().map(weighIn -> dot(weighIn, scale, house))).toList();
-        String curve = course.curve().stream().map(point -> String.format(Locale.ROOT, "%.1f,%.1f", scale.x(point.at()), scale.y(point.mass()))).collect(Collectors.joining(" "));
-        return new DryingPicture(WIDTH, HEIGHT, scale.y(course.readyMass()), curve, dots, scale.x(now), course.ready().map(scale::x),
+        String measured = dots.stream().map(dot -> point(dot.x(), dot.y())).collect(Collectors.joining(" "));
+        String curve = course.curve().stream().map(point -> point(scale.x(point.at()), scale.y(point.mass()))).collect(Collectors.joining(" "));
+        return new DryingPicture(WIDTH, HEIGHT, scale.y(course.readyMass()), measured, curve, dots, scale.x(now), course.ready().map(scale::x),
                 course.range().map(range -> scale.x(range.earliest())), course.range().map(range -> scale.x(range.latest())), ticks(scale, house));
+    }
+
+    private static String point(double x, double y) {
+        return String.format(Locale.ROOT, "%.1f,%.1f", x, y);
     }
 
     private static Dot dot(WeighIn weighIn, Scale scale, House house) {

@@ -60,12 +60,22 @@ class FinderController {
                         .ifPresent(read -> model.addAttribute("conversion", Conversion.of(thing.get(), read.mass())));
             }
         }
+        model.addAttribute("estimated", estimated(wanted));
         model.addAttribute("fields", fields);
         model.addAttribute("amount", typed);
         model.addAttribute("of", wanted);
         model.addAttribute("cups", house.settings().units().cups());
         model.addAttribute("stored", stored());
         return "inner".equals(part) ? "stores/convert :: inner" : "stores/convert";
+    }
+
+    /** A heap of herb is only estimated until a cup of that very lot was weighed. */
+    private boolean estimated(String wanted) {
+        try {
+            return sheets.of(UUID.fromString(wanted), households.current().dayOf(clock.instant())).herb().filter(herb -> !herb.weighedBulk()).isPresent();
+        } catch (IllegalArgumentException noId) {
+            return box.things().find(wanted).filter(thing -> thing.role() == Thing.Role.HERB).isPresent();
+        }
     }
 
     private static boolean isSensible(Fields fields, Mass mass) {

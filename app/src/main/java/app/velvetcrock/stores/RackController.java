@@ -16,6 +16,7 @@ import app.velvetcrock.web.OneTime;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -134,9 +135,10 @@ class RackController {
     private String page(Model model, @Nullable UUID which, WeighForm typed, Fields sent) {
         House house = households.current();
         Instant now = clock.instant();
-        model.addAttribute("drying", rack.drying().stream().map(lot -> new Shown(lot, DryingPicture.of(lot.course(), now, house))).toList());
+        List<Rack.OnRack> onRack = rack.drying();
+        model.addAttribute("drying", onRack.stream().map(lot -> new Shown(lot, DryingPicture.of(lot.course(), now, house))).toList());
         model.addAttribute("down", rack.takenDown());
-        model.addAttribute("wet", stores.herbs().stream().filter(herb -> !herb.moisture().isDried()).toList());
+        model.addAttribute("wet", stores.herbs().stream().filter(herb -> !herb.moisture().isDried() && onRack.stream().noneMatch(lot -> lot.lot().equals(herb.id()))).toList());
         model.addAttribute("which", which);
         model.addAttribute("typed", typed);
         model.addAttribute("sent", sent);
@@ -148,6 +150,6 @@ class RackController {
 
     private static Equivalent equivalent(Mass mass, Part part, House house) {
         WaterContent wet = WaterContent.of(part, Cut.WHOLE, Moisture.FRESH);
-        return new Equivalent(house.mass(mass), house.mass(WaterContent.DRIED.equivalent(mass, wet)), house.mass(wet.equivalent(mass, WaterContent.DRIED)));
+        return new Equivalent(house.mass(mass), house.about(WaterContent.DRIED.equivalent(mass, wet)), house.about(wet.equivalent(mass, WaterContent.DRIED)));
     }
 }

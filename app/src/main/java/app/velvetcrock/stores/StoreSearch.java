@@ -1,6 +1,9 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.stillroom.Current;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
@@ -38,27 +41,37 @@ public class StoreSearch {
     private List<Found> stored(String text) {
         return sql.sql("""
                         select * from (
-                            select l.id, l.name, l.kind, l.balance > 0 as stocked, 'LOT' as place, greatest(word_similarity(:q, l.words),
+                            select l.id, l.name, l.kind, l.balance > 0 as stocked, 'LOT' as place, l.unit, l.balance, l.moisture, greatest(word_similarity(:q, l.words),
                                 case when to_tsvector('simple', l.words) @@ plainto_tsquery('simple', :q) then 1 else 0 end) as near
                             from lot l where l.stillroom_id = :stillroom
-                            union all select j.id, j.name, 'jar', true, 'JAR', word_similarity(:q, lower(j.name)) from jar j where j.stillroom_id = :stillroom
-                            union all select k.id, k.name, k.kind, true, 'KIT', word_similarity(:q, lower(k.name || ' ' || k.kind)) from kit k where k.stillroom_id = :stillroom
-                            union all select r.id, r.title, 'recipe', true, 'RECIPE', word_similarity(:q, lower(r.title)) from recipe_card r
+                            union all select j.id, j.name, 'jar', true, 'JAR', null, 0, null, word_similarity(:q, lower(j.name)) from jar j where j.stillroom_id = :stillroom
+                            union all select k.id, k.name, k.kind, true, 'KIT', null, 0, null, word_similarity(:q, lower(k.name || ' ' || k.kind)) from kit k where k.stillroom_id = :stillroom
+                            union all select r.id, r.title, 'recipe', true, 'RECIPE', null, 0, null, word_similarity(:q, lower(r.title)) from recipe_card r
                                 where r.stillroom_id = :stillroom and r.removed_at is null
                         ) found where near >= :least order by stocked desc, near desc, name, id limit :most""")
                 .param("stillroom", Current.stillroom()).param("q", text).param("least", NEAR).param("most", MOST)
-                .query((row, at) -> found(row.getString("name"), row.getString("kind"), row.getString("place"), row.getObject("id", UUID.class), row.getBoolean("stocked")))
+                .query((row, at) -> found(row))
                 .list();
     }
 
-    private static Found found(String name, String kind, String place, UUID id, boolean stocked) {
-        return switch (place) {
+    private static Found found(ResultSet row) throws SQLException {
+        String name = row.getString("name");
+        String kind = row.getString("kind");
+        UUID id = row.getObject("id", UUID.class);
+        boolean stocked = row.getBoolean("stocked");
+        return switch (row.getString("place")) {
             case "JAR" -> new Found(name, "jar", "/stores#jars", true);
             case "KIT" -> new Found(name, KitKind.valueOf(kind).word(), "/stores/kit", true);
             case "RECIPE" -> new Found(name, "recipe", "/stores/recipes/" + id, true);
-            default -> new Found(name, LotKind.valueOf(kind).word() + (stocked ? "" : ", used up"),
+            default -> new Found(name, lotWords(row, kind),
                     (kind.equals("INFUSED_OIL") ? "/cupboard/" : "/stores/lots/") + id, stocked);
         };
+    }
+
+    private static String lotWords(ResultSet row, String kind) throws SQLException {
+        String moisture = row.getString("moisture");
+        String left = row.getLong("balance") == 0 ? "used up" : StockUnit.valueOf(row.getString("unit")).words(row.getLong("balance")) + " left";
+        return LotKind.valueOf(kind).word() + (moisture == null ? ", " : ", " + Moisture.valueOf(moisture).word() + ", ") + left;
     }
 
     /** The catalogue is no table: its names go along with the question. */

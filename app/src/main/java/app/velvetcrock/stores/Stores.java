@@ -1,6 +1,7 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
@@ -13,8 +14,10 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -30,6 +33,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class Stores {
 
     private static final int LONGEST_WORDS = 600;
+
+    /** How a lot of the stores begins. */
+    private static final Set<Cause> OPENINGS = EnumSet.of(
+            Cause.BOUGHT, Cause.GATHERED, Cause.DRIED, Cause.SPLIT, Cause.PROCESSED, Cause.MERGED, Cause.BLENDED);
 
     private final LotRepository lots;
     private final MovementRepository movements;
@@ -51,12 +58,14 @@ public class Stores {
 
     @Transactional(readOnly = true)
     public List<Stock.OfHerb> herbs() {
-        return lots.inStock(LotKind.HERB).stream().map(this::herb).toList();
+        Map<String, HerbKind> kinds = catalogue.herbs().stream().collect(Collectors.toMap(HerbKind::key, kind -> kind));
+        return lots.inStock(LotKind.HERB).stream().map(lot -> herb(lot, kinds.get(lot.kindKey))).toList();
     }
 
     @Transactional(readOnly = true)
     public List<Stock.OfCarrier> carriers() {
-        return lots.inStock(LotKind.CARRIER).stream().map(this::carrier).toList();
+        Map<String, CarrierKind> kinds = catalogue.carriers().stream().collect(Collectors.toMap(CarrierKind::key, kind -> kind));
+        return lots.inStock(LotKind.CARRIER).stream().map(lot -> carrier(lot, kinds.get(lot.kindKey))).toList();
     }
 
     @Transactional(readOnly = true)
@@ -112,6 +121,14 @@ public class Stores {
         lot.unit = StockUnit.PIECE;
         lot.bottleMicrolitres = container.holds().toMicrolitres();
         return bringIn(lot, container.pieces(), container.provenance());
+    }
+
+    /** What share of what came in is left, of every herb and carrier in stock. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Double> levels() {
+        Set<LotKind> kinds = EnumSet.of(LotKind.HERB, LotKind.CARRIER);
+        Map<UUID, Long> cameIn = movements.openings(kinds, OPENINGS).stream().collect(Collectors.toMap(m -> m.lotId, m -> m.amount, Long::sum));
+        return lots.inStock(kinds, "%").stream().collect(Collectors.toMap(lot -> lot.id, lot -> Math.min(1.0, lot.balance / (double) cameIn.getOrDefault(lot.id, lot.balance))));
     }
 
     /** What is in stock besides herbs, carriers and oils: of some kinds. */
@@ -178,15 +195,15 @@ public class Stores {
                 Optional.ofNullable(lot.abv).map(BigDecimal::doubleValue), Optional.ofNullable(lot.bottleMicrolitres).map(Volume::ofMicrolitres), lot.balance);
     }
 
-    private Stock.OfHerb herb(Lot lot) {
+    private Stock.OfHerb herb(Lot lot, HerbKind kind) {
         return new Stock.OfHerb(
-                lot.id, lot.name, catalogue.herb(lot.kindKey).orElseThrow(), materia.texture(lot.part, lot.cut), lot.moisture,
+                lot.id, lot.name, kind, materia.texture(lot.part, lot.cut), lot.moisture,
                 density(lot.bulkDensity), Optional.ofNullable(lot.acquiredOn), Mass.ofMilligrams(lot.balance));
     }
 
-    private Stock.OfCarrier carrier(Lot lot) {
+    private static Stock.OfCarrier carrier(Lot lot, CarrierKind kind) {
         return new Stock.OfCarrier(
-                lot.id, lot.name, catalogue.carrier(lot.kindKey).orElseThrow(), density(lot.density).orElseThrow(),
+                lot.id, lot.name, kind, density(lot.density).orElseThrow(),
                 Optional.ofNullable(lot.openedOn), Optional.ofNullable(lot.bestBefore), Mass.ofMilligrams(lot.balance));
     }
 

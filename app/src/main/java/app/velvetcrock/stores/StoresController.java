@@ -145,6 +145,7 @@ class StoresController {
         model.addAttribute("carriers", listing.carriers(carriers));
         model.addAttribute("lives", carriers.stream().collect(Collectors.toMap(Stock.OfCarrier::id,
                 c -> LotSheet.Life.of(new Bottle(c.name(), c.kind().monthsOpened(), c.opened(), c.bestBefore()), today))));
+        model.addAttribute("levels", stores.levels());
         model.addAttribute("origins", List.of(Origin.BOUGHT, Origin.GATHERED, Origin.GROWN));
         model.addAttribute("fields", fields);
         model.addAttribute("which", which);

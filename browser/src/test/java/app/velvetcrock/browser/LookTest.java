@@ -24,7 +24,12 @@ class LookTest {
             window.waitFor("/shelf");
             assertThat(window.page().locator(".board .jar").count()).isGreaterThanOrEqualTo(3);
             String batch = window.page().getAttribute(".board .jar", "href");
-            List<String> views = List.of("/shelf", "/stores", "/bench", "/press", batch.replace("/batch/", "/press/"), "/cupboard", batch, batch + "/label", "/settings", "/sign-up");
+            window.go("/stores/recipes");
+            String recipe = window.page().locator("table a").last().getAttribute("href");
+            window.go("/stores");
+            String lot = window.page().locator("a[href*='/stores/lots/']").first().getAttribute("href");
+            List<String> views = List.of("/shelf", "/stores", "/bench", "/press", batch.replace("/batch/", "/press/"), "/cupboard", batch, batch + "/label", "/settings", "/sign-up",
+                    "/stores/drying", "/stores/supplies", "/stores/kit", recipe, "/stores/catalogue", "/stores/search?q=netle", "/stores/convert?amount=2+cups&of=rapeseed", lot);
             for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
                 look(window, views, scheme, 1280, 800);
                 look(window, views, scheme, 390, 844);
@@ -46,11 +51,19 @@ class LookTest {
         }
     }
 
+    private static String name(String view) {
+        String plain = view.replaceFirst("\\?.*", "");
+        if (plain.startsWith("/batch/")) {
+            return plain.endsWith("label") ? "label" : "batch";
+        }
+        return plain.startsWith("/press/") ? "strain" : plain.startsWith("/stores/lots") ? "lot" : plain.startsWith("/stores/recipes") ? "recipe" : plain.substring(plain.lastIndexOf('/') + 1);
+    }
+
     /** One picture of each main view, two more to show the phone, and one the dark theme. */
     private static void write(Page page, String view, ColorScheme scheme, int width) {
-        String name = view.startsWith("/batch/") ? view.endsWith("label") ? "label" : "batch" : view.startsWith("/press/") ? "strain" : view.substring(1);
-        boolean wide = width == 1280 && scheme == ColorScheme.LIGHT && !List.of("settings", "sign-up").contains(name);
-        boolean phone = width == 390 && scheme == ColorScheme.LIGHT && List.of("shelf", "bench").contains(name);
+        String name = name(view);
+        boolean wide = width == 1280 && scheme == ColorScheme.LIGHT && !List.of("settings", "sign-up", "kit", "catalogue", "search", "convert", "supplies").contains(name);
+        boolean phone = width == 390 && scheme == ColorScheme.LIGHT && List.of("shelf", "bench", "drying").contains(name);
         boolean dark = width == 1280 && scheme == ColorScheme.DARK && List.of("shelf", "bench").contains(name);
         if (wide || phone || dark) {
             String suffix = wide ? "" : phone ? "-phone" : "-dark";

@@ -20,7 +20,7 @@ import java.util.stream.Stream;
  * @param rate k of the drying law, per day; absent until it has lost weight
  * @param ready when it will hold 12 % water; absent without a rate, and once it is dry
  * @param range earliest and latest for a start 4 % wetter or drier than thought; absent before the third weighing
- * @param curve the fitted weights, for drawing; empty without a rate
+ * @param curve the fitted weights, for drawing; empty without a rate, and where the air is too damp to follow it
  */
 public record DryingCourse(
         State state, DryingStart start, List<WeighIn> weighIns, WaterContent water, double waterNow, Mass readyMass, Optional<Double> rate,
@@ -75,7 +75,7 @@ public record DryingCourse(
         Optional<Instant> ready = goesOn ? rate.map(known::readyAt) : Optional.empty();
         Optional<Range> range = goesOn && weighIns.size() >= LEAST_FOR_RANGE ? range(start, weighIns) : Optional.empty();
         return new DryingCourse(state, start, weighIns, water, known.waterAt(now), known.ready(), rate, ready, range,
-                rate.map(k -> curve(known, k, ready, weighIns)).orElse(List.of()), working(known, rate, ready, now));
+                goesOn || state == State.DRY ? rate.map(k -> curve(known, k, ready, weighIns)).orElse(List.of()) : List.of(), working(known, rate, ready, now));
     }
 
     private static State state(DryingLaw law, List<WeighIn> weighIns) {

@@ -39,6 +39,12 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
         return volume(volume.millilitres() > 100 ? Volume.ofMillilitres(Math.round(volume.millilitres() / 5) * 5.0) : volume);
     }
 
+    /** Writes a weight that is an estimate: above 100 g to the nearest 5, above 10 to the nearest 1. */
+    public String aboutMass(Mass mass) {
+        double step = mass.grams() > 100 ? 5 : mass.grams() > 10 ? 1 : 0.1;
+        return mass(Mass.ofGrams(Math.round(mass.grams() / step) * step));
+    }
+
     /** Writes the two ends of an estimated range, rounded outward to 5 mL above 100 mL, else to 1. */
     public String outward(Volume low, Volume high) {
         return volume(Volume.ofMillilitres(Math.floor(low.millilitres() / step(low)) * step(low)))
