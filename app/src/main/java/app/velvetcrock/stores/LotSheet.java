@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
@@ -22,7 +23,7 @@ import java.util.UUID;
  */
 public record LotSheet(
         LotStory story, Facts facts, Optional<HerbState> herb, Optional<KnownDensity> known, Optional<Life> life, List<Other> alike, List<Other> madeFrom,
-        List<Other> became, boolean onRack) {
+        List<Other> became, List<Caution> cautions, boolean onRack) {
 
     /** Where it came from, where it is, what it costs. */
     public record Facts(

@@ -1,7 +1,13 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.water.WaterContent;
@@ -10,6 +16,7 @@ import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -27,21 +34,23 @@ class LotSheets {
     private final LotEdges edges;
     private final Catalogue catalogue;
     private final Materia materia;
+    private final Cautions cautions;
 
-    LotSheets(LotRepository lots, MovementRepository movements, DryingRepository dryings, LotEdges edges, Catalogue catalogue, Materia materia) {
+    LotSheets(LotRepository lots, MovementRepository movements, DryingRepository dryings, LotEdges edges, Catalogue catalogue, Materia materia, Cautions cautions) {
         this.lots = lots;
         this.movements = movements;
         this.dryings = dryings;
         this.edges = edges;
         this.catalogue = catalogue;
         this.materia = materia;
+        this.cautions = cautions;
     }
 
     @Transactional(readOnly = true)
     LotSheet of(UUID id, LocalDate today) {
         Lot lot = lots.findHere(id).orElseThrow(() -> new NotHere("that stock"));
         return new LotSheet(LotStory.of(lot, movements.ofLot(id)), facts(lot), herb(lot), known(lot), life(lot, today), alike(lot), others(edges.into(id)), others(edges.outOf(id)),
-                dryings.isDrying(id));
+                cautions(lot), dryings.isDrying(id));
     }
 
     private static LotSheet.Facts facts(Lot lot) {
@@ -77,6 +86,16 @@ class LotSheets {
             default -> materia.supply(lot.kindKey).flatMap(kind -> kind.monthsOpened());
         };
         return months.map(many -> LotSheet.Life.of(new Bottle(lot.name, many, Optional.ofNullable(lot.openedOn), Optional.ofNullable(lot.bestBefore)), today));
+    }
+
+    /** What anybody who handles it should know; a use is chosen on the Bench. */
+    private List<Caution> cautions(Lot lot) {
+        Set<String> traits = switch (lot.kind) {
+            case HERB -> catalogue.herb(lot.kindKey).map(HerbKind::traits).orElse(Set.of());
+            case CARRIER -> catalogue.carrier(lot.kindKey).map(CarrierKind::traits).orElse(Set.of());
+            default -> materia.supply(lot.kindKey).map(SupplyKind::traits).orElse(Set.of());
+        };
+        return cautions.ofTraits(traits, Use.ADULT_SKIN);
     }
 
     private List<LotSheet.Other> alike(Lot lot) {

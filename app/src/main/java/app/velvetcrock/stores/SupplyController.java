@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Expect;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -138,6 +140,9 @@ class SupplyController {
 
     private String page(Model model, String which, SupplyForm typed, BlendForm blend, Fields sent) {
         model.addAttribute("supplies", stores.supplies(OTHERS).stream().sorted(Comparator.comparing(Stock.OfSupply::kind).thenComparing(Stock.OfSupply::name)).toList());
+        LocalDate today = today();
+        model.addAttribute("lives", stores.supplies(OTHERS).stream().filter(supply -> months(supply).isPresent()).collect(Collectors.toMap(Stock.OfSupply::id,
+                supply -> LotSheet.Life.of(new Bottle(supply.name(), months(supply).orElseThrow(), supply.opened(), supply.bestBefore()), today))));
         model.addAttribute("containers", stores.supplies(EnumSet.of(LotKind.CONTAINER)));
         model.addAttribute("carriers", stores.carriers());
         model.addAttribute("kinds", materia.supplies().stream().sorted(Comparator.comparing(SupplyKind::type).thenComparing(SupplyKind::common)).toList());
@@ -148,6 +153,10 @@ class SupplyController {
         model.addAttribute("sent", sent);
         model.addAttribute("none", new Fields(House.usual().reader()));
         return "stores/supplies";
+    }
+
+    private Optional<Integer> months(Stock.OfSupply supply) {
+        return materia.supply(supply.key()).flatMap(SupplyKind::monthsOpened);
     }
 
     private Fields fields() {

@@ -22,6 +22,7 @@ import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.UUID;
@@ -47,6 +48,9 @@ class LedgerTest {
 
     @Autowired
     Ledger ledger;
+
+    @Autowired
+    LotCare care;
 
     @Autowired
     MovementRepository movements;
@@ -81,6 +85,59 @@ class LedgerTest {
             long balance = number("select balance from lot where id = :lot", lot);
             assertThat(balance).isNotNegative().isEqualTo(number("select sum(amount) from movement where lot_id = :lot", lot));
         }
+    }
+
+    /**
+     * Any mixture of splitting, grinding, merging, drawing, correcting, throwing out and taking back: every lot is the sum of its movements and never below
+     * nothing, and all herb together is what came in, less what was taken, lost and corrected away.
+     */
+    @Test
+    void anyDeedsOverManyLotsBalanceUndoIncluded() {
+        Random random = new Random(11);
+        Current.as(person, () -> List.of(herb(300), herb(200), herb(90)));
+        List<UUID> deeds = new ArrayList<>();
+        int refused = 0;
+        for (int i = 0; i < 150; i++) {
+            UUID deed = UUID.randomUUID();
+            try {
+                deeds.add(Current.as(person, () -> deed(random, deed, deeds)));
+            } catch (Refused expected) {
+                refused++;
+            }
+            assertThat(sql.sql("""
+                            select count(*) from lot l where l.stillroom_id = :stillroom and (l.balance < 0
+                            or l.balance <> (select coalesce(sum(m.amount), 0) from movement m where m.stillroom_id = l.stillroom_id and m.lot_id = l.id))""")
+                    .param("stillroom", person.stillroom()).query(Long.class).single()).isZero();
+        }
+        assertThat(refused).isBetween(1, 120);
+        // what only moves between lots neither makes nor loses any
+        assertThat(sql.sql("select coalesce(sum(amount), 0) from movement where stillroom_id = :stillroom and cause in ('SPLIT', 'MERGED')")
+                .param("stillroom", person.stillroom()).query(Long.class).single()).isZero();
+    }
+
+    private UUID deed(Random random, UUID deed, List<UUID> earlier) {
+        List<Stock.OfHerb> herbs = stores.herbs();
+        Stock.OfHerb lot = herbs.get(random.nextInt(herbs.size()));
+        Stock.OfHerb other = herbs.get(random.nextInt(herbs.size()));
+        Mass some = Mass.ofMilligrams(1 + random.nextInt((int) lot.left().toMilligrams() + 5000));
+        switch (random.nextInt(7)) {
+            case 0 -> care.split(lot.id(), some, "box", deed);
+            case 1 -> care.process(lot.id(), Cut.GROUND, some, some.times(0.9), deed);
+            case 2 -> care.merge(lot.id(), other.id(), deed);
+            case 3 -> care.draw(lot.id(), some.toMilligrams(), Cause.DRAWN, "", deed);
+            case 4 -> care.correct(lot.id(), some.toMilligrams(), "weighed again", deed);
+            // so that something is left to work with
+            case 5 -> care.discard(herbs.size() > 2 ? lot.id() : herb(10), "mould", deed);
+            default -> {
+                if (earlier.isEmpty()) {
+                    throw new Refused("nothing to take back yet");
+                }
+                UUID last = earlier.get(random.nextInt(earlier.size()));
+                care.takeBack(last);
+                return last;
+            }
+        }
+        return deed;
     }
 
     @Test

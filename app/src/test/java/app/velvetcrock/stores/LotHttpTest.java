@@ -136,6 +136,24 @@ class LotHttpTest {
     }
 
     @Test
+    void aLongListIsCutAndCounted() {
+        for (int i = 0; i < 64; i++) {
+            tove.post("/stores/herbs", Map.of("herb", "Yarrow", "amount", (i + 1) + " g", "moisture", "DRIED", "cut", "GROUND"));
+        }
+        Document page = tove.get("/stores").page();
+        assertThat(page.select(".forms table").first().select("tr")).hasSize(60);
+        assertThat(page.text()).contains("and 5 more: show only some by a name");
+        assertThat(tove.get("/stores?only=nettle").page().text()).doesNotContain("more: show only");
+    }
+
+    @Test
+    void aLotSaysWhatToBewareOf() {
+        tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "50 g"));
+        String yarrow = tove.get("/stores").page().select("a:contains(Yarrow)").attr("href");
+        assertThat(tove.get(yarrow).page().select(".caution").text()).contains("Daisy family", "Look-alike: hemlock");
+    }
+
+    @Test
     void listsAreShownByNameAndOrder() {
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "50 g", "acquired", "2026-01-10"));
         assertThat(tove.get("/stores?only=urtica").page().select(".forms table").first().text()).contains("Nettle").doesNotContain("Yarrow");

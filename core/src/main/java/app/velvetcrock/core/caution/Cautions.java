@@ -39,6 +39,11 @@ public final class Cautions {
                 .toList();
     }
 
+    /** The cautions that hang on these traits alone, without those for everything, the gravest first. */
+    public List<Caution> ofTraits(Set<String> traits, Use use) {
+        return rules.stream().filter(rule -> traits.contains(rule.trait()) && rule.uses().contains(use)).map(Rule::caution).sorted(Comparator.comparing(Caution::level)).toList();
+    }
+
     /** What each trait is called where somebody ticks it: the head of its first rule. */
     public Map<String, String> heads() {
         Map<String, String> heads = new LinkedHashMap<>();
