@@ -67,7 +67,7 @@ class ForeignHouseholdTest {
         owner.post("/stores/lots/" + herbLot + "/draw", Map.of("amount", "7 g", "why", "DRAWN"));
         deed = owner.get("/stores/lots/" + herbLot).page().select("form[action*=deeds]").attr("action").replaceAll(".*deeds/(.*)/undo", "$1");
         owner.submit("/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "300 g", "moisture", "FRESH"));
-        String wet = owner.get("/stores").page().select("a:contains(Nettle)").last().attr("href");
+        String wet = owner.get("/stores").page().select("tr:contains(fresh) a").attr("href");
         owner.post(wet + "/dry", Map.of());
         drying = owner.get("/stores/drying").page().select("form[action$=weigh]").attr("action").replaceAll(".*drying/(.*)/weigh", "$1");
         owner.post("/stores/kit", Map.of("kind", "POT", "name", SECRET, "pieces", "1"));

@@ -6,6 +6,7 @@ import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.rounds.Task;
@@ -92,13 +93,15 @@ public record BatchSheet(
         if (course.standsOut()) {
             return "standing out";
         }
-        if (course.overdueDays() > 0) {
+        if (course.overdueDays() > 0 && course.next().isEmpty()) {
             return "strain: %d d over".formatted(course.overdueDays());
         }
         if (course.isDue()) {
-            return course.heat().isPresent() ? "strain now" : "strain today";
+            return course.next().isPresent() ? "next stage now" : course.heat().isPresent() ? "strain now" : "strain today";
         }
-        return course.heat().map(BatchSheet::heatWord).orElseGet(() -> "day %d of %d".formatted(course.day(), course.length()));
+        return course.heat().map(BatchSheet::heatWord).orElseGet(() -> course.stage().pace() == Pace.DAYS
+                ? "day %d of %d".formatted(course.day(), course.length())
+                : "%s of %s".formatted(Decimals.upTo(course.progress() * course.length(), 0), course.stage().pace().words(course.length())));
     }
 
     private static String heatWord(HeatCourse heat) {

@@ -80,6 +80,7 @@ class LogWords {
             case PUSH_UNDER -> "Herb pushed under";
             case HEAT_ON -> "Heat on";
             case HEAT_OFF -> "Heat off";
+            case NEXT -> "Next stage begun";
             default -> kind.word() + ": done";
         };
     }

@@ -2,7 +2,6 @@ package app.velvetcrock.batch;
 
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
-import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Tending;
 import app.velvetcrock.stillroom.House;
 import java.time.Duration;
@@ -59,7 +58,7 @@ public record Ribbon(
     }
 
     private static Instant planEnd(Course course, ZoneId zone) {
-        return course.stage().pace().after(course.chargedAt(), course.length(), zone);
+        return course.end(zone);
     }
 
     /** What happened in the vessel; what came after straining would only draw it out. */
@@ -77,7 +76,7 @@ public record Ribbon(
         List<Mark> marks = new ArrayList<>();
         for (Tending tending : course.stage().tendings()) {
             for (int ordinal = 1; tending.at(ordinal) < course.length(); ordinal++) {
-                Instant at = course.stage().pace().after(course.chargedAt(), tending.at(ordinal), zone);
+                Instant at = course.stage().pace().after(course.stageSince(), tending.at(ordinal), zone);
                 marks.add(new Mark(scale.x(at), tending.kind().name(), "", false));
             }
         }
@@ -85,7 +84,7 @@ public record Ribbon(
     }
 
     private static List<Tick> axis(Scale scale, Course course, House house) {
-        boolean days = course.stage().pace() == Pace.DAYS;
+        boolean days = Duration.between(scale.start(), scale.end()).toDays() > 3;
         Duration unit = days ? Duration.ofDays(1) : Duration.ofHours(1);
         long units = Math.max(1, Duration.between(scale.start(), scale.end()).dividedBy(unit));
         long coarse = days ? 7 : 1;

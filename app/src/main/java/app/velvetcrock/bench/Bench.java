@@ -12,15 +12,16 @@ import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
-import app.velvetcrock.core.method.Fitness;
-import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Choice;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedCarrier;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Planner;
+import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stores.LotKind;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.stores.Stores;
 import app.velvetcrock.web.Fields;
@@ -31,6 +32,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -92,7 +94,7 @@ public class Bench {
         Stock.OfCarrier carrier = pick(fields, "carrier", liquidFirst(shelves.carriers(), desk.house(), desk.house().dayOf(clock.instant())), Stock.OfCarrier::id, form.carrier());
         Optional<Mass> mass = desk.sentence().herbMass(herb, form.amount());
         Optional<OilWish> oil = desk.sentence().oil(carrier, form.oil());
-        Optional<PlanRequest.Circumstances> how = desk.sentence().circumstances(form);
+        Optional<PlanRequest.Circumstances> how = desk.sentence().circumstances(form, spirit());
         if (!fields.isClear()) {
             return Optional.empty();
         }
@@ -108,14 +110,7 @@ public class Bench {
         Optional<Volume> really = desk.sentence().poured(form.poured(), carrier, plan.charge().oil());
         Instant at = desk.house().instantOn(how.get().start(), clock.instant());
         return Optional.of(new BenchWork.Planned(new FrozenPlan(plan, herb.id(), carrier.id()), jar, herb, carrier,
-                new Batches.Weighed(weighed.orElse(plan.charge().herbs().mass()), really.orElse(plan.charge().oil()), at), ways(planned, poured, desk.house())));
-    }
-
-    /** Every way there is, with what stands against it. */
-    private static List<BenchWork.Way> ways(PlannedHerb herb, PlannedCarrier carrier, House house) {
-        return Method.shipped().stream()
-                .map(method -> new BenchWork.Way(method, Fitness.of(method, herb.kind(), herb.moisture(), carrier.kind(), house.settings().pantry())))
-                .toList();
+                new Batches.Weighed(weighed.orElse(plan.charge().herbs().mass()), really.orElse(plan.charge().oil()), at), Choice.ranked(Planner.situation(plan.request()))));
     }
 
     /** Puts what pours in this pantry first, and of one oil the bottle that lasts longest: what the sentence begins with. */
@@ -150,6 +145,11 @@ public class Bench {
             fields.trouble("oil", "This takes %s; the bottle holds %s.".formatted(
                     house.volume(plan.charge().oil()), house.volume(carrier.volumeLeft())), "less, or another bottle");
         }
+    }
+
+    /** The strongest spirit in the Stores. */
+    private Optional<Strength> spirit() {
+        return stores.supplies(Set.of(LotKind.SPIRIT)).stream().flatMap(lot -> lot.abv().stream()).max(Comparator.naturalOrder()).map(Strength::new);
     }
 
     private List<Stock.OfJar> freeJars() {

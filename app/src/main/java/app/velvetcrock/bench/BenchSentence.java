@@ -15,12 +15,15 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.web.Fields;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
@@ -30,8 +33,6 @@ final class BenchSentence {
     private static final double MOST_GRAMS = 20_000;
     private static final double MOST_MILLILITRES = 50_000;
     private static final int LONGEST_AGO_DAYS = 730;
-    private static final double MINUTES_PER_HOUR = 60;
-    private static final double MINUTES_PER_DAY = 1440;
 
     /** What is really weighed out may differ from the plan by no more than this; beyond it one of the two is a slip. */
     private static final double MOST_OFF = 2;
@@ -89,16 +90,21 @@ final class BenchSentence {
         return volume("oil", carrier, text).map(OilWish.Exactly::new);
     }
 
-    Optional<PlanRequest.Circumstances> circumstances(BenchForm form) {
+    Optional<PlanRequest.Circumstances> circumstances(BenchForm form, Optional<Strength> spirit) {
         Method method = form.way();
-        Optional<Integer> length = length(form.length(), method.first());
+        List<Integer> lengths = new ArrayList<>();
+        length("length", form.length(), method.first()).ifPresent(lengths::add);
+        if (method.stages().size() > 1) {
+            String then = form.then() == null || form.then().isBlank() ? method.stages().get(1).pace().words(method.stages().get(1).usual()) : form.then();
+            length("then", then, method.stages().get(1)).ifPresent(lengths::add);
+        }
         Optional<LocalDate> start = start(form.start());
         Optional<Use> use = fields.oneOf("use", Use.class, form.use());
         Optional<Pressing> pressing = fields.oneOf("pressing", Pressing.class, form.pressing());
         Optional<Storage> storage = fields.oneOf("storage", Storage.class, form.storage());
         return fields.isClear()
                 ? Optional.of(new PlanRequest.Circumstances(
-                        method, length.orElseThrow(), start.orElseThrow(), use.orElseThrow(), pressing.orElseThrow(), storage.orElseThrow(), house.settings().pantry()))
+                        method, lengths, start.orElseThrow(), use.orElseThrow(), pressing.orElseThrow(), storage.orElseThrow(), house.settings().pantry(), spirit))
                 : Optional.empty();
     }
 
@@ -142,27 +148,35 @@ final class BenchSentence {
     }
 
     /** A length in the stage's pace. One typed for another way, as days for hours of heat, gives way to the usual and says so. */
-    private Optional<Integer> length(@Nullable String typed, Stage stage) {
+    private Optional<Integer> length(String field, @Nullable String typed, Stage stage) {
         String text = typed == null ? "" : typed.strip();
         boolean bare = text.matches("\\d+");
-        return fields.amount("length", bare ? text + " " + stage.pace().many() : text, Expect.TIME)
+        return fields.amount(field, bare ? text + " " + stage.pace().many() : text, Expect.TIME)
                 .map(read -> ((TimeSpan) read.amount().middle()).minutes())
                 .flatMap(minutes -> {
-                    double exact = minutes / (stage.pace() == Pace.DAYS ? MINUTES_PER_DAY : MINUTES_PER_HOUR);
+                    double exact = minutes / stage.pace().minutes();
                     int count = (int) Math.round(exact);
                     if (count >= stage.least() && count <= stage.most()) {
                         return Optional.of(count);
                     }
-                    boolean otherPace = stage.pace() == Pace.DAYS ? text.matches(".*\\bh(ours?|rs?)?$") : text.matches(".*\\b(d|days?|w|weeks?)$");
+                    boolean otherPace = isUsualOfAnother(text, stage);
                     if (otherPace) {
-                        fields.echo("length", "%s is for another way; %s is usual for this one".formatted(text, stage.pace().words(stage.usual())));
+                        fields.echo(field, "%s is for another way; %s is usual for this one".formatted(text, stage.pace().words(stage.usual())));
                         return Optional.of(stage.usual());
                     }
-                    fields.trouble("length", "Understood as %s %s; this way takes between %d and %s.".formatted(
-                            Decimals.upTo(exact, 1), stage.pace().many(), stage.least(), stage.pace().words(stage.most())),
+                    fields.trouble(field, "Understood as %s %s; this way takes between %d and %s.".formatted(
+                            Decimals.upTo(exact, 1), stage.pace().many(), stage.least(), stage.most() + " " + stage.pace().many()),
                             stage.pace().words(stage.usual()));
                     return Optional.empty();
                 });
+    }
+
+    /** A length that stood there for another way when this one was chosen. */
+    private static boolean isUsualOfAnother(String text, Stage stage) {
+        boolean days = text.matches(".*\\b(d|days?|w|weeks?)$");
+        boolean clock = text.matches(".*\\b(h|hours?|hrs?|min|minutes?)$");
+        return (stage.pace() == Pace.DAYS ? clock : days) || Method.shipped().stream().flatMap(method -> method.stages().stream())
+                .anyMatch(other -> other.pace().words(other.usual()).equals(text) && !other.equals(stage));
     }
 
     private Optional<LocalDate> start(@Nullable String typed) {

@@ -2,8 +2,7 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.FrozenPlan;
-import app.velvetcrock.core.method.Fitness;
-import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Choice;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stores.Stock;
@@ -17,15 +16,17 @@ public record BenchWork(BenchForm form, Fields fields, Bench.Shelves shelves, Op
     private static final double PICTURE_WIDTH = 260;
     private static final double PICTURE_HEIGHT = 390;
 
-    /** A way of infusing, with what stands against it here. */
-    public record Way(Method method, Fitness fitness) {}
-
     /** A plan with the lots and the jar it is made from, what was really weighed, and all ways there are. */
     public record Planned(
-            FrozenPlan frozen, Stock.OfJar jar, Stock.OfHerb herb, Stock.OfCarrier carrier, Batches.Weighed weighed, List<Way> ways) {
+            FrozenPlan frozen, Stock.OfJar jar, Stock.OfHerb herb, Stock.OfCarrier carrier, Batches.Weighed weighed, List<Choice> ways) {
 
         public BatchPlan plan() {
             return frozen.plan();
+        }
+
+        public long refused() {
+            String chosen = plan().request().circumstances().method().key();
+            return ways.stream().filter(choice -> !choice.fitness().isAllowed() && !choice.method().key().equals(chosen)).count();
         }
 
         public BenchPicture picture() {

@@ -74,7 +74,7 @@ class DemoHands {
 
     private UUID start(Charge charge, Method method, String length, Instant at) {
         BenchForm form = new BenchForm(null, charge.herb().toString(), charge.amount(), "", charge.carrier().toString(), charge.oil(), "",
-                method.key(), length, LocalDate.ofInstant(at, ZONE).toString(), "ADULT_SKIN", "HAND", "COOL_DARK", "", "");
+                method.key(), length, "", LocalDate.ofInstant(at, ZONE).toString(), "ADULT_SKIN", "HAND", "COOL_DARK", "", "");
         BenchWork work = bench.work(form);
         if (!work.canStart()) {
             throw new IllegalStateException("the demo's plan for %s cannot start: %s".formatted(charge.amount(), work.fields().troubles()));

@@ -6,6 +6,7 @@ import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stores.Stock;
@@ -59,6 +60,9 @@ final class RowWords {
     private static String what(Found found) {
         TaskKind kind = found.task().key().kind();
         boolean turn = kind == TaskKind.SHAKE && found.sheet().plan().found().cover() == Cover.COVERS_PUSHED_UNDER;
+        if (kind == TaskKind.NEXT) {
+            return "Next: " + found.sheet().course().next().map(Stage::name).orElse("strain");
+        }
         return turn ? "Shake, turn under" : kind.word();
     }
 
@@ -71,6 +75,7 @@ final class RowWords {
             case HEAT_ON -> sheet.course().heat().map(RowWords::left).orElse("");
             case READ -> sheet.course().heat().map(this::heat).orElse("");
             case HEAT_OFF -> sheet.course().heat().map(RowWords::left).orElse("") + "; no lid until cool";
+            case NEXT -> "%s has had its time".formatted(sheet.course().stage().name());
             case STRAIN -> sheet.course().overdueDays() > 0
                     ? "%s over; %s back".formatted(house.days(sheet.course().overdueDays()), house.about(sheet.forecast().expected()))
                     : house.about(sheet.forecast().expected()) + " back";

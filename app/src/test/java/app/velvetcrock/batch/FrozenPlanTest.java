@@ -23,6 +23,7 @@ import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedCarrier;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Planner;
+import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.strain.Pressing;
 import java.time.LocalDate;
 import java.util.List;
@@ -61,13 +62,15 @@ class FrozenPlanTest {
         OilWish oil = pick(List.of(new OilWish.ToCover(), new OilWish.ByRatio(3 + random.nextInt(9)), new OilWish.Exactly(Volume.ofMillilitres(100 + random.nextInt(900)))), random);
         Optional<Density> weighed = random.nextBoolean() ? Optional.empty() : Optional.of(Density.ofGramsPerMillilitre(0.2));
         Optional<LocalDate> opened = random.nextBoolean() ? Optional.empty() : Optional.of(start.minusDays(random.nextInt(200)));
+        Method method = pick(Method.shipped(), random);
+        Optional<Strength> spirit = random.nextBoolean() ? Optional.empty() : Optional.of(new Strength(96));
         return new PlanRequest(
                 new PlannedHerb(herb, materia.texture(herb.part(), pick(List.of(Cut.values()), random)), pick(List.of(Moisture.values()), random), weighed,
                         Mass.ofGrams(5 + random.nextInt(120)), random.nextBoolean() ? List.of() : List.of(0.9, 1.1)),
                 new PlannedCarrier(carrier, new Bottle(carrier.common(), carrier.monthsOpened(), opened, Optional.of(start.plusDays(200)))),
                 oil, pick(jars, random), jars,
-                new PlanRequest.Circumstances(pick(Method.shipped(), random), 35, start, pick(List.of(Use.values()), random), pick(List.of(Pressing.values()), random),
-                        pick(List.of(Storage.values()), random), Temperature.ofCelsius(14)));
+                new PlanRequest.Circumstances(method, method.usualLengths(), start, pick(List.of(Use.values()), random), pick(List.of(Pressing.values()), random),
+                        pick(List.of(Storage.values()), random), Temperature.ofCelsius(14), spirit));
     }
 
     private static Vessel jar(double capacity, double width) {

@@ -75,7 +75,7 @@ class ThreadJourneyTest {
         page.click("text=Strain it early");
         page.fill("#out", "250 g");
         page.click("text=Into the Cupboard");
-        window.waitFor("/press/.*");
+        page.waitForSelector("h1:has-text('came out')");
         page.click(".places >> text=Cupboard");
         window.waitFor("/cupboard");
         // 250 ÷ 0.917 = 272.6 mL

@@ -2,26 +2,34 @@ package app.velvetcrock.core.course;
 
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.planning.BatchPlan;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
 import java.util.Collection;
+import java.util.List;
 import java.util.Optional;
 
 /**
  * Where a batch stands at a moment, derived from its plan and its log.
  *
- * @param day days since it was charged; the day of charging is 0
+ * @param method the way it is made, all its stages
+ * @param stage the stage it is in
+ * @param chargedAt when herb and oil came together
+ * @param stageSince when this stage began; for the first one, the charging
+ * @param day days since this stage began; the day it began is 0
  * @param length what the plan gives the stage, in the stage's pace
+ * @param lengths what the plan gives every stage
  * @param charge what is really in the vessel: as weighed and poured, with every top-up
  * @param standsOut true when the last look found herb above the oil and nothing was done about it since
  */
 public record Course(
-        State state, Stage stage, Instant chargedAt, long day, int length, LocalDate strainOn, Optional<LocalDate> strainedOn, Charge charge,
+        State state, Method method, Stage stage, Instant chargedAt, Instant stageSince, Instant now, long day, int length, List<Integer> lengths, LocalDate strainOn, Optional<LocalDate> strainedOn, Charge charge,
         boolean standsOut, Optional<HeatCourse> heat) {
 
     /** What has become of a batch. */
@@ -38,18 +46,58 @@ public record Course(
     public static Course of(BatchPlan plan, Collection<Entry> all, Instant now, ZoneId zone) {
         Log log = Log.of(all);
         var how = plan.request().circumstances();
-        Stage stage = how.method().first();
         Optional<Instant> started = log.firstAt(Entry.Charged.class);
         Instant charged = started.orElseGet(() -> how.start().atTime(12, 0).atZone(zone).toInstant());
-        LocalDate chargedOn = charged.atZone(zone).toLocalDate();
-        Optional<LocalDate> strained = log.firstAt(Entry.Strained.class).map(at -> at.atZone(zone).toLocalDate());
+        int at = reached(how.method(), log);
+        Stage stage = how.method().stages().get(at);
+        int length = how.lengths().get(at);
+        Instant since = at == 0 ? charged : begun(how.method().stages().get(at - 1), log).orElse(charged);
+        Optional<LocalDate> strained = log.firstAt(Entry.Strained.class).map(when -> when.atZone(zone).toLocalDate());
         State state = started.isEmpty() ? State.NEVER_STARTED : strained.isPresent() ? State.STRAINED
                 : log.last(Entry.Discarded.class).isPresent() ? State.DISCARDED : State.STANDING;
         LocalDate until = strained.orElse(now.atZone(zone).toLocalDate());
-        LocalDate strainOn = stage.pace().after(charged, how.length(), zone).atZone(zone).toLocalDate();
-        Optional<HeatCourse> heat = stage.isHeated() ? Optional.of(HeatCourse.of(stage, how.length(), charged, log)) : Optional.empty();
-        return new Course(state, stage, charged, Math.max(0, ChronoUnit.DAYS.between(chargedOn, until)), how.length(), strainOn, strained,
-                charge(plan.charge(), log), standsOut(log), heat);
+        Optional<HeatCourse> heat = stage.isHeated() ? Optional.of(HeatCourse.of(stage, length, since, log)) : Optional.empty();
+        return new Course(state, how.method(), stage, charged, since, now, Math.max(0, ChronoUnit.DAYS.between(since.atZone(zone).toLocalDate(), until)), length, how.lengths(),
+                end(how.method(), how.lengths(), at, since, zone).atZone(zone).toLocalDate(), strained, charge(plan.charge(), log), standsOut(log), heat);
+    }
+
+    /** Which stage it is in: one further for each that was ended by hand. */
+    private static int reached(Method method, Log log) {
+        int at = 0;
+        while (at + 1 < method.stages().size() && begun(method.stages().get(at), log).isPresent()) {
+            at++;
+        }
+        return at;
+    }
+
+    /** When a stage was ended, and so the next begun. */
+    private static Optional<Instant> begun(Stage ended, Log log) {
+        return log.done(new TaskKey(ended.key(), TaskKind.NEXT, 1)).map(Entry::happenedAt);
+    }
+
+    /** When the last stage ends, if every one from this on takes what the plan gives it. */
+    private static Instant end(Method method, List<Integer> lengths, int from, Instant since, ZoneId zone) {
+        Instant at = since;
+        for (int i = from; i < lengths.size(); i++) {
+            at = method.stages().get(i).pace().after(at, lengths.get(i), zone);
+        }
+        return at;
+    }
+
+    /** When the vessel's last stage ends by the plan. */
+    public Instant end(ZoneId zone) {
+        return end(method, lengths, method.stages().indexOf(stage), stageSince, zone);
+    }
+
+    /** When this stage ends by the plan. */
+    public Instant stageEnd(ZoneId zone) {
+        return stage.pace().after(stageSince, length, zone);
+    }
+
+    /** The stage after this one; absent for the last. */
+    public Optional<Stage> next() {
+        int at = method.stages().indexOf(stage) + 1;
+        return at < method.stages().size() ? Optional.of(method.stages().get(at)) : Optional.empty();
     }
 
     /** Days past the day of straining; nothing while it still has time. */
@@ -57,15 +105,20 @@ public record Course(
         return isDue() && stage.pace() == Pace.DAYS ? day - length : 0;
     }
 
-    /** Tells whether the stage has had its time: its days, or its heat-hours. */
+    /** Tells whether the stage has had its time: its days, its hours, or its heat-hours. */
     public boolean isDue() {
-        return state == State.STANDING && heat.map(HeatCourse::isEnough).orElse(day >= length);
+        return state == State.STANDING && heat.map(HeatCourse::isEnough).orElseGet(() -> elapsed() >= length);
     }
 
     /** How much of the stage is done, 0 to 1. */
     public double progress() {
-        double done = heat.map(h -> h.trace().credited().minutes() / h.wanted().minutes()).orElse(day / (double) length);
+        double done = heat.map(h -> h.trace().credited().minutes() / h.wanted().minutes()).orElseGet(() -> elapsed() / length);
         return state == State.STRAINED ? 1 : Math.max(0, Math.min(1, done));
+    }
+
+    /** How much of an unheated stage has passed, in its pace: calendar days, or hours to the minute. */
+    private double elapsed() {
+        return stage.pace() == Pace.DAYS ? day : Duration.between(stageSince, now).toMinutes() / (double) stage.pace().minutes();
     }
 
     private static Charge charge(Charge planned, Log log) {

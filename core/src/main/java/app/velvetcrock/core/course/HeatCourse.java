@@ -29,21 +29,25 @@ public record HeatCourse(
 
     private static final double MINUTES_PER_HOUR = 60;
 
-    static HeatCourse of(Stage stage, int hours, Instant start, Log log) {
-        List<Entry> on = log.done(TaskKind.HEAT_ON);
-        List<Entry> off = log.done(TaskKind.HEAT_OFF);
+    static HeatCourse of(Stage stage, int length, Instant start, Log log) {
+        List<Entry> on = ofStage(log.done(TaskKind.HEAT_ON), stage);
+        List<Entry> off = ofStage(log.done(TaskKind.HEAT_OFF), stage);
         List<HeatReading> readings = log.entries().stream()
-                .filter(entry -> entry.what() instanceof Entry.Heat)
+                .filter(entry -> entry.what() instanceof Entry.Heat && !entry.happenedAt().isBefore(start))
                 .map(entry -> new HeatReading(entry.happenedAt(), ((Entry.Heat) entry.what()).temperature()))
                 .toList();
         Optional<Instant> onSince = on.stream().map(Entry::happenedAt).max(Comparator.naturalOrder());
         boolean isOn = on.size() > off.size();
         List<Instant> events = java.util.stream.Stream.concat(on.stream(), off.stream()).map(Entry::happenedAt).toList();
         HeatTrace trace = HeatTrace.of(stage, on.isEmpty() ? start : on.get(0).happenedAt(), readings, events);
-        TimeSpan wanted = TimeSpan.ofMinutes(hours * MINUTES_PER_HOUR);
+        TimeSpan wanted = TimeSpan.ofMinutes(length * (double) stage.pace().minutes());
         Optional<HeatReading> latest = readings.isEmpty() ? Optional.empty() : Optional.of(readings.get(readings.size() - 1));
         Optional<Instant> finish = isOn ? latest.flatMap(reading -> finish(stage, trace, wanted, reading)) : Optional.empty();
         return new HeatCourse(trace, readings, isOn, on.size(), onSince, wanted, latest, finish);
+    }
+
+    private static List<Entry> ofStage(List<Entry> done, Stage stage) {
+        return done.stream().filter(entry -> entry.what().task().filter(key -> key.stage().equals(stage.key())).isPresent()).toList();
     }
 
     private static Optional<Instant> finish(Stage stage, HeatTrace trace, TimeSpan wanted, HeatReading latest) {

@@ -8,6 +8,8 @@ public enum TaskKind {
     HEAT_ON("Heat on"),
     READ("Read the heat"),
     HEAT_OFF("Off the heat"),
+    /** The stage is over; what comes next begins. */
+    NEXT("Next"),
     STRAIN("Strain"),
     DECANT("Decant"),
     USE_FIRST("Use first");

@@ -33,7 +33,9 @@ public record HeatTrace(
     private static final double SCORCHING_OVER_CEILING = 10;
     private static final double SCORCHING_LEAST = 80;
     private static final double SCORCHED_AT_ONCE = 110;
-    private static final double MINUTES_PER_HOUR = 60;
+
+    /** Oven and pan may reach 110 °C; above this they scorch. */
+    private static final double SCORCHED_IN_PAN = 120;
 
     public HeatTrace {
         runs = List.copyOf(runs);
@@ -60,7 +62,7 @@ public record HeatTrace(
         double scorching = Math.max(ceiling.celsius() + SCORCHING_OVER_CEILING, SCORCHING_LEAST);
         Optional<Temperature> peak = readings.stream().map(HeatReading::temperature).max(Comparator.naturalOrder());
         boolean scorched = hotterThan(runs, scorching) >= OVERHEATED_MINUTES
-                || peak.filter(t -> t.celsius() >= SCORCHED_AT_ONCE).isPresent();
+                || peak.filter(t -> ceiling.celsius() >= SCORCHED_AT_ONCE ? t.celsius() > SCORCHED_IN_PAN : t.celsius() >= SCORCHED_AT_ONCE).isPresent();
         double band = runs.stream().filter(run -> !run.unwatched())
                 .mapToDouble(run -> within(run, stage.band().low().celsius(), stage.band().high().celsius())).sum();
         return new HeatTrace(
@@ -98,8 +100,9 @@ public record HeatTrace(
         Run plain = new Run(from, to, false, 0);
         double a = from.temperature().celsius();
         double b = to.temperature().celsius();
-        double hours = Duration.between(start, from.at()).toMinutes() / MINUTES_PER_HOUR;
-        double rhythm = stage.tending(Tending.Kind.READ).map(tending -> tending.everyAt(hours) * MINUTES_PER_HOUR).orElse(0.0);
+        int unit = stage.pace().minutes();
+        double offset = Duration.between(start, from.at()).toMinutes() / (double) unit;
+        double rhythm = stage.tending(Tending.Kind.READ).map(tending -> tending.everyAt(offset) * (double) unit).orElse(0.0);
         boolean unwatched = plain.minutes() > Math.max(TRUSTED_MINUTES, TRUSTED_SHARE * rhythm);
         double credit = unwatched ? plain.minutes() * Math.min(rate.at(a), rate.at(b)) : rate.credit(a, b, plain.minutes());
         return new Run(from, to, unwatched, credit);

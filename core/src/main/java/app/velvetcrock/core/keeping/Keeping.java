@@ -19,6 +19,7 @@ public final class Keeping {
     private static final int WILTED_MONTHS = 9;
     private static final int FRESH_MONTHS = 6;
     private static final int JUICY_DAYS = 30;
+    private static final int MOIST_FOOD_DAYS = 4;
     private static final int DRIED_FOOD_MONTHS = 3;
     private static final int WATERY_MONTHS = 3;
     private static final int SCORCHED_MONTHS = 6;
@@ -51,6 +52,16 @@ public final class Keeping {
                 : bottle.endsByBestBefore(poured) ? LimitedBy.BOTTLE_BEST_BEFORE : LimitedBy.BOTTLE_OPENED;
         Working working = working(bottle, poured, strained, treatment, storage, cap);
         return new KeepUntil(capped ? cap : byOil, limit, working);
+    }
+
+    /**
+     * Dates food oil of anything moist: four days from the moment herb meets oil, cold, or frozen within them [S: US extension and FDA consumer
+     * guidance on botulism in oil]. Nothing lengthens it.
+     */
+    public static KeepUntil ofMoistFood(LocalDate met) {
+        Working working = Working.of("use by = herb meets oil + 4 days, at 4 °C or colder within 2 hours, or frozen")
+                .given("herb met oil", Figure.of(met)).standard("food oil of moist herb keeps", Figure.ofDays(MOIST_FOOD_DAYS)).build();
+        return new KeepUntil(met.plusDays(MOIST_FOOD_DAYS), LimitedBy.FOOD_RULE, working);
     }
 
     /** The last day nothing may lengthen beyond: the oil's own end, or its cap where that is earlier. */

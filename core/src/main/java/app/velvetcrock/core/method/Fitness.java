@@ -1,7 +1,5 @@
 package app.velvetcrock.core.method;
 
-import app.velvetcrock.core.materia.CarrierKind;
-import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Temperature;
@@ -19,6 +17,9 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
     /** Fragile oils are not taken above this (craft: choosing). */
     private static final Temperature FRAGILE_MOST = Temperature.ofCelsius(50);
 
+    /** Under this a spirit calls for an open warm finish and settling. */
+    private static final double WATERY_SPIRIT = 60;
+
     public Fitness {
         refusals = List.copyOf(refusals);
         advice = List.copyOf(advice);
@@ -31,45 +32,43 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
         return refusals.isEmpty();
     }
 
-    public static Fitness of(Method method, HerbKind herb, Moisture moisture, CarrierKind carrier, Temperature pantry) {
-        List<Reason> refusals = new ArrayList<>();
-        if (!moisture.isDried()) {
-            refusals.add(new Reason("%s is %s, and water under a closed lid spoils the oil".formatted(herb.common(), moisture.word()),
-                    "dry it first: stems snap, petals are brittle"));
-        }
-        Temperature coldest = method.isHeated() ? method.first().band().low() : pantry;
-        carrier.melting().filter(melting -> coldest.compareTo(melting) < 0).ifPresent(melting -> refusals.add(new Reason(
-                "%s is solid below %s °C and %s is %s °C".formatted(carrier.common(), whole(melting),
-                        method.isHeated() ? "the least heat" : "the pantry", whole(coldest)),
-                method.isHeated() ? "use an oil that is liquid there" : "use an oil that is liquid there, or warm it slowly")));
-        if (!method.isHeated() && herb.traits().contains("hard-resin")) {
-            refusals.add(new Reason("%s is hard resin, which cold oil hardly takes up".formatted(herb.common()), "warm it slowly"));
-        }
-        return new Fitness(refusals, advice(method, herb, carrier));
+    public static Fitness of(Method method, Situation situation) {
+        return new Fitness(Refusals.of(method, situation).stream().map(refusal -> new Reason(refusal.fact(), refusal.change())).toList(), advice(method, situation));
     }
 
-    private static List<String> advice(Method method, HerbKind herb, CarrierKind carrier) {
-        List<String> advice = new ArrayList<>();
-        if (herb.traits().contains("resinous")) {
-            advice.add(method.isHeated()
-                    ? "%s is resinous: heat suits it".formatted(herb.common())
-                    : "%s is resinous: heat draws more from it than a cold jar".formatted(herb.common()));
+    private static List<String> advice(Method method, Situation situation) {
+        List<String> advice = new ArrayList<>(chemistry(method, situation));
+        if (method.isHeated() && situation.isFragile() && method.hottest().high().compareTo(FRAGILE_MOST) > 0) {
+            advice.add("%s is fragile: keep it under %s °C".formatted(situation.carrier().common(), Decimals.upTo(FRAGILE_MOST.celsius(), 0)));
         }
-        if (herb.traits().contains("aromatic")) {
-            advice.add(method.isHeated()
-                    ? "%s is aromatic: heat drives its scent off; stay at the low end".formatted(herb.common())
-                    : "%s is aromatic: cold keeps its scent".formatted(herb.common()));
+        if (method.isInLight()) {
+            advice.add("light costs a fifth of its life; a paper sleeve keeps the sun's warmth without it");
         }
-        if (herb.traits().contains("poor-in-oil")) {
-            advice.add("%s gives oil little: what it is used for stays in the herb".formatted(herb.common()));
+        if (situation.moisture() == Moisture.WILTED) {
+            advice.add("wilted herb: under cloth, looked at daily, settled and decanted");
+        } else if (situation.moisture() == Moisture.FRESH) {
+            advice.add(method.equals(Method.SUN_WINDOW) ? "fresh in the sun under cloth: an old way and an advanced choice" : "under cloth until no bubbles rise and the herb is crisp; settle a day, decant");
         }
-        if (method.isHeated() && carrier.traits().contains("fragile") && method.first().band().high().compareTo(FRAGILE_MOST) > 0) {
-            advice.add("%s is fragile: keep it under %s °C".formatted(carrier.common(), whole(FRAGILE_MOST)));
+        if (method.equals(Method.SPIRIT_FIRST)) {
+            advice.add("no flame, no gas hob, no closed oven: its vapour burns. Open the window");
+            situation.spirit().filter(strength -> strength.percent() < WATERY_SPIRIT).ifPresent(strength ->
+                    advice.add("%s %% spirit brings much water: finish it warm and open, then settle and decant".formatted(Decimals.upTo(strength.percent(), 0))));
         }
         return advice;
     }
 
-    private static String whole(Temperature temperature) {
-        return Decimals.upTo(temperature.celsius(), 0);
+    private static List<String> chemistry(Method method, Situation situation) {
+        List<String> advice = new ArrayList<>();
+        String herb = situation.herb().common();
+        if (situation.is("resinous")) {
+            advice.add(method.isHeated() ? "%s is resinous: heat suits it".formatted(herb) : "%s is resinous: heat draws more from it than a cold jar".formatted(herb));
+        }
+        if (situation.is("aromatic")) {
+            advice.add(method.isHeated() ? "%s is aromatic: heat drives its scent off; stay at the low end".formatted(herb) : "%s is aromatic: cold keeps its scent".formatted(herb));
+        }
+        if (situation.is("poor-in-oil")) {
+            advice.add("%s gives oil little: what it is used for stays in the herb".formatted(herb));
+        }
+        return advice;
     }
 }

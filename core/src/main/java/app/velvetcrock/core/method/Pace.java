@@ -18,10 +18,25 @@ public enum Pace {
         public Instant after(Instant start, int count, ZoneId zone) {
             return start.plus(Duration.ofHours(count));
         }
+    },
+    MINUTES("minute", "minutes") {
+        @Override
+        public Instant after(Instant start, int count, ZoneId zone) {
+            return start.plus(Duration.ofMinutes(count));
+        }
+
+        /** Whole hours from two on are said in hours. */
+        @Override
+        public String words(long count) {
+            return count >= 2 * MINUTES_PER_HOUR && count % MINUTES_PER_HOUR == 0 ? HOURS.words(count / MINUTES_PER_HOUR) : super.words(count);
+        }
     };
 
     /** When a day's tasks are put to hand, until the household says when it is at home. */
     public static final LocalTime MORNING = LocalTime.of(8, 0);
+
+    private static final int MINUTES_PER_HOUR = 60;
+    private static final int MINUTES_PER_DAY = 1440;
 
     private final String one;
     private final String many;
@@ -37,6 +52,15 @@ public enum Pace {
     /** Writes a count: "1 day", "8 hours". */
     public String words(long count) {
         return count == 1 ? "1 " + one : count + " " + many;
+    }
+
+    /** How long one of these is, a day as 24 hours. */
+    public int minutes() {
+        return switch (this) {
+            case DAYS -> MINUTES_PER_DAY;
+            case HOURS -> MINUTES_PER_HOUR;
+            case MINUTES -> 1;
+        };
     }
 
     public String many() {

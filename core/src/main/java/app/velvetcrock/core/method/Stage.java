@@ -11,11 +11,13 @@ import java.util.Optional;
  * @param least shortest that is sensible
  * @param usual shipped default
  * @param most longest that is sensible
+ * @param vented true under cloth or with a loose lid, so that water can leave
+ * @param attended true where somebody stays beside it throughout
  * @param ceiling what heat must not pass; absent where nothing is heated
  */
 public record Stage(
         String key, String name, Pace pace, int least, int usual, int most, Band band, Optional<Temperature> ceiling, boolean inLight,
-        boolean vented, List<Tending> tendings) {
+        boolean vented, boolean attended, List<Tending> tendings) {
 
     public Stage {
         Check.range("usual length", usual, least, most, pace.many());

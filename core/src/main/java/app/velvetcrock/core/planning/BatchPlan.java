@@ -11,10 +11,16 @@ import app.velvetcrock.core.charge.Schools;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Fitness;
+import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.planning.PlanRequest.Circumstances;
+import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.core.strain.YieldForecast;
+import app.velvetcrock.core.water.WaterBudget;
+import app.velvetcrock.core.water.WaterContent;
 import app.velvetcrock.core.working.Working;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A whole plan: what was asked, and everything worked out from it. Frozen with a batch when it starts.
@@ -49,6 +55,20 @@ public record BatchPlan(
                     charge.cover(), charge.fits(), charge.airShare(), Levels.of(charge), schools,
                     ChargeWorking.ofCover(charge), ChargeWorking.ofRoom(charge));
         }
+    }
+
+    /** The water it brings, before any heating. */
+    public WaterBudget water() {
+        PlannedHerb herb = request.herb();
+        Mass mass = charge.herbs().mass();
+        Mass spiritWater = moistening().map(Moistening::water).orElse(Mass.ZERO);
+        return WaterBudget.of(List.of(new WaterBudget.Wet(mass, WaterContent.of(herb.texture().part(), herb.cut(), herb.moisture()))), spiritWater, oilMass);
+    }
+
+    /** The spirit it is moistened with first; absent for every other method. */
+    public Optional<Moistening> moistening() {
+        Circumstances how = request.circumstances();
+        return how.method().equals(Method.SPIRIT_FIRST) ? how.spirit().map(strength -> Moistening.of(charge.herbs().mass(), strength)) : Optional.empty();
     }
 
     /** Tells whether nothing stands against starting it. */

@@ -19,7 +19,7 @@ import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Band;
 import app.velvetcrock.core.method.Fitness;
-import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.method.Situation;
 import app.velvetcrock.core.planning.PlanRequest.Circumstances;
 import app.velvetcrock.core.strain.YieldForecast;
 import java.time.LocalDate;
@@ -47,7 +47,7 @@ public final class Planner {
         Circumstances how = request.circumstances();
         Charge dry = new Charge(Herbs.of(request.herb().portion()), Volume.ZERO, request.vessel(), how.method().headspace());
         Charge charge = dry.withOil(request.oil().oilFor(dry));
-        LocalDate strainOn = how.method().first().pace() == Pace.DAYS ? how.start().plusDays(how.length()) : how.start();
+        LocalDate strainOn = how.end();
         return new BatchPlan(
                 RULES,
                 request,
@@ -57,31 +57,43 @@ public final class Planner {
                 strainOn,
                 YieldForecast.of(charge.herbs(), charge.oil(), how.pressing(), request.herb().ownRetentions()),
                 keepUntil(request, Finish.asPlanned(request, strainOn)),
-                Fitness.of(how.method(), request.herb().kind(), request.herb().moisture(), request.carrier().kind(), how.pantry()),
+                Fitness.of(how.method(), situation(request)),
                 cautions(request),
                 Remedies.of(charge, request.oil(), request.jarsInStock(), finer(request.herb().texture())));
+    }
+
+    /** What the method is chosen for. */
+    public static Situation situation(PlanRequest request) {
+        Circumstances how = request.circumstances();
+        return new Situation(request.herb().kind(), request.herb().moisture(), request.carrier().kind(), how.pantry(), how.use(), how.spirit());
     }
 
     /** Dates the oil anew from how it was really finished; the bottle that ends first decides. */
     public static KeepUntil keepUntil(PlanRequest request, Finish finish) {
         LocalDate poured = request.circumstances().start();
+        if (isMoistFood(request)) {
+            return Keeping.ofMoistFood(poured);
+        }
         return Keeping.of(finish.shortestBottle(request), poured, finish.strained(), treatment(request, finish), finish.storage());
     }
 
     /** The day nothing lengthens an oil beyond. */
     public static LocalDate latest(PlanRequest request, Finish finish) {
+        if (isMoistFood(request)) {
+            return Keeping.ofMoistFood(request.circumstances().start()).date();
+        }
         return Keeping.latest(finish.shortestBottle(request), request.circumstances().start(), finish.strained(), treatment(request, finish));
+    }
+
+    private static boolean isMoistFood(PlanRequest request) {
+        return request.circumstances().use() == Use.FOOD && !request.herb().moisture().isDried();
     }
 
     private static Treatment treatment(PlanRequest request, Finish finish) {
         PlannedHerb herb = request.herb();
-        Band hottest = request.circumstances().method().stages().stream()
-                .map(stage -> stage.band())
-                .reduce((a, b) -> a.high().compareTo(b.high()) >= 0 ? a : b)
-                .orElseThrow();
-        boolean light = request.circumstances().method().stages().stream().anyMatch(stage -> stage.inLight());
-        // Only dried herb passes this method, so the food rule for moist herb is never reached from here.
-        boolean food = request.circumstances().use() == Use.FOOD && herb.moisture().isDried();
+        Band hottest = request.circumstances().method().hottest();
+        boolean light = request.circumstances().method().isInLight();
+        boolean food = request.circumstances().use() == Use.FOOD;
         Temperature peak = finish.peak().filter(t -> t.compareTo(hottest.high()) > 0).orElse(hottest.high());
         return new Treatment(peak, light, herb.moisture(), herb.cut(), isResinousBud(herb.kind()), food, finish.after());
     }

@@ -31,7 +31,7 @@ public final class Rounds {
             List<Tending> tendings = course.isDue() && course.heat().isEmpty() ? List.of() : course.stage().tendings();
             tendings.forEach(tending -> tending(course, tending, log, zone).ifPresent(tasks::add));
             pushUnder(course, log).ifPresent(tasks::add);
-            tasks.addAll(course.heat().map(heat -> heat(course, heat)).orElseGet(() -> List.of(strain(course, coldEnd(course, zone)))));
+            tasks.addAll(course.heat().map(heat -> heat(course, heat)).orElseGet(() -> List.of(end(course, course.stageEnd(zone)))));
         } else if (course.state() == Course.State.STRAINED) {
             AfterStraining.decant(log).ifPresent(tasks::add);
         }
@@ -56,7 +56,7 @@ public final class Rounds {
         TaskKind kind = TaskKind.valueOf(tending.kind().name());
         Optional<Instant> start = kind == TaskKind.READ
                 ? course.heat().filter(HeatCourse::on).flatMap(HeatCourse::onSince)
-                : Optional.of(course.chargedAt());
+                : Optional.of(course.stageSince());
         if (start.isEmpty()) {
             return Optional.empty();
         }
@@ -99,19 +99,16 @@ public final class Rounds {
 
     private static List<Task> heat(Course course, HeatCourse heat) {
         Stage stage = course.stage();
-        Instant last = heat.latest().map(reading -> reading.at()).orElse(course.chargedAt());
+        Instant last = heat.latest().map(reading -> reading.at()).orElse(course.stageSince());
         if (heat.on()) {
             Instant end = heat.finish().orElseGet(() -> heat.onSince().orElseThrow().plus(heat.left()));
             return List.of(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, heat.sessions()), end));
         }
-        return List.of(heat.isEnough() ? strain(course, last) : Task.open(new TaskKey(stage.key(), TaskKind.HEAT_ON, heat.sessions() + 1), last));
+        return List.of(heat.isEnough() ? end(course, last) : Task.open(new TaskKey(stage.key(), TaskKind.HEAT_ON, heat.sessions() + 1), last));
     }
 
-    private static Instant coldEnd(Course course, ZoneId zone) {
-        return course.stage().pace().after(course.chargedAt(), course.length(), zone);
-    }
-
-    private static Task strain(Course course, Instant due) {
-        return Task.open(new TaskKey(course.stage().key(), TaskKind.STRAIN, 1), due);
+    /** What ends a stage: the next one, or the straining. */
+    private static Task end(Course course, Instant due) {
+        return Task.open(new TaskKey(course.stage().key(), course.next().isPresent() ? TaskKind.NEXT : TaskKind.STRAIN, 1), due);
     }
 }

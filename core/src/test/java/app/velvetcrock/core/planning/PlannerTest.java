@@ -109,6 +109,6 @@ class PlannerTest {
                 new PlannedHerb(kind, materia.texture(kind.part(), Cut.CUT_AND_SIFTED), moisture, Optional.empty(), Mass.ofGrams(40), List.of()),
                 new PlannedCarrier(materia.carrier(carrier).orElseThrow(), bottle),
                 new OilWish.ToCover(), jar, List.of(jar),
-                new PlanRequest.Circumstances(Method.COLD_AND_DARK, 35, START, use, Pressing.HAND, Storage.COOL_DARK, Temperature.ofCelsius(pantry)));
+                new PlanRequest.Circumstances(Method.COLD_AND_DARK, List.of(35), START, use, Pressing.HAND, Storage.COOL_DARK, Temperature.ofCelsius(pantry), Optional.empty()));
     }
 }

@@ -167,6 +167,29 @@ class RoundsTest {
         assertThat(ordinals("2026-11-25T18:01", TaskKind.READ)).as("a second evening counts from one").containsExactly(1);
     }
 
+    /** Heat, then rest: an hour's heat from 19:00, ended by hand at 20:30; then 14 days in the dark, shaken daily, strained on the 15th. */
+    @Test
+    void aStageEndsByHandAndTheNextHasItsOwnTasks() {
+        begin(Method.HEAT_THEN_REST, 60);
+        doNext("2026-10-01T19:00", TaskKind.HEAT_ON);
+        read("2026-10-01T19:00", 1, 45);
+        assertThat(kinds("2026-10-01T19:10")).doesNotContain(TaskKind.NEXT, TaskKind.STRAIN);
+        read("2026-10-01T20:00", 2, 45);
+        doNext("2026-10-01T20:15", TaskKind.HEAT_OFF);
+        assertThat(kinds("2026-10-01T20:20")).contains(TaskKind.NEXT).doesNotContain(TaskKind.STRAIN);
+        doNext("2026-10-01T20:30", TaskKind.NEXT);
+        assertThat(kinds("2026-10-01T20:31")).contains(TaskKind.SHAKE, TaskKind.LOOK, TaskKind.STRAIN).doesNotContain(TaskKind.NEXT);
+        assertThat(due("2026-10-02T09:00", TaskKind.STRAIN).atZone(ZONE).toLocalDate()).isEqualTo(LocalDate.of(2026, 10, 15));
+        assertThat(due("2026-10-02T09:00", TaskKind.SHAKE).atZone(ZONE).toLocalDate()).isEqualTo(LocalDate.of(2026, 10, 2));
+    }
+
+    /** An unheated rest of 24 hours counts by the clock. */
+    @Test
+    void aRestWithTheSpiritIsOverAfterItsHours() {
+        begin(Method.SPIRIT_FIRST, 24);
+        assertThat(due("2026-10-01T19:00", TaskKind.NEXT)).isEqualTo(instant("2026-10-02T18:00"));
+    }
+
     @Test
     void keysAreReadBackAsWritten() {
         TaskKey key = new TaskKey("warm-a", TaskKind.HEAT_OFF, 12);
@@ -201,6 +224,16 @@ class RoundsTest {
                 }
             }
         }
+    }
+
+    private void begin(Method method, int first) {
+        plan = plan(method, first);
+        log.clear();
+        at("2026-10-01T18:00", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275)));
+    }
+
+    private List<TaskKind> kinds(String local) {
+        return open(local).stream().map(task -> task.key().kind()).toList();
     }
 
     private void read(String local, int ordinal, double celsius) {
@@ -248,6 +281,13 @@ class RoundsTest {
         return new Bottle("rapeseed", 10, Optional.of(LocalDate.of(2026, 9, 1)), Optional.empty());
     }
 
+    /** The first stage as long as asked, the others as usual. */
+    private static List<Integer> lengths(Method method, int first) {
+        List<Integer> lengths = new ArrayList<>(method.usualLengths());
+        lengths.set(0, first);
+        return lengths;
+    }
+
     private static BatchPlan plan(Method method, int length) {
         Materia materia = Materia.shipped();
         var nettle = materia.herb("nettle").orElseThrow();
@@ -255,6 +295,6 @@ class RoundsTest {
         return new Planner(Cautions.shipped(), Materia.shipped()).plan(new PlanRequest(
                 new PlannedHerb(nettle, materia.texture(nettle.part(), Cut.CUT_AND_SIFTED), Moisture.DRIED, Optional.empty(), Mass.ofGrams(40), List.of()),
                 new PlannedCarrier(materia.carrier("rapeseed").orElseThrow(), bottle()), new OilWish.ToCover(), jar, List.of(jar),
-                new PlanRequest.Circumstances(method, length, LocalDate.of(2026, 10, 1), Use.HANDS, Pressing.HAND, Storage.COOL_DARK, Temperature.ofCelsius(12))));
+                new PlanRequest.Circumstances(method, lengths(method, length), LocalDate.of(2026, 10, 1), Use.HANDS, Pressing.HAND, Storage.COOL_DARK, Temperature.ofCelsius(12), Optional.empty())));
     }
 }
