@@ -3,6 +3,7 @@ package app.velvetcrock.bench;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.FrozenPlan;
 import app.velvetcrock.batch.Retentions;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.JarChoice;
@@ -13,6 +14,7 @@ import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
+import app.velvetcrock.core.method.Situation;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedCarrier;
@@ -35,6 +37,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -67,12 +70,29 @@ public class Bench {
         House house = households.current();
         LocalDate today = house.dayOf(clock.instant());
         Shelves shelves = new Shelves(stores.herbs(), stores.carriers(), freeJars());
-        BenchForm form = typed.withDefaults(house.mass(Mass.ofGrams(40)), today.toString());
+        BenchForm form = withBestWay(typed, shelves, house).withDefaults(house.mass(Mass.ofGrams(40)), today.toString());
         Fields fields = new Fields(house.reader());
         if (!shelves.areEnough()) {
             return new BenchWork(form, fields, shelves, Optional.empty());
         }
         return new BenchWork(form, fields, shelves, plan(form, new Desk(fields, shelves, house, new BenchSentence(fields, house, today))));
+    }
+
+    /** Until a way is chosen, the fittest one stands there. */
+    private BenchForm withBestWay(BenchForm typed, Shelves shelves, House house) {
+        if (!shelves.areEnough() || typed.method() != null && !typed.method().isBlank()) {
+            return typed;
+        }
+        Stock.OfHerb herb = named(shelves.herbs(), Stock.OfHerb::id, typed.herb()).orElse(shelves.herbs().get(0));
+        List<Stock.OfCarrier> carriers = liquidFirst(shelves.carriers(), house, house.dayOf(clock.instant()));
+        Stock.OfCarrier carrier = named(carriers, Stock.OfCarrier::id, typed.carrier()).orElse(carriers.get(0));
+        Use use = Stream.of(Use.values()).filter(value -> value.name().equals(typed.use())).findFirst().orElse(Use.ADULT_SKIN);
+        Situation situation = new Situation(herb.kind(), herb.moisture(), carrier.kind(), house.settings().pantry(), use, spirit());
+        return typed.by(Choice.ranked(situation).get(0).method());
+    }
+
+    private static <T> Optional<T> named(List<T> from, Function<T, UUID> id, @Nullable String typed) {
+        return BenchForm.id(typed).flatMap(wanted -> from.stream().filter(value -> id.apply(value).equals(wanted)).findFirst());
     }
 
     /** What there is to plan with; jars are those with at least one free. */
@@ -161,7 +181,7 @@ public class Bench {
         if (typed == null || typed.isBlank()) {
             return from.get(0);
         }
-        return BenchForm.id(typed).flatMap(wanted -> from.stream().filter(value -> id.apply(value).equals(wanted)).findFirst()).orElseGet(() -> {
+        return named(from, id, typed).orElseGet(() -> {
             fields.trouble(field, "That is used up or not here any more.", "another from the list");
             return from.get(0);
         });

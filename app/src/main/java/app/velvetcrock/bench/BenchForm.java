@@ -27,6 +27,11 @@ public record BenchForm(
                 or(storage, "COOL_DARK"), or(weighed, ""), or(poured, ""));
     }
 
+    /** The same by another way. */
+    BenchForm by(Method way) {
+        return new BenchForm(key, herb, amount, cut, carrier, oil, jar, way.key(), length, then, start, use, pressing, storage, weighed, poured);
+    }
+
     /** What the second stage takes usually; empty where there is none. */
     private static String usualThen(Method way) {
         return way.stages().size() < 2 ? "" : way.stages().get(1).pace().words(way.stages().get(1).usual());

@@ -157,6 +157,9 @@ final class BenchSentence {
                     double exact = minutes / stage.pace().minutes();
                     int count = (int) Math.round(exact);
                     if (count >= stage.least() && count <= stage.most()) {
+                        if (text.equals(stage.pace().words(count))) {
+                            fields.quiet(field);
+                        }
                         return Optional.of(count);
                     }
                     boolean otherPace = isUsualOfAnother(text, stage);

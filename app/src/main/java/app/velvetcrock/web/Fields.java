@@ -207,6 +207,11 @@ public final class Fields {
         troubles.put(field, new Trouble(wrong, instead, List.of()));
     }
 
+    /** Says nothing back: what was typed is already how it would be said. */
+    public void quiet(String field) {
+        echoes.remove(field);
+    }
+
     public void echo(String field, String words) {
         echoes.put(field, words);
     }

@@ -96,7 +96,7 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
             return Decimals.upTo(length.millimetres(), 1) + " mm";
         }
         TimeSpan time = (TimeSpan) middle;
-        return time.toDays() >= 1 ? Decimals.upTo(time.toDays(), 1) + " days" : Decimals.upTo(time.minutes(), 0) + " min";
+        return time.toDays() >= 1 ? Decimals.upTo(time.toDays(), 1) + (time.toDays() == 1 ? " day" : " days") : Decimals.upTo(time.minutes(), 0) + " min";
     }
 
     private static String metricMass(Mass mass) {

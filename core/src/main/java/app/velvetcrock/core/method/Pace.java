@@ -63,6 +63,15 @@ public enum Pace {
         };
     }
 
+    /** Writes a count briefly: "8 h", "35 d". */
+    public String brief(long count) {
+        return switch (this) {
+            case DAYS -> count + " d";
+            case HOURS -> count + " h";
+            case MINUTES -> count >= 2 * MINUTES_PER_HOUR && count % MINUTES_PER_HOUR == 0 ? HOURS.brief(count / MINUTES_PER_HOUR) : count + " min";
+        };
+    }
+
     public String many() {
         return many;
     }

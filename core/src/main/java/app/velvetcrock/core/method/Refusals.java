@@ -85,7 +85,7 @@ final class Refusals {
 
     private static boolean takesFresh(Method method, Situation situation) {
         boolean sun = method.equals(Method.SUN_WINDOW) && FRESH_IN_SUN.contains(situation.herb().key());
-        return sun || method.equals(Method.FRESH_LOW_HEAT) || method.equals(Method.SLOW_WARM) || method.equals(Method.JUICY_PAN);
+        return sun || method.equals(Method.FRESH_LOW_HEAT) || method.equals(Method.JUICY_PAN);
     }
 
     /** A fat that is solid where the oil is to work: in the pantry, or at the least heat. */

@@ -19,6 +19,7 @@ public record WaterBudget(Mass brought, Mass bound, Mass dissolved, Mass free, d
     /** Herb of 12 % moisture counts as dry: 0.12 of water to 0.88 of dry matter. */
     private static final double BOUND = 0.12 / 0.88;
     private static final double DISSOLVED = 0.001;
+    private static final double LEAST_SAID = 0.005;
 
     /** Some herb and the share of water in it. */
     public record Wet(Mass mass, WaterContent water) {}
@@ -39,6 +40,11 @@ public record WaterBudget(Mass brought, Mass bound, Mass dissolved, Mass free, d
                 .result("free water", Figure.of(Mass.ofGrams(free)))
                 .build();
         return new WaterBudget(Mass.ofGrams(brought), Mass.ofGrams(bound), Mass.ofGrams(dissolved), Mass.ofGrams(free), oil.grams() == 0 ? 0 : free / oil.grams(), working);
+    }
+
+    /** Less than this is within what the estimates can tell. */
+    public boolean isWorthSaying() {
+        return shareOfOil >= LEAST_SAID;
     }
 
     public boolean isFree() {

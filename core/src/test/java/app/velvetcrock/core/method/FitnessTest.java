@@ -114,10 +114,10 @@ class FitnessTest {
             nettle        | DRIED  | rapeseed     | HANDS | 90 | cold-dark,slow-warm,heat-rest,sun-window,water-bath,quick-bath,spirit-first,oven
             calendula     | DRIED  | rapeseed     | HANDS | 90 | slow-warm,heat-rest,water-bath,quick-bath,spirit-first,cold-dark,oven,sun-window
             lavender      | DRIED  | rapeseed     | HANDS | 0  | cold-dark,sun-window,slow-warm,heat-rest,water-bath,quick-bath,oven
-            nettle        | FRESH  | rapeseed     | HANDS | 90 | fresh-low,slow-warm,juicy-pan
+            nettle        | FRESH  | rapeseed     | HANDS | 90 | fresh-low,juicy-pan
             nettle        | WILTED | rapeseed     | HANDS | 0  | fresh-low,slow-warm,water-bath,juicy-pan,quick-bath,oven
             nettle        | JUICY  | rapeseed     | HANDS | 0  | juicy-pan
-            st-johns-wort | FRESH  | rapeseed     | HANDS | 0  | fresh-low,slow-warm,sun-window,juicy-pan
+            st-johns-wort | FRESH  | rapeseed     | HANDS | 0  | fresh-low,sun-window,juicy-pan
             nettle        | FRESH  | rapeseed     | FOOD  | 0  | juicy-pan
             nettle        | DRIED  | coconut      | HANDS | 0  | slow-warm,water-bath,oven,quick-bath
             nettle        | DRIED  | hemp         | HANDS | 0  | cold-dark,sun-window,slow-warm,heat-rest,water-bath,quick-bath

@@ -1,0 +1,165 @@
+package app.velvetcrock.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.SelectOption;
+import java.time.Instant;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Which ways the Bench offers and refuses, and a batch followed through two stages by hand. */
+class WaysJourneyTest {
+
+    private static RunningApp app;
+    private Window window;
+    private Page page;
+
+    @BeforeAll
+    static void start() {
+        app = RunningApp.start(false, Instant.parse("2026-11-24T09:00:00Z"));
+    }
+
+    @AfterAll
+    static void stop() {
+        app.close();
+    }
+
+    @BeforeEach
+    void stocked() {
+        app.clock(Instant.parse("2026-11-24T09:00:00Z"));
+        window = new Window(app);
+        window.signUp("Ways");
+        page = window.page();
+        herb("Nettle", "400 g", "FRESH");
+        herb("Calendula", "200 g", "DRIED");
+        carrier("rapeseed", "Cold-pressed rapeseed");
+        carrier("coconut", "Coconut");
+        page.fill("#j-capacity", "500 mL");
+        page.fill("#j-width", "84 mm");
+        page.click("text=Put the jar away");
+        page.waitForSelector("text=500 mL jar is in the stores");
+    }
+
+    @AfterEach
+    void close() {
+        assertThat(window.complaints()).isEmpty();
+        window.close();
+    }
+
+    /** 100 g of fresh leaf under 250 mL (229.3 g): 85 − 2.05 − 0.2 = 82.7 g of free water, 36 % of the oil. */
+    @Test
+    void freshLeafIsOfferedLowHeatWithItsWaterAndRefusedCold() {
+        window.go("/bench?amount=100+g");
+        page.selectOption("#herb", new SelectOption().setLabel("Nettle (fresh leaf, cut and sifted)"));
+        page.waitForSelector(".way:has-text('Slow warm').refused");
+        assertThat(page.isDisabled("#start-batch")).isTrue();
+        assertThat(window.text(".way.refused")).contains("Nettle is fresh", "24 heat-hours under cloth", "To allow it: dry it first");
+        page.check("input[name=method][value=fresh-low]");
+        page.waitForSelector("#water:has-text('83 g of free water, 36 % of the oil')");
+        assertThat(page.inputValue("#length")).isEqualTo("24 hours");
+        assertThat(page.inputValue("#then")).isEqualTo("24 hours");
+        assertThat(page.isDisabled("#start-batch")).isFalse();
+    }
+
+    /** Food of anything moist: only the pan, and four days from today. */
+    @Test
+    void foodOfFreshHerbGoesIntoThePanForFourDays() {
+        window.go("/bench?amount=100+g&use=FOOD");
+        page.selectOption("#herb", new SelectOption().setLabel("Nettle (fresh leaf, cut and sifted)"));
+        page.waitForSelector(".way:has-text('Slow warm').refused:has-text('it is for food')");
+        page.click(".refused-ways summary");
+        assertThat(page.locator(".refused-way").allInnerTexts().toString()).contains("Cold and dark", "Fresh, low heat", "take the hot pan");
+        page.check("input[name=method][value=juicy-pan]");
+        page.waitForSelector("#keep:text-is('till 28 Nov 2026')");
+        assertThat(window.text("#keep + p")).isEqualTo("limited by the food rule");
+    }
+
+    /** Resinous flowers: warmed first. Without spirit spirit-first is refused; with 40 % it is warned of; 30 g take 15 g, 10 g of it water. */
+    @Test
+    void resinousFlowersAreWarmedAndSpiritFirstWantsSpirit() {
+        window.go("/bench?amount=30+g");
+        page.waitForSelector("input[name=method][value=slow-warm]:checked");
+        page.click(".refused-ways summary");
+        assertThat(page.locator(".refused-way").allInnerTexts().toString()).contains("Spirit first", "no spirit is in the Stores", "75 % or more");
+        spirit("40");
+        window.go("/bench?amount=30+g&method=spirit-first");
+        assertThat(window.text("#moisten")).contains("15 g", "of 40 % spirit; 10 g of that is water");
+        assertThat(page.locator(".caution").allInnerTexts().toString()).contains("40 % spirit brings much water", "no flame");
+        spirit("90");
+        window.go("/bench?amount=30+g&method=spirit-first");
+        assertThat(window.text("#moisten")).contains("of 90 % spirit");
+        assertThat(page.locator(".caution").allInnerTexts().toString()).doesNotContain("brings much water");
+    }
+
+    @Test
+    void solidFatInAColdPantryIsRefusedWithTheWarmthThatWouldAllowIt() {
+        window.go("/bench?amount=30+g&method=cold-dark");
+        page.selectOption("#carrier", new SelectOption().setLabel("Coconut, sealed"));
+        page.waitForSelector(".way.refused:has-text('Coconut is solid below 26 °C and the pantry is 14 °C'):has-text('stand it at 26 °C')");
+        page.check("input[name=method][value=slow-warm]");
+        page.waitForFunction("() => !document.querySelector('#start-batch').disabled");
+    }
+
+    /** An hour's heat with readings at 45 °C, then the rest begun by a tap: 14 days in the dark, strained on 8 December. */
+    @Test
+    void heatThenRestIsFollowedByHand() {
+        window.go("/bench?amount=30+g&method=heat-rest");
+        assertThat(page.inputValue("#then")).isEqualTo("14 days");
+        page.click("#start-batch");
+        window.waitFor("/batch/.*");
+        window.go("/shelf");
+        page.click("button[aria-label^='Heat on Calendula']");
+        page.waitForSelector(".notice:has-text('Heat on: done')");
+        for (String time : new String[] {"09:00", "09:30", "10:00"}) {
+            app.clock(Instant.parse("2026-11-24T" + time + ":00Z"));
+            window.go("/shelf");
+            page.fill(".number input[name=temperature]", "45");
+            page.keyboard().press("Enter");
+            page.waitForSelector(".notice:has-text('Read 45')");
+        }
+        page.click("button[aria-label^='Off the heat Calendula']");
+        page.waitForSelector(".notice:has-text('Off the heat: done')");
+        page.click("button[aria-label^='Next: resting in the dark Calendula']");
+        page.waitForSelector(".board .jar .word:has-text('day 0 of 14')");
+        app.clock(Instant.parse("2026-11-25T09:00:00Z"));
+        window.go("/shelf");
+        page.click("button[aria-label^='Shake']");
+        page.waitForSelector(".notice:has-text('Shake: done')");
+        app.clock(Instant.parse("2026-12-08T09:00:00Z"));
+        window.go("/shelf");
+        page.click(".round a.tap:has-text('Strain Calendula')");
+        window.waitFor("/press/.*");
+        page.fill("#out", "280 g");
+        page.click("text=Into the Cupboard");
+        page.waitForSelector("h1:has-text('came out')");
+    }
+
+    private void herb(String name, String amount, String moisture) {
+        window.go("/stores");
+        page.fill("#h-herb", name);
+        page.fill("#h-amount", amount);
+        page.selectOption("#h-moisture", moisture);
+        page.click("text=Put the herb away");
+        page.waitForSelector("text=" + name + " is in the stores");
+    }
+
+    private void carrier(String key, String name) {
+        page.selectOption("#c-carrier", key);
+        page.fill("#c-amount", "2 L");
+        page.click("text=Put the bottle away");
+        page.waitForSelector("text=" + name + " is in the stores");
+    }
+
+    private void spirit(String percent) {
+        window.go("/stores/supplies");
+        page.selectOption("#s-kind", "grain-spirit");
+        page.fill("#s-amount", "500 mL");
+        page.fill("#s-abv", percent);
+        page.click("#add-supply button.do");
+        page.waitForSelector(".notice:has-text('Grain spirit is in the stores')");
+    }
+}
