@@ -16,6 +16,7 @@ import app.velvetcrock.stores.Glass;
 import app.velvetcrock.stores.Oils;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.stores.Stores;
+import app.velvetcrock.stores.Taking;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Notice;
 import app.velvetcrock.web.OneTime;
@@ -167,7 +168,7 @@ class CupboardController {
         model.addAttribute("blank", OilForm.empty());
         model.addAttribute("glasses", Glass.values());
         model.addAttribute("storages", Storage.values());
-        model.addAttribute("whys", OilForm.Why.values());
+        model.addAttribute("whys", Taking.values());
         model.addAttribute("ruins", Ruin.values());
         return "cupboard/oil";
     }

@@ -11,6 +11,7 @@ import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stores.Cause;
 import app.velvetcrock.stores.Glass;
 import app.velvetcrock.stores.Stock;
+import app.velvetcrock.stores.Taking;
 import app.velvetcrock.web.Fields;
 import java.util.Optional;
 import java.util.UUID;
@@ -65,33 +66,10 @@ record OilForm(
     }
 
     Optional<Cause> cause(Fields fields) {
-        return fields.oneOf("why", Why.class, why).map(Why::cause);
+        return fields.oneOf("why", Taking.class, why).map(Taking::cause);
     }
 
     Optional<Ruin> ruined(Fields fields) {
         return fields.oneOf("ruin", Ruin.class, ruin);
-    }
-
-    /** Why some is drawn out. */
-    enum Why {
-        DRAWN("to use", Cause.DRAWN),
-        GIVEN("given away", Cause.GIVEN),
-        SOLD("sold", Cause.SOLD);
-
-        private final String word;
-        private final Cause cause;
-
-        Why(String word, Cause cause) {
-            this.word = word;
-            this.cause = cause;
-        }
-
-        public String word() {
-            return word;
-        }
-
-        Cause cause() {
-            return cause;
-        }
     }
 }

@@ -177,7 +177,7 @@ class LotController {
         model.addAttribute("sent", sent);
         model.addAttribute("none", new Fields(House.usual().reader()));
         model.addAttribute("blank", LotForm.empty());
-        model.addAttribute("takings", LotForm.Taking.values());
+        model.addAttribute("takings", Taking.values());
         model.addAttribute("cuts", sheet.herb().map(herb -> Arrays.stream(Cut.values()).filter(cut -> cut.compareTo(herb.cut()) >= 0).toList()).orElse(java.util.List.of()));
         return "stores/lot";
     }

@@ -117,27 +117,4 @@ record LotForm(
                 ? Optional.of(new DryingStart(now, sheet.story().left(), wet.get(), Mass.ofGrams(step.get())))
                 : Optional.empty();
     }
-
-    /** Why some is taken out. */
-    enum Taking {
-        DRAWN("to use", Cause.DRAWN),
-        GIVEN("given away", Cause.GIVEN),
-        SOLD("sold", Cause.SOLD);
-
-        private final String word;
-        private final Cause cause;
-
-        Taking(String word, Cause cause) {
-            this.word = word;
-            this.cause = cause;
-        }
-
-        public String word() {
-            return word;
-        }
-
-        Cause cause() {
-            return cause;
-        }
-    }
 }

@@ -6,7 +6,11 @@ import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -117,6 +121,20 @@ class LotHttpTest {
     }
 
     @Test
+    void ofTwoWhoTakeMostOfALotAtOnceOneIsTold() {
+        Document page = tove.get(nettle).page();
+        List<CompletableFuture<Answer>> both = Stream.of("150 g", "160 g")
+                .map(amount -> Visitor.form(tove.get(nettle).page(), "#do-draw", Map.of("amount", amount)))
+                .map(form -> CompletableFuture.supplyAsync(() -> tove.post(form))).toList();
+        List<Integer> answers = both.stream().map(CompletableFuture::join).map(Answer::status).sorted().toList();
+        // one takes; the other is told, before or after the form was read
+        assertThat(answers.get(0)).isEqualTo(200);
+        assertThat(answers.get(1)).isIn(409, 422);
+        assertThat(tove.get(nettle).page().select("#lot-left").text()).isIn("50 g left", "40 g left");
+        assertThat(page.select("#lot-left").text()).isEqualTo("200 g left");
+    }
+
+    @Test
     void whatOnePicksIsAskedAboutWhereAPoisonousPlantLooksLikeIt() {
         Map<String, String> picked = Map.of("herb", "Comfrey", "amount", "100 g", "origin", "GATHERED");
         Answer asked = tove.submit("/stores", "form[action$=herbs]", picked);
@@ -137,8 +155,11 @@ class LotHttpTest {
 
     @Test
     void aLongListIsCutAndCounted() {
+        Visitor.Filled form = Visitor.form(tove.get("/stores").page(), "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "20 g", "cut", "GROUND"));
         for (int i = 0; i < 64; i++) {
-            tove.post("/stores/herbs", Map.of("herb", "Yarrow", "amount", (i + 1) + " g", "moisture", "DRIED", "cut", "GROUND"));
+            Map<String, String> another = new HashMap<>(form.fields());
+            another.put("key", UUID.randomUUID().toString());
+            tove.post(new Visitor.Filled(form.action(), another));
         }
         Document page = tove.get("/stores").page();
         assertThat(page.select(".forms table").first().select("tr")).hasSize(60);
