@@ -4,6 +4,7 @@ import app.velvetcrock.batch.Batches;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Remedy;
 import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.method.Disagreement;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.Current;
@@ -25,6 +26,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class BenchController {
 
+    private final List<Disagreement> schools = Disagreement.shipped();
     private final Bench bench;
     private final Batches batches;
     private final Households households;
@@ -75,6 +77,7 @@ class BenchController {
     private String page(Model model, BenchWork work) {
         model.addAttribute("work", work);
         model.addAttribute("fields", work.fields());
+        model.addAttribute("schools", schools);
         model.addAttribute("cuts", Cut.values());
         model.addAttribute("uses", Use.values());
         model.addAttribute("pressings", Pressing.values());

@@ -11,6 +11,7 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.water.WaterContent;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -18,11 +19,12 @@ import java.util.UUID;
  * A lot as its own page shows it.
  *
  * @param known what a volume of it weighs; absent for what is counted in pieces
+ * @param batchNumbers what the batches of its story are called
  * @param alike other lots of the same thing in the same state, which may be put together with it
  * @param madeFrom lots it came from, and {@code became} lots made of it
  */
 public record LotSheet(
-        LotStory story, Facts facts, Optional<HerbState> herb, Optional<KnownDensity> known, Optional<Life> life, List<Other> alike, List<Other> madeFrom,
+        LotStory story, Map<UUID, Integer> batchNumbers, Facts facts, Optional<HerbState> herb, Optional<KnownDensity> known, Optional<Life> life, List<Other> alike, List<Other> madeFrom,
         List<Other> became, List<Caution> cautions, boolean onRack) {
 
     /** Where it came from, where it is, what it costs. */

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -32,15 +33,17 @@ class LotSheets {
     private final MovementRepository movements;
     private final DryingRepository dryings;
     private final LotEdges edges;
+    private final BatchNumbers numbers;
     private final Catalogue catalogue;
     private final Materia materia;
     private final Cautions cautions;
 
-    LotSheets(LotRepository lots, MovementRepository movements, DryingRepository dryings, LotEdges edges, Catalogue catalogue, Materia materia, Cautions cautions) {
+    LotSheets(LotRepository lots, MovementRepository movements, DryingRepository dryings, LotEdges edges, BatchNumbers numbers, Catalogue catalogue, Materia materia, Cautions cautions) {
         this.lots = lots;
         this.movements = movements;
         this.dryings = dryings;
         this.edges = edges;
+        this.numbers = numbers;
         this.catalogue = catalogue;
         this.materia = materia;
         this.cautions = cautions;
@@ -49,7 +52,9 @@ class LotSheets {
     @Transactional(readOnly = true)
     LotSheet of(UUID id, LocalDate today) {
         Lot lot = lots.findHere(id).orElseThrow(() -> new NotHere("that stock"));
-        return new LotSheet(LotStory.of(lot, movements.ofLot(id)), facts(lot), herb(lot), known(lot), life(lot, today), alike(lot), others(edges.into(id)), others(edges.outOf(id)),
+        LotStory story = LotStory.of(lot, movements.ofLot(id));
+        Set<UUID> batches = story.lines().stream().flatMap(line -> line.batch().stream()).collect(Collectors.toSet());
+        return new LotSheet(story, numbers.of(batches), facts(lot), herb(lot), known(lot), life(lot, today), alike(lot), others(edges.into(id)), others(edges.outOf(id)),
                 cautions(lot), dryings.isDrying(id));
     }
 

@@ -47,6 +47,13 @@ class MethodTest {
         assertThat(Method.of("boiling")).isEmpty();
     }
 
+    /** Seven things the schools never agreed on; each has both sides and ours. */
+    @Test
+    void disagreementsAreKeptAsChoices() {
+        assertThat(Disagreement.shipped()).hasSize(7).extracting(Disagreement::topic)
+                .containsExactly("Dark or sun", "Ceiling of 43 or of 60", "Strain warm or cold", "Press or drip", "Powder or coarse", "Dried only or fresh", "Vitamin E or not");
+    }
+
     @Test
     void stageKeysOfAMethodDiffer() {
         // a task is known by its stage's key; two alike would do each other's tasks
