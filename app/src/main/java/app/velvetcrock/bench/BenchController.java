@@ -10,11 +10,13 @@ import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stores.Costs;
 import app.velvetcrock.web.Notice;
 import app.velvetcrock.web.OneTime;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -29,12 +31,14 @@ class BenchController {
     private final List<Disagreement> schools = Disagreement.shipped();
     private final Bench bench;
     private final Batches batches;
+    private final Costs costs;
     private final Households households;
     private final OneTime oneTime;
 
-    BenchController(Bench bench, Batches batches, Households households, OneTime oneTime) {
+    BenchController(Bench bench, Batches batches, Costs costs, Households households, OneTime oneTime) {
         this.bench = bench;
         this.batches = batches;
+        this.costs = costs;
         this.households = households;
         this.oneTime = oneTime;
     }
@@ -76,6 +80,7 @@ class BenchController {
 
     private String page(Model model, BenchWork work) {
         model.addAttribute("work", work);
+        model.addAttribute("cost", work.planned().flatMap(this::cost).orElse(null));
         model.addAttribute("fields", work.fields());
         model.addAttribute("schools", schools);
         model.addAttribute("cuts", Cut.values());
@@ -85,6 +90,12 @@ class BenchController {
         model.addAttribute("remedies", remedies(work));
         model.addAttribute("marks", Marks.of(households.current()));
         return "bench/bench";
+    }
+
+    /** What the planned herb and oil cost, where their lots have a price. */
+    private Optional<Costs.Cost> cost(BenchWork.Planned planned) {
+        return costs.of(List.of(new Costs.Taken(planned.herb().id(), planned.weighed().herb().toMilligrams()),
+                new Costs.Taken(planned.carrier().id(), planned.carrier().density().massOf(planned.weighed().oil()).toMilligrams())));
     }
 
     /** A remedy in words, with the field it changes and what is to stand there. */

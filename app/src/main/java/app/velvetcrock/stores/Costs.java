@@ -28,14 +28,23 @@ public class Costs {
      */
     public record Cost(long minor, List<String> unpriced) {}
 
+    /** So much of a lot. */
+    public record Taken(UUID lot, long amount) {}
+
     /** What a batch's herb and oil cost; absent where no price at all is known. */
     @Transactional(readOnly = true)
     public Optional<Cost> ofBatch(UUID batch) {
-        List<Movement> used = movements.usedIn(batch);
-        Map<UUID, Lot> byId = lots.among(used.stream().map(m -> m.lotId).collect(Collectors.toSet())).stream().collect(Collectors.toMap(lot -> lot.id, Function.identity()));
-        List<String> unpriced = used.stream().map(m -> byId.get(m.lotId)).filter(lot -> lot.priceMinor == null).map(lot -> lot.name).distinct().toList();
-        boolean any = used.stream().anyMatch(m -> byId.get(m.lotId).priceMinor != null);
-        double sum = used.stream().mapToDouble(m -> byId.get(m.lotId).costOf(-m.amount).orElse(0.0)).sum();
+        return of(movements.usedIn(batch).stream().map(m -> new Taken(m.lotId, -m.amount)).toList());
+    }
+
+    /** What some lots' parts cost, each by its lot's mean cost. */
+    @Transactional(readOnly = true)
+    public Optional<Cost> of(List<Taken> taken) {
+        Map<UUID, Lot> byId = lots.among(taken.stream().map(Taken::lot).collect(Collectors.toSet())).stream().collect(Collectors.toMap(lot -> lot.id, Function.identity()));
+        List<Taken> here = taken.stream().filter(part -> byId.containsKey(part.lot())).toList();
+        List<String> unpriced = here.stream().map(part -> byId.get(part.lot())).filter(lot -> lot.priceMinor == null).map(lot -> lot.name).distinct().toList();
+        boolean any = here.stream().anyMatch(part -> byId.get(part.lot()).priceMinor != null);
+        double sum = here.stream().mapToDouble(part -> byId.get(part.lot()).costOf(part.amount()).orElse(0.0)).sum();
         return any ? Optional.of(new Cost(Math.round(sum), unpriced)) : Optional.empty();
     }
 }

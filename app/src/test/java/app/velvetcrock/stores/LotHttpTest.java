@@ -78,6 +78,7 @@ class LotHttpTest {
         String yarrow = tove.get("/stores").page().select("a:contains(Yarrow)").attr("href");
         assertThat(tove.get(yarrow).page().select(".went").text()).contains("9.00 EUR, 1.80 EUR for 100 g", "a quay stall", "tin box");
         String id = yarrow.substring("/stores/lots/".length());
+        assertThat(tove.get("/bench?amount=20+g&herb=" + id).page().select("#plan-cost").text()).isEqualTo("0.36 EUR for what has a price; not Cold-pressed rapeseed");
         String batch = tove.post(Visitor.form(tove.get("/bench?amount=20+g&herb=" + id).page(), "#bench", Map.of())).path();
         assertThat(tove.get(yarrow).page().select("#story").text()).contains("used in a batch: number 1", "− 20 g");
         assertThat(tove.get(batch).page().select("#batch-cost").text()).isEqualTo("0.36 EUR without Cold-pressed rapeseed, whose price is not known");
