@@ -47,6 +47,7 @@ class Kit {
 
     int pieces;
     Instant createdAt;
+    @Nullable Instant removedAt;
 
     protected Kit() {}
 

@@ -78,9 +78,10 @@ class KitController {
     }
 
     @PostMapping("/stores/kit/{id}/undo")
-    String remove(@PathVariable UUID id, RedirectAttributes after) {
-        kit.remove(id);
-        after.addFlashAttribute(Notice.NAME, new Notice("It was taken out of the kit.", null));
+    String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
+        boolean removed = back == null;
+        kit.remove(id, removed);
+        after.addFlashAttribute(Notice.NAME, new Notice(removed ? "It was taken out of the kit." : "It is back.", removed ? "/stores/kit/%s/undo?back=yes".formatted(id) : null));
         return "redirect:/stores/kit";
     }
 

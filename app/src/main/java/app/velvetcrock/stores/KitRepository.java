@@ -7,6 +7,6 @@ import org.springframework.data.jpa.repository.Query;
 
 interface KitRepository extends JpaRepository<Kit, UUID> {
 
-    @Query("select k from Kit k order by k.kind, k.name, k.createdAt")
+    @Query("select k from Kit k where k.removedAt is null order by k.kind, k.name, k.createdAt")
     List<Kit> all();
 }

@@ -50,8 +50,9 @@ public class KitShelf {
         return kit.saveAndFlush(new Kit(piece, clock.instant())).id;
     }
 
+    /** Takes a piece out, or puts it back. */
     @Transactional
-    public void remove(UUID id) {
-        kit.delete(kit.findById(id).orElseThrow(() -> new NotHere("that piece of kit")));
+    public void remove(UUID id, boolean removed) {
+        kit.findById(id).orElseThrow(() -> new NotHere("that piece of kit")).removedAt = removed ? clock.instant() : null;
     }
 }

@@ -45,7 +45,7 @@ public class StoreSearch {
                                 case when to_tsvector('simple', l.words) @@ plainto_tsquery('simple', :q) then 1 else 0 end) as near
                             from lot l where l.stillroom_id = :stillroom
                             union all select j.id, j.name, 'jar', true, 'JAR', null, 0, null, word_similarity(:q, lower(j.name)) from jar j where j.stillroom_id = :stillroom
-                            union all select k.id, k.name, k.kind, true, 'KIT', null, 0, null, word_similarity(:q, lower(k.name || ' ' || k.kind)) from kit k where k.stillroom_id = :stillroom
+                            union all select k.id, k.name, k.kind, true, 'KIT', null, 0, null, word_similarity(:q, lower(k.name || ' ' || k.kind)) from kit k where k.stillroom_id = :stillroom and k.removed_at is null
                             union all select r.id, r.title, 'recipe', true, 'RECIPE', null, 0, null, word_similarity(:q, lower(r.title)) from recipe_card r
                                 where r.stillroom_id = :stillroom and r.removed_at is null
                         ) found where near >= :least order by stocked desc, near desc, name, id limit :most""")

@@ -48,6 +48,20 @@ class FrozenPlanTest {
         }
     }
 
+    /** Plans from before spirit was asked about do not name it. */
+    @Test
+    void aPlanThatKnowsNothingOfSpiritIsStillRead() {
+        Random random = new Random(8);
+        for (int i = 0; i < 50; i++) {
+            FrozenPlan frozen = new FrozenPlan(planner.plan(request(random)), UUID.randomUUID(), UUID.randomUUID());
+            if (frozen.plan().request().circumstances().spirit().isEmpty()) {
+                String older = json.write(frozen).replace(",\"spirit\":null", "");
+                assertThat(older).doesNotContain("spirit\":");
+                assertThat(json.read(older, FrozenPlan.class)).isEqualTo(frozen);
+            }
+        }
+    }
+
     @Test
     void theJsonNamesItsUnits() {
         String written = json.write(new FrozenPlan(planner.plan(request(new Random(1))), UUID.randomUUID(), UUID.randomUUID()));

@@ -1,0 +1,2 @@
+-- Kit taken out can be put back.
+alter table kit add column removed_at timestamptz;
