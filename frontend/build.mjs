@@ -42,6 +42,8 @@ execFileSync(join(here, 'node_modules', '.bin', 'tailwindcss'), ['-i', 'src/app.
 const modules = join(here, 'node_modules');
 copyFileSync(join(modules, 'htmx.org', 'dist', 'htmx.min.js'), join(out, 'vendor', 'htmx.min.js'));
 copyFileSync(join(modules, 'htmx.org', 'LICENSE'), join(out, 'vendor', 'htmx.LICENSE.txt'));
+copyFileSync(join(modules, 'idiomorph', 'dist', 'idiomorph-ext.min.js'), join(out, 'vendor', 'idiomorph-ext.min.js'));
+copyFileSync(join(modules, 'idiomorph', 'LICENSE'), join(out, 'vendor', 'idiomorph.LICENSE.txt'));
 for (const font of ['alegreya', 'atkinson-hyperlegible-next']) {
   for (const range of ['latin', 'latin-ext']) {
     copyFileSync(join(modules, '@fontsource-variable', font, 'files', `${font}-${range}-wght-normal.woff2`), join(out, 'fonts', `${font}-${range}.woff2`));

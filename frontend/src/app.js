@@ -1,6 +1,10 @@
 import './drag.js';
 import './rounds.js';
 
+// A part that is worked out anew is put into what stands there: what is being typed and what is opened stays as it is.
+Object.assign(window.Idiomorph.defaults, { ignoreActiveValue: true });
+window.Idiomorph.defaults.callbacks.beforeAttributeUpdated = (name, node) => !(name === 'open' && node.tagName === 'DETAILS');
+
 // The little that needs script: keys for the places, filling a field from a choice, and saying when something was not sent.
 const typing = (target) => target.closest('input, select, textarea, [contenteditable]');
 

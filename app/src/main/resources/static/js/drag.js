@@ -59,7 +59,7 @@ const ask = async () => {
     const answer = await fetch(`/bench/plan?${typed}`, { headers: { 'HX-Request': 'true' }, signal });
     const html = await answer.text();
     if (!answer.ok || signal.aborted) return;
-    window.htmx.swap('#worked', html, { swapStyle: 'outerHTML' });
+    window.htmx.swap('#worked', html, { swapStyle: 'morph:outerHTML' }, { contextElement: document.getElementById('bench') });
     place();
   } catch (error) {
     if (error.name !== 'AbortError') document.dispatchEvent(new Event('htmx:sendError'));

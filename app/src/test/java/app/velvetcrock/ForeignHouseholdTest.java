@@ -47,6 +47,7 @@ class ForeignHouseholdTest {
     private String drying;
     private String kit;
     private String recipe;
+    private String way;
 
     @BeforeEach
     void twoHouseholds() {
@@ -73,6 +74,8 @@ class ForeignHouseholdTest {
         owner.post("/stores/kit", Map.of("kind", "POT", "name", SECRET, "pieces", "1"));
         kit = owner.get("/stores/kit").page().select("form[action*=undo]").attr("action").replaceAll(".*kit/(.*)/undo", "$1");
         recipe = owner.post("/stores/recipes", Map.of("title", SECRET, "body", "1 cup olive oil", "act", "keep")).path().substring("/stores/recipes/".length());
+        owner.post(Visitor.form(owner.get("/bench").page(), "#bench", Map.of("called", SECRET)).to("/bench/ways"));
+        way = owner.get("/bench").page().select("button[formaction*=ways/]").attr("formaction").replaceAll(".*ways/(.*)/undo", "$1");
         stranger = Visitor.stocked(port, "Another kitchen");
     }
 
@@ -99,6 +102,12 @@ class ForeignHouseholdTest {
             assertThat(answer.status()).isEqualTo(422);
             showsNothing(answer);
         });
+        cases.put("POST /bench/ways", route -> {
+            Answer answer = stranger.post("/bench/ways", Map.of("herb", herbLot, "carrier", carrierLot, "jar", jar, "amount", "30 g", "called", "Mine"));
+            assertThat(answer.status()).isEqualTo(422);
+            showsNothing(answer);
+        });
+        cases.put("POST /bench/ways/{id}/undo", route -> isNotHere(stranger.post("/bench/ways/" + way + "/undo", Map.of())));
         cases.put("GET /batch/{id}", route -> isNotHere(stranger.get("/batch/" + batch)));
         cases.put("GET /batch/{id}/label", route -> isNotHere(stranger.get("/batch/" + batch + "/label")));
         cases.put("POST /batch/{id}/note", route -> isNotHere(stranger.post("/batch/" + batch + "/note", note())));

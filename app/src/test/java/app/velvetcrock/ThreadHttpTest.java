@@ -91,7 +91,7 @@ class ThreadHttpTest {
         for (int i = 0; i < 2; i++) {
             assertThat(tove.post(Visitor.form(tove.get("/bench?amount=20+g").page(), "#bench", Map.of())).path()).startsWith("/batch/");
         }
-        assertThat(tove.get("/bench").page().text()).contains("No jar is free");
+        assertThat(tove.get("/bench").page().text()).contains("No jar or pot is free");
         assertThat(tove.post(open).page().select(".board .jar, #start-batch")).isEmpty();
         assertThat(tove.get("/shelf").page().select(".board .jar")).hasSize(2);
     }

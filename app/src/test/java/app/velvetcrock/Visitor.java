@@ -6,8 +6,8 @@ import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -64,7 +64,13 @@ public final class Visitor {
     }
 
     /** A form as it would be sent: address and fields. */
-    public record Filled(String action, Map<String, String> fields) {}
+    public record Filled(String action, Map<String, String> fields) {
+
+        /** The same sent by another of the form's buttons. */
+        public Filled to(String other) {
+            return new Filled(other, fields);
+        }
+    }
 
     public static Filled form(Document page, String selector, Map<String, String> changed) {
         Element form = page.selectFirst("main " + selector);
@@ -112,7 +118,7 @@ public final class Visitor {
         }
     }
 
-    private static String encode(String text) {
+    public static String encode(String text) {
         return URLEncoder.encode(text, StandardCharsets.UTF_8);
     }
 }

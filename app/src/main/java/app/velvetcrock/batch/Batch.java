@@ -5,10 +5,12 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.UUID;
 import org.hibernate.annotations.ColumnTransformer;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.annotations.UuidGenerator;
+import org.jspecify.annotations.Nullable;
 
 /** A batch's frozen beginning; everything after it is in the log. */
 @Entity
@@ -28,7 +30,8 @@ class Batch {
     int number;
 
     String name;
-    UUID jarId;
+    @Nullable UUID jarId;
+    @Nullable UUID kitId;
 
     @Column(columnDefinition = "jsonb")
     @ColumnTransformer(write = "?::jsonb")
@@ -38,11 +41,16 @@ class Batch {
 
     protected Batch() {}
 
-    Batch(int number, String name, UUID jarId, String plan, Instant createdAt) {
+    Batch(int number, String name, Stand stand, String plan, Instant createdAt) {
         this.number = number;
         this.name = name;
-        this.jarId = jarId;
+        this.jarId = stand.kit() ? null : stand.id();
+        this.kitId = stand.kit() ? stand.id() : null;
         this.plan = plan;
         this.createdAt = createdAt;
+    }
+
+    Stand stand() {
+        return new Stand(Objects.requireNonNullElse(kitId, Objects.requireNonNullElse(jarId, id)), kitId != null);
     }
 }

@@ -65,7 +65,7 @@ class BatchReader {
         Set<Kind> held = log.stream().filter(e -> !takenBack.contains(e.id)).map(e -> e.kind)
                 .collect(Collectors.toCollection(() -> EnumSet.noneOf(Kind.class)));
         List<BatchSheet.Line> lines = log.stream().map(e -> line(e, takenBack.contains(e.id), held, reading)).toList();
-        return new BatchSheet(batch.id, batch.number, batch.name, batch.jarId, frozen, course, holding, Rounds.open(course, holding, zone), lines);
+        return new BatchSheet(batch.id, batch.number, batch.name, batch.stand(), frozen, course, holding, Rounds.open(course, holding, zone), lines);
     }
 
     private BatchSheet.Line line(BatchEntry entry, boolean takenBack, Set<Kind> held, Reading reading) {

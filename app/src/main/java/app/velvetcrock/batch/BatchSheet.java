@@ -6,8 +6,8 @@ import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.measure.Decimals;
-import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.strain.YieldForecast;
@@ -24,7 +24,7 @@ import java.util.UUID;
  * @param open its open tasks, at most one of a kind
  */
 public record BatchSheet(
-        UUID id, int number, String name, UUID jar, FrozenPlan frozen, Course course, Log log, List<Task> open, List<Line> lines) {
+        UUID id, int number, String name, Stand stand, FrozenPlan frozen, Course course, Log log, List<Task> open, List<Line> lines) {
 
     private static final double MINUTES_PER_HOUR = 60;
 
@@ -63,7 +63,7 @@ public record BatchSheet(
         Charge really = course.charge();
         return really.equals(plan().charge())
                 ? plan().yield()
-                : YieldForecast.of(really.herbs(), really.oil(), plan().request().circumstances().pressing(), plan().request().herb().ownRetentions());
+                : YieldForecast.of(really.herbs(), really.oil(), plan().request().circumstances().pressing(), plan().request().ownRetentions());
     }
 
     /** The vessel as it stands, drawn at a scale: with herb above the oil when the last look found it so. */

@@ -9,14 +9,17 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stores.Cause;
+import app.velvetcrock.stores.KitShelf;
 import app.velvetcrock.stores.Ledger;
 import app.velvetcrock.stores.Oils;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.stores.Stores;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -30,12 +33,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Batches {
 
+    /** The longest name a batch bears, before which part of a divided charge it is. */
+    private static final int LONGEST_NAME = 100;
+
     private final BatchRepository batches;
     private final EntryRepository entries;
     private final BatchReader reader;
     private final BatchLog log;
     private final Lineage lineage;
     private final Stores stores;
+    private final KitShelf kit;
     private final Oils oils;
     private final Ledger ledger;
     private final Households households;
@@ -44,13 +51,14 @@ public class Batches {
 
     Batches(
             BatchRepository batches, EntryRepository entries, BatchReader reader, BatchLog log, Lineage lineage,
-            Stores stores, Oils oils, Ledger ledger, Households households, Json json, Clock clock) {
+            Stores stores, KitShelf kit, Oils oils, Ledger ledger, Households households, Json json, Clock clock) {
         this.batches = batches;
         this.entries = entries;
         this.reader = reader;
         this.log = log;
         this.lineage = lineage;
         this.stores = stores;
+        this.kit = kit;
         this.oils = oils;
         this.ledger = ledger;
         this.households = households;
@@ -72,10 +80,10 @@ public class Batches {
         return reader.read(batches.unstrained()).stream().filter(sheet -> sheet.course().state() == Course.State.STANDING).toList();
     }
 
-    /** How many of each size of jar are in use. */
+    /** How many of each size of jar, and of each pot, are in use. */
     @Transactional(readOnly = true)
-    public Map<UUID, Long> jarsInUse() {
-        return batches.unstrained().stream().collect(Collectors.groupingBy(batch -> batch.jarId, Collectors.counting()));
+    public Map<UUID, Long> inUse() {
+        return batches.unstrained().stream().collect(Collectors.groupingBy(batch -> batch.stand().id(), Collectors.counting()));
     }
 
     /** The latest batches that were strained or thrown out, the newest first. */
@@ -89,24 +97,57 @@ public class Batches {
         return reader.read(batches.among(ids));
     }
 
-    /** Starts a batch: stock falls by what was weighed, the jar is taken, the plan is frozen; all of it or nothing. */
+    /** A batch to be started: its plan, what it is to stand in, what was really weighed. */
+    public record Beginning(FrozenPlan frozen, Stand stand, Weighed weighed) {}
+
+    /** Starts a batch: stock falls by what was weighed, the vessel is taken, the plan is frozen; all of it or nothing. */
     @Transactional
-    public UUID start(FrozenPlan frozen, UUID jar, Weighed weighed, UUID key) {
+    public UUID start(Beginning beginning, UUID key) {
+        return startAll(List.of(beginning), key).get(0);
+    }
+
+    /** Starts one charge divided over several vessels, each as a batch of its own; all of them or none. */
+    @Transactional
+    public List<UUID> startAll(List<Beginning> parts, UUID key) {
+        households.oneAtATime();
+        List<UUID> started = new ArrayList<>();
+        for (int i = 0; i < parts.size(); i++) {
+            String which = parts.size() == 1 ? "" : " (%d of %d)".formatted(i + 1, parts.size());
+            started.add(start(parts.get(i), which, i == 0 ? key : UUID.nameUUIDFromBytes((key + which).getBytes(StandardCharsets.UTF_8))));
+        }
+        return started;
+    }
+
+    private UUID start(Beginning beginning, String which, UUID key) {
+        FrozenPlan frozen = beginning.frozen();
+        Weighed weighed = beginning.weighed();
         BatchPlan plan = frozen.plan();
         if (!plan.canStart()) {
             throw new Refused("This plan cannot be started as it stands: see what it says on the Bench.");
         }
-        households.oneAtATime();
-        takeJar(jar);
-        String name = plan.request().herb().kind().common();
-        Batch batch = batches.saveAndFlush(new Batch(batches.nextNumber(), name, jar, json.write(frozen), clock.instant()));
+        take(beginning.stand());
+        String names = plan.request().herbNames();
+        String name = (names.length() > LONGEST_NAME ? names.substring(0, LONGEST_NAME) + "…" : names) + which;
+        Batch batch = batches.saveAndFlush(new Batch(batches.nextNumber(), name, beginning.stand(), json.write(frozen), clock.instant()));
         UUID entry = log.write(batch.id, Draft.of(Kind.CHARGED, weighed.at(), "", new Entry.Charged(weighed.herb(), weighed.oil())), key);
-        Ledger.Why why = new Ledger.Why(Cause.USED, batch.id, entry, weighed.at());
-        ledger.take(frozen.herbLot(), weighed.herb(), why);
-        ledger.take(frozen.carrierLot(), plan.request().carrier().kind().density().massOf(weighed.oil()), why);
-        lineage.into(batch.id, frozen.herbLot());
-        lineage.into(batch.id, frozen.carrierLot());
+        use(batch.id, frozen, weighed, new Ledger.Why(Cause.USED, batch.id, entry, weighed.at()));
         return batch.id;
+    }
+
+    /** Takes what went in from its lots; of a blend each herb its part of what was weighed. */
+    private void use(UUID batch, FrozenPlan frozen, Weighed weighed, Ledger.Why why) {
+        BatchPlan plan = frozen.plan();
+        double really = weighed.herb().grams() / plan.charge().herbs().mass().grams();
+        for (int i = 0; i < frozen.herbLots().size(); i++) {
+            use(batch, frozen.herbLots().get(i), plan.request().herbs().get(i).mass().times(really), why);
+        }
+        use(batch, frozen.carrierLot(), plan.request().carrier().kind().density().massOf(weighed.oil()), why);
+        plan.moistening().ifPresent(moist -> frozen.spiritLot().ifPresent(lot -> use(batch, lot, moist.fromBottle().times(really), why)));
+    }
+
+    private void use(UUID batch, UUID lot, Mass mass, Ledger.Why why) {
+        ledger.take(lot, mass, why);
+        lineage.into(batch, lot);
     }
 
     /** Adds a note to the log. */
@@ -129,7 +170,7 @@ public class Batches {
             throw new Refused("That line cannot be taken back now. Something later rests on it: take that back first.");
         }
         if (line.kind == Kind.DISCARDED && sheet.course().state() == Course.State.DISCARDED) {
-            takeJar(sheet.jar());
+            take(sheet.stand());
         }
         ledger.takeBack(entry);
         restoreDate(line);
@@ -146,11 +187,11 @@ public class Batches {
         }
     }
 
-    private void takeJar(UUID id) {
-        Stock.OfJar jar = stores.lockJar(id);
-        long taken = jarsInUse().getOrDefault(id, 0L);
-        if (taken >= jar.pieces()) {
-            throw new Refused("Every “%s” is in use (%d of %d). Choose another jar, or strain one.".formatted(jar.vessel().name(), taken, jar.pieces()));
+    private void take(Stand stand) {
+        Stock.OfJar vessel = stand.kit() ? kit.lockPot(stand.id()) : stores.lockJar(stand.id());
+        long taken = inUse().getOrDefault(stand.id(), 0L);
+        if (taken >= vessel.pieces()) {
+            throw new Refused("Every “%s” is in use (%d of %d). Choose another, or strain one.".formatted(vessel.vessel().name(), taken, vessel.pieces()));
         }
     }
 }

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -14,20 +15,22 @@ import tools.jackson.databind.json.JsonMapper;
  * does too; the core itself knows nothing of it.
  */
 @Component
-class Json {
+public class Json {
 
     private final JsonMapper mapper = JsonMapper.builder()
             .disable(SerializationFeature.FAIL_ON_EMPTY_BEANS)
+            // A vessel from before pots could be one says nothing of being open: it is a jar.
+            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
             .changeDefaultVisibility(seen -> seen.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
             .addMixIn(OilWish.class, OilWishNames.class)
             .addMixIn(Remedy.class, RemedyNames.class)
             .build();
 
-    String write(Object value) {
+    public String write(Object value) {
         return mapper.writeValueAsString(value);
     }
 
-    <T> T read(String text, Class<T> type) {
+    public <T> T read(String text, Class<T> type) {
         return mapper.readValue(text, type);
     }
 
@@ -35,6 +38,9 @@ class Json {
     @JsonSubTypes({
         @JsonSubTypes.Type(value = OilWish.ToCover.class, name = "to-cover"),
         @JsonSubTypes.Type(value = OilWish.ByRatio.class, name = "ratio"),
+        @JsonSubTypes.Type(value = OilWish.ByCups.class, name = "cups"),
+        @JsonSubTypes.Type(value = OilWish.ToFill.class, name = "to-fill"),
+        @JsonSubTypes.Type(value = OilWish.Above.class, name = "above"),
         @JsonSubTypes.Type(value = OilWish.Exactly.class, name = "exactly")
     })
     private interface OilWishNames {}
@@ -44,6 +50,7 @@ class Json {
         @JsonSubTypes.Type(value = Remedy.MoreOil.class, name = "more-oil"),
         @JsonSubTypes.Type(value = Remedy.FinerCut.class, name = "finer-cut"),
         @JsonSubTypes.Type(value = Remedy.LessHerb.class, name = "less-herb"),
+        @JsonSubTypes.Type(value = Remedy.SplitOver.class, name = "split"),
         @JsonSubTypes.Type(value = Remedy.OtherJar.class, name = "other-jar")
     })
     private interface RemedyNames {}

@@ -2,18 +2,19 @@ package app.velvetcrock.batch;
 
 import app.velvetcrock.batch.BatchEntry.Kind;
 import app.velvetcrock.batch.BatchLog.Draft;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.keeping.Aftermath;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.keeping.SniffTest;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.look.Ruin;
+import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.Finish;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.Planner;
-import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stores.Cause;
@@ -125,7 +126,7 @@ public class OilCare {
         Optional<LocalDate> last = sheet.log().entries().stream()
                 .filter(entry -> entry.what() instanceof Entry.Sniffed sniffed && sniffed.passed())
                 .map(entry -> house.dayOf(entry.happenedAt())).reduce((a, b) -> b);
-        boolean never = request.circumstances().use() == Use.FOOD || finish.after().waterDecanted();
+        boolean never = request.circumstances().use() == Use.FOOD || finish.after().waterDecanted() || request.wettest() == Moisture.JUICY || sheet.plan().mark().isPresent();
         return SniffTest.passed(oil.useBy(), house.dayOf(at), Planner.latest(request, finish), last, never);
     }
 

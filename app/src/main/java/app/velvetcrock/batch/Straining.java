@@ -77,7 +77,8 @@ public class Straining {
         UUID entry = log.write(id, Draft.of(Kind.STRAINED, strain.at(), strain.typed(), value), key);
         ledger.put(lot, strain.mass(), new Ledger.Why(Cause.STRAINED, id, entry, strain.at()));
         lineage.outOf(id, lot);
-        if (strain.learn()) {
+        // What a blend keeps cannot be told apart by herb, so it teaches nothing.
+        if (strain.learn() && request.herbs().size() == 1) {
             retentions.learn(entry, request.herb(), strain.pressing(), kept(sheet, out));
         }
         if (!strain.note().isBlank()) {

@@ -4,37 +4,40 @@ import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.FrozenPlan;
 import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.charge.Bath;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.JarChoice;
+import app.velvetcrock.core.charge.JarSplit;
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
-import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
+import app.velvetcrock.core.method.Ingredient;
+import app.velvetcrock.core.method.Means;
+import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Situation;
+import app.velvetcrock.core.method.Source;
+import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
-import app.velvetcrock.core.planning.PlannedCarrier;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Planner;
+import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stores.LotKind;
 import app.velvetcrock.stores.Stock;
-import app.velvetcrock.stores.Stores;
 import app.velvetcrock.web.Fields;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Comparator;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -46,17 +49,18 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Bench {
 
-    private final Stores stores;
-    private final Batches batches;
+    /** More of one size than this are never needed for one charge. */
+    private static final int MOST_OF_A_SIZE = 12;
+
+    private final BenchStock stock;
     private final Retentions retentions;
     private final Households households;
     private final Planner planner;
     private final Materia materia;
     private final Clock clock;
 
-    Bench(Stores stores, Batches batches, Retentions retentions, Households households, Planner planner, Materia materia, Clock clock) {
-        this.stores = stores;
-        this.batches = batches;
+    Bench(BenchStock stock, Retentions retentions, Households households, Planner planner, Materia materia, Clock clock) {
+        this.stock = stock;
         this.retentions = retentions;
         this.households = households;
         this.planner = planner;
@@ -69,112 +73,192 @@ public class Bench {
     public BenchWork work(BenchForm typed) {
         House house = households.current();
         LocalDate today = house.dayOf(clock.instant());
-        Shelves shelves = new Shelves(stores.herbs(), stores.carriers(), freeJars());
-        BenchForm form = withBestWay(typed, shelves, house).withDefaults(house.mass(Mass.ofGrams(40)), today.toString());
+        BenchStock.Shelves shelves = stock.read(house, today);
         Fields fields = new Fields(house.reader());
+        Method way = way(typed, shelves, house);
+        BenchForm form = typed.withDefaults(way, house.mass(Mass.ofGrams(40)), today.toString());
         if (!shelves.areEnough()) {
-            return new BenchWork(form, fields, shelves, Optional.empty());
+            return new BenchWork(form, fields, shelves, way, Optional.empty());
         }
-        return new BenchWork(form, fields, shelves, plan(form, new Desk(fields, shelves, house, new BenchSentence(fields, house, today))));
+        return new BenchWork(form, fields, shelves, way, plan(form, way, new Desk(fields, shelves, house, new BenchSentence(fields, house, today))));
     }
 
-    /** Until a way is chosen, the fittest one stands there. */
-    private BenchForm withBestWay(BenchForm typed, Shelves shelves, House house) {
-        if (!shelves.areEnough() || typed.method() != null && !typed.method().isBlank()) {
-            return typed;
+    /** The way named, shipped or the household's own; until one is chosen the fittest stands there. */
+    private Method way(BenchForm typed, BenchStock.Shelves shelves, House house) {
+        String key = typed.method() == null ? "" : typed.method();
+        Optional<Method> named = shelves.own().stream().map(OwnWays.OfWay::method).filter(method -> method.key().equals(key)).findFirst().or(() -> Method.of(key));
+        if (named.isPresent() || !shelves.areEnough()) {
+            return named.orElse(Method.COLD_AND_DARK);
         }
-        Stock.OfHerb herb = named(shelves.herbs(), Stock.OfHerb::id, typed.herb()).orElse(shelves.herbs().get(0));
-        List<Stock.OfCarrier> carriers = liquidFirst(shelves.carriers(), house, house.dayOf(clock.instant()));
-        Stock.OfCarrier carrier = named(carriers, Stock.OfCarrier::id, typed.carrier()).orElse(carriers.get(0));
+        List<Ingredient> herbs = Stream.concat(Stream.of(named(shelves.herbs(), Stock.OfHerb::id, typed.herb()).orElse(shelves.herbs().get(0))),
+                        Stream.ofNullable(typed.more()).flatMap(List::stream).flatMap(row -> named(shelves.herbs(), Stock.OfHerb::id, row.herb()).stream()))
+                .map(herb -> new Ingredient(herb.kind(), herb.moisture())).toList();
+        var carrier = named(shelves.carriers(), Stock.OfCarrier::id, typed.carrier()).orElse(shelves.carriers().get(0)).kind();
         Use use = Stream.of(Use.values()).filter(value -> value.name().equals(typed.use())).findFirst().orElse(Use.ADULT_SKIN);
-        Situation situation = new Situation(herb.kind(), herb.moisture(), carrier.kind(), house.settings().pantry(), use, spirit());
-        return typed.by(Choice.ranked(situation).get(0).method());
+        Optional<Strength> spirit = shelves.spirits().stream().findFirst().flatMap(Stock.OfSupply::abv).map(Strength::new);
+        return Choice.ranked(new Situation(herbs, carrier, use, new Means(house.settings().pantry(), spirit, shelves.kit()))).get(0).method();
     }
 
     private static <T> Optional<T> named(List<T> from, Function<T, UUID> id, @Nullable String typed) {
         return BenchForm.id(typed).flatMap(wanted -> from.stream().filter(value -> id.apply(value).equals(wanted)).findFirst());
     }
 
-    /** What there is to plan with; jars are those with at least one free. */
-    public record Shelves(List<Stock.OfHerb> herbs, List<Stock.OfCarrier> carriers, List<Stock.OfJar> jars) {
+    /** What one working-out has before it. */
+    private record Desk(Fields fields, BenchStock.Shelves shelves, House house, BenchSentence sentence) {}
 
-        public boolean areEnough() {
-            return !herbs.isEmpty() && !carriers.isEmpty() && !jars.isEmpty();
+    /** What is to be planned, read and clear, before a vessel is chosen. */
+    private record Asked(List<Stock.OfHerb> herbs, List<PlannedHerb> planned, BenchStock.Pour pour, OilWish oil, PlanRequest.Circumstances how, BenchSentence.Spirit spirit) {
+
+        Herbs charged() {
+            return new Herbs(planned.stream().map(PlannedHerb::portion).toList());
         }
     }
 
-    /** What one working-out has before it. */
-    private record Desk(Fields fields, Shelves shelves, House house, BenchSentence sentence) {}
+    private Optional<BenchWork.Planned> plan(BenchForm form, Method way, Desk desk) {
+        Optional<Stock.OfJar> vessel = named(Stream.concat(desk.shelves().jars().stream(), desk.shelves().pots().stream()).toList(), Stock.OfJar::id, form.jar());
+        Optional<Asked> read = read(form, way, vessel, desk);
+        return read.flatMap(asked -> parts(form, asked, vessel, desk)).map(parts -> {
+            BatchPlan plan = parts.get(0).plan();
+            enough(parts, read.get(), desk);
+            return new BenchWork.Planned(parts, ways(plan, way, desk.shelves()), bath(plan, desk.shelves()));
+        });
+    }
 
-    private Optional<BenchWork.Planned> plan(BenchForm form, Desk desk) {
+    private Optional<Asked> read(BenchForm form, Method way, Optional<Stock.OfJar> vessel, Desk desk) {
         Fields fields = desk.fields();
-        Shelves shelves = desk.shelves();
-        Stock.OfHerb stored = pick(fields, "herb", shelves.herbs(), Stock.OfHerb::id, form.herb());
-        Stock.OfHerb herb = desk.sentence().cut(stored, form.cut(), materia);
-        Stock.OfCarrier carrier = pick(fields, "carrier", liquidFirst(shelves.carriers(), desk.house(), desk.house().dayOf(clock.instant())), Stock.OfCarrier::id, form.carrier());
-        Optional<Mass> mass = desk.sentence().herbMass(herb, form.amount());
-        Optional<OilWish> oil = desk.sentence().oil(carrier, form.oil());
-        Optional<PlanRequest.Circumstances> how = desk.sentence().circumstances(form, spirit());
+        List<BlendSentence.Row> rows = rows(form, desk);
+        BenchStock.Pour pour = pour(form, desk);
+        Optional<List<Mass>> masses = new BlendSentence(fields, desk.house()).masses(rows, form.total(), vessel.map(Stock.OfJar::vessel));
+        Optional<OilWish> oil = desk.sentence().oil(pour.carrier().kind().density(), form.oil());
+        Method numbered = new NumbersSentence(fields, desk.house()).apply(way, form.numbers() == null ? BenchForm.Numbers.NONE : form.numbers());
+        BenchSentence.Spirit spirit = desk.sentence().spirit(form.spirit() == null ? BenchForm.SpiritForm.NONE : form.spirit(), desk.shelves().spirits(), way.is(Method.SPIRIT_FIRST));
+        Optional<PlanRequest.Circumstances> how = desk.sentence().circumstances(form, numbered, spirit, desk.shelves().kit());
         if (!fields.isClear()) {
             return Optional.empty();
         }
-        PlannedHerb planned = new PlannedHerb(herb.kind(), herb.texture(), herb.moisture(), herb.weighedBulk(), mass.orElseThrow(),
-                retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), how.orElseThrow().pressing()));
-        Stock.OfJar jar = jar(fields, form, planned, oil.orElseThrow(), shelves.jars());
-        PlannedCarrier poured = new PlannedCarrier(carrier.kind(),
-                new Bottle(carrier.name(), carrier.kind().monthsOpened(), carrier.opened(), carrier.bestBefore()));
-        List<Vessel> stock = shelves.jars().stream().map(Stock.OfJar::vessel).toList();
-        BatchPlan plan = planner.plan(new PlanRequest(planned, poured, oil.get(), jar.vessel(), stock, how.get()));
-        stockNotes(fields, herb, carrier, plan, desk.house());
-        Optional<Mass> weighed = desk.sentence().weighed(form.weighed(), plan.charge().herbs().mass(), herb.left());
-        Optional<Volume> really = desk.sentence().poured(form.poured(), carrier, plan.charge().oil());
-        Instant at = desk.house().instantOn(how.get().start(), clock.instant());
-        return Optional.of(new BenchWork.Planned(new FrozenPlan(plan, herb.id(), carrier.id()), jar, herb, carrier,
-                new Batches.Weighed(weighed.orElse(plan.charge().herbs().mass()), really.orElse(plan.charge().oil()), at), Choice.ranked(Planner.situation(plan.request()))));
-    }
-
-    /** Puts what pours in this pantry first, and of one oil the bottle that lasts longest: what the sentence begins with. */
-    private static List<Stock.OfCarrier> liquidFirst(List<Stock.OfCarrier> carriers, House house, LocalDate today) {
-        return carriers.stream()
-                .sorted(Comparator.comparing((Stock.OfCarrier c) -> c.kind().melting().filter(m -> m.compareTo(house.settings().pantry()) > 0).isPresent())
-                        .thenComparing(Stock.OfCarrier::name)
-                        .thenComparing(c -> new Bottle(c.name(), c.kind().monthsOpened(), c.opened(), c.bestBefore()).end(today), Comparator.reverseOrder()))
-                .toList();
-    }
-
-    /** The jar named, else the smallest that holds and covers, else the largest there is. */
-    private static Stock.OfJar jar(Fields fields, BenchForm form, PlannedHerb herb, OilWish oil, List<Stock.OfJar> jars) {
-        Optional<Stock.OfJar> named = BenchForm.id(form.jar()).flatMap(id -> jars.stream().filter(jar -> jar.id().equals(id)).findFirst());
-        if (named.isPresent()) {
-            return named.get();
+        List<Stock.OfHerb> herbs = rows.stream().map(BlendSentence.Row::herb).toList();
+        List<PlannedHerb> planned = new ArrayList<>();
+        for (int i = 0; i < herbs.size(); i++) {
+            Stock.OfHerb herb = herbs.get(i);
+            planned.add(new PlannedHerb(herb.kind(), herb.texture(), herb.moisture(), herb.weighedBulk(), masses.orElseThrow().get(i),
+                    retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), how.orElseThrow().pressing())));
         }
-        Stock.OfJar largest = jars.get(jars.size() - 1);
-        Charge charge = new Charge(Herbs.of(herb.portion()), Volume.ZERO, largest.vessel(), form.way().headspace());
-        Optional<Stock.OfJar> chosen = JarChoice.smallest(jars.stream().map(Stock.OfJar::vessel).toList(), charge, oil)
-                .flatMap(vessel -> jars.stream().filter(jar -> jar.vessel().equals(vessel)).findFirst());
-        chosen.ifPresent(jar -> fields.echo("jar", "the smallest of yours that holds it and covers"));
-        return chosen.orElse(largest);
+        return Optional.of(new Asked(herbs, planned, pour, oil.orElseThrow(), how.orElseThrow(), spirit));
     }
 
-    private static void stockNotes(Fields fields, Stock.OfHerb herb, Stock.OfCarrier carrier, BatchPlan plan, House house) {
-        Mass herbNeed = plan.charge().herbs().mass();
-        if (herbNeed.compareTo(herb.left()) > 0) {
-            fields.trouble("amount", "Understood %s; only %s of this is left.".formatted(house.mass(herbNeed), house.mass(herb.left())), "at most what is left");
+    private List<BlendSentence.Row> rows(BenchForm form, Desk desk) {
+        List<BlendSentence.Row> rows = new ArrayList<>();
+        Stock.OfHerb first = pick(desk.fields(), "herb", desk.shelves().herbs(), Stock.OfHerb::id, form.herb());
+        rows.add(new BlendSentence.Row(desk.sentence().cut(first, form.cut(), materia), form.amount(), "amount"));
+        List<BenchForm.HerbRow> more = form.more() == null ? List.of() : form.more();
+        for (int i = 0; i < more.size(); i++) {
+            String field = "more[%d].".formatted(i);
+            if (BenchForm.isBlank(more.get(i).herb())) {
+                desk.fields().trouble(field + "herb", "An amount stands here without its herb.", "a herb from the list, or empty the amount");
+            } else {
+                Stock.OfHerb herb = pick(desk.fields(), field + "herb", desk.shelves().herbs(), Stock.OfHerb::id, more.get(i).herb());
+                rows.add(new BlendSentence.Row(desk.sentence().atLeast(herb, form.cut(), materia), more.get(i).amount(), field + "amount"));
+            }
         }
-        if (plan.oilMass().toMilligrams() > carrier.left().toMilligrams()) {
-            fields.trouble("oil", "This takes %s; the bottle holds %s.".formatted(
-                    house.volume(plan.charge().oil()), house.volume(carrier.volumeLeft())), "less, or another bottle");
+        return rows;
+    }
+
+    private BenchStock.Pour pour(BenchForm form, Desk desk) {
+        return named(desk.shelves().oils(), Stock.OfOil::id, form.carrier()).map(stock::pour)
+                .orElseGet(() -> BenchStock.pour(pick(desk.fields(), "carrier", desk.shelves().carriers(), Stock.OfCarrier::id, form.carrier())));
+    }
+
+    /** The plan of every vessel: of one, or of each jar the charge is divided over. */
+    private Optional<List<BenchWork.Part>> parts(BenchForm form, Asked asked, Optional<Stock.OfJar> named, Desk desk) {
+        List<Stock.OfJar> jars = desk.shelves().jars();
+        List<Vessel> free = jars.stream().flatMap(jar -> Collections.nCopies(Math.min(MOST_OF_A_SIZE, jar.pieces()), jar.vessel()).stream()).toList();
+        Stock.OfJar largest = jars.isEmpty() ? desk.shelves().pots().get(0) : jars.get(jars.size() - 1);
+        Charge bare = new Charge(asked.charged(), Volume.ZERO, largest.vessel(), asked.how().method().headspace());
+        if (BenchForm.SPLIT.equals(form.jar())) {
+            List<JarSplit.Share> shares = JarSplit.of(free, bare, asked.oil());
+            if (shares.isEmpty()) {
+                desk.fields().trouble("jar", "The free jars together do not take it.", "less herb, or put more jars into the Stores");
+                return Optional.empty();
+            }
+            PlanRequest whole = request(asked, largest, free);
+            return Optional.of(shares.stream().map(share -> part(whole.part(share), asked, jarOf(jars, share.vessel()), desk)).toList());
         }
+        Stock.OfJar jar = named.orElseGet(() -> {
+            Optional<Vessel> chosen = JarChoice.smallest(free, bare, asked.oil());
+            chosen.ifPresent(vessel -> desk.fields().echo("jar", "the smallest of yours that holds it and covers"));
+            return chosen.map(vessel -> jarOf(jars, vessel)).orElse(largest);
+        });
+        return Optional.of(List.of(really(form, part(request(asked, jar, free), asked, jar, desk), asked, desk)));
     }
 
-    /** The strongest spirit in the Stores. */
-    private Optional<Strength> spirit() {
-        return stores.supplies(Set.of(LotKind.SPIRIT)).stream().flatMap(lot -> lot.abv().stream()).max(Comparator.naturalOrder()).map(Strength::new);
+    private static Stock.OfJar jarOf(List<Stock.OfJar> jars, Vessel vessel) {
+        return jars.stream().filter(jar -> jar.vessel().equals(vessel)).findFirst().orElseThrow();
     }
 
-    private List<Stock.OfJar> freeJars() {
-        Map<UUID, Long> taken = batches.jarsInUse();
-        return stores.jars().stream().filter(jar -> taken.getOrDefault(jar.id(), 0L) < jar.pieces()).toList();
+    private static PlanRequest request(Asked asked, Stock.OfJar jar, List<Vessel> free) {
+        return new PlanRequest(asked.planned(), asked.pour().carrier(), asked.oil(), jar.vessel(), free, asked.how());
+    }
+
+    private BenchWork.Part part(PlanRequest request, Asked asked, Stock.OfJar jar, Desk desk) {
+        BatchPlan plan = planner.plan(request);
+        Instant at = desk.house().instantOn(asked.how().start(), clock.instant());
+        FrozenPlan frozen = new FrozenPlan(plan, asked.herbs().stream().map(Stock.OfHerb::id).toList(), asked.pour().id(),
+                plan.moistening().flatMap(moist -> asked.spirit().lot()).map(Stock.OfSupply::id));
+        return new BenchWork.Part(frozen, jar, new Batches.Weighed(plan.charge().herbs().mass(), plan.charge().oil(), at));
+    }
+
+    /** The same with what was really weighed and poured, where that is typed. */
+    private BenchWork.Part really(BenchForm form, BenchWork.Part part, Asked asked, Desk desk) {
+        Charge charge = part.plan().charge();
+        double left = asked.herbs().size() == 1 ? asked.herbs().get(0).left().grams() : Double.MAX_VALUE;
+        Optional<Mass> weighed = desk.sentence().weighed(form.weighed(), charge.herbs().mass(), left);
+        Optional<Volume> poured = desk.sentence().poured(form.poured(), asked.pour(), charge.oil());
+        return new BenchWork.Part(part.frozen(), part.jar(), new Batches.Weighed(weighed.orElse(charge.herbs().mass()), poured.orElse(charge.oil()), part.weighed().at()));
+    }
+
+    /** Notes beside the fields what of its herbs, oil or spirit is not there. */
+    private static void enough(List<BenchWork.Part> parts, Asked asked, Desk desk) {
+        House house = desk.house();
+        for (int i = 0; i < asked.herbs().size(); i++) {
+            Stock.OfHerb herb = asked.herbs().get(i);
+            double need = 0;
+            for (int j = 0; j < asked.herbs().size(); j++) {
+                need += asked.herbs().get(j).id().equals(herb.id()) ? asked.planned().get(j).mass().grams() : 0;
+            }
+            if (need > herb.left().grams() + 1e-9) {
+                desk.fields().trouble(i == 0 ? "amount" : "more[%d].amount".formatted(i - 1), "Understood %s; only %s of this is left.".formatted(
+                        house.mass(Mass.ofGrams(need)), house.mass(herb.left())), "at most what is left");
+            }
+        }
+        Volume oil = parts.stream().map(part -> part.plan().charge().oil()).reduce(Volume.ZERO, Volume::plus);
+        var density = asked.pour().carrier().kind().density();
+        if (density.massOf(oil).toMilligrams() > asked.pour().left().toMilligrams()) {
+            desk.fields().trouble("oil", "This takes %s; the bottle holds %s.".formatted(house.volume(oil), house.volume(density.volumeOf(asked.pour().left()))), "less, or another bottle");
+        }
+        Mass spirit = parts.stream().flatMap(part -> part.plan().moistening().stream()).map(Moistening::fromBottle).reduce(Mass.ZERO, Mass::plus);
+        asked.spirit().lot().filter(lot -> spirit.compareTo(lot.mass()) > 0).ifPresent(lot -> desk.fields().trouble("spirit.perGram",
+                "This takes %s of spirit; the bottle holds %s.".formatted(house.mass(spirit), house.mass(lot.mass())), "less spirit, or less herb"));
+    }
+
+    /** All shipped ways and the household's own, and under the one chosen the other forms it comes in. */
+    private static List<Choice> ways(BatchPlan plan, Method chosen, BenchStock.Shelves shelves) {
+        Situation situation = Planner.situation(plan.request());
+        List<Method> methods = new ArrayList<>(Method.shipped());
+        shelves.own().forEach(own -> methods.add(own.method()));
+        List<Choice> ways = new ArrayList<>();
+        for (Choice choice : Choice.ranked(situation, methods)) {
+            ways.add(choice);
+            if (choice.method().equals(chosen.base())) {
+                ways.addAll(Choice.ranked(situation, Variants.of(chosen.base())));
+            }
+        }
+        return ways;
+    }
+
+    /** The pan a jar can stand in, of a way that heats it in water. */
+    private static Optional<Bath> bath(BatchPlan plan, BenchStock.Shelves shelves) {
+        boolean inWater = plan.request().circumstances().method().sources().contains(Source.POT) || plan.request().circumstances().method().sources().contains(Source.SLOW_COOKER);
+        return inWater && !plan.charge().vessel().open() ? Bath.smallest(shelves.pans().stream().map(Stock.OfJar::vessel).toList(), plan.charge()) : Optional.empty();
     }
 
     private static <T> T pick(Fields fields, String field, List<T> from, Function<T, UUID> id, @Nullable String typed) {

@@ -1,11 +1,15 @@
 package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.batch.Stand;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Remedy;
+import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.method.Disagreement;
-import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.method.Tending;
+import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
@@ -15,28 +19,41 @@ import app.velvetcrock.web.Notice;
 import app.velvetcrock.web.OneTime;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HxRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.springframework.web.util.UriComponentsBuilder;
+import org.springframework.web.util.UriUtils;
 
 /** Bench: plan a batch and start it. */
 @Controller
 class BenchController {
 
+    private static final int LONGEST_NAME = 60;
+
     private final List<Disagreement> schools = Disagreement.shipped();
     private final Bench bench;
+    private final OwnWays ways;
     private final Batches batches;
     private final Costs costs;
     private final Households households;
     private final OneTime oneTime;
 
-    BenchController(Bench bench, Batches batches, Costs costs, Households households, OneTime oneTime) {
+    BenchController(Bench bench, OwnWays ways, Batches batches, Costs costs, Households households, OneTime oneTime) {
         this.bench = bench;
+        this.ways = ways;
         this.batches = batches;
         this.costs = costs;
         this.households = households;
@@ -72,10 +89,61 @@ class BenchController {
         }
         String leadsTo = oneTime.once(Current.stillroom(), key, () -> {
             BenchWork.Planned planned = work.planned().orElseThrow();
-            return "/batch/" + batches.start(planned.frozen(), planned.jar().id(), planned.weighed(), key);
+            List<Batches.Beginning> parts = planned.parts().stream()
+                    .map(part -> new Batches.Beginning(part.frozen(), new Stand(part.jar().id(), part.jar().kit()), part.weighed())).toList();
+            UUID first = batches.startAll(parts, key).get(0);
+            return planned.isSplit() ? "/shelf" : "/batch/" + first;
         });
-        after.addFlashAttribute(Notice.NAME, new Notice("It stands on the Shelf. Label the jar now.", null));
+        after.addFlashAttribute(Notice.NAME, new Notice(leadsTo.equals("/shelf") ? "All of them stand on the Shelf. Label each jar now." : "It stands on the Shelf. Label the jar now.", null));
         return "redirect:" + leadsTo;
+    }
+
+    /** Keeps the way as it is planned under a name, and plans on with it. */
+    @PostMapping("/bench/ways")
+    String keep(BenchForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        BenchWork work = bench.work(form);
+        Optional<String> name = work.fields().words("called", form.called(), LONGEST_NAME);
+        if (name.isEmpty() || work.planned().isEmpty()) {
+            response.setStatus(422);
+            return page(model, work);
+        }
+        PlanRequest.Circumstances how = work.planned().get().plan().request().circumstances();
+        UUID once = form.key() == null ? UUID.randomUUID() : UUID.nameUUIDFromBytes((form.key() + name.get()).getBytes(StandardCharsets.UTF_8));
+        String leadsTo = oneTime.once(Current.stillroom(), once, () -> "/bench?" + kept(work, ways.keep(name.get(), how.method(), how.lengths())));
+        after.addFlashAttribute(Notice.NAME, new Notice("“%s” is one of your ways now.".formatted(name.get()), null));
+        return "redirect:" + leadsTo;
+    }
+
+    @PostMapping("/bench/ways/{id}/undo")
+    String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
+        boolean removed = back == null;
+        ways.remove(id, removed);
+        after.addFlashAttribute(Notice.NAME, new Notice(removed ? "That way is put away; batches made by it keep it." : "It is one of your ways again.",
+                removed ? "/bench/ways/%s/undo?back=yes".formatted(id) : null));
+        return "redirect:/bench";
+    }
+
+    /** The sentence as it stands, by the way just kept; its numbers are the way's own now. */
+    private static String kept(BenchWork work, OwnWays.OfWay way) {
+        BenchForm form = work.form();
+        UriComponentsBuilder query = UriComponentsBuilder.newInstance();
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("herb", form.herb());
+        fields.put("amount", form.amount());
+        fields.put("cut", form.cut());
+        fields.put("total", form.total());
+        fields.put("carrier", form.carrier());
+        fields.put("oil", form.oil());
+        fields.put("jar", form.jar());
+        fields.put("use", form.use());
+        fields.put("method", way.method().key());
+        List<BenchForm.HerbRow> more = form.more() == null ? List.of() : form.more();
+        for (int i = 0; i < more.size(); i++) {
+            fields.put("more[%d].herb".formatted(i), more.get(i).herb());
+            fields.put("more[%d].amount".formatted(i), more.get(i).amount());
+        }
+        fields.forEach((name, value) -> query.queryParam(name.replace("[", "%5B").replace("]", "%5D"), UriUtils.encode(value == null ? "" : value, StandardCharsets.UTF_8)));
+        return String.valueOf(query.build(true).getQuery());
     }
 
     private String page(Model model, BenchWork work) {
@@ -83,6 +151,7 @@ class BenchController {
         model.addAttribute("cost", work.planned().flatMap(this::cost).orElse(null));
         model.addAttribute("fields", work.fields());
         model.addAttribute("schools", schools);
+        model.addAttribute("rhythms", new Rhythms());
         model.addAttribute("cuts", Cut.values());
         model.addAttribute("uses", Use.values());
         model.addAttribute("pressings", Pressing.values());
@@ -92,10 +161,27 @@ class BenchController {
         return "bench/bench";
     }
 
-    /** What the planned herb and oil cost, where their lots have a price. */
+    /** What the planned herb, oil and spirit cost, where their lots have a price. */
     private Optional<Costs.Cost> cost(BenchWork.Planned planned) {
-        return costs.of(List.of(new Costs.Taken(planned.herb().id(), planned.weighed().herb().toMilligrams()),
-                new Costs.Taken(planned.carrier().id(), planned.carrier().density().massOf(planned.weighed().oil()).toMilligrams())));
+        List<Costs.Taken> taken = new ArrayList<>();
+        for (BenchWork.Part part : planned.parts()) {
+            BatchPlan plan = part.plan();
+            double really = part.weighed().herb().grams() / plan.charge().herbs().mass().grams();
+            for (int i = 0; i < part.frozen().herbLots().size(); i++) {
+                taken.add(new Costs.Taken(part.frozen().herbLots().get(i), plan.request().herbs().get(i).mass().times(really).toMilligrams()));
+            }
+            taken.add(new Costs.Taken(part.frozen().carrierLot(), plan.request().carrier().kind().density().massOf(part.weighed().oil()).toMilligrams()));
+            plan.moistening().ifPresent(moist -> part.frozen().spiritLot().ifPresent(lot -> taken.add(new Costs.Taken(lot, moist.fromBottle().times(really).toMilligrams()))));
+        }
+        return costs.of(taken);
+    }
+
+    /** Lets a template write a rhythm as it is typed. */
+    static final class Rhythms {
+
+        public String words(Tending tending) {
+            return NumbersSentence.words(tending);
+        }
     }
 
     /** A remedy in words, with the field it changes and what is to stand there. */
@@ -113,10 +199,19 @@ class BenchController {
         } else if (remedy instanceof Remedy.FinerCut finer) {
             return new RemedyChip("take it %s".formatted(finer.cut().word()), "cut", finer.cut().name());
         } else if (remedy instanceof Remedy.LessHerb less) {
-            return new RemedyChip("take only %s of herb".formatted(house.mass(less.herb())), "amount", less.herb().grams() + " g");
+            return new RemedyChip("take only %s of herb".formatted(house.mass(less.herb())), work.planned().orElseThrow().plan().request().herbs().size() > 1 ? "total" : "amount", less.herb().grams() + " g");
+        }
+        if (remedy instanceof Remedy.SplitOver split) {
+            return new RemedyChip("divide it over %s".formatted(jars(split)), "jar", BenchForm.SPLIT);
         }
         Remedy.OtherJar other = (Remedy.OtherJar) remedy;
         String jar = work.shelves().jars().stream().filter(j -> j.vessel().equals(other.vessel())).findFirst().orElseThrow().id().toString();
         return new RemedyChip("use the %s".formatted(other.vessel().name()), "jar", jar);
+    }
+
+    /** The jars of a division: "3 × Litre jar", "2 × Half litre jar and Litre jar". */
+    private static String jars(Remedy.SplitOver split) {
+        Map<String, Long> counts = split.shares().stream().collect(Collectors.groupingBy(share -> share.vessel().name(), LinkedHashMap::new, Collectors.counting()));
+        return counts.entrySet().stream().map(jar -> jar.getValue() == 1 ? jar.getKey() : jar.getValue() + " × " + jar.getKey()).collect(Collectors.joining(" and "));
     }
 }

@@ -1,6 +1,7 @@
 package app.velvetcrock.bench;
 
 import app.velvetcrock.core.method.Method;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -8,28 +9,89 @@ import org.jspecify.annotations.Nullable;
 /**
  * The Bench's sentence as typed; everything may be missing.
  *
- * @param cut how fine it is to be taken; empty for as it is stored
+ * @param cut how fine its herbs are to be taken; empty for as they are stored
+ * @param more the other herbs of a blend
+ * @param total how much herb in all; empty where each says its own
+ * @param jar a jar, a pot, or {@link #SPLIT} for several jars; empty for a jar that fits
  * @param then how long the second stage is to last, of a way that has two
  * @param weighed what the herb really weighed, when it differs
  * @param poured what oil was really poured, when it differs
+ * @param numbers numbers of the way that are to be others
+ * @param knowingly why it is made against the rules of water
+ * @param called the name the household gives a way of its own
  */
 public record BenchForm(
-        @Nullable UUID key, @Nullable String herb, @Nullable String amount, @Nullable String cut, @Nullable String carrier, @Nullable String oil, @Nullable String jar,
-        @Nullable String method, @Nullable String length, @Nullable String then, @Nullable String start, @Nullable String use, @Nullable String pressing,
-        @Nullable String storage, @Nullable String weighed, @Nullable String poured) {
+        @Nullable UUID key, @Nullable String herb, @Nullable String amount, @Nullable String cut, @Nullable List<HerbRow> more, @Nullable String total, @Nullable String carrier,
+        @Nullable String oil, @Nullable String jar, @Nullable String method, @Nullable String length, @Nullable String then, @Nullable String start, @Nullable String use,
+        @Nullable String pressing, @Nullable String storage, @Nullable String weighed, @Nullable String poured, @Nullable Numbers numbers, @Nullable SpiritForm spirit,
+        @Nullable String knowingly, @Nullable String called) {
 
-    /** The form with what a newcomer would find filled in. */
-    BenchForm withDefaults(String usualAmount, String today) {
-        Method way = way();
-        return new BenchForm(
-                key, or(herb, ""), or(amount, usualAmount), or(cut, ""), or(carrier, ""), oil == null ? "" : oil, or(jar, ""), way.key(),
-                or(length, way.first().pace().words(way.first().usual())), or(then, usualThen(way)), or(start, today), or(use, "ADULT_SKIN"), or(pressing, "HAND"),
-                or(storage, "COOL_DARK"), or(weighed, ""), or(poured, ""));
+    /** Stands for a jar where the charge is to be divided over several. */
+    public static final String SPLIT = "split";
+
+    /** Herbs a blend may have besides the first. */
+    static final int MOST_MORE = 4;
+
+    /** One more herb of a blend. */
+    public record HerbRow(@Nullable String herb, @Nullable String amount) {
+
+        boolean isBlank() {
+            return BenchForm.isBlank(herb) && BenchForm.isBlank(amount);
+        }
+    }
+
+    /** Numbers of a way: its first and second stage, and how often it is tended. */
+    public record Numbers(
+            @Nullable String band, @Nullable String ceiling, @Nullable String thenBand, @Nullable String thenCeiling, @Nullable String shake, @Nullable String look,
+            @Nullable String read) {
+
+        static final Numbers NONE = new Numbers("", "", "", "", "", "", "");
+
+        public boolean isTyped() {
+            return !(BenchForm.isBlank(band) && BenchForm.isBlank(ceiling) && BenchForm.isBlank(thenBand) && BenchForm.isBlank(thenCeiling) && BenchForm.isBlank(shake)
+                    && BenchForm.isBlank(look) && BenchForm.isBlank(read));
+        }
+    }
+
+    /**
+     * The spirit of a way that takes one.
+     *
+     * @param perGram grams to a gram of herb
+     * @param thin the strength it is thinned to; empty for as it is
+     */
+    public record SpiritForm(@Nullable String lot, @Nullable String perGram, @Nullable String thin) {
+
+        static final SpiritForm NONE = new SpiritForm("", "", "");
+    }
+
+    /** A plain charge of one herb in one oil, all else as usual. */
+    public static BenchForm of(String herb, String amount, String carrier, String oil) {
+        return new BenchForm(null, herb, amount, null, null, null, carrier, oil, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** The same by another way. */
-    BenchForm by(Method way) {
-        return new BenchForm(key, herb, amount, cut, carrier, oil, jar, way.key(), length, then, start, use, pressing, storage, weighed, poured);
+    public BenchForm by(String way) {
+        return new BenchForm(key, herb, amount, cut, more, total, carrier, oil, jar, way, length, then, start, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called);
+    }
+
+    /** The same for so long, from a day. */
+    public BenchForm lasting(String howLong, String from) {
+        return new BenchForm(key, herb, amount, cut, more, total, carrier, oil, jar, method, howLong, then, from, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called);
+    }
+
+    /** The same as a blend with these herbs besides. */
+    public BenchForm with(List<HerbRow> others) {
+        return new BenchForm(key, herb, amount, cut, others, total, carrier, oil, jar, method, length, then, start, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called);
+    }
+
+    /** The form with what a newcomer would find filled in. */
+    BenchForm withDefaults(Method way, String usualAmount, String today) {
+        List<HerbRow> rows = more == null ? List.of() : more.stream().filter(row -> row != null && !row.isBlank()).limit(MOST_MORE).toList();
+        return new BenchForm(
+                key, or(herb, ""), or(amount, usualAmount), or(cut, ""), rows, or(total, ""), or(carrier, ""), oil == null ? "" : oil, or(jar, ""), way.key(),
+                or(length, way.first().pace().words(way.first().usual())), or(then, usualThen(way)), or(start, today), or(use, "ADULT_SKIN"), or(pressing, "HAND"),
+                or(storage, "COOL_DARK"), or(weighed, ""), or(poured, ""), numbers == null ? Numbers.NONE : numbers, spirit == null ? SpiritForm.NONE : spirit,
+                or(knowingly, ""), or(called, ""));
     }
 
     /** What the second stage takes usually; empty where there is none. */
@@ -37,18 +99,17 @@ public record BenchForm(
         return way.stages().size() < 2 ? "" : way.stages().get(1).pace().words(way.stages().get(1).usual());
     }
 
-    /** The method named, else the first there is. */
-    Method way() {
-        return Method.of(or(method, "")).orElse(Method.COLD_AND_DARK);
-    }
-
     private static String or(@Nullable String value, String other) {
         return value == null ? other : value;
     }
 
+    static boolean isBlank(@Nullable String text) {
+        return text == null || text.isBlank();
+    }
+
     static Optional<UUID> id(@Nullable String text) {
         try {
-            return text == null || text.isBlank() ? Optional.empty() : Optional.of(UUID.fromString(text));
+            return isBlank(text) ? Optional.empty() : Optional.of(UUID.fromString(text));
         } catch (IllegalArgumentException notAnId) {
             return Optional.empty();
         }

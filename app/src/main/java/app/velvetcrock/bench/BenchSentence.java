@@ -3,20 +3,23 @@ package app.velvetcrock.bench;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.keeping.Storage;
-import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Expect;
 import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.method.Stage;
-import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.planning.PlanRequest;
+import app.velvetcrock.core.spirit.Dosing;
+import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stores.Stock;
@@ -24,13 +27,26 @@ import app.velvetcrock.web.Fields;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Reads the blanks of the Bench's sentence, each with its trouble beside it. */
 final class BenchSentence {
 
-    private static final double MOST_GRAMS = 20_000;
+    private static final Pattern RATIO = Pattern.compile("1 ?: ?(\\d{1,3}(?:[.,]\\d{1,2})?)( ?(?:by volume|cups?|by cups))?");
+    private static final Pattern FILL = Pattern.compile("(?:to )?fill(?: it| the jar)?(?: up)?|full|to the (?:top|headspace)");
+    private static final Pattern ABOVE = Pattern.compile("(.+?) above(?: it| the herb)?");
+    private static final double LEAST_RATIO = 0.5;
+    private static final double MOST_RATIO = 100;
+    private static final double MOST_CUPS = 50;
+    private static final double DEEPEST = 500;
+    private static final double LEAST_SPIRIT = 20;
+    private static final int LONGEST_REASON = 300;
     private static final double MOST_MILLILITRES = 50_000;
     private static final int LONGEST_AGO_DAYS = 730;
 
@@ -47,19 +63,6 @@ final class BenchSentence {
         this.today = today;
     }
 
-    /** A herb by weight; by volume it is weighed by its loose bulk density, and says so. */
-    Optional<Mass> herbMass(Stock.OfHerb herb, @Nullable String typed) {
-        Density bulk = herb.weighedBulk().orElseGet(() -> herb.texture().bulkIn(herb.moisture()));
-        return fields.massOf("amount", typed, Expect.SOLID, KnownDensity.ofHerb(bulk))
-                .map(read -> {
-                    if (read.byVolume()) {
-                        fields.echo("amount", read.echo() + ", about " + Math.round(read.mass().grams()) + " g loosely filled");
-                    }
-                    return read.mass();
-                })
-                .filter(mass -> within("amount", mass.grams(), MOST_GRAMS, "g"));
-    }
-
     /** The herb as fine as it is to be taken; nothing makes it coarser than it is stored. A weighed cup of another cut does not hold. */
     Stock.OfHerb cut(Stock.OfHerb stored, @Nullable String typed, Materia materia) {
         if (typed == null || typed.isBlank() || typed.equals(stored.texture().cut().name())) {
@@ -73,68 +76,109 @@ final class BenchSentence {
         return cut.map(c -> stored.at(materia.texture(stored.texture().part(), c))).orElse(stored);
     }
 
-    /** Nothing typed covers the herb; "1:7" is a ratio; else an amount. */
-    Optional<OilWish> oil(Stock.OfCarrier carrier, @Nullable String typed) {
-        String text = typed == null ? "" : typed.strip();
-        if (text.isEmpty()) {
-            return Optional.of(new OilWish.ToCover());
-        }
-        if (text.matches("1 ?: ?\\d{1,3}([.,]\\d{1,2})?")) {
-            double ratio = Double.parseDouble(text.replaceFirst("1 ?: ?", "").replace(',', '.'));
-            if (ratio < 0.5 || ratio > 100) {
-                fields.trouble("oil", "Understood 1 g of herb to %s mL of oil; it must be between 0.5 and 100.".formatted(ratio), "1:5 or 1:8");
-                return Optional.empty();
-            }
-            return Optional.of(new OilWish.ByRatio(ratio));
-        }
-        return volume("oil", carrier, text).map(OilWish.Exactly::new);
+    /** Another herb of a blend: at least as fine as the first is taken, never coarser than it is stored. */
+    Stock.OfHerb atLeast(Stock.OfHerb stored, @Nullable String typed, Materia materia) {
+        return Stream.of(Cut.values()).filter(cut -> cut.name().equals(typed) && cut.compareTo(stored.texture().cut()) > 0).findFirst()
+                .map(cut -> stored.at(materia.texture(stored.texture().part(), cut))).orElse(stored);
     }
 
-    Optional<PlanRequest.Circumstances> circumstances(BenchForm form, Optional<Strength> spirit) {
-        Method method = form.way();
+    /** Nothing typed covers the herb; "1:7" is a ratio, by weight or by volume; "fill" and "2 cm above" go by the jar; else an amount. */
+    Optional<OilWish> oil(Density density, @Nullable String typed) {
+        String text = typed == null ? "" : typed.strip().toLowerCase(Locale.ROOT);
+        Matcher ratio = RATIO.matcher(text);
+        Matcher above = ABOVE.matcher(text);
+        if (text.isEmpty()) {
+            return Optional.of(new OilWish.ToCover());
+        } else if (ratio.matches()) {
+            return ratio(Double.parseDouble(ratio.group(1).replace(',', '.')), ratio.group(2) != null);
+        } else if (FILL.matcher(text).matches()) {
+            fields.echo("oil", "as much as fills it, with air left under the lid");
+            return Optional.of(new OilWish.ToFill());
+        } else if (above.matches()) {
+            return fields.length("oil", above.group(1), 1, DEEPEST).map(OilWish.Above::new);
+        }
+        return volume("oil", density, text).map(OilWish.Exactly::new);
+    }
+
+    private Optional<OilWish> ratio(double ratio, boolean byVolume) {
+        if (ratio < LEAST_RATIO || ratio > (byVolume ? MOST_CUPS : MOST_RATIO)) {
+            fields.trouble("oil", "Understood one of herb to %s of oil; it must be between %s and %.0f.".formatted(Decimals.upTo(ratio, 2), LEAST_RATIO, byVolume ? MOST_CUPS : MOST_RATIO),
+                    byVolume ? "1:2 by volume" : "1:5 or 1:8");
+            return Optional.empty();
+        }
+        if (byVolume) {
+            fields.echo("oil", "cups to cups, the herb loose");
+        }
+        return Optional.of(byVolume ? new OilWish.ByCups(ratio) : new OilWish.ByRatio(ratio));
+    }
+
+    /** The spirit chosen: its lot, its strength as it goes on the herb, and the dose. */
+    record Spirit(Optional<Stock.OfSupply> lot, Optional<Strength> strength, Dosing dosing) {}
+
+    /** The spirit named, else the strongest; only a way that takes one reads the rest of the form. */
+    Spirit spirit(BenchForm.SpiritForm form, List<Stock.OfSupply> spirits, boolean asked) {
+        Optional<Stock.OfSupply> lot = BenchForm.id(form.lot()).flatMap(id -> spirits.stream().filter(s -> s.id().equals(id)).findFirst()).or(() -> spirits.stream().findFirst());
+        Optional<Strength> bottle = lot.flatMap(Stock.OfSupply::abv).map(Strength::new);
+        if (!asked || lot.isEmpty()) {
+            return new Spirit(lot, bottle, Dosing.AS_USUAL);
+        }
+        Optional<Double> perGram = BenchForm.isBlank(form.perGram()) ? Optional.of(Dosing.USUAL) : fields.number("spirit.perGram", form.perGram(), Dosing.LEAST, Dosing.MOST, "g to a gram of herb");
+        if (BenchForm.isBlank(form.thin())) {
+            return new Spirit(lot, bottle, new Dosing(perGram.orElse(Dosing.USUAL), Optional.empty()));
+        }
+        double most = bottle.orElseThrow().percent() - 1;
+        Optional<Double> thin = fields.number("spirit.thin", form.thin(), Math.min(LEAST_SPIRIT, most), most, "%");
+        return new Spirit(lot, thin.map(Strength::new).or(() -> bottle), new Dosing(perGram.orElse(Dosing.USUAL), thin.isPresent() ? bottle : Optional.empty()));
+    }
+
+    /** How, when and for whom. */
+    Optional<PlanRequest.Circumstances> circumstances(BenchForm form, Method method, Spirit spirit, Set<Source> kit) {
         List<Integer> lengths = new ArrayList<>();
         length("length", form.length(), method.first()).ifPresent(lengths::add);
         if (method.stages().size() > 1) {
-            String then = form.then() == null || form.then().isBlank() ? method.stages().get(1).pace().words(method.stages().get(1).usual()) : form.then();
+            String then = BenchForm.isBlank(form.then()) ? method.stages().get(1).pace().words(method.stages().get(1).usual()) : form.then();
             length("then", then, method.stages().get(1)).ifPresent(lengths::add);
         }
         Optional<LocalDate> start = start(form.start());
         Optional<Use> use = fields.oneOf("use", Use.class, form.use());
         Optional<Pressing> pressing = fields.oneOf("pressing", Pressing.class, form.pressing());
         Optional<Storage> storage = fields.oneOf("storage", Storage.class, form.storage());
+        Optional<String> knowingly = fields.optionalWords("knowingly", form.knowingly(), LONGEST_REASON).filter(words -> !words.isEmpty());
         return fields.isClear()
-                ? Optional.of(new PlanRequest.Circumstances(
-                        method, lengths, start.orElseThrow(), use.orElseThrow(), pressing.orElseThrow(), storage.orElseThrow(), house.settings().pantry(), spirit))
+                ? Optional.of(new PlanRequest.Circumstances(method, lengths, start.orElseThrow(), use.orElseThrow(), pressing.orElseThrow(), storage.orElseThrow(),
+                        new Means(house.settings().pantry(), spirit.strength(), kit), spirit.dosing(), knowingly))
                 : Optional.empty();
     }
 
     /** What the herb really weighed: as planned when nothing is typed. */
-    Optional<Mass> weighed(@Nullable String typed, Mass planned, Mass left) {
+    Optional<Mass> weighed(@Nullable String typed, Mass planned, double leftGrams) {
         if (typed == null || typed.isBlank()) {
             return Optional.of(planned);
         }
-        return fields.mass("weighed", typed, planned.grams() / MOST_OFF, Math.min(planned.grams() * MOST_OFF, left.grams()));
+        return fields.mass("weighed", typed, planned.grams() / MOST_OFF, Math.min(planned.grams() * MOST_OFF, leftGrams));
     }
 
     /** What oil was really poured: as planned when nothing is typed. */
-    Optional<Volume> poured(@Nullable String typed, Stock.OfCarrier carrier, Volume planned) {
+    Optional<Volume> poured(@Nullable String typed, BenchStock.Pour from, Volume planned) {
         if (typed == null || typed.isBlank()) {
             return Optional.of(planned);
         }
-        double most = Math.min(planned.millilitres() * MOST_OFF, carrier.volumeLeft().millilitres());
-        return volume("poured", carrier, typed).filter(volume -> {
+        Density density = from.carrier().kind().density();
+        Volume left = density.volumeOf(from.left());
+        double most = Math.min(planned.millilitres() * MOST_OFF, left.millilitres());
+        return volume("poured", density, typed).filter(volume -> {
             boolean near = volume.millilitres() >= planned.millilitres() / MOST_OFF && volume.millilitres() <= most;
             if (!near) {
                 fields.trouble("poured", "Understood %s; the plan says %s and the bottle holds %s.".formatted(
-                        house.volume(volume), house.volume(planned), house.volume(carrier.volumeLeft())), "what was poured, or change the plan");
+                        house.volume(volume), house.volume(planned), house.volume(left)), "what was poured, or change the plan");
             }
             return near;
         });
     }
 
-    private Optional<Volume> volume(String field, Stock.OfCarrier carrier, String typed) {
-        return fields.massOf(field, typed, Expect.LIQUID, KnownDensity.ofOil(carrier.density()))
-                .map(read -> carrier.density().volumeOf(read.mass()))
+    private Optional<Volume> volume(String field, Density density, String typed) {
+        return fields.massOf(field, typed, Expect.LIQUID, KnownDensity.ofOil(density))
+                .map(read -> density.volumeOf(read.mass()))
                 .filter(volume -> within(field, volume.millilitres(), MOST_MILLILITRES, "mL"));
     }
 

@@ -2,8 +2,12 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.FrozenPlan;
+import app.velvetcrock.core.charge.Bath;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
 import app.velvetcrock.core.method.Fitness;
+import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stores.Stock;
@@ -14,8 +18,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** The Bench as it stands: what was typed, what was understood, and the plan when all of it was clear. */
-public record BenchWork(BenchForm form, Fields fields, Bench.Shelves shelves, Optional<Planned> planned) {
+/**
+ * The Bench as it stands: what was typed, what was understood, and the plan when all of it was clear.
+ *
+ * @param way the way as chosen, without the numbers typed for it
+ */
+public record BenchWork(BenchForm form, Fields fields, BenchStock.Shelves shelves, Method way, Optional<Planned> planned) {
 
     private static final double PICTURE_WIDTH = 260;
     private static final double PICTURE_HEIGHT = 390;
@@ -23,19 +31,55 @@ public record BenchWork(BenchForm form, Fields fields, Bench.Shelves shelves, Op
     /** Ways refused for the same reasons. */
     public record RefusedWays(List<String> names, List<Fitness.Reason> reasons) {}
 
-    /** A plan with the lots and the jar it is made from, what was really weighed, and all ways there are. */
-    public record Planned(
-            FrozenPlan frozen, Stock.OfJar jar, Stock.OfHerb herb, Stock.OfCarrier carrier, Batches.Weighed weighed, List<Choice> ways) {
+    /** What goes into one vessel: its plan, the vessel, and what was really weighed. */
+    public record Part(FrozenPlan frozen, Stock.OfJar jar, Batches.Weighed weighed) {
 
         public BatchPlan plan() {
             return frozen.plan();
+        }
+    }
+
+    /**
+     * A plan, in one vessel or divided over several, and all ways there are.
+     *
+     * @param bath the pan its jar can stand in, of a way with a water bath
+     */
+    public record Planned(List<Part> parts, List<Choice> ways, Optional<Bath> bath) {
+
+        /** The first of its vessels; all stand alike. */
+        public Part first() {
+            return parts.get(0);
+        }
+
+        public BatchPlan plan() {
+            return first().plan();
+        }
+
+        public Stock.OfJar jar() {
+            return first().jar();
+        }
+
+        public boolean isSplit() {
+            return parts.size() > 1;
+        }
+
+        public Mass herbInAll() {
+            return parts.stream().map(part -> part.plan().charge().herbs().mass()).reduce(Mass.ZERO, Mass::plus);
+        }
+
+        public Volume oilInAll() {
+            return parts.stream().map(part -> part.plan().charge().oil()).reduce(Volume.ZERO, Volume::plus);
+        }
+
+        public Volume backInAll() {
+            return parts.stream().map(part -> part.plan().yield().expected()).reduce(Volume.ZERO, Volume::plus);
         }
 
         /** The ways that are refused but for the one chosen, those of one reason together. */
         public List<RefusedWays> refused() {
             Map<List<Fitness.Reason>, List<String>> byReason = new LinkedHashMap<>();
-            String chosen = plan().request().circumstances().method().key();
-            ways.stream().filter(choice -> !choice.fitness().isAllowed() && !choice.method().key().equals(chosen))
+            Method chosen = plan().request().circumstances().method();
+            ways.stream().filter(choice -> !choice.fitness().isAllowed() && !chosen.is(choice.method().base()))
                     .forEach(choice -> byReason.computeIfAbsent(choice.fitness().refusals(), reasons -> new ArrayList<>()).add(choice.method().name()));
             return byReason.entrySet().stream().map(entry -> new RefusedWays(entry.getValue(), entry.getKey())).toList();
         }
@@ -45,14 +89,14 @@ public record BenchWork(BenchForm form, Fields fields, Bench.Shelves shelves, Op
         }
 
         public BenchPicture picture() {
-            double scale = JarDrawing.scaleToFit(jar.vessel(), PICTURE_WIDTH, PICTURE_HEIGHT);
-            JarDrawing drawing = JarDrawing.of(jar.vessel(), plan().found().levels(), JarDrawing.Look.of(plan(), 1), scale);
+            double scale = JarDrawing.scaleToFit(jar().vessel(), PICTURE_WIDTH, PICTURE_HEIGHT);
+            JarDrawing drawing = JarDrawing.of(jar().vessel(), plan().found().levels(), JarDrawing.Look.of(plan(), 1), scale);
             return BenchPicture.of(drawing, plan().charge(), PICTURE_WIDTH);
         }
     }
 
     /** Tells whether this can be started just so. */
     public boolean canStart() {
-        return fields.isClear() && planned.filter(p -> p.plan().canStart()).isPresent();
+        return fields.isClear() && planned.filter(p -> p.parts().stream().allMatch(part -> part.plan().canStart())).isPresent();
     }
 }

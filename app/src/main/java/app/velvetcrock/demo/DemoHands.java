@@ -3,6 +3,7 @@ package app.velvetcrock.demo;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.OilCare;
+import app.velvetcrock.batch.Stand;
 import app.velvetcrock.batch.StrainedValue;
 import app.velvetcrock.batch.Straining;
 import app.velvetcrock.batch.Tending;
@@ -73,15 +74,19 @@ class DemoHands {
     }
 
     private UUID start(Charge charge, Method method, String length, Instant at) {
-        BenchForm form = new BenchForm(null, charge.herb().toString(), charge.amount(), "", charge.carrier().toString(), charge.oil(), "",
-                method.key(), length, "", LocalDate.ofInstant(at, ZONE).toString(), "ADULT_SKIN", "HAND", "COOL_DARK", "", "");
+        BenchForm form = BenchForm.of(charge.herb().toString(), charge.amount(), charge.carrier().toString(), charge.oil())
+                .by(method.key()).lasting(length, LocalDate.ofInstant(at, ZONE).toString());
+        return start(form, at);
+    }
+
+    private UUID start(BenchForm form, Instant at) {
         BenchWork work = bench.work(form);
         if (!work.canStart()) {
-            throw new IllegalStateException("the demo's plan for %s cannot start: %s".formatted(charge.amount(), work.fields().troubles()));
+            throw new IllegalStateException("the demo's plan for %s cannot start: %s".formatted(form.amount(), work.fields().troubles()));
         }
-        BenchWork.Planned planned = work.planned().orElseThrow();
-        Batches.Weighed weighed = new Batches.Weighed(planned.weighed().herb(), planned.weighed().oil(), at);
-        return batches.start(planned.frozen(), planned.jar().id(), weighed, UUID.randomUUID());
+        BenchWork.Part part = work.planned().orElseThrow().first();
+        Batches.Weighed weighed = new Batches.Weighed(part.weighed().herb(), part.weighed().oil(), at);
+        return batches.start(new Batches.Beginning(part.frozen(), new Stand(part.jar().id(), part.jar().kit()), weighed), UUID.randomUUID());
     }
 
     /** Shakes and looks on every day they fall due, until so many days ago. */

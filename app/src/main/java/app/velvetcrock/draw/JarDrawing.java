@@ -45,8 +45,20 @@ public record JarDrawing(
         public static Look of(BatchPlan plan, double progress) {
             var herb = plan.request().herb();
             Form form = herb.cut().isFine() ? Form.POWDER : herb.kind().part().form();
-            String oil = Tint.mix(plan.request().carrier().kind().tint(), herb.kind().tint(), 0.1 + 0.4 * progress);
-            return new Look(oil, Tint.mix(herbColour(form), herb.kind().tint(), OWN_TINT), "herb-" + form.name().toLowerCase(Locale.ROOT));
+            String tint = tint(plan);
+            String oil = Tint.mix(plan.request().carrier().kind().tint(), tint, 0.1 + 0.4 * progress);
+            return new Look(oil, Tint.mix(herbColour(form), tint, OWN_TINT), "herb-" + form.name().toLowerCase(Locale.ROOT));
+        }
+
+        /** The colour its herbs give together, each by its weight. */
+        private static String tint(BatchPlan plan) {
+            String mixed = plan.request().herbs().get(0).kind().tint();
+            double grams = 0;
+            for (var herb : plan.request().herbs()) {
+                grams += herb.mass().grams();
+                mixed = Tint.mix(mixed, herb.kind().tint(), herb.mass().grams() / grams);
+            }
+            return mixed;
         }
 
         private static String herbColour(Form form) {

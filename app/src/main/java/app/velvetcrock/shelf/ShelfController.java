@@ -56,7 +56,7 @@ class ShelfController {
 
         /** The vessel in words, for those who do not see it. */
         public String inWords() {
-            return "%s, jar %d: %s".formatted(batch.name(), batch.number(), batch.tagWord());
+            return "%s, jar %d: %s%s".formatted(batch.name(), batch.number(), batch.tagWord(), batch.plan().mark().isPresent() ? ", made against the rule of water" : "");
         }
     }
 

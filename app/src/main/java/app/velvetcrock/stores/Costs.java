@@ -1,5 +1,8 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.measure.Mass;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -25,8 +28,12 @@ public class Costs {
      * A cost in minor units of the household's currency.
      *
      * @param unpriced names of what went in without a known price, so that the cost is only part of it
+     * @param lines what each lot with a price adds, those of one lot together
      */
-    public record Cost(long minor, List<String> unpriced) {}
+    public record Cost(long minor, List<String> unpriced, List<Line> lines) {}
+
+    /** What one lot adds: so much of it, in milligrams, at so much. */
+    public record Line(String name, Mass mass, long minor) {}
 
     /** So much of a lot. */
     public record Taken(UUID lot, long amount) {}
@@ -44,7 +51,15 @@ public class Costs {
         List<Taken> here = taken.stream().filter(part -> byId.containsKey(part.lot())).toList();
         List<String> unpriced = here.stream().map(part -> byId.get(part.lot())).filter(lot -> lot.priceMinor == null).map(lot -> lot.name).distinct().toList();
         boolean any = here.stream().anyMatch(part -> byId.get(part.lot()).priceMinor != null);
-        double sum = here.stream().mapToDouble(part -> byId.get(part.lot()).costOf(part.amount()).orElse(0.0)).sum();
-        return any ? Optional.of(new Cost(Math.round(sum), unpriced)) : Optional.empty();
+        Map<UUID, Long> amounts = here.stream().collect(Collectors.groupingBy(Taken::lot, LinkedHashMap::new, Collectors.summingLong(Taken::amount)));
+        double sum = 0;
+        List<Line> lines = new ArrayList<>();
+        for (Map.Entry<UUID, Long> part : amounts.entrySet()) {
+            Lot lot = byId.get(part.getKey());
+            Optional<Double> cost = lot.costOf(part.getValue());
+            sum += cost.orElse(0.0);
+            cost.ifPresent(minor -> lines.add(new Line(lot.name, Mass.ofMilligrams(part.getValue()), Math.round(minor))));
+        }
+        return any ? Optional.of(new Cost(Math.round(sum), unpriced, lines)) : Optional.empty();
     }
 }

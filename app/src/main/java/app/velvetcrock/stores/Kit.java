@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Volume;
 import jakarta.persistence.Column;
@@ -59,6 +60,14 @@ class Kit {
         this.settings = kit.settings();
         this.pieces = kit.pieces();
         this.createdAt = createdAt;
+    }
+
+    /** The open pot it is, where its size and width are known and a charge can lie in it. */
+    Optional<Vessel> vessel() {
+        boolean holds = kind == KitKind.POT || kind == KitKind.SLOW_COOKER;
+        return holds && capacityMicrolitres != null && innerWidthMicrometres != null
+                ? Optional.of(new Vessel(name, Volume.ofMicrolitres(capacityMicrolitres), Length.ofMillimetres(innerWidthMicrometres / MICROMETRES_PER_MILLIMETRE), true))
+                : Optional.empty();
     }
 
     KitShelf.OfKit shown() {

@@ -3,11 +3,15 @@ package app.velvetcrock.stores;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Source;
 import app.velvetcrock.web.NotHere;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -43,6 +47,25 @@ public class KitShelf {
     @Transactional(readOnly = true)
     public List<OfKit> all() {
         return kit.all().stream().map(Kit::shown).toList();
+    }
+
+    /** Pots and inserts a charge can lie in, or a jar can stand in. */
+    @Transactional(readOnly = true)
+    public List<Stock.OfJar> pots() {
+        return kit.all().stream().flatMap(piece -> piece.vessel().map(vessel -> new Stock.OfJar(piece.id, vessel, piece.pieces, true)).stream()).toList();
+    }
+
+    /** Locks a pot's row, so that two batches started at once cannot both take the last of it. */
+    @Transactional
+    public Stock.OfJar lockPot(UUID id) {
+        Kit pot = kit.lock(id).orElseThrow(() -> new NotHere("that pot"));
+        return new Stock.OfJar(pot.id, pot.vessel().orElseThrow(() -> new NotHere("that pot")), pot.pieces, true);
+    }
+
+    /** The sources of heat the household has listed. */
+    @Transactional(readOnly = true)
+    public Set<Source> sources() {
+        return kit.all().stream().flatMap(piece -> Stream.of(Source.values()).filter(source -> source.name().equals(piece.kind.name()))).collect(Collectors.toSet());
     }
 
     @Transactional

@@ -62,8 +62,12 @@ public final class Stock {
     /** A filled bottle: what it holds when full, and its glass. */
     public record OfBottle(Volume size, Glass glass) {}
 
-    /** A size of jar. */
-    public record OfJar(UUID id, Vessel vessel, int pieces) {}
+    /**
+     * A size of jar, or a pot of the kit.
+     *
+     * @param kit true for a pot or an insert, whose id is the kit's
+     */
+    public record OfJar(UUID id, Vessel vessel, int pieces, boolean kit) {}
 
     /**
      * A finished oil: what there was at first and what is left.

@@ -70,14 +70,14 @@ public class Stores {
 
     @Transactional(readOnly = true)
     public List<Stock.OfJar> jars() {
-        return jars.all().stream().map(jar -> new Stock.OfJar(jar.id, jar.vessel(), jar.pieces)).toList();
+        return jars.all().stream().map(jar -> new Stock.OfJar(jar.id, jar.vessel(), jar.pieces, false)).toList();
     }
 
     /** Locks a jar's row, so that two batches started at once cannot both take the last of it. */
     @Transactional
     public Stock.OfJar lockJar(UUID id) {
         Jar jar = jars.lock(id).orElseThrow(() -> new NotHere("that jar"));
-        return new Stock.OfJar(jar.id, jar.vessel(), jar.pieces);
+        return new Stock.OfJar(jar.id, jar.vessel(), jar.pieces, false);
     }
 
     @Transactional

@@ -3,8 +3,9 @@ package app.velvetcrock.batch;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.velvetcrock.HttpTest;
-import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
+import app.velvetcrock.Visitor;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,6 +14,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 /** Batches of every method, started and followed by hand. The clock of these tests stands still. */
@@ -108,11 +110,14 @@ class StagesHttpTest {
         assertThat(String.join(", ", refused)).contains("Cold and dark", "Sun window", "Slow warm", "Spirit first");
     }
 
-    @Test
-    void aPlanOfTenWaysIsStillSmall() {
-        String fragment = tove.get("/bench/plan?amount=60+g&method=fresh-low&herb=" + option("#herb", "Yarrow"), "HX-Request", "true").raw().body();
-        assertThat(fragment).contains("refused-way").doesNotContain("<html");
-        assertThat(fragment.length()).isLessThan(15_000);
+    /** What a dragged mark asks for: all ways with their forms, numbers, sums and cautions. */
+    @ParameterizedTest
+    @ValueSource(strings = {"cold-dark", "slow-warm~gentle", "heat-rest", "spirit-first", "fresh-low"})
+    void aPlanOfTenWaysIsStillSmall(String method) {
+        String herb = method.equals("fresh-low") ? option("#herb", "Yarrow") : option("#herb", "Nettle");
+        String fragment = tove.get("/bench/plan?amount=60+g&method=" + method + "&herb=" + herb, "HX-Request", "true").raw().body();
+        assertThat(fragment).contains("refused-way", "how is this worked out?").doesNotContain("<html");
+        assertThat(fragment.getBytes(StandardCharsets.UTF_8).length).isLessThan(15_000);
     }
 
     private Answer start(String method, String herb, String amount) {

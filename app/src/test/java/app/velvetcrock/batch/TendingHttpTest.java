@@ -99,7 +99,7 @@ class TendingHttpTest {
     @Test
     void aThrownOutJarIsFreeAndItsLessonStays() {
         start("/bench?amount=20+g");
-        assertThat(tove.get("/bench").page().text()).contains("No jar is free");
+        assertThat(tove.get("/bench").page().text()).contains("No jar or pot is free");
         Answer out = tove.submit(batch, "form[action$=discard]", Map.of("ruin", "MOULD", "lesson", "The lid was wet."));
         assertThat(out.page().text()).contains("Thrown out. mould: The lid was wet.");
         assertThat(out.page().select("form[action$=look], form[action$=top-up]")).isEmpty();

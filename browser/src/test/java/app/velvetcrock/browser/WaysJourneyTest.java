@@ -138,6 +138,65 @@ class WaysJourneyTest {
         page.waitForSelector("h1:has-text('came out')");
     }
 
+    /**
+     * 120 g of calendula, half a part of nettle, half a part of yarrow: 240 g that no litre takes. Divided over the jars that do, it stands as so many batches, and each lot gave its part.
+     */
+    @Test
+    void aBlendOfThreeThatFitsNoJarIsDivided() {
+        herb("Self-heal", "200 g", "DRIED");
+        herb("Yarrow", "200 g", "DRIED");
+        carrier("sunflower-high-oleic", "High-oleic sunflower", "4 L");
+        jars("1 L", "100 mm", "4");
+        window.go("/bench?method=cold-dark&oil=1:9");
+        page.selectOption("#herb", new SelectOption().setLabel("Calendula (dried flowers, cut and sifted)"));
+        page.selectOption("#carrier", new SelectOption().setLabel("High-oleic sunflower, sealed"));
+        page.fill("#amount", "120 g");
+        page.click("#blend summary");
+        page.fill("[id='more[0].amount']", "½ part");
+        page.selectOption("[id='more[0].herb']", new SelectOption().setLabel("Self-heal (dried tops, cut and sifted)"));
+        page.fill("[id='more[1].amount']", "60 g");
+        page.selectOption("[id='more[1].herb']", new SelectOption().setLabel("Yarrow (dried tops, cut and sifted)"));
+        page.waitForSelector("#shares tr:has-text('Yarrow'):has-text('25 %')");
+        assertThat(window.text("#notes")).contains("Self-heal: 60 g");
+        assertThat(page.isDisabled("#start-batch")).isTrue();
+        page.click(".chip:has-text('divide it over')");
+        page.waitForSelector("#split tr:has-text('in all'):has-text('240 g'):has-text('2.16 L')");
+        int parts = page.locator("#split tr").count() - 1;
+        assertThat(parts).isGreaterThan(1);
+        page.click("#start-batch");
+        page.waitForSelector(".notice:has-text('All of them stand on the Shelf')");
+        assertThat(page.locator(".board .jar:has-text('of " + parts + ")')").count()).isEqualTo(parts);
+        window.go("/stores");
+        assertThat(window.text("main")).contains("80 g", "140 g");
+    }
+
+    /** Dragging or typing keeps what is opened and what is being typed elsewhere: the sums stay open. */
+    @Test
+    void whatIsOpenedStaysOpenWhileItIsWorkedOutAnew() {
+        window.go("/bench?amount=30+g");
+        page.click("#yield ~ details summary");
+        assertThat(page.isVisible("#yield ~ details .sum")).isTrue();
+        page.fill("#amount", "40 g");
+        page.waitForSelector("#herb-mark:text-is('40 g')");
+        assertThat(page.isVisible("#yield ~ details .sum")).isTrue();
+        page.click("#numbers summary");
+        page.focus("[id='numbers.ceiling']");
+        page.keyboard().type("55");
+        page.waitForTimeout(600);
+        page.keyboard().type(" °C");
+        page.waitForTimeout(600);
+        assertThat(page.inputValue("[id='numbers.ceiling']")).isEqualTo("55 °C");
+    }
+
+    private void jars(String capacity, String width, String pieces) {
+        window.go("/stores");
+        page.fill("#j-capacity", capacity);
+        page.fill("#j-width", width);
+        page.fill("#j-pieces", pieces);
+        page.click("text=Put the jar away");
+        page.waitForSelector("text=is in the stores");
+    }
+
     private void herb(String name, String amount, String moisture) {
         window.go("/stores");
         page.fill("#h-herb", name);
@@ -148,8 +207,12 @@ class WaysJourneyTest {
     }
 
     private void carrier(String key, String name) {
+        carrier(key, name, "2 L");
+    }
+
+    private void carrier(String key, String name, String amount) {
         page.selectOption("#c-carrier", key);
-        page.fill("#c-amount", "2 L");
+        page.fill("#c-amount", amount);
         page.click("text=Put the bottle away");
         page.waitForSelector("text=" + name + " is in the stores");
     }

@@ -1,7 +1,6 @@
 package app.velvetcrock.core.charge;
 
 import app.velvetcrock.core.measure.Check;
-import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Volume;
 
 /**
@@ -10,9 +9,6 @@ import app.velvetcrock.core.measure.Volume;
  * @param headspace share of the capacity to be left empty: 0.10 cold and shaken, 0.15 heated
  */
 public record Charge(Herbs herbs, Volume oil, Vessel vessel, double headspace) {
-
-    /** Depth of oil wanted above the herb (craft: ratios). */
-    public static final Length COVER_DEPTH = Length.ofMillimetres(20);
 
     public static final double COLD_HEADSPACE = 0.10;
     public static final double HEATED_HEADSPACE = 0.15;
@@ -71,7 +67,7 @@ public record Charge(Herbs herbs, Volume oil, Vessel vessel, double headspace) {
     }
 
     Volume coverVolume() {
-        return vessel.volumeOf(COVER_DEPTH);
+        return vessel.volumeOf(vessel.coverDepth());
     }
 
     private Volume need(Volume swollen) {

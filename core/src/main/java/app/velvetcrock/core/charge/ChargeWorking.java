@@ -22,7 +22,7 @@ public final class ChargeWorking {
                 .estimate("herb swollen, pushed under", Figure.of(herbs.swollenPressed()))
                 .estimate("the herb's own volume", Figure.of(herbs.displacement()))
                 .given("jar, inner width", Figure.of(charge.vessel().innerWidth()))
-                .standard("cover wanted above the herb", Figure.of(Charge.COVER_DEPTH))
+                .standard("cover wanted above the herb", Figure.of(charge.vessel().coverDepth()))
                 .result("the cover as oil", Figure.of(charge.coverVolume()))
                 .result("oil to cover it loose", Figure.of(charge.looseNeed()))
                 .result("oil to cover it pushed under", Figure.of(charge.pressedNeed()))

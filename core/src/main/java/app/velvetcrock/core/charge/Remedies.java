@@ -1,12 +1,12 @@
 package app.velvetcrock.core.charge;
 
-import app.velvetcrock.core.materia.Texture;
+import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.SortedMap;
 
 /** Finds what would make a charge cover its herb and fit its jar. */
 public final class Remedies {
@@ -21,20 +21,24 @@ public final class Remedies {
     /**
      * Lists remedies for a charge that does not cover or does not fit; empty for a good one.
      *
-     * @param finer how its herb would lie at each finer cut, the coarsest first; none where it cannot be cut finer
+     * @param stock every free jar, a size as often as there is one
+     * @param finer its herbs taken to each finer cut, the coarsest first; none where they cannot be cut finer
      */
-    public static List<Remedy> of(Charge charge, OilWish wish, Collection<Vessel> stock, List<Texture> finer) {
+    public static List<Remedy> of(Charge charge, OilWish wish, List<Vessel> stock, SortedMap<Cut, Herbs> finer) {
         List<Remedy> remedies = new ArrayList<>();
         if (isGood(charge)) {
             return remedies;
         }
-        finer.stream().filter(texture -> isGood(at(charge, wish, texture))).findFirst()
-                .ifPresent(texture -> remedies.add(new Remedy.FinerCut(texture.cut())));
+        finer.entrySet().stream().filter(cut -> isGood(with(charge, wish, cut.getValue()))).findFirst()
+                .ifPresent(cut -> remedies.add(new Remedy.FinerCut(cut.getKey())));
         moreOil(charge).ifPresent(remedies::add);
         lessHerb(charge, wish).ifPresent(remedies::add);
-        JarChoice.smallest(stock, charge, wish)
-                .filter(jar -> !jar.equals(charge.vessel()))
-                .ifPresent(jar -> remedies.add(new Remedy.OtherJar(jar)));
+        Optional<Vessel> jar = JarChoice.smallest(stock, charge, wish);
+        jar.filter(other -> !other.equals(charge.vessel())).ifPresent(other -> remedies.add(new Remedy.OtherJar(other)));
+        List<JarSplit.Share> split = jar.isPresent() ? List.of() : JarSplit.of(stock, charge, wish);
+        if (!split.isEmpty()) {
+            remedies.add(new Remedy.SplitOver(split));
+        }
         return remedies;
     }
 
@@ -63,8 +67,7 @@ public final class Remedies {
         return holds ? Optional.of(new Remedy.LessHerb(Mass.ofGrams(grams))) : Optional.empty();
     }
 
-    private static Charge at(Charge charge, OilWish wish, Texture texture) {
-        Herbs herbs = new Herbs(charge.herbs().portions().stream().map(portion -> portion.at(texture)).toList());
+    private static Charge with(Charge charge, OilWish wish, Herbs herbs) {
         Charge finer = new Charge(herbs, charge.oil(), charge.vessel(), charge.headspace());
         return finer.withOil(wish.oilFor(finer));
     }

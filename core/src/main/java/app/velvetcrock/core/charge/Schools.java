@@ -44,6 +44,11 @@ public record Schools(
         return herbs.times(fill * vessel.capacity().millilitres() / herbs.looseBulk().millilitres());
     }
 
+    /** Herb that lies loosely so deep in a vessel, in the proportions given: m = area × depth × bulk density. */
+    public static Herbs herbForDepth(Herbs herbs, Vessel vessel, Length depth) {
+        return herbs.times(vessel.volumeOf(depth).millilitres() / herbs.looseBulk().millilitres());
+    }
+
     /** Oil that fills the jar to its headspace over the herb. */
     public static Volume oilToFill(Herbs herbs, Vessel vessel, double headspace) {
         return vessel.capacity().times(1 - headspace).minusToZero(herbs.displacement());

@@ -9,14 +9,30 @@ import app.velvetcrock.core.measure.Volume;
  *
  * @param capacity to the brim, 10 to 50,000 mL
  * @param innerWidth inside, 20 to 800 mm
+ * @param open true for a wide pot or insert that is stirred and watched, false for a jar with a lid
  */
-public record Vessel(String name, Volume capacity, Length innerWidth) {
+public record Vessel(String name, Volume capacity, Length innerWidth, boolean open) {
+
+    /** Depth of oil wanted above the herb in a jar, and in a pot that is stirred (craft: ratios). */
+    private static final Length JAR_COVER = Length.ofMillimetres(20);
+
+    private static final Length POT_COVER = Length.ofMillimetres(10);
 
     private static final double CUBIC_MILLIMETRES_PER_MILLILITRE = 1000;
 
     public Vessel {
         Check.range("capacity", capacity.millilitres(), 10, 50_000, "mL");
         Check.range("inner width", innerWidth.millimetres(), 20, 800, "mm");
+    }
+
+    /** A jar with a lid. */
+    public Vessel(String name, Volume capacity, Length innerWidth) {
+        this(name, capacity, innerWidth, false);
+    }
+
+    /** Depth of oil wanted above the herb: 20 mm, 10 in an open pot. */
+    public Length coverDepth() {
+        return open ? POT_COVER : JAR_COVER;
     }
 
     /** The inner floor in mm²: π·width²/4. */

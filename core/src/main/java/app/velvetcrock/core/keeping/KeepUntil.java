@@ -14,6 +14,7 @@ public record KeepUntil(LocalDate date, LimitedBy limitedBy, Working working) {
     public enum LimitedBy {
         BOTTLE_OPENED("limited by when the bottle was opened"),
         BOTTLE_BEST_BEFORE("limited by the bottle's best before"),
+        FIRST_OIL("limited by the oil it is made in, which has its own date"),
         CAP("limited by the longest such an oil may be kept"),
         WATER("limited by the water that lay under it: keep it in the refrigerator"),
         SCORCHED("limited by the heat it was given"),

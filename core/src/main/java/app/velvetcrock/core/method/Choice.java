@@ -16,23 +16,38 @@ public record Choice(Method method, Fitness fitness, int rank) {
             "cold-dark", 6, "slow-warm", 5, "heat-rest", 4, "fresh-low", 6, "juicy-pan", 3, "water-bath", 3, "sun-window", 3, "quick-bath", 2, "spirit-first", 2, "oven", 0);
     private static final int SUITS = 3;
 
+    /** [E] How much kit that is owned, or is not, weighs against the rest. */
+    private static final int OWNED = 1;
+    private static final int NOT_OWNED = -2;
+
     /** Every shipped method, those that can be used first, the fittest of them first. */
     public static List<Choice> ranked(Situation situation) {
-        return Method.shipped().stream()
+        return ranked(situation, Method.shipped());
+    }
+
+    /** Some methods in their order for a situation. */
+    public static List<Choice> ranked(Situation situation, List<Method> methods) {
+        return methods.stream()
                 .map(method -> new Choice(method, Fitness.of(method, situation), rank(method, situation)))
                 .sorted(Comparator.comparing((Choice choice) -> !choice.fitness.isAllowed()).thenComparing(choice -> -choice.rank))
                 .toList();
     }
 
     private static int rank(Method method, Situation situation) {
-        boolean drawn = method.isHeated() || method.equals(Method.SPIRIT_FIRST);
-        int rank = EASE.getOrDefault(method.key(), 0);
+        boolean drawn = method.isHeated() || method.is(Method.SPIRIT_FIRST);
+        int rank = EASE.getOrDefault(method.base().key(), 0);
         rank += situation.is("resinous") ? drawn ? SUITS : -SUITS : 0;
-        rank += situation.is("hard-resin") && method.equals(Method.SPIRIT_FIRST) ? SUITS : 0;
+        rank += situation.is("hard-resin") && method.is(Method.SPIRIT_FIRST) ? SUITS : 0;
         rank += situation.is("aromatic") ? method.isHeated() ? -SUITS : SUITS : 0;
         rank += (situation.is("hot") || situation.is("stains")) && method.isHeated() ? 1 : 0;
-        rank += situation.carrier().melting().isPresent() && method.equals(Method.OVEN) ? SUITS : 0;
+        rank += situation.carrier().melting().isPresent() && method.is(Method.OVEN) ? SUITS : 0;
         rank -= situation.isFragile() && method.isHeated() ? 2 : 0;
-        return rank;
+        return rank + kit(method, situation);
+    }
+
+    private static int kit(Method method, Situation situation) {
+        boolean asked = !situation.means().kit().isEmpty() && !method.sources().isEmpty();
+        boolean owned = method.sources().stream().anyMatch(situation.means().kit()::contains);
+        return !asked ? 0 : owned ? OWNED : NOT_OWNED;
     }
 }

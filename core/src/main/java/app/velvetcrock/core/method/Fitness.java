@@ -1,10 +1,14 @@
 package app.velvetcrock.core.method;
 
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Temperature;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Whether a method suits a herb in a carrier, with the fact and what would change it.
@@ -17,23 +21,29 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
     /** Fragile oils are not taken above this (craft: choosing). */
     private static final Temperature FRAGILE_MOST = Temperature.ofCelsius(50);
 
-    /** Under this a spirit calls for an open warm finish and settling. */
-    private static final double WATERY_SPIRIT = 60;
-
     public Fitness {
         refusals = List.copyOf(refusals);
         advice = List.copyOf(advice);
     }
 
-    /** A fact with its value, and the smallest change that would allow the method. */
-    public record Reason(String fact, String change) {}
+    /**
+     * A fact with its value, and the smallest change that would allow the method.
+     *
+     * @param overridable true where somebody may go on with a written reason
+     */
+    public record Reason(String fact, String change, boolean overridable) {}
 
     public boolean isAllowed() {
         return refusals.isEmpty();
     }
 
+    /** Tells whether all that stands against it may be overridden with a written reason; never for food. */
+    public boolean isOverridable(Use use) {
+        return !isAllowed() && use != Use.FOOD && refusals.stream().allMatch(Reason::overridable);
+    }
+
     public static Fitness of(Method method, Situation situation) {
-        return new Fitness(Refusals.of(method, situation).stream().map(refusal -> new Reason(refusal.fact(), refusal.change())).toList(), advice(method, situation));
+        return new Fitness(Refusals.of(method, situation).stream().map(refusal -> new Reason(refusal.fact(), refusal.change(), refusal.overridable())).toList(), advice(method, situation));
     }
 
     private static List<String> advice(Method method, Situation situation) {
@@ -44,30 +54,41 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
         if (method.isInLight()) {
             advice.add("light costs a fifth of its life; a paper sleeve keeps the sun's warmth without it");
         }
-        if (situation.moisture() == Moisture.WILTED) {
+        if (situation.wettest() == Moisture.WILTED) {
             advice.add("wilted herb: under cloth, looked at daily, settled and decanted");
-        } else if (situation.moisture() == Moisture.FRESH) {
-            advice.add(method.equals(Method.SUN_WINDOW) ? "fresh in the sun under cloth: an old way and an advanced choice" : "under cloth until no bubbles rise and the herb is crisp; settle a day, decant");
+        } else if (situation.wettest() == Moisture.FRESH) {
+            advice.add(method.is(Method.SUN_WINDOW) ? "fresh in the sun under cloth: an old way and an advanced choice" : "under cloth until no bubbles rise and the herb is crisp; settle a day, decant");
         }
-        if (method.equals(Method.SPIRIT_FIRST)) {
+        if (method.is(Method.SPIRIT_FIRST)) {
             advice.add("no flame, no gas hob, no closed oven: its vapour burns. Open the window");
-            situation.spirit().filter(strength -> strength.percent() < WATERY_SPIRIT).ifPresent(strength ->
+            situation.spirit().filter(strength -> strength.percent() < Refusals.WATERY_SPIRIT).ifPresent(strength ->
                     advice.add("%s %% spirit brings much water: finish it warm and open, then settle and decant".formatted(Decimals.upTo(strength.percent(), 0))));
         }
+        kit(method, situation).ifPresent(advice::add);
         return advice;
+    }
+
+    /** What the household's kit says of it; nothing where none is listed. */
+    private static Optional<String> kit(Method method, Situation situation) {
+        Set<Source> sources = method.sources();
+        Set<Source> kit = situation.means().kit();
+        if (kit.isEmpty() || sources.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(sources.stream().filter(kit::contains).findFirst().map(source -> "%s is in your kit".formatted(source.word()))
+                .orElseGet(() -> "it wants %s, and none is in your kit".formatted(sources.stream().map(Source::word).collect(Collectors.joining(" or ")))));
     }
 
     private static List<String> chemistry(Method method, Situation situation) {
         List<String> advice = new ArrayList<>();
-        String herb = situation.herb().common();
         if (situation.is("resinous")) {
-            advice.add(method.isHeated() ? "%s is resinous: heat suits it".formatted(herb) : "%s is resinous: heat draws more from it than a cold jar".formatted(herb));
+            advice.add(situation.named("resinous") + (method.isHeated() ? " resinous: heat suits it" : " resinous: heat draws more from it than a cold jar"));
         }
         if (situation.is("aromatic")) {
-            advice.add(method.isHeated() ? "%s is aromatic: heat drives its scent off; stay at the low end".formatted(herb) : "%s is aromatic: cold keeps its scent".formatted(herb));
+            advice.add(situation.named("aromatic") + (method.isHeated() ? " aromatic: heat drives scent off; stay at the low end" : " aromatic: cold keeps its scent"));
         }
         if (situation.is("poor-in-oil")) {
-            advice.add("%s gives oil little: what it is used for stays in the herb".formatted(herb));
+            advice.add(situation.named("poor-in-oil") + " of the kind that gives oil little: what it is used for stays in the herb");
         }
         return advice;
     }

@@ -3,11 +3,28 @@ package app.velvetcrock.core.method;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.measure.Temperature;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 
-/** A way of infusing: its stages in order. */
+/**
+ * A way of infusing: its stages in order.
+ *
+ * @param key names the way; after a tilde, which form of it this is: {@code slow-warm~gentle}
+ */
 public record Method(String key, String name, List<Stage> stages) {
+
+    /** Parts the way's key from which form of it is meant. */
+    static final String VARIANT = "~";
+
+    private static final Set<Source> BATH = EnumSet.of(Source.POT);
+    private static final Set<Source> UNATTENDED = EnumSet.of(Source.SLOW_COOKER, Source.DEHYDRATOR);
+    private static final Map<String, Set<Source>> SOURCES = Map.of(
+            "water-bath", BATH, "quick-bath", BATH, "heat-rest", BATH, "juicy-pan", BATH, "spirit-first", BATH,
+            "slow-warm", UNATTENDED, "fresh-low", UNATTENDED, "oven", EnumSet.of(Source.OVEN));
 
     /** Attended heat is looked at every quarter of an hour, its water too. */
     private static final List<Tending> QUARTERLY = List.of(new Tending(Tending.Kind.READ, 15, 15, 15));
@@ -69,8 +86,30 @@ public record Method(String key, String name, List<Stage> stages) {
         return List.of(COLD_AND_DARK, SUN_WINDOW, WATER_BATH, QUICK_BATH, SLOW_WARM, OVEN, HEAT_THEN_REST, SPIRIT_FIRST, FRESH_LOW_HEAT, JUICY_PAN);
     }
 
+    /** A shipped way or a shipped form of one. */
     public static Optional<Method> of(String key) {
-        return shipped().stream().filter(method -> method.key.equals(key)).findFirst();
+        return shipped().stream().flatMap(method -> Stream.concat(Stream.of(method), Variants.of(method).stream())).filter(method -> method.key.equals(key)).findFirst();
+    }
+
+    /** The shipped way this is a form of; itself for a shipped way. */
+    public Method base() {
+        String plain = key.replaceFirst(VARIANT + ".*", "");
+        return shipped().stream().filter(method -> method.key.equals(plain)).findFirst().orElseThrow();
+    }
+
+    /** The other forms a shipped way comes in. */
+    public List<Method> variants() {
+        return Variants.of(this);
+    }
+
+    /** Tells whether this is a shipped way or some form of it. */
+    public boolean is(Method shipped) {
+        return key.equals(shipped.key) || key.startsWith(shipped.key + VARIANT);
+    }
+
+    /** The same way under a name of its own, with stages of its own. */
+    public Method variant(String which, String called, List<Stage> own) {
+        return new Method(base().key + VARIANT + which, called, own);
     }
 
     private static Stage heat(String key, Pace pace, int least, int usual, int most, Band band, double ceiling, boolean attended, List<Tending> tendings) {
@@ -97,6 +136,11 @@ public record Method(String key, String name, List<Stage> stages) {
 
     public boolean isHeated() {
         return stages.stream().anyMatch(Stage::isHeated);
+    }
+
+    /** What can give it its heat, the handiest first; nothing where it needs none. */
+    public Set<Source> sources() {
+        return SOURCES.getOrDefault(base().key, Set.of());
     }
 
     /** Share of the vessel to be left empty. */

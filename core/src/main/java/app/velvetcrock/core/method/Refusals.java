@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /** The rules by which methods are refused (craft: water, methods, spirit, food). */
 final class Refusals {
@@ -18,6 +19,20 @@ final class Refusals {
     private static final double LEAST_SPIRIT = 40;
     private static final double GOOD_SPIRIT = 75;
 
+    /** Under this a spirit calls for an open warm finish and settling (craft: spirit). */
+    static final double WATERY_SPIRIT = 60;
+
+    /** Minutes: an open finish shorter than this drives nothing off. */
+    private static final int OPEN_FINISH_LEAST = 60;
+
+    /** A pan for food is at least so hot (craft: keeping, food). */
+    private static final Temperature FOOD_HEAT = Temperature.ofCelsius(80);
+
+    /** Wet herb earns nothing below this and turns (craft: heat). */
+    private static final Temperature WET_LEAST = Temperature.ofCelsius(40);
+
+    private static final Predicate<Ingredient> MOIST = herb -> !herb.moisture().isDried();
+
     /** Traditionally put into the sun fresh, under cloth; an advanced choice. */
     private static final Set<String> FRESH_IN_SUN = Set.of("st-johns-wort", "mullein");
 
@@ -25,12 +40,12 @@ final class Refusals {
 
     static List<Refusal> of(Method method, Situation situation) {
         List<Refusal> refusals = new ArrayList<>();
-        food(method, situation).or(() -> water(method, situation)).ifPresent(refusals::add);
+        food(method, situation).ifPresentOrElse(refusals::add, () -> refusals.addAll(water(method, situation)));
         solid(method, situation).ifPresent(refusals::add);
         if (!method.isHeated() && situation.is("hard-resin")) {
-            refusals.add(Refusal.instead("%s is hard resin, which cold oil hardly takes up".formatted(situation.herb().common()), "warm it slowly", Method.SLOW_WARM));
+            refusals.add(Refusal.instead("%s hard resin, which cold oil hardly takes up".formatted(situation.named("hard-resin")), "warm it slowly", Method.SLOW_WARM));
         }
-        boolean hot = method.equals(Method.OVEN) || method.equals(Method.JUICY_PAN);
+        boolean hot = method.is(Method.OVEN) || method.is(Method.JUICY_PAN);
         if (hot && situation.isFragile()) {
             refusals.add(Refusal.of("%s is fragile and this way reaches %s °C".formatted(situation.carrier().common(), whole(method.hottest().high())),
                     "use an oil that bears heat, such as olive", Situation::withSturdyOil));
@@ -41,41 +56,61 @@ final class Refusals {
 
     /** Food of anything moist: a pan of 80 °C and more alone, with no way round it. */
     private static Optional<Refusal> food(Method method, Situation situation) {
-        boolean moistFood = situation.use() == Use.FOOD && !situation.moisture().isDried();
-        if (!moistFood || method.equals(Method.JUICY_PAN)) {
+        boolean moistFood = situation.use() == Use.FOOD && !situation.wettest().isDried();
+        if (!moistFood || method.is(Method.JUICY_PAN) && method.hottest().low().compareTo(FOOD_HEAT) >= 0) {
             return Optional.empty();
         }
-        String fact = "%s is %s and it is for food: germs that need no air grow in it under oil, unseen and unsmelled".formatted(situation.herb().common(), situation.moisture().word());
-        // Drying helps every way but the one that is for fresh herb alone.
-        return Optional.of(method.equals(Method.FRESH_LOW_HEAT)
-                ? Refusal.instead(fact, "take the hot pan, and use it within four days", Method.JUICY_PAN)
-                : Refusal.of(fact, "dry it first", s -> s.with(Moisture.DRIED)));
+        String fact = "%s %s and it is for food: germs that need no air grow in it under oil, unseen and unsmelled".formatted(situation.named(MOIST), situation.wettest().word());
+        // Drying helps every way but those that are for fresh herb alone.
+        return Optional.of(isForFresh(method)
+                ? Refusal.instead(fact, "take the hot pan at 80 °C or more, and use it within four days", Method.JUICY_PAN)
+                : Refusal.of(fact, "dry it first", s -> s.all(Moisture.DRIED)));
     }
 
-    private static Optional<Refusal> water(Method method, Situation situation) {
-        String herb = situation.herb().common();
-        boolean freshWays = method.equals(Method.FRESH_LOW_HEAT) || method.equals(Method.JUICY_PAN);
-        return switch (situation.moisture()) {
-            case DRIED -> freshWays
-                    ? Optional.of(Refusal.of("%s is dried, and this way is for herb with its juice".formatted(herb), "take it fresh", s -> s.with(fresh(method))))
-                    : Optional.empty();
-            case WILTED -> isVented(method) || freshWays ? Optional.empty() : Optional.of(dry("%s is wilted, and its water cannot leave under a lid".formatted(herb)));
+    private static List<Refusal> water(Method method, Situation situation) {
+        if (situation.wettest().isDried()) {
+            return isForFresh(method)
+                    ? List.of(Refusal.of("%s dried, and this way is for herb with its juice".formatted(situation.named(herb -> true)), "take it fresh", s -> s.all(fresh(method))))
+                    : List.of();
+        }
+        List<Refusal> refusals = new ArrayList<>();
+        for (Moisture moisture : List.of(Moisture.JUICY, Moisture.FRESH, Moisture.WILTED)) {
+            if (situation.herbs().stream().anyMatch(herb -> herb.moisture() == moisture)) {
+                water(method, situation, moisture).map(Refusal::orKnowingly).ifPresent(refusals::add);
+            }
+        }
+        boolean tepid = method.stages().stream().anyMatch(stage -> stage.isHeated() && stage.band().low().compareTo(WET_LEAST) < 0);
+        if (refusals.isEmpty() && tepid) {
+            refusals.add(Refusal.instead("%s %s, and wet herb kept under 40 °C turns before it is dry".formatted(situation.named(MOIST), situation.wettest().word()),
+                    "take the same way at its usual heat", method.base()).orKnowingly());
+        }
+        return refusals;
+    }
+
+    private static Optional<Refusal> water(Method method, Situation situation, Moisture moisture) {
+        String herb = situation.named(each -> each.moisture() == moisture);
+        return switch (moisture) {
+            case DRIED -> Optional.empty();
+            case WILTED -> isVented(method) || isForFresh(method) ? Optional.empty() : Optional.of(dry("%s wilted, and its water cannot leave under a lid".formatted(herb)));
             case FRESH -> takesFresh(method, situation) ? Optional.empty()
-                    : Optional.of(dry("%s is fresh, and water under a lid or after a short heat spoils the oil: it needs 24 heat-hours under cloth".formatted(herb)));
-            case JUICY -> method.equals(Method.JUICY_PAN) ? Optional.empty()
-                    : Optional.of(method.equals(Method.FRESH_LOW_HEAT)
-                            ? Refusal.of("%s is juicy pulp, which low heat does not dry".formatted(herb), "take firm fresh herb", s -> s.with(Moisture.FRESH))
-                            : dry("%s is juicy pulp: only a short hot pan drives its water off".formatted(herb)));
+                    : Optional.of(dry("%s fresh, and water under a lid or after a short heat spoils the oil: it needs 24 heat-hours under cloth".formatted(herb)));
+            case JUICY -> method.is(Method.JUICY_PAN) ? Optional.empty()
+                    : Optional.of(method.is(Method.FRESH_LOW_HEAT)
+                            ? Refusal.of("%s juicy pulp, which low heat does not dry".formatted(herb), "take firm fresh herb", s -> s.taken(Moisture.JUICY, Moisture.FRESH))
+                            : dry("%s juicy pulp: only a short hot pan drives its water off".formatted(herb)));
         };
     }
 
     private static Refusal dry(String fact) {
-        return Refusal.of(fact, "dry it first: stems snap, petals are brittle", s -> s.with(Moisture.DRIED));
+        return Refusal.of(fact, "dry it first: stems snap, petals are brittle", s -> s.all(Moisture.DRIED));
     }
 
+    private static boolean isForFresh(Method method) {
+        return method.is(Method.FRESH_LOW_HEAT) || method.is(Method.JUICY_PAN);
+    }
 
     private static Moisture fresh(Method method) {
-        return method.equals(Method.JUICY_PAN) ? Moisture.JUICY : Moisture.FRESH;
+        return method.is(Method.JUICY_PAN) ? Moisture.JUICY : Moisture.FRESH;
     }
 
     /** Heated throughout with a loose lid or a cloth, so that water leaves. */
@@ -84,8 +119,9 @@ final class Refusals {
     }
 
     private static boolean takesFresh(Method method, Situation situation) {
-        boolean sun = method.equals(Method.SUN_WINDOW) && FRESH_IN_SUN.contains(situation.herb().key());
-        return sun || method.equals(Method.FRESH_LOW_HEAT) || method.equals(Method.JUICY_PAN);
+        boolean sun = method.is(Method.SUN_WINDOW)
+                && situation.herbs().stream().filter(herb -> herb.moisture() == Moisture.FRESH).allMatch(herb -> FRESH_IN_SUN.contains(herb.kind().key()));
+        return sun || isForFresh(method);
     }
 
     /** A fat that is solid where the oil is to work: in the pantry, or at the least heat. */
@@ -103,12 +139,19 @@ final class Refusals {
     }
 
     private static Optional<Refusal> spirit(Method method, Situation situation) {
-        if (!method.equals(Method.SPIRIT_FIRST) || situation.spirit().filter(strength -> strength.percent() >= LEAST_SPIRIT).isPresent()) {
+        if (!method.is(Method.SPIRIT_FIRST)) {
             return Optional.empty();
         }
-        String fact = situation.spirit().map(strength -> "the strongest spirit in the Stores is %s %%, too much water for oil".formatted(Decimals.upTo(strength.percent(), 0)))
-                .orElse("no spirit is in the Stores");
-        return Optional.of(Refusal.of(fact, "get drinkable grain spirit of 75 % or more", s -> s.with(new Strength(GOOD_SPIRIT))));
+        Optional<Strength> enough = situation.spirit().filter(strength -> strength.percent() >= LEAST_SPIRIT);
+        if (enough.isEmpty()) {
+            String fact = situation.spirit().map(strength -> "the spirit is %s %%, too much water for oil".formatted(Decimals.upTo(strength.percent(), 0)))
+                    .orElse("no spirit is in the Stores");
+            return Optional.of(Refusal.of(fact, "get drinkable grain spirit of 75 % or more", s -> s.with(new Strength(GOOD_SPIRIT))));
+        }
+        // Under 60 % the open warm finish is part of the plan, whatever finish else one would take.
+        boolean open = method.stages().stream().anyMatch(stage -> stage.isHeated() && stage.pace() == Pace.MINUTES && stage.least() >= OPEN_FINISH_LEAST);
+        return enough.filter(strength -> strength.percent() < WATERY_SPIRIT && !open).map(strength -> Refusal.instead(
+                "the spirit is %s %%, and its water leaves only in an open warm finish".formatted(Decimals.upTo(strength.percent(), 0)), "finish it warm and open", Method.SPIRIT_FIRST));
     }
 
     private static String whole(Temperature temperature) {

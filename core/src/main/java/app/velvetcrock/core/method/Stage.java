@@ -24,6 +24,52 @@ public record Stage(
         tendings = List.copyOf(tendings);
     }
 
+    /** [E] Nothing is heated above this, °C: oven and pan stay under 120. */
+    private static final double HOTTEST = 120;
+
+    /** [E] How far above its shipped ceiling a stage may be taken, °C. */
+    private static final double CEILING_SLACK = 10;
+
+    /** [E] Lowest band of anything heated, and of anything that only stands, °C. */
+    private static final double LEAST_HEAT = 30;
+
+    private static final double LEAST_STANDING = 0;
+    private static final double MOST_STANDING = 40;
+
+    /** The lowest temperature its band may begin at. */
+    public Temperature leastBand() {
+        return Temperature.ofCelsius(isHeated() ? LEAST_HEAT : LEAST_STANDING);
+    }
+
+    /** The highest its ceiling, or its band where there is none, may be put. */
+    public Temperature mostHeat() {
+        return Temperature.ofCelsius(ceiling.map(t -> Math.min(HOTTEST, t.celsius() + CEILING_SLACK)).orElse(MOST_STANDING));
+    }
+
+    /**
+     * The same stage kept at other temperatures.
+     *
+     * @throws IllegalArgumentException where they lie outside what this stage may be put to
+     */
+    public Stage at(Band other, Optional<Temperature> limit) {
+        Check.range("band", other.low().celsius(), leastBand().celsius(), mostHeat().celsius(), "°C");
+        double top = limit.map(Temperature::celsius).orElse(mostHeat().celsius());
+        Check.range("band", other.high().celsius(), leastBand().celsius(), top, "°C");
+        limit.ifPresent(t -> Check.range("ceiling", t.celsius(), leastBand().celsius(), mostHeat().celsius(), "°C"));
+        return new Stage(key, name, pace, least, usual, most, other, limit, inLight, vented, attended, tendings);
+    }
+
+    /** The same stage for other lengths of time. */
+    public Stage lasting(int shortest, int usually, int longest) {
+        return new Stage(key, name, pace, shortest, usually, longest, band, ceiling, inLight, vented, attended, tendings);
+    }
+
+    /** The same stage with one of its tendings done to another rhythm. */
+    public Stage tended(Tending other) {
+        return new Stage(key, name, pace, least, usual, most, band, ceiling, inLight, vented, attended,
+                tendings.stream().map(tending -> tending.kind() == other.kind() ? other : tending).toList());
+    }
+
     public boolean isHeated() {
         return ceiling.isPresent();
     }

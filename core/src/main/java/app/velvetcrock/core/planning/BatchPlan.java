@@ -59,21 +59,34 @@ public record BatchPlan(
 
     /** The water it brings, before any heating. */
     public WaterBudget water() {
-        PlannedHerb herb = request.herb();
-        Mass mass = charge.herbs().mass();
-        Mass spiritWater = moistening().map(Moistening::water).orElse(Mass.ZERO);
-        return WaterBudget.of(List.of(new WaterBudget.Wet(mass, WaterContent.of(herb.texture().part(), herb.cut(), herb.moisture()))), spiritWater, oilMass);
+        List<WaterBudget.Wet> wet = request.herbs().stream()
+                .map(herb -> new WaterBudget.Wet(herb.mass(), WaterContent.of(herb.texture().part(), herb.cut(), herb.moisture()))).toList();
+        return WaterBudget.of(wet, moistening().map(Moistening::water).orElse(Mass.ZERO), oilMass);
     }
 
     /** The spirit it is moistened with first; absent for every other method. */
     public Optional<Moistening> moistening() {
         Circumstances how = request.circumstances();
-        return how.method().equals(Method.SPIRIT_FIRST) ? how.spirit().map(strength -> Moistening.of(charge.herbs().mass(), strength)) : Optional.empty();
+        return how.method().is(Method.SPIRIT_FIRST)
+                ? how.means().spirit().map(strength -> Moistening.of(charge.herbs().mass(), strength, how.dosing()))
+                : Optional.empty();
     }
 
-    /** Tells whether nothing stands against starting it. */
+    /** The ratio of an oil infused twice: mL of oil to a gram of all its herb, the first and this; absent for plain oil. */
+    public Optional<Double> doubleRatio() {
+        return request.carrier().first().map(first ->
+                charge.oil().millilitres() / (charge.herbs().mass().grams() + first.gramsPerMillilitre() * charge.oil().millilitres()));
+    }
+
+    /** Why it is made against the rules of water, where it is: a mark the batch and its oil carry from then on. */
+    public Optional<String> mark() {
+        Circumstances how = request.circumstances();
+        return fitness.isOverridable(how.use()) ? how.knowingly() : Optional.empty();
+    }
+
+    /** Tells whether nothing stands against starting it, or only what somebody has overridden in writing. */
     public boolean canStart() {
-        return found.cover().isEnough() && found.fits() && fitness.refusals().isEmpty()
+        return found.cover().isEnough() && found.fits() && (fitness.isAllowed() || mark().isPresent())
                 && cautions.stream().noneMatch(caution -> caution.level() == Level.REFUSE);
     }
 }

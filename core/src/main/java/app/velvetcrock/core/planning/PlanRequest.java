@@ -1,38 +1,85 @@
 package app.velvetcrock.core.planning;
 
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.charge.Herbs;
+import app.velvetcrock.core.charge.JarSplit;
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.keeping.Storage;
-import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
-import app.velvetcrock.core.spirit.Strength;
+import app.velvetcrock.core.spirit.Dosing;
 import app.velvetcrock.core.strain.Pressing;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What somebody wants made, of what, in what.
  *
- * @param jarsInStock free jars, for choosing and for remedies
+ * @param herbs one, or several of a blend
+ * @param jarsInStock every free jar, a size as often as there is one: for choosing, splitting and remedies
  */
 public record PlanRequest(
-        PlannedHerb herb, PlannedCarrier carrier, OilWish oil, Vessel vessel, List<Vessel> jarsInStock, Circumstances circumstances) {
+        List<PlannedHerb> herbs, PlannedCarrier carrier, OilWish oil, Vessel vessel, List<Vessel> jarsInStock, Circumstances circumstances) {
 
     public PlanRequest {
+        herbs = List.copyOf(herbs);
         jarsInStock = List.copyOf(jarsInStock);
+        if (herbs.isEmpty()) {
+            throw new IllegalArgumentException("a plan has no herb; it needs at least one");
+        }
+    }
+
+    /** The herb there is most of, which gives the charge its look. */
+    public PlannedHerb herb() {
+        return herbs.stream().max(Comparator.comparing(PlannedHerb::mass)).orElseThrow();
+    }
+
+    /** Its herbs in the order they were named: "Yarrow", "Yarrow, nettle and self-heal". */
+    public String herbNames() {
+        List<String> names = herbs.stream().map(herb -> herb.kind().common()).distinct().toList();
+        String all = names.get(0);
+        for (int i = 1; i < names.size(); i++) {
+            all += (i == names.size() - 1 ? " and " : ", ") + names.get(i).substring(0, 1).toLowerCase(Locale.ROOT) + names.get(i).substring(1);
+        }
+        return all;
+    }
+
+    /** The wettest of its herbs, which decides how the oil keeps; of an oil infused before, its first herb counts as well. */
+    public Moisture wettest() {
+        return Stream.concat(herbs.stream().map(PlannedHerb::moisture), carrier.first().stream().map(FirstInfusion::moisture)).max(Moisture::compareTo).orElseThrow();
+    }
+
+    public Herbs charged() {
+        return new Herbs(herbs.stream().map(PlannedHerb::portion).toList());
+    }
+
+    /** What was measured of each of its herbs. */
+    public List<List<Double>> ownRetentions() {
+        return herbs.stream().map(PlannedHerb::ownRetentions).toList();
+    }
+
+    /** The same for a part of the herb and oil, in a jar of its own. */
+    public PlanRequest part(JarSplit.Share share) {
+        return new PlanRequest(herbs.stream().map(herb -> herb.times(share.share())).toList(), carrier, oil.times(share.share()), share.vessel(), jarsInStock, circumstances);
     }
 
     /**
      * How, when and for whom.
      *
      * @param lengths how long each of the method's stages is to last, in its pace and within its range
-     * @param spirit the strongest spirit to hand; absent for none
+     * @param means pantry, spirit and kit to hand
+     * @param dosing how much of the spirit, where the way takes one
+     * @param knowingly why somebody goes on against the rules of water, in their own words
      */
     public record Circumstances(
-            Method method, List<Integer> lengths, LocalDate start, Use use, Pressing pressing, Storage storage, Temperature pantry, Optional<Strength> spirit) {
+            Method method, List<Integer> lengths, LocalDate start, Use use, Pressing pressing, Storage storage, Means means, Dosing dosing, Optional<String> knowingly) {
 
         private static final int NOON = 12;
 
@@ -41,6 +88,11 @@ public record PlanRequest(
             if (lengths.size() != method.stages().size()) {
                 throw new IllegalArgumentException("%d lengths for %d stages of %s".formatted(lengths.size(), method.stages().size(), method.key()));
             }
+        }
+
+        /** As usual: the usual dose of spirit, and nothing overridden. */
+        public Circumstances(Method method, List<Integer> lengths, LocalDate start, Use use, Pressing pressing, Storage storage, Means means) {
+            this(method, lengths, start, use, pressing, storage, means, Dosing.AS_USUAL, Optional.empty());
         }
 
         /** The day its last stage ends, heat counted as if it were given at once. */

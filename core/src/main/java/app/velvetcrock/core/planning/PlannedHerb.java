@@ -26,6 +26,10 @@ public record PlannedHerb(
         return new HerbPortion(mass, texture, moisture, weighedBulk, kind.usualRatio());
     }
 
+    PlannedHerb times(double share) {
+        return new PlannedHerb(kind, texture, moisture, weighedBulk, mass.times(share), ownRetentions);
+    }
+
     public Cut cut() {
         return texture.cut();
     }

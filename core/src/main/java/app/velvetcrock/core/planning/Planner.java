@@ -14,25 +14,30 @@ import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Part;
-import app.velvetcrock.core.materia.Texture;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Band;
 import app.velvetcrock.core.method.Fitness;
+import app.velvetcrock.core.method.Ingredient;
+import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Situation;
 import app.velvetcrock.core.planning.PlanRequest.Circumstances;
 import app.velvetcrock.core.strain.YieldForecast;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.Stream;
 
 /** Works a request out into a plan. */
 public final class Planner {
 
     /** Version of the rules; raised whenever a formula or a constant changes. */
-    public static final String RULES = "2026.1";
+    public static final String RULES = "2026.2";
+
+    /** From here heat costs an oil a quarter of its life (craft: keeping). */
+    private static final Temperature HOT = Temperature.ofCelsius(70);
 
     private final Cautions cautions;
     private final Materia materia;
@@ -45,7 +50,7 @@ public final class Planner {
     /** Works everything out; a charge that will not do is still a plan, with its refusals and remedies. */
     public BatchPlan plan(PlanRequest request) {
         Circumstances how = request.circumstances();
-        Charge dry = new Charge(Herbs.of(request.herb().portion()), Volume.ZERO, request.vessel(), how.method().headspace());
+        Charge dry = new Charge(request.charged(), Volume.ZERO, request.vessel(), how.method().headspace());
         Charge charge = dry.withOil(request.oil().oilFor(dry));
         LocalDate strainOn = how.end();
         return new BatchPlan(
@@ -55,17 +60,17 @@ public final class Planner {
                 BatchPlan.Found.of(charge, Schools.of(charge, request.carrier().kind().density())),
                 request.carrier().kind().density().massOf(charge.oil()),
                 strainOn,
-                YieldForecast.of(charge.herbs(), charge.oil(), how.pressing(), request.herb().ownRetentions()),
+                YieldForecast.of(charge.herbs(), charge.oil(), how.pressing(), request.ownRetentions()),
                 keepUntil(request, Finish.asPlanned(request, strainOn)),
                 Fitness.of(how.method(), situation(request)),
                 cautions(request),
-                Remedies.of(charge, request.oil(), request.jarsInStock(), finer(request.herb().texture())));
+                Remedies.of(charge, request.oil(), request.jarsInStock(), finer(request)));
     }
 
     /** What the method is chosen for. */
     public static Situation situation(PlanRequest request) {
         Circumstances how = request.circumstances();
-        return new Situation(request.herb().kind(), request.herb().moisture(), request.carrier().kind(), how.pantry(), how.use(), how.spirit());
+        return new Situation(request.herbs().stream().map(herb -> new Ingredient(herb.kind(), herb.moisture())).toList(), request.carrier().kind(), how.use(), how.means());
     }
 
     /** Dates the oil anew from how it was really finished; the bottle that ends first decides. */
@@ -74,7 +79,9 @@ public final class Planner {
         if (isMoistFood(request)) {
             return Keeping.ofMoistFood(poured);
         }
-        return Keeping.of(finish.shortestBottle(request), poured, finish.strained(), treatment(request, finish), finish.storage());
+        KeepUntil keep = Keeping.of(finish.shortestBottle(request), poured, finish.strained(), treatment(request, finish), finish.storage());
+        boolean byFirst = request.carrier().first().isPresent() && keep.limitedBy() == KeepUntil.LimitedBy.BOTTLE_BEST_BEFORE;
+        return byFirst ? new KeepUntil(keep.date(), KeepUntil.LimitedBy.FIRST_OIL, keep.working()) : keep;
     }
 
     /** The day nothing lengthens an oil beyond. */
@@ -86,21 +93,31 @@ public final class Planner {
     }
 
     private static boolean isMoistFood(PlanRequest request) {
-        return request.circumstances().use() == Use.FOOD && !request.herb().moisture().isDried();
+        return request.circumstances().use() == Use.FOOD && !request.wettest().isDried();
     }
 
+    /** The worst of its herbs decides: the wettest, the finest cut, a resinous bud among them; and the heat of a first infusion. */
     private static Treatment treatment(PlanRequest request, Finish finish) {
-        PlannedHerb herb = request.herb();
-        Band hottest = request.circumstances().method().hottest();
-        boolean light = request.circumstances().method().isInLight();
+        Method method = request.circumstances().method();
+        Band hottest = method.hottest();
         boolean food = request.circumstances().use() == Use.FOOD;
-        Temperature peak = finish.peak().filter(t -> t.compareTo(hottest.high()) > 0).orElse(hottest.high());
-        return new Treatment(peak, light, herb.moisture(), herb.cut(), isResinousBud(herb.kind()), food, finish.after());
+        Temperature most = request.carrier().first().filter(FirstInfusion::hot).isPresent() ? HOT.compareTo(hottest.high()) > 0 ? HOT : hottest.high() : hottest.high();
+        Temperature peak = finish.peak().filter(t -> t.compareTo(most) > 0).orElse(most);
+        Cut finest = request.herbs().stream().map(PlannedHerb::cut).max(Cut::compareTo).orElseThrow();
+        boolean bud = request.herbs().stream().anyMatch(herb -> isResinousBud(herb.kind()));
+        return new Treatment(peak, method.isInLight(), request.wettest(), finest, bud, food, finish.after());
     }
 
-    /** The finer cuts one can still take it to; a slurry is made with the oil and is no remedy. */
-    private List<Texture> finer(Texture texture) {
-        return Stream.of(Cut.GROUND, Cut.POWDER).filter(cut -> cut.compareTo(texture.cut()) > 0).map(cut -> materia.texture(texture.part(), cut)).toList();
+    /** Its herbs at each finer cut they can still be taken to; a slurry is made with the oil and is no remedy. */
+    private SortedMap<Cut, Herbs> finer(PlanRequest request) {
+        SortedMap<Cut, Herbs> finer = new TreeMap<>();
+        for (Cut cut : List.of(Cut.GROUND, Cut.POWDER)) {
+            if (request.herbs().stream().anyMatch(herb -> cut.compareTo(herb.cut()) > 0)) {
+                finer.put(cut, new Herbs(request.herbs().stream().map(herb -> cut.compareTo(herb.cut()) > 0
+                        ? herb.portion().at(materia.texture(herb.texture().part(), cut)) : herb.portion()).toList()));
+            }
+        }
+        return finer;
     }
 
     private static boolean isResinousBud(HerbKind kind) {
@@ -108,8 +125,9 @@ public final class Planner {
     }
 
     private List<Caution> cautions(PlanRequest request) {
-        Set<String> traits = new TreeSet<>(request.herb().kind().traits());
-        traits.addAll(request.carrier().kind().traits());
+        Set<String> traits = new TreeSet<>(request.carrier().kind().traits());
+        request.herbs().forEach(herb -> traits.addAll(herb.kind().traits()));
+        request.carrier().first().ifPresent(first -> traits.addAll(first.traits()));
         return cautions.of(traits, request.circumstances().use());
     }
 }

@@ -4,17 +4,20 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 
 /**
- * The spirit that moistens a ground herb before the oil: 0.5 g for each gram, 0.4 to 1.0 (craft: spirit).
+ * The spirit that moistens a ground herb before the oil (craft: spirit).
  *
+ * @param strength as it goes on the herb
  * @param water what of it is water, and stays
+ * @param fromBottle spirit to take from the bottle: all of it, or less where it is thinned
+ * @param added water to thin it with; nothing where it is taken as it is
  */
-public record Moistening(Strength strength, Mass spirit, Volume volume, Mass water) {
+public record Moistening(Strength strength, Mass spirit, Volume volume, Mass water, Mass fromBottle, Mass added) {
 
-    private static final double USUAL = 0.5;
-
-    public static Moistening of(Mass herb, Strength strength) {
-        Mass spirit = herb.times(USUAL);
-        return new Moistening(strength, spirit, strength.density().volumeOf(spirit), strength.waterIn(spirit));
+    /** Moistens so much herb with spirit of a strength. */
+    public static Moistening of(Mass herb, Strength strength, Dosing dosing) {
+        Mass spirit = herb.times(dosing.perGram());
+        Mass bottle = dosing.thinnedFrom().map(from -> spirit.times(strength.ethanolByMass() / from.ethanolByMass())).orElse(spirit);
+        return new Moistening(strength, spirit, strength.density().volumeOf(spirit), strength.waterIn(spirit), bottle, Mass.ofGrams(spirit.grams() - bottle.grams()));
     }
 
     /** Water to add to so much of it to thin it, by mass, since volumes shrink: m·(w1/w2 − 1). */

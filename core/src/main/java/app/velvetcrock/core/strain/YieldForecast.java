@@ -14,7 +14,7 @@ import java.util.List;
  * @param spread standard deviation in mL: √((s·m)² + 3²)
  * @param low lower end of the 80 % interval
  * @param high upper end; never above the oil poured
- * @param batches measured batches it has learned from; 0 for shipped estimates alone
+ * @param batches measured batches it has learned from, of its least known herb; 0 for shipped estimates alone
  */
 public record YieldForecast(Volume expected, double spread, Volume low, Volume high, int batches, Working working) {
 
@@ -28,20 +28,22 @@ public record YieldForecast(Volume expected, double spread, Volume low, Volume h
 
     /** Forecasts from shipped estimates. */
     public static YieldForecast of(Herbs herbs, Volume oil, Pressing pressing) {
-        return of(herbs, oil, pressing, List.of());
+        return of(herbs, oil, pressing, herbs.portions().stream().map(portion -> List.<Double>of()).toList());
     }
 
     /**
      * Forecasts from shipped estimates and what was measured.
      *
-     * @param measured the household's own retentions of these herbs at this pressing, mL per g
+     * @param measuredOfEach the household's own retentions at this pressing, mL per g, for each of the herbs in their order
      */
-    public static YieldForecast of(Herbs herbs, Volume oil, Pressing pressing, List<Double> measured) {
+    public static YieldForecast of(Herbs herbs, Volume oil, Pressing pressing, List<List<Double>> measuredOfEach) {
         double kept = 0;
         double variance = FILM_SPREAD * FILM_SPREAD;
         Working.Builder sum = Working.of("oil back = oil poured − what the herb keeps − what stays on cloth and vessel")
                 .given("oil poured", Figure.of(oil));
-        for (HerbPortion portion : herbs.portions()) {
+        for (int i = 0; i < herbs.portions().size(); i++) {
+            HerbPortion portion = herbs.portions().get(i);
+            List<Double> measured = measuredOfEach.get(i);
             Retention shipped = Retention.shipped(portion.texture(), portion.moisture(), pressing);
             Retention retention = shipped.learning(measured, portion.moisture());
             double grams = portion.mass().grams();
@@ -57,7 +59,7 @@ public record YieldForecast(Volume expected, double spread, Volume low, Volume h
                 .result("spread, one standard deviation", Figure.of(Volume.ofMillilitres(spread)))
                 .build();
         return new YieldForecast(within(middle, oil), spread, within(middle - EIGHTY_PERCENT * spread, oil),
-                within(middle + EIGHTY_PERCENT * spread, oil), measured.size(), working);
+                within(middle + EIGHTY_PERCENT * spread, oil), measuredOfEach.stream().mapToInt(List::size).min().orElse(0), working);
     }
 
     private static void explain(Working.Builder sum, Retention shipped, Retention learned, List<Double> measured, Pressing pressing) {

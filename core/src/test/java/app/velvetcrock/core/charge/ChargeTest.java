@@ -12,8 +12,11 @@ import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -45,7 +48,7 @@ class ChargeTest {
         assertThat(charge.airShare()).isCloseTo(0.07, within(0.005));
         assertThat(charge.fits()).isFalse();
         List<Vessel> stock = List.of(jar, jar(750, 95), jar(1500, 110));
-        List<Remedy> remedies = Remedies.of(charge, new OilWish.Exactly(charge.oil()), stock, List.of());
+        List<Remedy> remedies = Remedies.of(charge, new OilWish.Exactly(charge.oil()), stock, new TreeMap<>());
         assertThat(remedies).contains(new Remedy.OtherJar(jar(750, 95)));
         assertThat(remedies).anyMatch(Remedy.LessHerb.class::isInstance);
     }
@@ -118,7 +121,7 @@ class ChargeTest {
     @Test
     void groundHerbIsNamedWhereTheWholeStandsOut() {
         Charge charge = charge(Part.FLOWER, Cut.WHOLE, 30, 200, jar(500, 75));
-        List<Remedy> remedies = Remedies.of(charge, new OilWish.Exactly(charge.oil()), List.of(), List.of(MATERIA.texture(Part.FLOWER, Cut.GROUND)));
+        List<Remedy> remedies = Remedies.of(charge, new OilWish.Exactly(charge.oil()), List.of(), ground(charge));
         assertThat(charge.cover()).isEqualTo(Cover.WILL_NOT_COVER);
         assertThat(remedies).contains(new Remedy.FinerCut(Cut.GROUND));
     }
@@ -131,28 +134,33 @@ class ChargeTest {
         for (int i = 0; i < 1000; i++) {
             Charge charge = random(random);
             OilWish wish = new OilWish.Exactly(charge.oil());
-            Part part = charge.herbs().portions().get(0).texture().part();
-            for (Remedy remedy : Remedies.of(charge, wish, stock, List.of(MATERIA.texture(part, Cut.GROUND)))) {
-                Charge mended = take(remedy, charge);
-                assertThat(mended.fits() && mended.cover().isEnough()).as("%s after %s", charge, remedy).isTrue();
+            for (Remedy remedy : Remedies.of(charge, wish, stock, ground(charge))) {
+                for (Charge mended : take(remedy, charge)) {
+                    assertThat(mended.fits() && mended.cover().isEnough()).as("%s after %s", charge, remedy).isTrue();
+                }
                 taken++;
             }
         }
         assertThat(taken).isGreaterThan(500);
     }
 
-    private static Charge take(Remedy remedy, Charge charge) {
+    private static List<Charge> take(Remedy remedy, Charge charge) {
         if (remedy instanceof Remedy.MoreOil more) {
-            return charge.withOil(more.oil());
+            return List.of(charge.withOil(more.oil()));
         } else if (remedy instanceof Remedy.OtherJar other) {
-            return charge.in(other.vessel());
+            return List.of(charge.in(other.vessel()));
+        } else if (remedy instanceof Remedy.SplitOver split) {
+            assertThat(split.shares().stream().mapToDouble(JarSplit.Share::share).sum()).isCloseTo(1, within(1e-9));
+            return split.shares().stream().map(share -> JarSplit.part(charge, new OilWish.Exactly(charge.oil()), share)).toList();
         } else if (remedy instanceof Remedy.FinerCut finer) {
-            HerbPortion portion = charge.herbs().portions().get(0);
-            Herbs herbs = Herbs.of(portion.at(MATERIA.texture(portion.texture().part(), finer.cut())));
-            return new Charge(herbs, charge.oil(), charge.vessel(), charge.headspace());
+            return List.of(new Charge(ground(charge).get(finer.cut()), charge.oil(), charge.vessel(), charge.headspace()));
         }
         double factor = ((Remedy.LessHerb) remedy).herb().grams() / charge.herbs().mass().grams();
-        return new Charge(charge.herbs().times(factor), charge.oil(), charge.vessel(), charge.headspace());
+        return List.of(new Charge(charge.herbs().times(factor), charge.oil(), charge.vessel(), charge.headspace()));
+    }
+
+    private static SortedMap<Cut, Herbs> ground(Charge charge) {
+        return new TreeMap<>(Map.of(Cut.GROUND, new Herbs(charge.herbs().portions().stream().map(portion -> portion.at(MATERIA.texture(portion.texture().part(), Cut.GROUND))).toList())));
     }
 
     private static Charge random(Random random) {

@@ -98,7 +98,7 @@ class FitnessTest {
                     for (Use use : List.of(Use.HANDS, Use.FOOD)) {
                         for (double spirit : new double[] {0, 30, 45, 96}) {
                             Optional<Strength> strength = spirit == 0 ? Optional.empty() : Optional.of(new Strength(spirit));
-                            all.add(new Situation(herb, moisture, carrier, Temperature.ofCelsius(14), use, strength));
+                            all.add(new Situation(List.of(new Ingredient(herb, moisture)), carrier, use, Means.of(Temperature.ofCelsius(14), strength)));
                         }
                     }
                 }
@@ -124,8 +124,8 @@ class FitnessTest {
             propolis      | DRIED  | rapeseed     | HANDS | 96 | slow-warm,spirit-first,heat-rest,water-bath,quick-bath,oven
             """)
     void ranksWhatIsOpen(String herb, Moisture moisture, String carrier, Use use, double spirit, String ways) {
-        Situation situation = new Situation(materia.herb(herb).orElseThrow(), moisture, materia.carrier(carrier).orElseThrow(), Temperature.ofCelsius(14), use,
-                spirit == 0 ? Optional.empty() : Optional.of(new Strength(spirit)));
+        Situation situation = new Situation(List.of(new Ingredient(materia.herb(herb).orElseThrow(), moisture)), materia.carrier(carrier).orElseThrow(), use,
+                Means.of(Temperature.ofCelsius(14), spirit == 0 ? Optional.empty() : Optional.of(new Strength(spirit))));
         List<Choice> ranked = Choice.ranked(situation);
         assertThat(ranked).hasSize(10);
         assertThat(ranked.stream().filter(choice -> choice.fitness().isAllowed()).map(choice -> choice.method().key()).collect(Collectors.joining(","))).isEqualTo(ways);
@@ -133,10 +133,10 @@ class FitnessTest {
 
     @Test
     void weakSpiritIsRefusedWithWhatToGet() {
-        Situation weak = new Situation(materia.herb("calendula").orElseThrow(), Moisture.DRIED, materia.carrier("rapeseed").orElseThrow(), Temperature.ofCelsius(14), Use.HANDS,
-                Optional.of(new Strength(37.5)));
+        Situation weak = new Situation(List.of(new Ingredient(materia.herb("calendula").orElseThrow(), Moisture.DRIED)), materia.carrier("rapeseed").orElseThrow(), Use.HANDS,
+                Means.of(Temperature.ofCelsius(14), Optional.of(new Strength(37.5))));
         assertThat(Fitness.of(Method.SPIRIT_FIRST, weak).refusals()).singleElement().satisfies(reason -> {
-            assertThat(reason.fact()).isEqualTo("the strongest spirit in the Stores is 38 %, too much water for oil");
+            assertThat(reason.fact()).isEqualTo("the spirit is 38 %, too much water for oil");
             assertThat(reason.change()).contains("75 % or more");
         });
         Situation forty = weak.with(new Strength(40));
@@ -146,6 +146,6 @@ class FitnessTest {
     private Fitness fitness(String herb, Moisture moisture, String carrier, double pantry) {
         HerbKind kind = materia.herb(herb).orElseThrow();
         CarrierKind oil = materia.carrier(carrier).orElseThrow();
-        return Fitness.of(Method.COLD_AND_DARK, new Situation(kind, moisture, oil, Temperature.ofCelsius(pantry), Use.HANDS, Optional.empty()));
+        return Fitness.of(Method.COLD_AND_DARK, new Situation(List.of(new Ingredient(kind, moisture)), oil, Use.HANDS, Means.of(Temperature.ofCelsius(pantry), Optional.empty())));
     }
 }

@@ -22,6 +22,7 @@ import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.strain.Pressing;
@@ -89,7 +90,7 @@ class MethodPlansTest {
 
     @Test
     void aPlanNeedsALengthForEveryStage() {
-        assertThatThrownBy(() -> new PlanRequest.Circumstances(Method.HEAT_THEN_REST, List.of(60), START, Use.HANDS, Pressing.HAND, Storage.COOL_DARK, Temperature.ofCelsius(14), Optional.empty()))
+        assertThatThrownBy(() -> new PlanRequest.Circumstances(Method.HEAT_THEN_REST, List.of(60), START, Use.HANDS, Pressing.HAND, Storage.COOL_DARK, Means.of(Temperature.ofCelsius(14), Optional.empty())))
                 .hasMessageContaining("1 lengths for 2 stages of heat-rest");
     }
 
@@ -150,9 +151,9 @@ class MethodPlansTest {
         Vessel jar = new Vessel("half litre", Volume.ofMillilitres(500), Length.ofMillimetres(84));
         Method way = Method.of(method).orElseThrow();
         return new PlanRequest(
-                new PlannedHerb(kind, materia.texture(kind.part(), Cut.CUT_AND_SIFTED), moisture, Optional.empty(), Mass.ofGrams(40), List.of()),
+                List.of(new PlannedHerb(kind, materia.texture(kind.part(), Cut.CUT_AND_SIFTED), moisture, Optional.empty(), Mass.ofGrams(40), List.of())),
                 new PlannedCarrier(carrier, new Bottle("rapeseed", carrier.monthsOpened(), Optional.of(LocalDate.of(2026, 9, 1)), Optional.empty())),
                 new OilWish.ToCover(), jar, List.of(jar),
-                new PlanRequest.Circumstances(way, way.usualLengths(), START, use, Pressing.HAND, Storage.COOL_DARK, Temperature.ofCelsius(14), spirit));
+                new PlanRequest.Circumstances(way, way.usualLengths(), START, use, Pressing.HAND, Storage.COOL_DARK, Means.of(Temperature.ofCelsius(14), spirit)));
     }
 }

@@ -22,6 +22,7 @@ import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.strain.Pressing;
 import java.time.Instant;
@@ -106,9 +107,9 @@ class PlannerTest {
         Vessel jar = new Vessel("half litre", Volume.ofMillilitres(500), Length.ofMillimetres(84));
         Bottle bottle = new Bottle(carrier, materia.carrier(carrier).orElseThrow().monthsOpened(), Optional.of(LocalDate.of(2026, 9, 1)), Optional.empty());
         return new PlanRequest(
-                new PlannedHerb(kind, materia.texture(kind.part(), Cut.CUT_AND_SIFTED), moisture, Optional.empty(), Mass.ofGrams(40), List.of()),
+                List.of(new PlannedHerb(kind, materia.texture(kind.part(), Cut.CUT_AND_SIFTED), moisture, Optional.empty(), Mass.ofGrams(40), List.of())),
                 new PlannedCarrier(materia.carrier(carrier).orElseThrow(), bottle),
                 new OilWish.ToCover(), jar, List.of(jar),
-                new PlanRequest.Circumstances(Method.COLD_AND_DARK, List.of(35), START, use, Pressing.HAND, Storage.COOL_DARK, Temperature.ofCelsius(pantry), Optional.empty()));
+                new PlanRequest.Circumstances(Method.COLD_AND_DARK, List.of(35), START, use, Pressing.HAND, Storage.COOL_DARK, Means.of(Temperature.ofCelsius(pantry), Optional.empty())));
     }
 }

@@ -25,6 +25,7 @@ import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
@@ -293,8 +294,8 @@ class RoundsTest {
         var nettle = materia.herb("nettle").orElseThrow();
         Vessel jar = new Vessel("half litre", Volume.ofMillilitres(500), Length.ofMillimetres(84));
         return new Planner(Cautions.shipped(), Materia.shipped()).plan(new PlanRequest(
-                new PlannedHerb(nettle, materia.texture(nettle.part(), Cut.CUT_AND_SIFTED), Moisture.DRIED, Optional.empty(), Mass.ofGrams(40), List.of()),
+                List.of(new PlannedHerb(nettle, materia.texture(nettle.part(), Cut.CUT_AND_SIFTED), Moisture.DRIED, Optional.empty(), Mass.ofGrams(40), List.of())),
                 new PlannedCarrier(materia.carrier("rapeseed").orElseThrow(), bottle()), new OilWish.ToCover(), jar, List.of(jar),
-                new PlanRequest.Circumstances(method, lengths(method, length), LocalDate.of(2026, 10, 1), Use.HANDS, Pressing.HAND, Storage.COOL_DARK, Temperature.ofCelsius(12), Optional.empty())));
+                new PlanRequest.Circumstances(method, lengths(method, length), LocalDate.of(2026, 10, 1), Use.HANDS, Pressing.HAND, Storage.COOL_DARK, Means.of(Temperature.ofCelsius(12), Optional.empty()))));
     }
 }

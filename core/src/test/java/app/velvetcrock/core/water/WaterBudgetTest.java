@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.spirit.Dosing;
 import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.water.WaterBudget.Wet;
@@ -53,7 +54,7 @@ class WaterBudgetTest {
     /** 40 g take 20 g of 95 %: 20/0.8114 = 24.6 mL, with 1.5 g of water. 100 g of 95 % (0.924) thinned to 75 % (0.6782): 100·(0.924/0.6782 − 1) = 36.2 g. */
     @Test
     void spiritMoistensAndIsThinnedByMass() {
-        Moistening moist = Moistening.of(Mass.ofGrams(40), new Strength(95));
+        Moistening moist = Moistening.of(Mass.ofGrams(40), new Strength(95), Dosing.AS_USUAL);
         assertThat(moist.spirit().grams()).isCloseTo(20, within(1e-9));
         assertThat(moist.volume().millilitres()).isCloseTo(24.6, within(0.05));
         assertThat(moist.water().grams()).isCloseTo(1.5, within(0.05));

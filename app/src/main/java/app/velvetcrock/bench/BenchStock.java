@@ -1,0 +1,111 @@
+package app.velvetcrock.bench;
+
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Batches;
+import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.method.Source;
+import app.velvetcrock.core.planning.FirstInfusion;
+import app.velvetcrock.core.planning.PlanRequest;
+import app.velvetcrock.core.planning.PlannedCarrier;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stores.KitShelf;
+import app.velvetcrock.stores.LotKind;
+import app.velvetcrock.stores.Oils;
+import app.velvetcrock.stores.Stock;
+import app.velvetcrock.stores.Stores;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Reads what there is to plan with. */
+@Component
+class BenchStock {
+
+    /** From here heat costs an oil a quarter of its life (craft: keeping). */
+    private static final Temperature HOT = Temperature.ofCelsius(70);
+
+    private final Stores stores;
+    private final KitShelf kit;
+    private final Oils oils;
+    private final Batches batches;
+    private final OwnWays ways;
+
+    BenchStock(Stores stores, KitShelf kit, Oils oils, Batches batches, OwnWays ways) {
+        this.stores = stores;
+        this.kit = kit;
+        this.oils = oils;
+        this.batches = batches;
+        this.ways = ways;
+    }
+
+    /**
+     * What there is to plan with.
+     *
+     * @param carriers what pours in this pantry first
+     * @param oils finished oils, for infusing a second time
+     * @param jars those with at least one free, in so many pieces as are free
+     * @param pots pots and inserts a charge can lie in, free ones
+     * @param pans every pot there is, for standing a jar in
+     * @param spirits the strongest first
+     */
+    public record Shelves(
+            List<Stock.OfHerb> herbs, List<Stock.OfCarrier> carriers, List<Stock.OfOil> oils, List<Stock.OfJar> jars, List<Stock.OfJar> pots, List<Stock.OfJar> pans,
+            List<Stock.OfSupply> spirits, Set<Source> kit, List<OwnWays.OfWay> own) {
+
+        public boolean areEnough() {
+            return !herbs.isEmpty() && !carriers.isEmpty() && !(jars.isEmpty() && pots.isEmpty());
+        }
+    }
+
+    /** Something to pour over a herb: a bottle, or an oil infused before. */
+    record Pour(UUID id, PlannedCarrier carrier, Mass left) {}
+
+    Shelves read(House house, LocalDate today) {
+        Map<UUID, Long> taken = batches.inUse();
+        List<Stock.OfJar> pans = kit.pots();
+        List<Stock.OfSupply> spirits = stores.supplies(Set.of(LotKind.SPIRIT)).stream()
+                .filter(lot -> lot.abv().isPresent()).sorted(Comparator.comparing((Stock.OfSupply lot) -> -lot.abv().orElse(0.0))).toList();
+        return new Shelves(stores.herbs(), liquidFirst(stores.carriers(), house, today), oils.inStock(), free(stores.jars(), taken), free(pans, taken), pans, spirits, kit.sources(), ways.all());
+    }
+
+    private static List<Stock.OfJar> free(List<Stock.OfJar> all, Map<UUID, Long> taken) {
+        return all.stream().map(jar -> new Stock.OfJar(jar.id(), jar.vessel(), (int) (jar.pieces() - taken.getOrDefault(jar.id(), 0L)), jar.kit())).filter(jar -> jar.pieces() > 0).toList();
+    }
+
+    /** Puts what pours in this pantry first, and of one oil the bottle that lasts longest: what the sentence begins with. */
+    private static List<Stock.OfCarrier> liquidFirst(List<Stock.OfCarrier> carriers, House house, LocalDate today) {
+        return carriers.stream()
+                .sorted(Comparator.comparing((Stock.OfCarrier c) -> c.kind().melting().filter(m -> m.compareTo(house.settings().pantry()) > 0).isPresent())
+                        .thenComparing(Stock.OfCarrier::name)
+                        .thenComparing(c -> new Bottle(c.name(), c.kind().monthsOpened(), c.opened(), c.bestBefore()).end(today), Comparator.reverseOrder()))
+                .toList();
+    }
+
+    static Pour pour(Stock.OfCarrier bottle) {
+        return new Pour(bottle.id(), new PlannedCarrier(bottle.kind(), new Bottle(bottle.name(), bottle.kind().monthsOpened(), bottle.opened(), bottle.bestBefore())), bottle.left());
+    }
+
+    /** A finished oil with what it carries of its first herb; its own date is the bottle's best before. */
+    Pour pour(Stock.OfOil oil) {
+        BatchSheet sheet = batches.sheet(oil.batch());
+        PlanRequest request = sheet.plan().request();
+        double out = sheet.strained().orElseThrow().out().millilitres();
+        Set<String> traits = new TreeSet<>(request.carrier().first().map(FirstInfusion::traits).orElse(Set.of()));
+        request.herbs().forEach(herb -> traits.addAll(herb.kind().traits()));
+        double before = request.carrier().first().map(FirstInfusion::gramsPerMillilitre).orElse(0.0);
+        boolean hot = request.circumstances().method().hottest().high().compareTo(HOT) >= 0 || request.carrier().first().filter(FirstInfusion::hot).isPresent();
+        FirstInfusion first = new FirstInfusion("%s, batch %d".formatted(oil.name(), sheet.number()), before + sheet.course().charge().herbs().mass().grams() / Math.max(1, out),
+                request.wettest(), hot, traits);
+        Bottle bottle = new Bottle(oil.name(), request.carrier().kind().monthsOpened(), request.carrier().bottle().opened().or(() -> Optional.of(request.circumstances().start())),
+                Optional.of(oil.useBy()));
+        return new Pour(oil.id(), new PlannedCarrier(request.carrier().kind(), bottle, Optional.of(first)), oil.left());
+    }
+}

@@ -1,0 +1,20 @@
+package app.velvetcrock.core.method;
+
+/** What gives a method its heat. */
+public enum Source {
+    POT("a pot for a water bath"),
+    SLOW_COOKER("a slow cooker"),
+    DEHYDRATOR("a dehydrator"),
+    OVEN("an oven");
+
+    private final String word;
+
+    Source(String word) {
+        this.word = word;
+    }
+
+    /** The word with its article: "a slow cooker". */
+    public String word() {
+        return word;
+    }
+}

@@ -1,0 +1,75 @@
+package app.velvetcrock.core.planning;
+
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.planning.PlanRequest.Circumstances;
+import app.velvetcrock.core.timetable.Step;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The steps of a plan in their order, from the chopping to the last decanting (craft: timetables). */
+public final class PlanSteps {
+
+    /** Keys of what is not a stage. */
+    public static final String PREPARE = "prepare";
+    public static final String COOL = "cool";
+    public static final String STRAIN = "strain";
+    public static final String SETTLE = "settle";
+    public static final String DECANT = "decant";
+
+    private static final Duration CHOPPING = Duration.ofMinutes(20);
+    private static final Duration COOLING = Duration.ofHours(2);
+    private static final Duration STRAINING = Duration.ofMinutes(45);
+    private static final Duration SETTLING = Duration.ofHours(24);
+
+    /** [E] Pouring off what has settled. */
+    private static final Duration DECANTING = Duration.ofMinutes(15);
+
+    /** Under this a spirit's water is settled out (craft: spirit). */
+    private static final double WATERY_SPIRIT = 60;
+
+    private PlanSteps() {}
+
+    /**
+     * Lists the steps.
+     *
+     * @param mayRunAlone true where the household lets slow heat run on while it is asleep or out
+     */
+    public static List<Step> of(PlanRequest request, boolean mayRunAlone) {
+        Circumstances how = request.circumstances();
+        List<Step> steps = new ArrayList<>();
+        steps.add(new Step.Hands(PREPARE, "chop, weigh, charge", CHOPPING));
+        List<Stage> stages = how.method().stages();
+        for (int i = 0; i < stages.size(); i++) {
+            steps.add(step(stages.get(i), how.lengths().get(i), !request.wettest().isDried(), mayRunAlone));
+        }
+        if (stages.get(stages.size() - 1).isHeated()) {
+            steps.add(new Step.Wait(COOL, "cooling", COOLING));
+        }
+        steps.add(new Step.Hands(STRAIN, "strain and measure", STRAINING));
+        if (settles(request)) {
+            steps.add(new Step.Wait(SETTLE, "settling", SETTLING));
+            steps.add(new Step.Hands(DECANT, "decant", DECANTING));
+        }
+        return steps;
+    }
+
+    private static Step step(Stage stage, int length, boolean wet, boolean mayRunAlone) {
+        Duration time = Duration.ofMinutes((long) length * stage.pace().minutes());
+        if (stage.isHeated()) {
+            return new Step.Heat(stage.key(), stage.name(), time, wet, mayRunAlone && !stage.attended());
+        }
+        return stage.pace() == Pace.DAYS ? new Step.Days(stage.key(), stage.name(), length) : new Step.Wait(stage.key(), stage.name(), time);
+    }
+
+    /** Moist herb, powder and watery spirit leave something that sinks. */
+    private static boolean settles(PlanRequest request) {
+        Circumstances how = request.circumstances();
+        boolean fine = request.herbs().stream().anyMatch(herb -> herb.cut() == Cut.POWDER || herb.cut() == Cut.SLURRY);
+        boolean watery = how.method().is(Method.SPIRIT_FIRST) && how.means().spirit().filter(strength -> strength.percent() < WATERY_SPIRIT).isPresent();
+        return !request.wettest().isDried() || fine || watery;
+    }
+}

@@ -1,0 +1,81 @@
+package app.velvetcrock.core.timetable;
+
+import app.velvetcrock.core.method.Pace;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/**
+ * When anybody of a household is home and awake; nothing asks for hands outside of it.
+ *
+ * @param people whose hours are put together: one of them at home is enough
+ */
+public record HomeHours(List<Presence> people, ZoneId zone) {
+
+    /** Nothing is looked for further ahead than this. */
+    static final int HORIZON_DAYS = 400;
+
+    /** [E] Hours of a household that has said nothing: no hands at night. */
+    private static final Window USUAL = new Window(Pace.MORNING, LocalTime.of(22, 0));
+
+    public HomeHours {
+        people = List.copyOf(people);
+    }
+
+    /** Every day from eight in the morning to ten at night, until the household says otherwise. */
+    public static HomeHours usual(ZoneId zone) {
+        return new HomeHours(List.of(new Presence("", Arrays.stream(DayOfWeek.values()).collect(Collectors.toMap(Function.identity(), day -> List.of(USUAL))), List.of())), zone);
+    }
+
+    /** The stretches of a day with somebody home, put together and in order; both clock changes shift them as the clock on the wall does. */
+    public List<Span> on(LocalDate day) {
+        List<Span> all = people.stream().flatMap(person -> person.on(day).stream())
+                .map(window -> new Span[] {span(day, window)}).flatMap(Arrays::stream).sorted(Comparator.comparing(Span::startInclusive)).toList();
+        List<Span> merged = new ArrayList<>();
+        for (Span span : all) {
+            Span last = merged.isEmpty() ? null : merged.get(merged.size() - 1);
+            if (last != null && !span.startInclusive().isAfter(last.endExclusive())) {
+                merged.set(merged.size() - 1, span.endExclusive().isAfter(last.endExclusive()) ? new Span(last.startInclusive(), span.endExclusive()) : last);
+            } else {
+                merged.add(span);
+            }
+        }
+        return merged;
+    }
+
+    private Span span(LocalDate day, Window window) {
+        Instant from = day.atTime(window.from()).atZone(zone).toInstant();
+        Instant to = day.atTime(window.to()).atZone(zone).toInstant();
+        // A window inside the hour that spring skips has no length; a minute stands for it.
+        return new Span(from, to.isAfter(from) ? to : from.plus(Duration.ofMinutes(1)));
+    }
+
+    /** The first stretch of hands no shorter than {@code least} that begins no earlier than {@code from}; empty within the horizon for nobody ever home so long. */
+    Optional<Span> next(Instant from, Duration least) {
+        LocalDate first = from.atZone(zone).toLocalDate();
+        for (int ahead = 0; ahead <= HORIZON_DAYS; ahead++) {
+            for (Span span : on(first.plusDays(ahead))) {
+                Instant start = span.startInclusive().isBefore(from) ? from : span.startInclusive();
+                if (start.isBefore(span.endExclusive()) && Duration.between(start, span.endExclusive()).compareTo(least) >= 0) {
+                    return Optional.of(new Span(start, span.endExclusive()));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Tells whether somebody is home throughout. */
+    public boolean covers(Span span) {
+        return on(span.startInclusive().atZone(zone).toLocalDate()).stream().anyMatch(window -> window.holds(span));
+    }
+}

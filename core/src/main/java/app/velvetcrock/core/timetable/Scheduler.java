@@ -1,0 +1,81 @@
+package app.velvetcrock.core.timetable;
+
+import app.velvetcrock.core.method.Pace;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Places steps in the hours somebody is home (craft: timetables). */
+public final class Scheduler {
+
+    /** Starts are looked for on quarters of an hour. */
+    private static final Duration GRID = Duration.ofMinutes(15);
+
+    private Scheduler() {}
+
+    /**
+     * The earliest timetable that begins no earlier than {@code from}.
+     *
+     * @param notBefore moments before which a step, by its key, is not to begin
+     * @return empty where nobody is ever home long enough
+     */
+    public static Optional<Timetable> forward(List<Step> steps, Instant from, HomeHours hours, Map<String, Instant> notBefore) {
+        List<Placed> placed = new ArrayList<>();
+        Instant at = from;
+        for (Step step : steps) {
+            Instant pinned = notBefore.getOrDefault(step.key(), at);
+            Optional<List<Span>> spans = place(step, pinned.isAfter(at) ? pinned : at, hours);
+            if (spans.isEmpty()) {
+                return Optional.empty();
+            }
+            placed.add(new Placed(step, spans.get()));
+            at = placed.get(placed.size() - 1).end();
+        }
+        return Optional.of(new Timetable(placed));
+    }
+
+    /** The same with nothing held back. */
+    public static Optional<Timetable> forward(List<Step> steps, Instant from, HomeHours hours) {
+        return forward(steps, from, hours, Map.of());
+    }
+
+    /**
+     * The timetable of the latest start that is done by {@code need}; its slack lies at its end. Since a later start never ends earlier, the latest is found by
+     * halving.
+     *
+     * @param earliest nothing begins before this
+     * @return empty where even a start at {@code earliest} ends too late
+     */
+    public static Optional<Timetable> backward(List<Step> steps, Instant earliest, Instant need, HomeHours hours) {
+        Optional<Timetable> first = forward(steps, earliest, hours).filter(timetable -> !timetable.end().isAfter(need));
+        if (first.isEmpty()) {
+            return first;
+        }
+        long good = 0;
+        long bad = Math.max(1, Duration.between(earliest, need).dividedBy(GRID) + 1);
+        while (bad - good > 1) {
+            long middle = (good + bad) / 2;
+            boolean inTime = forward(steps, earliest.plus(GRID.multipliedBy(middle)), hours).filter(timetable -> !timetable.end().isAfter(need)).isPresent();
+            if (inTime) {
+                good = middle;
+            } else {
+                bad = middle;
+            }
+        }
+        return forward(steps, earliest.plus(GRID.multipliedBy(good)), hours);
+    }
+
+    private static Optional<List<Span>> place(Step step, Instant from, HomeHours hours) {
+        if (step instanceof Step.Hands hands) {
+            return hours.next(from, hands.length()).map(window -> List.of(Span.of(window.startInclusive(), hands.length())));
+        } else if (step instanceof Step.Wait wait) {
+            return Optional.of(List.of(Span.of(from, wait.length())));
+        } else if (step instanceof Step.Days days) {
+            return Optional.of(List.of(new Span(from, Pace.DAYS.after(from, days.days(), hours.zone()))));
+        }
+        return HeatSessions.place((Step.Heat) step, from, hours);
+    }
+}

@@ -1,0 +1,31 @@
+package app.velvetcrock.core.timetable;
+
+import java.time.Duration;
+import java.time.Instant;
+
+/** A stretch of time; its end is after its start. */
+public record Span(Instant startInclusive, Instant endExclusive) {
+
+    public Span {
+        if (!endExclusive.isAfter(startInclusive)) {
+            throw new IllegalArgumentException("span runs from %s to %s; its end comes after its start".formatted(startInclusive, endExclusive));
+        }
+    }
+
+    static Span of(Instant start, Duration length) {
+        return new Span(start, start.plus(length));
+    }
+
+    public Duration length() {
+        return Duration.between(startInclusive, endExclusive);
+    }
+
+    public boolean overlaps(Span other) {
+        return startInclusive.isBefore(other.endExclusive) && other.startInclusive.isBefore(endExclusive);
+    }
+
+    /** Tells whether another lies wholly within this. */
+    public boolean holds(Span other) {
+        return !other.startInclusive.isBefore(startInclusive) && !other.endExclusive.isAfter(endExclusive);
+    }
+}

@@ -1,0 +1,31 @@
+package app.velvetcrock.core.timetable;
+
+import java.time.Duration;
+
+/** One stretch of the work as a timetable places it. */
+public sealed interface Step {
+
+    /** Names it within its batch; a stage's own key for a stage. */
+    String key();
+
+    /** In words: "straining". */
+    String name();
+
+    /** Somebody's hands for so long, without a break. */
+    record Hands(String key, String name, Duration length) implements Step {}
+
+    /** So much time that nobody need be there for. */
+    record Wait(String key, String name, Duration length) implements Step {}
+
+    /** So many calendar days in the household's zone; over on the morning of the last. */
+    record Days(String key, String name, int days) implements Step {}
+
+    /**
+     * So much heat, in one session or several.
+     *
+     * @param heat heat-hours to earn; each session pays its warm-up besides
+     * @param wet true for herb that turns when it is tepid too long
+     * @param alone true where it may run on while nobody is there or awake
+     */
+    record Heat(String key, String name, Duration heat, boolean wet, boolean alone) implements Step {}
+}

@@ -1,0 +1,50 @@
+package app.velvetcrock.core.timetable;
+
+import java.time.Duration;
+import java.util.Optional;
+
+/**
+ * Whether wet herb is tepid too long when its heat is cut into sessions: every hour between 10 and 40 °C after charging counts, and four are the most
+ * (craft: heat).
+ *
+ * @param sessions how many times it is put on the heat
+ * @param tepid time it spends between 10 and 40 °C with the refrigerator between sessions
+ */
+public record WetHerb(int sessions, Duration tepid) {
+
+    private static final Duration MOST = Duration.ofHours(4);
+
+    /** [E] From the band down past 10 °C, moved to the refrigerator at once. */
+    private static final Duration COOLING = Duration.ofMinutes(60);
+
+    /** Judges the wet heat of a timetable; empty where nothing wet is heated. */
+    public static Optional<WetHerb> of(Timetable timetable) {
+        return timetable.placed().stream().filter(placed -> placed.step() instanceof Step.Heat heat && heat.wet()).findFirst().map(placed -> {
+            int sessions = placed.spans().size();
+            return new WetHerb(sessions, HeatSessions.WARM_UP.multipliedBy(sessions).plus(COOLING.multipliedBy(sessions - 1L)));
+        });
+    }
+
+    /** The most sessions that stay within four hours. */
+    public static int mostSessions() {
+        int sessions = 1;
+        while (HeatSessions.WARM_UP.multipliedBy(sessions + 1L).plus(COOLING.multipliedBy(sessions)).compareTo(MOST) <= 0) {
+            sessions++;
+        }
+        return sessions;
+    }
+
+    public boolean isTooLong() {
+        return tepid.compareTo(MOST) > 0;
+    }
+
+    /** Tells whether it must go into the refrigerator between sessions. */
+    public boolean wantsRefrigerator() {
+        return sessions > 1;
+    }
+
+    /** The hours of somebody at home that each of so many sessions wants, so that they are few enough. */
+    public static Duration hoursEach(Duration heat) {
+        return heat.dividedBy(mostSessions()).plus(HeatSessions.WARM_UP);
+    }
+}
