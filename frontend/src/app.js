@@ -1,5 +1,6 @@
 import './drag.js';
 import './rounds.js';
+import './time.js';
 
 // A part that is worked out anew is put into what stands there: what is being typed and what is opened stays as it is.
 Object.assign(window.Idiomorph.defaults, { ignoreActiveValue: true });
@@ -67,6 +68,11 @@ document.addEventListener('htmx:responseError', (event) => {
       : '! Not saved: something went wrong on our side. What you typed is still here; try again.');
 });
 document.addEventListener('htmx:afterRequest', (event) => { if (event.detail.successful) alarm(''); });
+
+// What was typed last holds: herb said by itself puts out what was wanted.
+document.addEventListener('input', (event) => {
+  if (event.target.id === 'amount') document.getElementById('want.amount').value = '';
+});
 
 // After a page came by script, readers start at its heading, not at the top bar.
 document.addEventListener('htmx:pushedIntoHistory', () => document.querySelector('main')?.focus());

@@ -76,6 +76,7 @@ const write = (name, value, ratio) => {
   const per = number(`${name}Per`);
   const step = number(`${name}Step`);
   const steps = Math.max(1, Math.round(value / per / step));
+  document.getElementById('want.amount').value = '';
   document.getElementById(marks[name].field).value = `${Number((steps * step).toFixed(2))} ${unit}`;
   // The herb's mark keeps the ratio; the oil's mark changes the oil alone.
   if (name === 'herb') document.getElementById('oil').value = `1:${Number(ratio.toFixed(2))}`;

@@ -5,7 +5,9 @@ import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.rounds.Rounds;
+import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Hours;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
 import java.time.Clock;
@@ -29,14 +31,16 @@ class BatchReader {
 
     private final EntryRepository entries;
     private final Households households;
+    private final Hours hours;
     private final People people;
     private final LogWords words;
     private final Json json;
     private final Clock clock;
 
-    BatchReader(EntryRepository entries, Households households, People people, LogWords words, Json json, Clock clock) {
+    BatchReader(EntryRepository entries, Households households, Hours hours, People people, LogWords words, Json json, Clock clock) {
         this.entries = entries;
         this.households = households;
+        this.hours = hours;
         this.people = people;
         this.words = words;
         this.json = json;
@@ -47,13 +51,13 @@ class BatchReader {
         if (batches.isEmpty()) {
             return List.of();
         }
-        Reading reading = new Reading(households.current(), people.namesHere());
+        Reading reading = new Reading(households.current(), hours.home(), people.namesHere());
         Map<UUID, List<BatchEntry>> logs = entries.ofBatches(batches.stream().map(b -> b.id).toList())
                 .stream().collect(Collectors.groupingBy(entry -> entry.batchId));
         return batches.stream().map(batch -> sheet(batch, logs.getOrDefault(batch.id, List.of()), reading)).toList();
     }
 
-    private record Reading(House house, Map<UUID, String> names) {}
+    private record Reading(House house, HomeHours home, Map<UUID, String> names) {}
 
     private BatchSheet sheet(Batch batch, List<BatchEntry> log, Reading reading) {
         FrozenPlan frozen = json.read(batch.plan, FrozenPlan.class);
@@ -65,7 +69,7 @@ class BatchReader {
         Set<Kind> held = log.stream().filter(e -> !takenBack.contains(e.id)).map(e -> e.kind)
                 .collect(Collectors.toCollection(() -> EnumSet.noneOf(Kind.class)));
         List<BatchSheet.Line> lines = log.stream().map(e -> line(e, takenBack.contains(e.id), held, reading)).toList();
-        return new BatchSheet(batch.id, batch.number, batch.name, batch.stand(), frozen, course, holding, Rounds.open(course, holding, zone), lines);
+        return new BatchSheet(batch.id, batch.number, batch.name, batch.stand(), frozen, course, holding, Rounds.open(course, holding, reading.home(), frozen.holds()), lines);
     }
 
     private BatchSheet.Line line(BatchEntry entry, boolean takenBack, Set<Kind> held, Reading reading) {

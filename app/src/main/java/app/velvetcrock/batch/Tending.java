@@ -12,6 +12,7 @@ import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.rounds.Rounds;
+import app.velvetcrock.stillroom.Hours;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stores.Cause;
 import app.velvetcrock.stores.Ledger;
@@ -33,12 +34,14 @@ public class Tending {
     private final Ledger ledger;
     private final Lineage lineage;
     private final Households households;
+    private final Hours hours;
 
-    Tending(BatchLog log, Ledger ledger, Lineage lineage, Households households) {
+    Tending(BatchLog log, Ledger ledger, Lineage lineage, Households households, Hours hours) {
         this.log = log;
         this.ledger = ledger;
         this.lineage = lineage;
         this.households = households;
+        this.hours = hours;
     }
 
     /** When it was done, what was typed, and the form's one-time key. */
@@ -112,7 +115,7 @@ public class Tending {
     }
 
     private @Nullable TaskKey next(BatchSheet sheet, TaskKind kind) {
-        return Rounds.next(sheet.course(), sheet.log(), kind, households.current().settings().zone()).orElse(null);
+        return Rounds.next(sheet.course(), sheet.log(), kind, hours.home()).orElse(null);
     }
 
     private static String state(Course.State state) {

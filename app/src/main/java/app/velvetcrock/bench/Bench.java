@@ -25,6 +25,7 @@ import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Planner;
+import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.stillroom.House;
@@ -36,7 +37,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -53,14 +56,16 @@ public class Bench {
     private static final int MOST_OF_A_SIZE = 12;
 
     private final BenchStock stock;
+    private final BenchTime time;
     private final Retentions retentions;
     private final Households households;
     private final Planner planner;
     private final Materia materia;
     private final Clock clock;
 
-    Bench(BenchStock stock, Retentions retentions, Households households, Planner planner, Materia materia, Clock clock) {
+    Bench(BenchStock stock, BenchTime time, Retentions retentions, Households households, Planner planner, Materia materia, Clock clock) {
         this.stock = stock;
+        this.time = time;
         this.retentions = retentions;
         this.households = households;
         this.planner = planner;
@@ -68,9 +73,19 @@ public class Bench {
         this.clock = clock;
     }
 
-    /** Reads everything the Bench can be asked with, once. */
+    /** Reads everything the Bench can be asked with, once; with its days and hours. */
     @Transactional(readOnly = true)
     public BenchWork work(BenchForm typed) {
+        return work(typed, true);
+    }
+
+    /** The same without days and hours, for a mark that is being dragged. */
+    @Transactional(readOnly = true)
+    public BenchWork charge(BenchForm typed) {
+        return work(typed, false);
+    }
+
+    private BenchWork work(BenchForm typed, boolean withTime) {
         House house = households.current();
         LocalDate today = house.dayOf(clock.instant());
         BenchStock.Shelves shelves = stock.read(house, today);
@@ -80,7 +95,7 @@ public class Bench {
         if (!shelves.areEnough()) {
             return new BenchWork(form, fields, shelves, way, Optional.empty());
         }
-        return new BenchWork(form, fields, shelves, way, plan(form, way, new Desk(fields, shelves, house, new BenchSentence(fields, house, today))));
+        return new BenchWork(form, fields, shelves, way, plan(form, way, new Desk(fields, shelves, house, new BenchSentence(fields, house, today), withTime)));
     }
 
     /** The way named, shipped or the household's own; until one is chosen the fittest stands there. */
@@ -104,7 +119,7 @@ public class Bench {
     }
 
     /** What one working-out has before it. */
-    private record Desk(Fields fields, BenchStock.Shelves shelves, House house, BenchSentence sentence) {}
+    private record Desk(Fields fields, BenchStock.Shelves shelves, House house, BenchSentence sentence, boolean withTime) {}
 
     /** What is to be planned, read and clear, before a vessel is chosen. */
     private record Asked(List<Stock.OfHerb> herbs, List<PlannedHerb> planned, BenchStock.Pour pour, OilWish oil, PlanRequest.Circumstances how, BenchSentence.Spirit spirit) {
@@ -118,16 +133,30 @@ public class Bench {
         Optional<Stock.OfJar> vessel = named(Stream.concat(desk.shelves().jars().stream(), desk.shelves().pots().stream()).toList(), Stock.OfJar::id, form.jar());
         Optional<Asked> read = read(form, way, vessel, desk);
         return read.flatMap(asked -> parts(form, asked, vessel, desk)).map(parts -> {
-            BatchPlan plan = parts.get(0).plan();
             enough(parts, read.get(), desk);
-            return new BenchWork.Planned(parts, ways(plan, way, desk.shelves()), bath(plan, desk.shelves()));
+            return inTime(form, way, parts, desk);
         });
+    }
+
+    /** The plan with its ways, those last that cannot be made in time. */
+    private BenchWork.Planned inTime(BenchForm form, Method way, List<BenchWork.Part> parts, Desk desk) {
+        BatchPlan plan = parts.get(0).plan();
+        List<Choice> ways = ways(plan, way, desk.shelves());
+        BenchTime.Asked asked = time.read(form, plan.request(), desk.fields(), desk.house());
+        Map<String, String> late = time.late(asked, plan.request(), ways.stream().filter(choice -> choice.fitness().isAllowed()).map(Choice::method).toList(), desk.house());
+        List<Choice> sorted = ways.stream().sorted(Comparator.comparing(choice -> late.containsKey(choice.method().base().key()) && late.containsKey(choice.method().key()))).toList();
+        return new BenchWork.Planned(parts.stream().map(part -> part.holding(asked.holds())).toList(), sorted, bath(plan, desk.shelves()), late,
+                desk.withTime() ? Optional.of(time.timing(asked, plan.request())) : Optional.empty());
     }
 
     private Optional<Asked> read(BenchForm form, Method way, Optional<Stock.OfJar> vessel, Desk desk) {
         Fields fields = desk.fields();
         List<BlendSentence.Row> rows = rows(form, desk);
         BenchStock.Pour pour = pour(form, desk);
+        if (form.want() != null && !BenchForm.isBlank(form.want().amount())) {
+            Optional<Wanted> wanted = new WantSentence(fields, desk.house(), desk.shelves().containers()).wanted(form, rows, pour, retentions);
+            return wanted.flatMap(want -> read(form.making(desk.house().mass(want.herb()), Math.round(want.oil().millilitres()) + " mL"), way, vessel, desk));
+        }
         Optional<List<Mass>> masses = new BlendSentence(fields, desk.house()).masses(rows, form.total(), vessel.map(Stock.OfJar::vessel));
         Optional<OilWish> oil = desk.sentence().oil(pour.carrier().kind().density(), form.oil());
         Method numbered = new NumbersSentence(fields, desk.house()).apply(way, form.numbers() == null ? BenchForm.Numbers.NONE : form.numbers());
@@ -203,7 +232,7 @@ public class Bench {
         BatchPlan plan = planner.plan(request);
         Instant at = desk.house().instantOn(asked.how().start(), clock.instant());
         FrozenPlan frozen = new FrozenPlan(plan, asked.herbs().stream().map(Stock.OfHerb::id).toList(), asked.pour().id(),
-                plan.moistening().flatMap(moist -> asked.spirit().lot()).map(Stock.OfSupply::id));
+                plan.moistening().flatMap(moist -> asked.spirit().lot()).map(Stock.OfSupply::id), Map.of());
         return new BenchWork.Part(frozen, jar, new Batches.Weighed(plan.charge().herbs().mass(), plan.charge().oil(), at));
     }
 

@@ -20,6 +20,7 @@ import app.velvetcrock.web.OneTime;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -69,8 +70,21 @@ class BenchController {
     @HxRequest
     @GetMapping("/bench/plan")
     String plan(BenchForm form, Model model) {
-        page(model, bench.work(form));
+        page(model, bench.charge(form));
         return "bench/bench :: worked";
+    }
+
+    /** The days alone, worked out again while the sentence is being changed. */
+    @HxRequest
+    @GetMapping("/bench/time")
+    String time(BenchForm form, Model model) {
+        page(model, bench.work(form));
+        return "bench/time :: time";
+    }
+
+    @GetMapping("/bench/time")
+    String timeWithoutScript(BenchForm form, Model model) {
+        return bench(form, model);
     }
 
     @GetMapping("/bench/plan")
@@ -151,6 +165,10 @@ class BenchController {
         model.addAttribute("cost", work.planned().flatMap(this::cost).orElse(null));
         model.addAttribute("fields", work.fields());
         model.addAttribute("schools", schools);
+        Optional<BenchTime.Timing> timing = work.planned().flatMap(BenchWork.Planned::timing);
+        model.addAttribute("ribbon", timing.flatMap(t -> t.timetable().map(timetable -> TimeRibbon.of(t, timetable, households.current()))).orElse(null));
+        model.addAttribute("lateWords", timing.flatMap(BenchTime.Timing::inTime).map(BenchTime::words).orElse(""));
+        model.addAttribute("holdAt", new HoldAt());
         model.addAttribute("rhythms", new Rhythms());
         model.addAttribute("cuts", Cut.values());
         model.addAttribute("uses", Use.values());
@@ -181,6 +199,14 @@ class BenchController {
 
         public String words(Tending tending) {
             return NumbersSentence.words(tending);
+        }
+    }
+
+    /** Lets a template write a moment as a field for date and time holds it. */
+    static final class HoldAt {
+
+        public String of(Instant moment, House house) {
+            return moment.atZone(house.settings().zone()).toLocalDateTime().withSecond(0).withNano(0).toString();
         }
     }
 

@@ -19,12 +19,14 @@ import org.jspecify.annotations.Nullable;
  * @param numbers numbers of the way that are to be others
  * @param knowingly why it is made against the rules of water
  * @param called the name the household gives a way of its own
+ * @param time when it is needed
+ * @param want what is wanted of it; empty where herb and oil are said
  */
 public record BenchForm(
         @Nullable UUID key, @Nullable String herb, @Nullable String amount, @Nullable String cut, @Nullable List<HerbRow> more, @Nullable String total, @Nullable String carrier,
         @Nullable String oil, @Nullable String jar, @Nullable String method, @Nullable String length, @Nullable String then, @Nullable String start, @Nullable String use,
         @Nullable String pressing, @Nullable String storage, @Nullable String weighed, @Nullable String poured, @Nullable Numbers numbers, @Nullable SpiritForm spirit,
-        @Nullable String knowingly, @Nullable String called) {
+        @Nullable String knowingly, @Nullable String called, @Nullable Time time, @Nullable Want want) {
 
     /** Stands for a jar where the charge is to be divided over several. */
     public static final String SPLIT = "split";
@@ -64,24 +66,59 @@ public record BenchForm(
         static final SpiritForm NONE = new SpiritForm("", "", "");
     }
 
+    /**
+     * When it is needed, and which of its steps are held back.
+     *
+     * @param by a day as people say it
+     * @param at the time of that day
+     * @param hold moments before which each step is not to begin, by its place
+     */
+    public record Time(@Nullable String by, @Nullable String at, @Nullable List<String> hold) {
+
+        static final Time NONE = new Time("", "", List.of());
+
+        public String held(int step) {
+            return hold == null || step >= hold.size() || hold.get(step) == null ? "" : hold.get(step);
+        }
+    }
+
+    /**
+     * What is wanted of it, from which herb and oil are worked out.
+     *
+     * @param amount oil, or a number of containers
+     * @param container which; empty for oil
+     * @param firmness of the salve in them, on the scale
+     */
+    public record Want(@Nullable String amount, @Nullable String container, @Nullable String firmness) {
+
+        static final Want NONE = new Want("", "", "");
+    }
+
     /** A plain charge of one herb in one oil, all else as usual. */
     public static BenchForm of(String herb, String amount, String carrier, String oil) {
-        return new BenchForm(null, herb, amount, null, null, null, carrier, oil, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+        return new BenchForm(null, herb, amount, null, null, null, carrier, oil, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     /** The same by another way. */
     public BenchForm by(String way) {
-        return new BenchForm(key, herb, amount, cut, more, total, carrier, oil, jar, way, length, then, start, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called);
+        return new BenchForm(key, herb, amount, cut, more, total, carrier, oil, jar, way, length, then, start, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+    }
+
+    /** The same for herb and oil worked out from what is wanted; of a blend the whole is said. */
+    BenchForm making(String howMuch, String ofOil) {
+        boolean blend = more != null && !more.isEmpty();
+        return new BenchForm(key, herb, blend ? amount : howMuch, cut, more, blend ? howMuch : total, carrier, ofOil, jar, method, length, then, start, use, pressing, storage, weighed, poured,
+                numbers, spirit, knowingly, called, time, null);
     }
 
     /** The same for so long, from a day. */
     public BenchForm lasting(String howLong, String from) {
-        return new BenchForm(key, herb, amount, cut, more, total, carrier, oil, jar, method, howLong, then, from, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called);
+        return new BenchForm(key, herb, amount, cut, more, total, carrier, oil, jar, method, howLong, then, from, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
     }
 
     /** The same as a blend with these herbs besides. */
     public BenchForm with(List<HerbRow> others) {
-        return new BenchForm(key, herb, amount, cut, others, total, carrier, oil, jar, method, length, then, start, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called);
+        return new BenchForm(key, herb, amount, cut, others, total, carrier, oil, jar, method, length, then, start, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
     }
 
     /** The form with what a newcomer would find filled in. */
@@ -91,7 +128,7 @@ public record BenchForm(
                 key, or(herb, ""), or(amount, usualAmount), or(cut, ""), rows, or(total, ""), or(carrier, ""), oil == null ? "" : oil, or(jar, ""), way.key(),
                 or(length, way.first().pace().words(way.first().usual())), or(then, usualThen(way)), or(start, today), or(use, "ADULT_SKIN"), or(pressing, "HAND"),
                 or(storage, "COOL_DARK"), or(weighed, ""), or(poured, ""), numbers == null ? Numbers.NONE : numbers, spirit == null ? SpiritForm.NONE : spirit,
-                or(knowingly, ""), or(called, ""));
+                or(knowingly, ""), or(called, ""), time == null ? Time.NONE : time, want == null ? Want.NONE : want);
     }
 
     /** What the second stage takes usually; empty where there is none. */

@@ -55,10 +55,12 @@ class BenchStock {
      * @param pots pots and inserts a charge can lie in, free ones
      * @param pans every pot there is, for standing a jar in
      * @param spirits the strongest first
+     * @param containers tins and bottles to fill
      */
     public record Shelves(
             List<Stock.OfHerb> herbs, List<Stock.OfCarrier> carriers, List<Stock.OfOil> oils, List<Stock.OfJar> jars, List<Stock.OfJar> pots, List<Stock.OfJar> pans,
-            List<Stock.OfSupply> spirits, Set<Source> kit, List<OwnWays.OfWay> own) {
+            List<Stock.OfSupply> spirits, Set<Source> kit, List<OwnWays.OfWay> own,
+            List<Stock.OfSupply> containers) {
 
         public boolean areEnough() {
             return !herbs.isEmpty() && !carriers.isEmpty() && !(jars.isEmpty() && pots.isEmpty());
@@ -73,7 +75,8 @@ class BenchStock {
         List<Stock.OfJar> pans = kit.pots();
         List<Stock.OfSupply> spirits = stores.supplies(Set.of(LotKind.SPIRIT)).stream()
                 .filter(lot -> lot.abv().isPresent()).sorted(Comparator.comparing((Stock.OfSupply lot) -> -lot.abv().orElse(0.0))).toList();
-        return new Shelves(stores.herbs(), liquidFirst(stores.carriers(), house, today), oils.inStock(), free(stores.jars(), taken), free(pans, taken), pans, spirits, kit.sources(), ways.all());
+        return new Shelves(stores.herbs(), liquidFirst(stores.carriers(), house, today), oils.inStock(), free(stores.jars(), taken), free(pans, taken), pans, spirits, kit.sources(), ways.all(),
+                stores.supplies(Set.of(LotKind.CONTAINER)));
     }
 
     private static List<Stock.OfJar> free(List<Stock.OfJar> all, Map<UUID, Long> taken) {

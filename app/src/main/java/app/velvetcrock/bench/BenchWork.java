@@ -12,6 +12,7 @@ import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.web.Fields;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -37,14 +38,21 @@ public record BenchWork(BenchForm form, Fields fields, BenchStock.Shelves shelve
         public BatchPlan plan() {
             return frozen.plan();
         }
+
+        /** The same with some of its steps held back. */
+        Part holding(Map<String, Instant> holds) {
+            return new Part(new FrozenPlan(frozen.plan(), frozen.herbLots(), frozen.carrierLot(), frozen.spiritLot(), holds), jar, weighed);
+        }
     }
 
     /**
      * A plan, in one vessel or divided over several, and all ways there are.
      *
      * @param bath the pan its jar can stand in, of a way with a water bath
+     * @param late ways that cannot be made by the day it is needed, by their key, with by how much
+     * @param timing the plan in time; absent where only the charge was asked
      */
-    public record Planned(List<Part> parts, List<Choice> ways, Optional<Bath> bath) {
+    public record Planned(List<Part> parts, List<Choice> ways, Optional<Bath> bath, Map<String, String> late, Optional<BenchTime.Timing> timing) {
 
         /** The first of its vessels; all stand alike. */
         public Part first() {

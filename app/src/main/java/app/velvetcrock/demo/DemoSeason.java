@@ -22,8 +22,12 @@ import app.velvetcrock.stores.NewHerb;
 import app.velvetcrock.stores.Origin;
 import app.velvetcrock.stores.Provenance;
 import app.velvetcrock.stores.Stores;
+import app.velvetcrock.core.timetable.HoursReader;
+import app.velvetcrock.core.timetable.Window;
+import app.velvetcrock.stillroom.Hours;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -36,12 +40,14 @@ class DemoSeason {
     private static final double PRICE_PER_LITRE = 780;
 
     private final DemoHands hands;
+    private final Hours hours;
     private final Stores stores;
     private final DemoStores shelves;
     private final Materia materia;
 
-    DemoSeason(DemoHands hands, Stores stores, DemoStores shelves, Materia materia) {
+    DemoSeason(DemoHands hands, Hours hours, Stores stores, DemoStores shelves, Materia materia) {
         this.hands = hands;
+        this.hours = hours;
         this.stores = stores;
         this.shelves = shelves;
         this.materia = materia;
@@ -53,6 +59,7 @@ class DemoSeason {
             UUID oldRapeseed, UUID rapeseed, UUID sunflower, UUID hemp) {}
 
     void fill() {
+        home();
         jars();
         Larder larder = larder();
         finished(larder);
@@ -61,6 +68,13 @@ class DemoSeason {
         standing(larder);
         onTheHeat(larder);
         shelves.fill();
+    }
+
+    /** Runa is home mornings and evenings, and all of the weekend. */
+    private void home() {
+        List<Window> weekday = HoursReader.parse("7-9, 17-22");
+        List<Window> weekend = HoursReader.parse("8-22");
+        hours.add("Runa", List.of(weekday, weekday, weekday, weekday, weekday, weekend, weekend));
     }
 
     private Larder larder() {

@@ -55,7 +55,7 @@ public class RoundsService {
         Today today = Today.of(now, house);
         Map<UUID, Stock.OfOil> first = firstToEnd();
         List<RowWords.Found> found = new ArrayList<>();
-        standing.forEach(sheet -> add(found, sheet, Rounds.open(sheet.course(), sheet.log(), today.zone()), today));
+        standing.forEach(sheet -> add(found, sheet, sheet.open(), today));
         for (BatchSheet sheet : batches.among(first.keySet())) {
             List<Task> open = new ArrayList<>(sheet.open());
             AfterStraining.useFirst(sheet.log(), first.get(sheet.id()).useBy(), today.zone()).ifPresent(open::add);

@@ -7,6 +7,7 @@ import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stores.Stock;
@@ -62,6 +63,9 @@ final class RowWords {
         boolean turn = kind == TaskKind.SHAKE && found.sheet().plan().found().cover() == Cover.COVERS_PUSHED_UNDER;
         if (kind == TaskKind.NEXT) {
             return "Next: " + found.sheet().course().next().map(Stage::name).orElse("strain");
+        }
+        if (kind == TaskKind.SHAKE && found.sheet().course().stage().key().equals(Variants.WINDOW_STAGE)) {
+            return "Loosen and shake, three times today";
         }
         return turn ? "Shake, turn under" : kind.word();
     }

@@ -38,7 +38,7 @@ public class People implements UserDetailsService {
     @Override
     @Transactional(readOnly = true)
     public SignedIn loadUserByUsername(String email) {
-        return accounts.findByEmail(email.strip())
+        return Optional.of(email.strip()).filter(typed -> typed.indexOf(0) < 0).flatMap(accounts::findByEmail)
                 .flatMap(account -> accounts.firstStillroom(account.id()).map(stillroom -> signedIn(account, stillroom)))
                 .orElseThrow(() -> new UsernameNotFoundException("no such account"));
     }
@@ -57,7 +57,7 @@ public class People implements UserDetailsService {
 
     @Transactional(readOnly = true)
     boolean isTaken(String email) {
-        return accounts.findByEmail(email.strip()).isPresent();
+        return Optional.of(email.strip()).filter(typed -> typed.indexOf(0) < 0).flatMap(accounts::findByEmail).isPresent();
     }
 
     /** Changes the password; false when the old one is not right. */

@@ -19,7 +19,7 @@ class SecurityConfig {
             + "connect-src 'self'; form-action 'self'; manifest-src 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     private static final String[] OPEN = {
-        "/sign-in", "/sign-up", "/demo-entry", "/error", "/actuator/health", "/css/**", "/js/**", "/vendor/**", "/fonts/**", "/favicon.svg"
+        "/sign-in", "/sign-up", "/demo-entry", "/error", "/actuator/health", "/css/**", "/js/**", "/vendor/**", "/fonts/**", "/favicon.svg", "/feed/*"
     };
 
     @Bean

@@ -50,6 +50,7 @@ class Stillroom {
     private BigDecimal pantryCelsius;
     private BigDecimal roomCelsius;
     private boolean demo;
+    private boolean heatAlone;
     private Instant createdAt;
 
     protected Stillroom() {}
@@ -75,6 +76,14 @@ class Stillroom {
         return new HouseSettings(
                 name, new HouseholdUnits(unitSystem, cups, temperatureScale), currency, ZoneId.of(zone),
                 Temperature.ofCelsius(pantryCelsius.doubleValue()), Temperature.ofCelsius(roomCelsius.doubleValue()));
+    }
+
+    boolean heatAlone() {
+        return heatAlone;
+    }
+
+    void letHeatRunAlone(boolean may) {
+        heatAlone = may;
     }
 
     UUID id() {

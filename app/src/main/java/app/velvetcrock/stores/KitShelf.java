@@ -7,6 +7,7 @@ import app.velvetcrock.core.method.Source;
 import app.velvetcrock.web.NotHere;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -66,6 +67,12 @@ public class KitShelf {
     @Transactional(readOnly = true)
     public Set<Source> sources() {
         return kit.all().stream().flatMap(piece -> Stream.of(Source.values()).filter(source -> source.name().equals(piece.kind.name()))).collect(Collectors.toSet());
+    }
+
+    /** How many there are of each source of heat, by its name. */
+    @Transactional(readOnly = true)
+    public Map<String, Integer> pieces() {
+        return kit.all().stream().collect(Collectors.toMap(piece -> piece.kind.name(), piece -> piece.pieces, Integer::sum));
     }
 
     @Transactional

@@ -34,6 +34,7 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.Statement;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -144,12 +145,12 @@ class FrozenPlanTest {
         how.remove(List.of("dosing", "knowingly"));
         ((ObjectNode) request.get("carrier")).remove("first");
         all.set("herbLot", all.remove("herbLots").get(0));
-        all.remove("spiritLot");
+        all.remove(List.of("spiritLot", "holds"));
         return mapper.writeValueAsString(all).replace(",\"open\":false", "");
     }
 
     private FrozenPlan frozen(PlanRequest request) {
-        return new FrozenPlan(planner.plan(request), request.herbs().stream().map(herb -> UUID.randomUUID()).toList(), UUID.randomUUID(), Optional.empty());
+        return new FrozenPlan(planner.plan(request), request.herbs().stream().map(herb -> UUID.randomUUID()).toList(), UUID.randomUUID(), Optional.empty(), request.herbs().size() > 1 ? Map.of("strain", Instant.parse("2026-12-05T08:00:00Z")) : Map.of());
     }
 
     @Test

@@ -9,6 +9,9 @@ import java.util.function.UnaryOperator;
 /** The forms a shipped method also comes in: gentle, for scent, and the other finishes after spirit (craft: methods). */
 public final class Variants {
 
+    /** The stage after spirit that is loosened and shaken three times a day. */
+    public static final String WINDOW_STAGE = "window";
+
     private static final Band GENTLE = Band.ofCelsius(35, 43);
     private static final Temperature GENTLE_CEILING = Temperature.ofCelsius(43);
 
@@ -22,7 +25,7 @@ public final class Variants {
             Optional.of(Temperature.ofCelsius(50)), false, true, true, List.of());
 
     /** A warm window for seven days, loosened and shaken three times a day [E: the band of a window sill]. */
-    private static final Stage WINDOW = new Stage("window", "in the warm window, loosened and shaken three times a day", Pace.DAYS, 7, 7, 14, Band.ofCelsius(18, 30),
+    private static final Stage WINDOW = new Stage(WINDOW_STAGE, "in the warm window, loosened and shaken three times a day", Pace.DAYS, 7, 7, 14, Band.ofCelsius(18, 30),
             Optional.empty(), true, true, false, List.of(new Tending(Tending.Kind.SHAKE, 1, 7, 1), new Tending(Tending.Kind.LOOK, 1, 7, 7)));
 
     private Variants() {}

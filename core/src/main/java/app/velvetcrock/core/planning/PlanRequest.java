@@ -65,6 +65,11 @@ public record PlanRequest(
         return herbs.stream().map(PlannedHerb::ownRetentions).toList();
     }
 
+    /** The same done otherwise. */
+    public PlanRequest with(Circumstances other) {
+        return new PlanRequest(herbs, carrier, oil, vessel, jarsInStock, other);
+    }
+
     /** The same for a part of the herb and oil, in a jar of its own. */
     public PlanRequest part(JarSplit.Share share) {
         return new PlanRequest(herbs.stream().map(herb -> herb.times(share.share())).toList(), carrier, oil.times(share.share()), share.vessel(), jarsInStock, circumstances);
@@ -93,6 +98,16 @@ public record PlanRequest(
         /** As usual: the usual dose of spirit, and nothing overridden. */
         public Circumstances(Method method, List<Integer> lengths, LocalDate start, Use use, Pressing pressing, Storage storage, Means means) {
             this(method, lengths, start, use, pressing, storage, means, Dosing.AS_USUAL, Optional.empty());
+        }
+
+        /** The same by another way, for its usual times. */
+        public Circumstances by(Method other) {
+            return new Circumstances(other, other.usualLengths(), start, use, pressing, storage, means, dosing, knowingly);
+        }
+
+        /** The same for other times. */
+        public Circumstances lasting(List<Integer> others) {
+            return new Circumstances(method, others, start, use, pressing, storage, means, dosing, knowingly);
         }
 
         /** The day its last stage ends, heat counted as if it were given at once. */

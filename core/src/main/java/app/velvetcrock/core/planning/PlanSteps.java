@@ -5,6 +5,7 @@ import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.planning.PlanRequest.Circumstances;
+import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.core.timetable.Step;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -22,7 +23,7 @@ public final class PlanSteps {
 
     private static final Duration CHOPPING = Duration.ofMinutes(20);
     private static final Duration COOLING = Duration.ofHours(2);
-    private static final Duration STRAINING = Duration.ofMinutes(45);
+    public static final Duration STRAINING = Duration.ofMinutes(45);
     private static final Duration SETTLING = Duration.ofHours(24);
 
     /** [E] Pouring off what has settled. */
@@ -33,18 +34,14 @@ public final class PlanSteps {
 
     private PlanSteps() {}
 
-    /**
-     * Lists the steps.
-     *
-     * @param mayRunAlone true where the household lets slow heat run on while it is asleep or out
-     */
-    public static List<Step> of(PlanRequest request, boolean mayRunAlone) {
+    /** Lists the steps of a plan for a household; where it lets slow heat run alone, that is left alone. */
+    public static List<Step> of(PlanRequest request, HomeHours hours) {
         Circumstances how = request.circumstances();
         List<Step> steps = new ArrayList<>();
         steps.add(new Step.Hands(PREPARE, "chop, weigh, charge", CHOPPING));
         List<Stage> stages = how.method().stages();
         for (int i = 0; i < stages.size(); i++) {
-            steps.add(step(stages.get(i), how.lengths().get(i), !request.wettest().isDried(), mayRunAlone));
+            steps.add(step(stages.get(i), how.lengths().get(i), !request.wettest().isDried(), hours.heatAlone()));
         }
         if (stages.get(stages.size() - 1).isHeated()) {
             steps.add(new Step.Wait(COOL, "cooling", COOLING));
@@ -57,10 +54,11 @@ public final class PlanSteps {
         return steps;
     }
 
-    private static Step step(Stage stage, int length, boolean wet, boolean mayRunAlone) {
+    /** One stage as a step. */
+    public static Step step(Stage stage, int length, boolean wet, boolean mayRunAlone) {
         Duration time = Duration.ofMinutes((long) length * stage.pace().minutes());
         if (stage.isHeated()) {
-            return new Step.Heat(stage.key(), stage.name(), time, wet, mayRunAlone && !stage.attended());
+            return new Step.Heat(stage.key(), stage.name(), time, wet, mayRunAlone && !stage.attended(), stage.attended());
         }
         return stage.pace() == Pace.DAYS ? new Step.Days(stage.key(), stage.name(), length) : new Step.Wait(stage.key(), stage.name(), time);
     }

@@ -9,31 +9,103 @@ import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Tending;
+import app.velvetcrock.core.planning.PlanSteps;
+import app.velvetcrock.core.timetable.HomeHours;
+import app.velvetcrock.core.timetable.Scheduler;
+import app.velvetcrock.core.timetable.Step;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
  * Derives a batch's tasks. Of each kind at most one is open: doing it covers every earlier one of its kind that was missed,
- * so nothing is asked for twice.
+ * so nothing is asked for twice. What falls due while nobody is home is asked when somebody is.
  */
 public final class Rounds {
+
+    /** What somebody who is home can always do between two other things. */
+    private static final Duration A_HAND = Duration.ofMinutes(5);
 
     private Rounds() {}
 
     /** The open tasks of a batch, at most one of a kind, however far ahead it falls due. */
-    public static List<Task> open(Course course, Log log, ZoneId zone) {
+    public static List<Task> open(Course course, Log log, HomeHours hours) {
+        return open(course, log, hours, Map.of());
+    }
+
+    /**
+     * The same with some of its steps held back.
+     *
+     * @param notBefore moments before which a step, by its key, is not to begin
+     */
+    public static List<Task> open(Course course, Log log, HomeHours hours, Map<String, Instant> notBefore) {
+        return placed(course, log, hours.zone(), hours).stream().map(task -> task.key().kind() == TaskKind.READ || task.key().kind() == TaskKind.HEAT_OFF ? task
+                : Task.open(task.key(), hours.hands(held(task, course, notBefore), task.key().kind() == TaskKind.STRAIN ? PlanSteps.STRAINING : A_HAND))).toList();
+    }
+
+    /** When it falls due, or when the step it begins is no longer held back. */
+    private static Instant held(Task task, Course course, Map<String, Instant> notBefore) {
+        Optional<String> begins = switch (task.key().kind()) {
+            case STRAIN -> Optional.of(PlanSteps.STRAIN);
+            case HEAT_ON -> Optional.of(course.stage().key());
+            case NEXT -> course.next().map(Stage::key);
+            default -> Optional.empty();
+        };
+        return begins.map(notBefore::get).filter(hold -> hold.isAfter(task.due())).orElse(task.due());
+    }
+
+    private static List<Task> placed(Course course, Log log, ZoneId zone, HomeHours hours) {
         List<Task> tasks = new ArrayList<>();
         if (course.state() == Course.State.STANDING) {
             // Once it is time to strain, that is what is asked; shaking or another look would only put it off.
             List<Tending> tendings = course.isDue() && course.heat().isEmpty() ? List.of() : course.stage().tendings();
             tendings.forEach(tending -> tending(course, tending, log, zone).ifPresent(tasks::add));
             pushUnder(course, log).ifPresent(tasks::add);
-            tasks.addAll(course.heat().map(heat -> heat(course, heat)).orElseGet(() -> List.of(end(course, course.stageEnd(zone)))));
+            tasks.addAll(course.heat().map(heat -> heat(course, heat, hours)).orElseGet(() -> List.of(end(course, course.stageEnd(zone)))));
         } else if (course.state() == Course.State.STRAINED) {
             AfterStraining.decant(log).ifPresent(tasks::add);
+        }
+        return tasks;
+    }
+
+    /**
+     * Every task of a batch from now to {@code until}, as it will be asked if each is done in its time: what is open, the later ones of each kind in this stage, and what
+     * ends it. Those of later stages follow when they begin.
+     *
+     * @param open its open tasks
+     */
+    public static List<Task> ahead(Course course, List<Task> open, HomeHours hours, Instant until) {
+        List<Task> all = new ArrayList<>(open);
+        for (Task task : open) {
+            course.stage().tendings().stream().filter(tending -> tending.kind().name().equals(task.key().kind().name()) && course.heat().isEmpty())
+                    .forEach(tending -> later(course, tending, task.key(), hours).forEach(all::add));
+        }
+        return all.stream().filter(task -> !task.due().isAfter(until)).sorted(Comparator.comparing(Task::due)).toList();
+    }
+
+    /** What was still to come of a batch's stage when it ended, and will not be asked: its tendings and its end, without what was done. */
+    public static List<Task> calledOff(Course course, Log log, HomeHours hours) {
+        List<Task> tasks = new ArrayList<>();
+        if (course.heat().isEmpty()) {
+            for (Tending tending : course.stage().tendings()) {
+                TaskKind kind = TaskKind.valueOf(tending.kind().name());
+                tasks.addAll(later(course, tending, new TaskKey(course.stage().key(), kind, 0), hours));
+            }
+        }
+        tasks.add(end(course, course.stageEnd(hours.zone())));
+        return tasks.stream().filter(task -> log.done(task.key()).isEmpty()).toList();
+    }
+
+    private static List<Task> later(Course course, Tending tending, TaskKey open, HomeHours hours) {
+        List<Task> tasks = new ArrayList<>();
+        for (int ordinal = open.ordinal() + 1; tending.at(ordinal) < course.length(); ordinal++) {
+            Instant due = course.stage().pace().after(course.stageSince(), tending.at(ordinal), hours.zone());
+            tasks.add(Task.open(new TaskKey(open.stage(), open.kind(), ordinal), hours.hands(due, A_HAND)));
         }
         return tasks;
     }
@@ -48,8 +120,8 @@ public final class Rounds {
     }
 
     /** The open task of a kind, which a shaking or a look without a task of its own does. */
-    public static Optional<TaskKey> next(Course course, Log log, TaskKind kind, ZoneId zone) {
-        return open(course, log, zone).stream().map(Task::key).filter(key -> key.kind() == kind).findFirst();
+    public static Optional<TaskKey> next(Course course, Log log, TaskKind kind, HomeHours hours) {
+        return open(course, log, hours).stream().map(Task::key).filter(key -> key.kind() == kind).findFirst();
     }
 
     private static Optional<Task> tending(Course course, Tending tending, Log log, ZoneId zone) {
@@ -97,14 +169,16 @@ public final class Rounds {
                 .map(entry -> Task.open(new TaskKey(course.stage().key(), TaskKind.PUSH_UNDER, done + 1), entry.happenedAt()));
     }
 
-    private static List<Task> heat(Course course, HeatCourse heat) {
+    private static List<Task> heat(Course course, HeatCourse heat, HomeHours hours) {
         Stage stage = course.stage();
         Instant last = heat.latest().map(reading -> reading.at()).orElse(course.stageSince());
         if (heat.on()) {
             Instant end = heat.finish().orElseGet(() -> heat.onSince().orElseThrow().plus(heat.left()));
             return List.of(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, heat.sessions()), end));
         }
-        return List.of(heat.isEnough() ? end(course, last) : Task.open(new TaskKey(stage.key(), TaskKind.HEAT_ON, heat.sessions() + 1), last));
+        Step.Heat left = new Step.Heat(stage.key(), stage.name(), heat.left(), false, hours.heatAlone() && !stage.attended(), stage.attended());
+        return List.of(heat.isEnough() ? end(course, last)
+                : Task.open(new TaskKey(stage.key(), TaskKind.HEAT_ON, heat.sessions() + 1), Scheduler.nextSession(left, last, hours)));
     }
 
     /** What ends a stage: the next one, or the straining. */

@@ -19,8 +19,9 @@ import java.util.stream.Collectors;
  * When anybody of a household is home and awake; nothing asks for hands outside of it.
  *
  * @param people whose hours are put together: one of them at home is enough
+ * @param heatAlone true where slow heat may run on while nobody is there or awake
  */
-public record HomeHours(List<Presence> people, ZoneId zone) {
+public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone) {
 
     /** Nothing is looked for further ahead than this. */
     static final int HORIZON_DAYS = 400;
@@ -30,6 +31,16 @@ public record HomeHours(List<Presence> people, ZoneId zone) {
 
     public HomeHours {
         people = List.copyOf(people);
+    }
+
+    /** Hours of a household that lets no heat run alone. */
+    public HomeHours(List<Presence> people, ZoneId zone) {
+        this(people, zone, false);
+    }
+
+    /** The first moment from {@code due} on at which somebody is home for so long; {@code due} itself where nobody ever is. */
+    public Instant hands(Instant due, Duration length) {
+        return next(due, length).map(Span::startInclusive).orElse(due);
     }
 
     /** Every day from eight in the morning to ten at night, until the household says otherwise. */

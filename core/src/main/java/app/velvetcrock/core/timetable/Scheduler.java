@@ -54,18 +54,30 @@ public final class Scheduler {
         if (first.isEmpty()) {
             return first;
         }
+        // On the quarters of the wall's clock; the first of them may lie a little before the earliest, which then holds.
+        Instant grid = Instant.ofEpochSecond(Math.floorDiv(earliest.getEpochSecond(), GRID.toSeconds()) * GRID.toSeconds());
         long good = 0;
-        long bad = Math.max(1, Duration.between(earliest, need).dividedBy(GRID) + 1);
+        long bad = Math.max(1, Duration.between(grid, need).dividedBy(GRID) + 1);
         while (bad - good > 1) {
             long middle = (good + bad) / 2;
-            boolean inTime = forward(steps, earliest.plus(GRID.multipliedBy(middle)), hours).filter(timetable -> !timetable.end().isAfter(need)).isPresent();
+            boolean inTime = forward(steps, at(grid, middle, earliest), hours).filter(timetable -> !timetable.end().isAfter(need)).isPresent();
             if (inTime) {
                 good = middle;
             } else {
                 bad = middle;
             }
         }
-        return forward(steps, earliest.plus(GRID.multipliedBy(good)), hours);
+        return forward(steps, at(grid, good, earliest), hours);
+    }
+
+    private static Instant at(Instant grid, long quarters, Instant earliest) {
+        Instant at = grid.plus(GRID.multipliedBy(quarters));
+        return at.isBefore(earliest) ? earliest : at;
+    }
+
+    /** When the first session of so much heat begins, from a moment on; that moment where nobody is ever home so long. */
+    public static Instant nextSession(Step.Heat heat, Instant from, HomeHours hours) {
+        return HeatSessions.place(heat, from, hours).map(sessions -> sessions.get(0).startInclusive()).orElse(from);
     }
 
     private static Optional<List<Span>> place(Step step, Instant from, HomeHours hours) {

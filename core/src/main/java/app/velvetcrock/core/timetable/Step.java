@@ -26,6 +26,7 @@ public sealed interface Step {
      * @param heat heat-hours to earn; each session pays its warm-up besides
      * @param wet true for herb that turns when it is tepid too long
      * @param alone true where it may run on while nobody is there or awake
+     * @param attended true where hands are beside it throughout
      */
-    record Heat(String key, String name, Duration heat, boolean wet, boolean alone) implements Step {}
+    record Heat(String key, String name, Duration heat, boolean wet, boolean alone, boolean attended) implements Step {}
 }

@@ -34,6 +34,7 @@ import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Planner;
 import app.velvetcrock.core.strain.Pressing;
 import java.time.Duration;
+import app.velvetcrock.core.timetable.HomeHours;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -210,7 +211,7 @@ class RoundsTest {
             Instant now = instant("2026-10-01T18:00");
             for (int step = 0; step < 40; step++) {
                 now = now.plus(Duration.ofMinutes(random.nextInt(3000)));
-                List<Task> open = Rounds.open(Course.of(plan, log, now, ZONE), Log.of(log), ZONE);
+                List<Task> open = Rounds.open(Course.of(plan, log, now, ZONE), Log.of(log), HomeHours.usual(ZONE));
                 assertThat(open).extracting(task -> task.key().kind()).doesNotHaveDuplicates();
                 assertThat(open).allSatisfy(task -> assertThat(Log.of(log).done(task.key())).isEmpty());
                 if (!open.isEmpty() && random.nextInt(3) > 0) {
@@ -242,7 +243,7 @@ class RoundsTest {
     }
 
     private void doNext(String local, TaskKind kind) {
-        TaskKey key = Rounds.next(course(local), Log.of(log), kind, ZONE).orElseThrow();
+        TaskKey key = Rounds.next(course(local), Log.of(log), kind, HomeHours.usual(ZONE)).orElseThrow();
         at(local, kind == TaskKind.LOOK ? new Entry.Looked(Optional.of(key), Look.ALL_WELL) : new Entry.Tended(key));
     }
 
@@ -251,7 +252,7 @@ class RoundsTest {
     }
 
     private List<Task> open(String local) {
-        return Rounds.open(course(local), Log.of(log), ZONE);
+        return Rounds.open(course(local), Log.of(log), HomeHours.usual(ZONE));
     }
 
     private Course course(String local) {

@@ -92,7 +92,7 @@ class SchedulerTest {
     /** Left alone it runs through the night, and comes off when somebody is home: 17:20 + 8:45 is 02:05; Wednesday 17:00. */
     @Test
     void heatThatMayRunAloneComesOffWhenSomebodyIsThere() {
-        List<Step> steps = List.of(CHOP, new Step.Heat("warm", "warm", Duration.ofHours(8), false, true), COOL, STRAIN);
+        List<Step> steps = List.of(CHOP, new Step.Heat("warm", "warm", Duration.ofHours(8), false, true, false), COOL, STRAIN);
         Timetable timetable = Scheduler.forward(steps, at("2026-11-24T12:00"), EVENINGS).orElseThrow();
         assertThat(timetable.of("warm").orElseThrow().spans()).containsExactly(new Span(at("2026-11-24T17:20"), at("2026-11-25T17:00")));
         assertThat(timetable.end()).isEqualTo(at("2026-11-25T19:45"));
@@ -141,7 +141,7 @@ class SchedulerTest {
     /** 24 h of heat: at home all day two sessions, 2·45 + 60 = 2:30 tepid; with evenings six, 6·45 + 5·60 = 9:30, and two of 12:45 are offered. */
     @Test
     void wetHerbIsNotLeftTepidOverManyEvenings() {
-        Step wet = new Step.Heat("low", "low heat", Duration.ofHours(24), true, false);
+        Step wet = new Step.Heat("low", "low heat", Duration.ofHours(24), true, false, false);
         WetHerb home = WetHerb.of(Scheduler.forward(List.of(CHOP, wet), at("2026-11-24T06:00"), hours("7-22", "7-22")).orElseThrow()).orElseThrow();
         assertThat(home).isEqualTo(new WetHerb(2, Duration.ofMinutes(150)));
         assertThat(home.isTooLong()).isFalse();
@@ -208,7 +208,7 @@ class SchedulerTest {
             case 1 -> steps("heat " + heat, "cool, strain");
             case 2 -> steps("heat 60, days " + (7 + random.nextInt(14)), "strain");
             case 3 -> steps("wait 1440, heat " + heat, "cool, strain, settle, decant");
-            default -> List.of(CHOP, new Step.Heat("s0", "warm", Duration.ofMinutes(heat), false, true), COOL, STRAIN);
+            default -> List.of(CHOP, new Step.Heat("s0", "warm", Duration.ofMinutes(heat), false, true, false), COOL, STRAIN);
         };
     }
 
@@ -219,7 +219,7 @@ class SchedulerTest {
             int count = Integer.parseInt(stage.split(" ")[1]);
             String key = "s" + (steps.size() - 1);
             steps.add(stage.startsWith("days") ? new Step.Days(key, "days", count)
-                    : stage.startsWith("heat") ? new Step.Heat(key, "heat", Duration.ofMinutes(count), false, false) : new Step.Wait(key, "wait", Duration.ofMinutes(count)));
+                    : stage.startsWith("heat") ? new Step.Heat(key, "heat", Duration.ofMinutes(count), false, false, false) : new Step.Wait(key, "wait", Duration.ofMinutes(count)));
         }
         Map<String, Step> ends = Map.of("cool", COOL, "strain", STRAIN, "settle", SETTLE, "decant", DECANT);
         for (String end : after == null || after.isEmpty() ? new String[0] : after.split(", ")) {

@@ -1,0 +1,156 @@
+package app.velvetcrock.bench;
+
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Batches;
+import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.method.Source;
+import app.velvetcrock.core.planning.InTime;
+import app.velvetcrock.core.planning.PlanRequest;
+import app.velvetcrock.core.planning.PlanSteps;
+import app.velvetcrock.core.rounds.Remaining;
+import app.velvetcrock.core.timetable.Booking;
+import app.velvetcrock.core.timetable.Clashes;
+import app.velvetcrock.core.timetable.DayReader;
+import app.velvetcrock.core.timetable.HomeHours;
+import app.velvetcrock.core.timetable.Scheduler;
+import app.velvetcrock.core.timetable.Step;
+import app.velvetcrock.core.timetable.Timetable;
+import app.velvetcrock.core.timetable.WetHerb;
+import app.velvetcrock.stillroom.Hours;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stores.KitShelf;
+import app.velvetcrock.web.Fields;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/** Gives a plan its days: in the hours somebody is home, by the day it is needed, beside what stands already. */
+@Component
+class BenchTime {
+
+    private final Hours hours;
+    private final Batches batches;
+    private final KitShelf kit;
+    private final Clock clock;
+
+    BenchTime(Hours hours, Batches batches, KitShelf kit, Clock clock) {
+        this.hours = hours;
+        this.batches = batches;
+        this.kit = kit;
+        this.clock = clock;
+    }
+
+    /** The day something is needed, and when its making can begin. */
+    record Asked(HomeHours home, Instant from, Optional<Instant> need, Map<String, Instant> holds) {}
+
+    /**
+     * A plan in time.
+     *
+     * @param timetable with its steps held back as typed; empty where nobody is ever home long enough
+     * @param inTime whether it can be made by the day it is needed; empty where none is said
+     * @param wet how long wet herb would be tepid; empty where it is not cut into sessions
+     * @param firstFree a start at which nothing clashes; empty where nothing clashes now, or none is found
+     */
+    public record Timing(
+            List<Step> steps, HomeHours home, Instant now, Optional<Timetable> timetable, Optional<Instant> need, Optional<InTime> inTime, Optional<WetHerb> wet,
+            List<Clashes.Clash> clashes, Optional<Instant> firstFree) {
+
+        /** The heat a session of wet herb should get on each of the few days it may take. */
+        public long hoursEach() {
+            return steps.stream().filter(Step.Heat.class::isInstance).map(step -> (long) Math.ceil(WetHerb.hoursEach(((Step.Heat) step).heat()).toMinutes() / 60.0)).findFirst().orElse(0L);
+        }
+    }
+
+    /** Reads when it is needed; what is not clear stands beside its field. */
+    Asked read(BenchForm form, PlanRequest request, Fields fields, House house) {
+        BenchForm.Time time = form.time() == null ? BenchForm.Time.NONE : form.time();
+        HomeHours home = hours.home();
+        LocalDate today = house.dayOf(clock.instant());
+        Optional<Instant> need = need(time, fields, house, today);
+        Map<String, Instant> holds = new HashMap<>();
+        List<Step> steps = PlanSteps.of(request, home);
+        for (int i = 0; i < steps.size(); i++) {
+            String key = steps.get(i).key();
+            fields.moment("time.hold[%d]".formatted(i), time.held(i)).ifPresent(at -> holds.put(key, at.atZone(house.settings().zone()).toInstant()));
+        }
+        return new Asked(home, house.instantOn(request.circumstances().start(), clock.instant()), need, holds);
+    }
+
+    private static Optional<Instant> need(BenchForm.Time time, Fields fields, House house, LocalDate today) {
+        if (BenchForm.isBlank(time.by())) {
+            return Optional.empty();
+        }
+        Optional<LocalDate> day = DayReader.read(time.by(), today);
+        if (day.isEmpty()) {
+            fields.trouble("time.by", "“%s”: that is no day known here.".formatted(time.by().strip()), "Saturday week, in 5 weeks, or 12 Dec");
+            return Optional.empty();
+        }
+        try {
+            LocalTime at = BenchForm.isBlank(time.at()) ? Pace.MORNING : LocalTime.parse(time.at().strip());
+            Instant need = day.get().atTime(at).atZone(house.settings().zone()).toInstant();
+            fields.echo("time.by", "needed by %s, %s".formatted(house.day(day.get()), house.time(need)));
+            return Optional.of(need);
+        } catch (DateTimeParseException notATime) {
+            fields.trouble("time.at", "“%s”: that is no time of the clock.".formatted(time.at().strip()), "08:00");
+            return Optional.empty();
+        }
+    }
+
+    /** The whole timing of a plan. */
+    Timing timing(Asked asked, PlanRequest request) {
+        List<Step> steps = PlanSteps.of(request, asked.home());
+        Optional<Timetable> timetable = Scheduler.forward(steps, asked.from(), asked.home(), asked.holds());
+        Optional<InTime> inTime = asked.need().map(need -> InTime.of(steps, asked.from(), need, asked.home()));
+        String source = source(request.circumstances().method());
+        Clashes.Among among = among(asked.home());
+        List<Clashes.Clash> clashes = timetable.map(placed -> Clashes.of(Booking.of(placed, source, request.herbNames()), among)).orElse(List.of());
+        Optional<Instant> free = clashes.isEmpty() ? Optional.empty() : Clashes.firstFree(steps, asked.from(), asked.home(), source, among);
+        return new Timing(steps, asked.home(), asked.from(), timetable, asked.need(), inTime, timetable.flatMap(WetHerb::of).filter(WetHerb::wantsRefrigerator), clashes, free);
+    }
+
+    /** Which of some ways cannot be made in time, in words; a way that can is not among them. */
+    Map<String, String> late(Asked asked, PlanRequest request, List<Method> ways, House house) {
+        Map<String, String> late = new HashMap<>();
+        asked.need().ifPresent(need -> ways.forEach(way -> {
+            InTime inTime = InTime.of(PlanSteps.of(request.with(request.circumstances().by(way)), asked.home()), asked.from(), need, asked.home());
+            if (inTime.spoils()) {
+                late.put(way.key(), "its heat comes in too many sessions");
+            } else if (!inTime.isFeasible()) {
+                late.put(way.key(), inTime.soonest().map(soonest -> "ready %s, %s late".formatted(house.day(house.dayOf(soonest.end())), words(inTime)))
+                        .orElse("nobody is home long enough"));
+            }
+        }));
+        return late;
+    }
+
+    static String words(InTime inTime) {
+        long hours = inTime.late().map(late -> Math.max(1, Math.round(late.toMinutes() / 60.0))).orElse(0L);
+        return hours < 48 ? Pace.HOURS.words(hours) : Pace.DAYS.words(Math.round(hours / 24.0));
+    }
+
+    private Clashes.Among among(HomeHours home) {
+        List<Booking> others = new ArrayList<>();
+        for (BatchSheet sheet : batches.standing()) {
+            String source = source(sheet.plan().request().circumstances().method());
+            Remaining.of(sheet.course(), sheet.plan().request().with(sheet.plan().request().circumstances().lasting(sheet.course().lengths())), home)
+                    .ifPresent(timetable -> others.addAll(Booking.of(timetable, source, "%s, jar %d".formatted(sheet.name(), sheet.number()))));
+        }
+        return new Clashes.Among(others, kit.pieces());
+    }
+
+    /** The one source of heat a way would use: the first it can use that is owned; none where none is. */
+    private String source(Method method) {
+        Set<Source> owned = kit.sources();
+        return method.sources().stream().filter(owned::contains).map(Source::name).findFirst().orElse("");
+    }
+}

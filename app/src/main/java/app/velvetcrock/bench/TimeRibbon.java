@@ -1,0 +1,109 @@
+package app.velvetcrock.bench;
+
+import app.velvetcrock.core.timetable.Placed;
+import app.velvetcrock.core.timetable.Span;
+import app.velvetcrock.core.timetable.Step;
+import app.velvetcrock.core.timetable.Timetable;
+import app.velvetcrock.stillroom.House;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A timetable over real days: the hours somebody is home as ground, every step as a bar on a lane of its own, the day it is needed as a line.
+ *
+ * @param minutesPerPixel what a bar dragged by a pixel is moved by
+ * @param needX where it is needed; absent where no day is said
+ */
+public record TimeRibbon(double width, double height, double minutesPerPixel, List<Tick> days, List<Bar> home, List<Bar> bars, Optional<Double> needX) {
+
+    private static final double WIDTH = 1180;
+    private static final double LEFT = 190;
+    private static final double RIGHT = 20;
+    private static final double TOP = 26;
+    private static final double LANE = 26;
+    private static final double THINNEST = 6;
+    private static final int MOST_TICKS = 10;
+
+    /** Home hours are drawn on so few days as they can be told apart. */
+    private static final int MOST_DAYS_OF_HOURS = 21;
+
+    /** The first moment of a day with its name. */
+    public record Tick(double x, String words) {}
+
+    /**
+     * A stretch drawn.
+     *
+     * @param step which step it belongs to, from 0
+     * @param words what it is and when, for those who read it
+     * @param starts when it begins, as a field for date and time holds it
+     */
+    public record Bar(double x, double y, double width, String kind, int step, String words, String starts) {}
+
+    static TimeRibbon of(BenchTime.Timing timing, Timetable timetable, House house) {
+        Instant end = timing.need().filter(need -> need.isAfter(timetable.end())).orElse(timetable.end());
+        LocalDate first = house.dayOf(timetable.start());
+        LocalDate last = house.dayOf(end).plusDays(1);
+        Instant from = first.atStartOfDay(house.settings().zone()).toInstant();
+        Instant to = last.atStartOfDay(house.settings().zone()).toInstant();
+        double perMinute = (WIDTH - LEFT - RIGHT) / Duration.between(from, to).toMinutes();
+        Scale scale = new Scale(from, perMinute, house);
+        List<Bar> bars = new ArrayList<>();
+        for (int i = 0; i < timetable.placed().size(); i++) {
+            Placed placed = timetable.placed().get(i);
+            for (Span span : placed.spans()) {
+                bars.add(scale.bar(span, TOP + i * LANE, kind(placed.step()), i, placed.step().name()));
+            }
+        }
+        List<Bar> home = new ArrayList<>();
+        long days = Duration.between(from, to).toDays();
+        for (LocalDate day = first; days <= MOST_DAYS_OF_HOURS && day.isBefore(last); day = day.plusDays(1)) {
+            timing.home().on(day).forEach(span -> home.add(scale.bar(span, TOP, "home", 0, "home")));
+        }
+        return new TimeRibbon(WIDTH, TOP + timetable.placed().size() * LANE + 6, 1 / perMinute, ticks(first, last, scale), home, bars,
+                timing.need().filter(need -> !need.isAfter(to)).map(scale::x));
+    }
+
+    private static String kind(Step step) {
+        return step instanceof Step.Hands ? "hands" : step instanceof Step.Heat ? "heat" : "rest";
+    }
+
+    private static List<Tick> ticks(LocalDate first, LocalDate last, Scale scale) {
+        long days = java.time.temporal.ChronoUnit.DAYS.between(first, last);
+        long step = Math.max(1, (long) Math.ceil(days / (double) MOST_TICKS));
+        List<Tick> ticks = new ArrayList<>();
+        for (LocalDate day = first; day.isBefore(last); day = day.plusDays(step)) {
+            ticks.add(new Tick(scale.x(day.atStartOfDay(scale.house().settings().zone()).toInstant()), scale.house().day(day)));
+        }
+        return ticks;
+    }
+
+    /** Height of the lanes alone. */
+    public double lanesHeight() {
+        return height - TOP;
+    }
+
+    public double top() {
+        return TOP;
+    }
+
+    /** Time to pixels. */
+    private record Scale(Instant from, double perMinute, House house) {
+
+        double x(Instant at) {
+            return LEFT + Duration.between(from, at).toMinutes() * perMinute;
+        }
+
+        Bar bar(Span span, double y, String kind, int step, String name) {
+            double width = Math.max(THINNEST, x(span.endExclusive()) - x(span.startInclusive()));
+            String words = "%s: %s %s to %s".formatted(name, house.day(house.dayOf(span.startInclusive())), house.time(span.startInclusive()),
+                    house.dayOf(span.startInclusive()).equals(house.dayOf(span.endExclusive())) ? house.time(span.endExclusive())
+                            : house.day(house.dayOf(span.endExclusive())) + " " + house.time(span.endExclusive()));
+            String starts = span.startInclusive().atZone(house.settings().zone()).toLocalDateTime().withSecond(0).withNano(0).toString();
+            return new Bar(x(span.startInclusive()), y, width, kind, step, words, starts);
+        }
+    }
+}

@@ -1,0 +1,104 @@
+package app.velvetcrock.bench;
+
+import app.velvetcrock.batch.Retentions;
+import app.velvetcrock.core.charge.HerbPortion;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.KnownDensity;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.planning.Wanted;
+import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stores.Stock;
+import app.velvetcrock.web.Fields;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Reads what is wanted, oil or so many containers of a salve, and works back to herb and oil. */
+final class WantSentence {
+
+    private static final Pattern COUNT = Pattern.compile("(\\d{1,4}) ?(?:×|x|tins?|jars?|pots?|bottles?|sticks?|pieces?)?");
+    private static final Pattern RATIO = Pattern.compile("1 ?: ?(\\d{1,3}(?:[.,]\\d{1,2})?)");
+
+    /** [E] The middle of a salve, where no firmness is said. */
+    private static final double SALVE = 15;
+
+    private static final double HARDEST = 50;
+    private static final double WET_RATIO = 2.5;
+    private static final double MOST_MILLILITRES = 20_000;
+
+    private final Fields fields;
+    private final House house;
+    private final List<Stock.OfSupply> containers;
+
+    WantSentence(Fields fields, House house, List<Stock.OfSupply> containers) {
+        this.fields = fields;
+        this.house = house;
+        this.containers = containers;
+    }
+
+    /** Herb and oil for what is wanted, at the ratio said or the first herb's usual one. */
+    Optional<Wanted> wanted(BenchForm form, List<BlendSentence.Row> rows, BenchStock.Pour pour, Retentions retentions) {
+        Stock.OfHerb herb = rows.get(0).herb();
+        Density density = pour.carrier().kind().density();
+        Optional<Volume> oil = BenchForm.isBlank(form.want().container()) ? oil(form, density) : salve(form, density);
+        Pressing pressing = List.of(Pressing.values()).stream().filter(p -> p.name().equals(form.pressing())).findFirst().orElse(Pressing.HAND);
+        HerbPortion gram = new HerbPortion(Mass.ofGrams(1), herb.texture(), herb.moisture(), herb.weighedBulk(), herb.kind().usualRatio());
+        List<Double> measured = retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), pressing);
+        return oil.flatMap(volume -> back(volume, ratio(form, herb), gram, new Known(pressing, measured)));
+    }
+
+    private record Known(Pressing pressing, List<Double> measured) {}
+
+    private Optional<Wanted> back(Volume oil, double ratio, HerbPortion gram, Known known) {
+        try {
+            Wanted wanted = Wanted.of(oil, ratio, Wanted.retention(gram, known.pressing(), known.measured()));
+            fields.echo("want.amount", "%s of oil: pour %s over %s, at %s; enough nine times in ten".formatted(
+                    house.about(oil), house.about(wanted.oil()), house.about(wanted.herb()), house.ratio(ratio)));
+            return Optional.of(wanted);
+        } catch (IllegalArgumentException keepsAll) {
+            fields.trouble("oil", "At %s the herb may keep nearly all of it.".formatted(house.ratio(ratio)), "a ratio such as 1:6");
+            return Optional.empty();
+        }
+    }
+
+    private static double ratio(BenchForm form, Stock.OfHerb herb) {
+        Matcher typed = RATIO.matcher(form.oil() == null ? "" : form.oil().strip());
+        return typed.matches() ? Double.parseDouble(typed.group(1).replace(',', '.')) : herb.moisture() == Moisture.DRIED ? herb.kind().usualRatio() : WET_RATIO;
+    }
+
+    private Optional<Volume> oil(BenchForm form, Density density) {
+        return fields.massOf("want.amount", form.want().amount(), Expect.LIQUID, KnownDensity.ofOil(density)).map(read -> density.volumeOf(read.mass())).filter(volume -> {
+            boolean sensible = volume.millilitres() > 0 && volume.millilitres() <= MOST_MILLILITRES;
+            if (!sensible) {
+                fields.trouble("want.amount", "Understood %s; more than nothing and at most 20 litres.".formatted(house.volume(volume)), "300 mL");
+            }
+            return sensible;
+        });
+    }
+
+    private Optional<Volume> salve(BenchForm form, Density density) {
+        Matcher count = COUNT.matcher(String.valueOf(form.want().amount()).strip().toLowerCase(Locale.ROOT));
+        Optional<UUID> id = BenchForm.id(form.want().container());
+        Optional<Volume> holds = containers.stream().filter(lot -> id.filter(lot.id()::equals).isPresent()).findFirst().flatMap(Stock.OfSupply::holds);
+        Optional<Double> firmness = BenchForm.isBlank(form.want().firmness()) ? Optional.of(SALVE) : fields.number("want.firmness", form.want().firmness(), 0, HARDEST, "on the scale");
+        if (!count.matches() || count.group(1).equals("0")) {
+            fields.trouble("want.amount", "“%s” is no number of containers.".formatted(form.want().amount()), "18 tins");
+        }
+        if (holds.isEmpty()) {
+            fields.trouble("want.container", "That container is not here any more.", "another from the list");
+        }
+        if (!fields.isClear()) {
+            return Optional.empty();
+        }
+        Wanted.Salve salve = Wanted.Salve.of(Integer.parseInt(count.group(1)), holds.orElseThrow(), firmness.orElseThrow(), density);
+        fields.echo("want.firmness", "%s in all, %s of it beeswax".formatted(house.about(salve.all()), house.about(salve.wax())));
+        return Optional.of(salve.oil());
+    }
+}

@@ -1,0 +1,82 @@
+package app.velvetcrock.rounds;
+
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Batches;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stillroom.SignedIn;
+import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Notice;
+import jakarta.servlet.http.HttpServletRequest;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The calendar: an address a calendar program may follow, and a file for one batch. */
+@Controller
+class CalendarController {
+
+    private static final MediaType CALENDAR = new MediaType("text", "calendar", StandardCharsets.UTF_8);
+
+    private final CalendarFeeds feeds;
+    private final TasksAhead ahead;
+    private final Batches batches;
+    private final Households households;
+    private final Clock clock;
+
+    CalendarController(CalendarFeeds feeds, TasksAhead ahead, Batches batches, Households households, Clock clock) {
+        this.feeds = feeds;
+        this.ahead = ahead;
+        this.batches = batches;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    /** Followed without a sign-in: the secret is the key, and nothing but the rounds can be read with it. */
+    @GetMapping("/feed/{secret}")
+    ResponseEntity<String> feed(@PathVariable String secret) {
+        SignedIn owner = feeds.opens(secret).orElseThrow(() -> new NotHere("that calendar"));
+        String text = Current.as(owner, () -> new CalendarFile(households.current(), clock.instant()).write(ahead.all()));
+        return ResponseEntity.ok().contentType(CALENDAR).header("Cache-Control", "private, max-age=300").body(text);
+    }
+
+    @GetMapping("/batch/{id}/calendar")
+    ResponseEntity<String> batch(@PathVariable UUID id) {
+        BatchSheet sheet = batches.sheet(id);
+        String text = new CalendarFile(households.current(), clock.instant()).write(ahead.of(List.of(sheet)));
+        return ResponseEntity.ok().contentType(CALENDAR)
+                .header("Content-Disposition", ContentDisposition.attachment().filename("batch-%d.ics".formatted(sheet.number())).build().toString()).body(text);
+    }
+
+    @GetMapping("/settings/calendar")
+    String page(Model model) {
+        model.addAttribute("exists", feeds.exists());
+        return "rounds/calendar";
+    }
+
+    @PostMapping("/settings/calendar")
+    String renew(HttpServletRequest request, RedirectAttributes after) {
+        String secret = feeds.renew();
+        String here = request.getRequestURL().toString().replace(request.getRequestURI(), request.getContextPath());
+        after.addFlashAttribute("address", here + "/feed/" + secret);
+        after.addFlashAttribute(Notice.NAME, new Notice("The calendar has a new address; an earlier one leads nowhere now.", null));
+        return "redirect:/settings/calendar";
+    }
+
+    @PostMapping("/settings/calendar/revoke")
+    String revoke(RedirectAttributes after) {
+        feeds.revoke();
+        after.addFlashAttribute(Notice.NAME, new Notice("The calendar's address leads nowhere now.", null));
+        return "redirect:/settings/calendar";
+    }
+}

@@ -1,0 +1,74 @@
+package app.velvetcrock.rounds;
+
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.SignedIn;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.util.Base64;
+import java.util.HexFormat;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The secret address of a household's calendar: made, found by its secret, revoked. Only the secret's hash is kept. */
+@Component
+class CalendarFeeds {
+
+    private static final int SECRET_BYTES = 32;
+
+    private final JdbcClient sql;
+    private final Clock clock;
+    private final SecureRandom random = new SecureRandom();
+
+    CalendarFeeds(JdbcClient sql, Clock clock) {
+        this.sql = sql;
+        this.clock = clock;
+    }
+
+    /** Makes a new secret; an earlier address leads nowhere from then on. */
+    @Transactional
+    public String renew() {
+        revoke();
+        byte[] bytes = new byte[SECRET_BYTES];
+        random.nextBytes(bytes);
+        String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        sql.sql("insert into calendar_feed (stillroom_id, id, version, secret_hash, created_at) values (:stillroom, :id, 0, :hash, :now)")
+                .param("stillroom", Current.stillroom()).param("id", UUID.randomUUID()).param("hash", hash(secret)).param("now", Timestamp.from(clock.instant())).update();
+        return secret;
+    }
+
+    @Transactional
+    public void revoke() {
+        sql.sql("update calendar_feed set revoked_at = :now where stillroom_id = :stillroom and revoked_at is null")
+                .param("stillroom", Current.stillroom()).param("now", Timestamp.from(clock.instant())).update();
+    }
+
+    @Transactional(readOnly = true)
+    public boolean exists() {
+        return sql.sql("select count(*) from calendar_feed where stillroom_id = :stillroom and revoked_at is null").param("stillroom", Current.stillroom()).query(Long.class).single() > 0;
+    }
+
+    /** Whose calendar a secret opens: looked up before any household is known, by the secret alone. */
+    @Transactional(readOnly = true)
+    public Optional<SignedIn> opens(String secret) {
+        return sql.sql("""
+                        select m.account_id, f.stillroom_id from calendar_feed f join membership m on m.stillroom_id = f.stillroom_id
+                        where f.secret_hash = :hash and f.revoked_at is null order by m.account_id limit 1""")
+                .param("hash", hash(secret))
+                .query((row, n) -> new SignedIn(row.getObject(1, UUID.class), row.getObject(2, UUID.class), "", "", "")).optional();
+    }
+
+    private static String hash(String secret) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException everyJavaHasIt) {
+            throw new IllegalStateException(everyJavaHasIt);
+        }
+    }
+}

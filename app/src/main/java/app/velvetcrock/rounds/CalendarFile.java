@@ -1,0 +1,92 @@
+package app.velvetcrock.rounds;
+
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.planning.PlanSteps;
+import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.stillroom.House;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import net.fortuna.ical4j.data.CalendarOutputter;
+import net.fortuna.ical4j.model.Calendar;
+import net.fortuna.ical4j.model.TimeZone;
+import net.fortuna.ical4j.model.TimeZoneRegistryFactory;
+import net.fortuna.ical4j.model.component.VEvent;
+import net.fortuna.ical4j.model.property.Description;
+import net.fortuna.ical4j.model.property.DtStamp;
+import net.fortuna.ical4j.model.property.ProdId;
+import net.fortuna.ical4j.model.property.Sequence;
+import net.fortuna.ical4j.model.property.Uid;
+import net.fortuna.ical4j.model.property.XProperty;
+import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
+import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
+import net.fortuna.ical4j.model.property.immutable.ImmutableStatus;
+import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
+
+/**
+ * Writes tasks as an iCalendar (RFC 5545) in the household's own zone. An event's UID is its task's identity, batch, stage, kind and ordinal, never a date: a moved task is the
+ * same event at another time, one no longer wanted the same event cancelled.
+ */
+final class CalendarFile {
+
+    private static final Duration A_HAND = Duration.ofMinutes(15);
+    private static final String UID_HOST = "@velvet-crock";
+
+    private final House house;
+    private final Instant now;
+
+    CalendarFile(House house, Instant now) {
+        this.house = house;
+        this.now = now;
+    }
+
+    /** A task of a batch, wanted or cancelled. */
+    record Event(BatchSheet sheet, Task task, boolean cancelled) {
+
+        String uid() {
+            return sheet.id() + "." + task.key() + UID_HOST;
+        }
+    }
+
+    String write(List<Event> events) {
+        Calendar calendar = new Calendar();
+        calendar.add(new ProdId("-//Velvet Crock//Rounds//EN"));
+        calendar.add(ImmutableVersion.VERSION_2_0);
+        calendar.add(ImmutableCalScale.GREGORIAN);
+        calendar.add(ImmutableMethod.PUBLISH);
+        calendar.add(new XProperty("X-WR-CALNAME", "Rounds of " + house.settings().name()));
+        ZoneId zone = house.settings().zone();
+        TimeZone known = TimeZoneRegistryFactory.getInstance().createRegistry().getTimeZone(zone.getId());
+        if (known != null) {
+            calendar.add(known.getVTimeZone());
+        }
+        events.forEach(event -> calendar.add(event(event, known == null ? ZoneId.of("UTC") : zone)));
+        StringWriter text = new StringWriter();
+        try {
+            new CalendarOutputter(false).output(calendar, text);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.toString();
+    }
+
+    private VEvent event(Event of, ZoneId zone) {
+        Task task = of.task();
+        BatchSheet sheet = of.sheet();
+        Duration length = task.key().kind() == TaskKind.STRAIN ? PlanSteps.STRAINING : A_HAND;
+        VEvent event = new VEvent(task.due().atZone(zone), length, "%s: %s, jar %d".formatted(task.key().kind().word(), sheet.name(), sheet.number()));
+        event.add(new Uid(of.uid()));
+        event.getProperties().stream().filter(DtStamp.class::isInstance).findFirst().ifPresent(event::remove);
+        event.add(new DtStamp(now));
+        // Grows with every line of the log, so that a moved event is newer than the one before.
+        event.add(new Sequence(sheet.lines().size()));
+        event.add(of.cancelled() ? ImmutableStatus.VEVENT_CANCELLED : ImmutableStatus.VEVENT_CONFIRMED);
+        event.add(new Description(sheet.plan().request().circumstances().method().name() + ", " + house.volume(sheet.oilIn()) + " of oil"));
+        return event;
+    }
+}

@@ -1,0 +1,111 @@
+package app.velvetcrock.stillroom;
+
+import app.velvetcrock.core.timetable.HomeHours;
+import app.velvetcrock.core.timetable.Presence;
+import app.velvetcrock.core.timetable.Window;
+import app.velvetcrock.web.NotHere;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** When the household is home and awake, by its people's weeks and the days that are otherwise. */
+@Service
+public class Hours {
+
+    private final ResidentRepository residents;
+    private final AbsenceRepository absences;
+    private final StillroomRepository stillrooms;
+    private final Households households;
+    private final Clock clock;
+
+    Hours(ResidentRepository residents, AbsenceRepository absences, StillroomRepository stillrooms, Households households, Clock clock) {
+        this.residents = residents;
+        this.absences = absences;
+        this.stillrooms = stillrooms;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    /** A person with the hours as typed, Monday first. */
+    public record OfResident(UUID id, String name, List<String> week) {}
+
+    /** Days that are otherwise, and whose. */
+    public record OfAbsence(UUID id, String name, Presence.Otherwise otherwise) {}
+
+    /** The household's hours; the usual ones until somebody has said theirs. */
+    @Transactional(readOnly = true)
+    public HomeHours home() {
+        var zone = households.current().settings().zone();
+        List<Resident> people = residents.all();
+        Map<UUID, List<Presence.Otherwise>> exceptions = absences.all().stream()
+                .collect(Collectors.groupingBy(absence -> absence.residentId, Collectors.mapping(Absence::otherwise, Collectors.toList())));
+        List<Presence> week = people.isEmpty() ? HomeHours.usual(zone).people()
+                : people.stream().map(person -> person.presence(exceptions.getOrDefault(person.id, List.of()))).toList();
+        return new HomeHours(week, zone, here().heatAlone());
+    }
+
+    /** Tells whether slow heat may run on while nobody is there or awake. */
+    @Transactional(readOnly = true)
+    public boolean heatMayRunAlone() {
+        return here().heatAlone();
+    }
+
+    @Transactional
+    public void letHeatRunAlone(boolean may) {
+        here().letHeatRunAlone(may);
+    }
+
+    @Transactional(readOnly = true)
+    public List<OfResident> people() {
+        return residents.all().stream().map(person -> new OfResident(person.id, person.name, person.typed())).toList();
+    }
+
+    /** Days that are otherwise and not past. */
+    @Transactional(readOnly = true)
+    public List<OfAbsence> exceptions(LocalDate today) {
+        Map<UUID, String> names = residents.all().stream().collect(Collectors.toMap(person -> person.id, person -> person.name));
+        return absences.all().stream().filter(absence -> !absence.lastDay.isBefore(today) && names.containsKey(absence.residentId))
+                .map(absence -> new OfAbsence(absence.id, names.get(absence.residentId), absence.otherwise())).toList();
+    }
+
+    @Transactional
+    public UUID add(String name, List<List<Window>> days) {
+        return residents.saveAndFlush(new Resident(name, days, clock.instant())).id;
+    }
+
+    @Transactional
+    public void change(UUID id, String name, List<List<Window>> days) {
+        person(id).set(name, days);
+    }
+
+    /** Takes a person out, or puts one back. */
+    @Transactional
+    public void remove(UUID id, boolean removed) {
+        person(id).removedAt = removed ? clock.instant() : null;
+    }
+
+    @Transactional
+    public UUID except(UUID person, Presence.Otherwise otherwise) {
+        person(person);
+        return absences.saveAndFlush(new Absence(person, otherwise, clock.instant())).id;
+    }
+
+    /** Takes an exception back, or makes it again. */
+    @Transactional
+    public void removeException(UUID id, boolean removed) {
+        absences.findHere(id).orElseThrow(() -> new NotHere("that exception")).removedAt = removed ? clock.instant() : null;
+    }
+
+    private Resident person(UUID id) {
+        return residents.findHere(id).orElseThrow(() -> new NotHere("that person"));
+    }
+
+    private Stillroom here() {
+        return stillrooms.findById(Current.stillroom()).orElseThrow();
+    }
+}

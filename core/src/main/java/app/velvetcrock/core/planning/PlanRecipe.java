@@ -1,0 +1,129 @@
+package app.velvetcrock.core.planning;
+
+import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.strain.Pressing;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+
+/**
+ * A plan kept to be made again: what and how much, by what way, without lots, jars and dates.
+ *
+ * @param oilMillilitres above 0
+ * @param spiritPerGram grams of spirit to a gram of herb; 0 for a way without
+ * @param spiritPercent its strength; 0 for a way without
+ * @param notes what was to be changed next time, the newest first
+ */
+public record PlanRecipe(
+        String title, List<Herb> herbs, String carrier, String carrierName, double oilMillilitres, Method method, List<Integer> lengths, Use use, Pressing pressing, Storage storage,
+        double spiritPerGram, double spiritPercent, List<String> notes) {
+
+    public static final double LEAST_FACTOR = 0.05;
+    public static final double MOST_FACTOR = 50;
+
+    public PlanRecipe {
+        herbs = List.copyOf(herbs);
+        lengths = List.copyOf(lengths);
+        notes = List.copyOf(notes);
+        if (herbs.isEmpty() || lengths.size() != method.stages().size()) {
+            throw new IllegalArgumentException("a recipe has a herb and a length for every stage; this has %d herbs and %d lengths for %d stages".formatted(herbs.size(), lengths.size(), method.stages().size()));
+        }
+    }
+
+    /** One herb of it: its key in the catalogue, and its names for whoever does not have it. */
+    public record Herb(String key, String name, String botanical, Part part, Cut cut, Moisture moisture, double grams) {}
+
+    /** What of a plan is kept. */
+    public static PlanRecipe of(String title, BatchPlan plan, List<String> notes) {
+        PlanRequest request = plan.request();
+        PlanRequest.Circumstances how = request.circumstances();
+        boolean spirit = plan.moistening().isPresent();
+        return new PlanRecipe(title,
+                request.herbs().stream().map(herb -> new Herb(herb.kind().key(), herb.kind().common(), herb.kind().botanical(), herb.texture().part(), herb.cut(), herb.moisture(), herb.mass().grams())).toList(),
+                request.carrier().kind().key(), request.carrier().kind().common(), plan.charge().oil().millilitres(), how.method(), how.lengths(), how.use(), how.pressing(), how.storage(),
+                spirit ? how.dosing().perGram() : 0, spirit ? plan.moistening().orElseThrow().strength().percent() : 0, notes);
+    }
+
+    /** The same for so many times as much; times and temperatures stay. */
+    public PlanRecipe times(double factor) {
+        if (!(factor >= LEAST_FACTOR && factor <= MOST_FACTOR)) {
+            throw new IllegalArgumentException("factor is %s; it must be between %s and %s".formatted(factor, LEAST_FACTOR, MOST_FACTOR));
+        }
+        return new PlanRecipe(title, herbs.stream().map(herb -> new Herb(herb.key, herb.name, herb.botanical, herb.part, herb.cut, herb.moisture, herb.grams * factor)).toList(),
+                carrier, carrierName, oilMillilitres * factor, method, lengths, use, pressing, storage, spiritPerGram, spiritPercent, notes);
+    }
+
+    public double grams() {
+        return herbs.stream().mapToDouble(Herb::grams).sum();
+    }
+
+    public double ratio() {
+        return oilMillilitres / grams();
+    }
+
+    /** Grams of spirit it takes; 0 for a way without. */
+    public double spiritGrams() {
+        return spiritPerGram * grams();
+    }
+
+    /** How long each stage takes, in words: "8 hours", "60 minutes, then 14 days". */
+    public String time() {
+        List<String> words = new ArrayList<>();
+        for (int i = 0; i < lengths.size(); i++) {
+            words.add(method.stages().get(i).pace().words(lengths.get(i)));
+        }
+        return String.join(", then ", words);
+    }
+
+    /** One line in which two recipes differ. */
+    public record Difference(String what, String here, String there) {}
+
+    /** Compares with another: only what differs. Amounts are compared as proportions, since one may only be larger. */
+    public List<Difference> differences(PlanRecipe other) {
+        List<Difference> found = new ArrayList<>();
+        add(found, "herbs", proportions(), other.proportions());
+        add(found, "herb as", states(), other.states());
+        add(found, "oil", carrierName, other.carrierName);
+        add(found, "grams : mL", ratioWords(), other.ratioWords());
+        add(found, "way", method.name(), other.method.name());
+        add(found, "time", time(), other.time());
+        add(found, "heat", heat(), other.heat());
+        add(found, "spirit", spiritWords(), other.spiritWords());
+        add(found, "pressed", pressing.word(), other.pressing.word());
+        add(found, "kept", storage.word(), other.storage.word());
+        add(found, "for", use.word(), other.use.word());
+        return found;
+    }
+
+    private static void add(List<Difference> found, String what, String here, String there) {
+        if (!Objects.equals(here, there)) {
+            found.add(new Difference(what, here, there));
+        }
+    }
+
+    private String proportions() {
+        return String.join(", ", herbs.stream().map(herb -> herbs.size() == 1 ? herb.name : "%s %d %%".formatted(herb.name, Math.round(100 * herb.grams / grams()))).toList());
+    }
+
+    private String states() {
+        return String.join(", ", herbs.stream().map(herb -> "%s %s, %s".formatted(herb.moisture.word(), herb.part.word(), herb.cut.word())).toList());
+    }
+
+    private String ratioWords() {
+        return String.format(Locale.ROOT, "1 : %.1f", ratio());
+    }
+
+    private String heat() {
+        return String.join(", then ", method.stages().stream().map(stage -> String.format(Locale.ROOT, "%.0f to %.0f °C", stage.band().low().celsius(), stage.band().high().celsius())).toList());
+    }
+
+    private String spiritWords() {
+        return spiritPerGram == 0 ? "none" : String.format(Locale.ROOT, "%.2f g a gram of %.0f %%", spiritPerGram, spiritPercent);
+    }
+}

@@ -1,0 +1,73 @@
+package app.velvetcrock.core.planning;
+
+import app.velvetcrock.core.charge.HerbPortion;
+import app.velvetcrock.core.measure.Check;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.core.strain.Retention;
+import app.velvetcrock.core.strain.YieldForecast;
+import app.velvetcrock.core.working.Figure;
+import app.velvetcrock.core.working.Working;
+import java.util.List;
+
+/**
+ * The charge for a wanted amount of oil: V = (Y + film)/(1 − r/n), r at its 90th percentile, "enough nine times in ten" (craft: ratios, backwards).
+ *
+ * @param oil to pour
+ * @param herb under it
+ */
+public record Wanted(Volume oil, Mass herb, Working working) {
+
+    /** [S] Standard deviations from the middle to the 90th percentile of a normal distribution. */
+    private static final double NINETIETH = 1.2816;
+
+    /**
+     * Works it out.
+     *
+     * @param ratio mL of oil to a gram of herb, n
+     * @throws IllegalArgumentException where at this ratio the herb keeps nearly all of it
+     */
+    public static Wanted of(Volume wanted, double ratio, Retention retention) {
+        double kept = retention.mean() + NINETIETH * retention.spread();
+        Check.range("ratio", ratio, kept * 1.05, 100, "mL to a gram, more than the herb keeps");
+        double oil = (wanted.millilitres() + YieldForecast.FILM.millilitres()) / (1 - kept / ratio);
+        Working working = Working.of("oil to pour = (oil wanted + what stays on cloth and vessel) ÷ (1 − kept ÷ ratio)")
+                .given("oil wanted", Figure.of(wanted))
+                .given("mL of oil to a gram of herb", Figure.ofMillilitresPerGram(ratio))
+                .estimate("a gram keeps no more, nine times in ten", Figure.ofMillilitresPerGram(kept))
+                .estimate("cloth and vessel keep", Figure.of(YieldForecast.FILM))
+                .result("oil to pour", Figure.of(Volume.ofMillilitres(oil)))
+                .result("herb", Figure.of(Mass.ofGrams(oil / ratio)))
+                .build();
+        return new Wanted(Volume.ofMillilitres(oil), Mass.ofGrams(oil / ratio), working);
+    }
+
+    /** What a herb keeps at a pressing, from what was measured of it. */
+    public static Retention retention(HerbPortion herb, Pressing pressing, List<Double> measured) {
+        return Retention.shipped(herb.texture(), herb.moisture(), pressing).learning(measured, herb.moisture());
+    }
+
+    /**
+     * The oil in so many containers of a beeswax salve.
+     *
+     * @param wax beeswax that goes with it
+     */
+    public record Salve(Mass all, Mass wax, Volume oil) {
+
+        /** [S] A salve as it is poured, g/mL, and what it shrinks on setting (craft: making, containers). */
+        private static final double AT_POUR = 0.89;
+        private static final double SHRINKS = 0.04;
+        private static final double PERCENT = 100;
+
+        /** Containers filled to what they hold, with what tops the hollow; firmness F is 100 · wax/all for beeswax alone. */
+        public static Salve of(int count, Volume holds, double firmness, Density oil) {
+            Check.range("containers", count, 1, 10_000, "pieces");
+            Check.range("firmness", firmness, 0, 60, "on the scale");
+            double all = count * holds.millilitres() * AT_POUR * (1 + SHRINKS);
+            double wax = all * firmness / PERCENT;
+            return new Salve(Mass.ofGrams(all), Mass.ofGrams(wax), oil.volumeOf(Mass.ofGrams(all - wax)));
+        }
+    }
+}
