@@ -48,6 +48,10 @@ class ForeignHouseholdTest {
     private String kit;
     private String recipe;
     private String way;
+    private String keptRecipe;
+    private String resident;
+    private String absence;
+    private String feed;
 
     @BeforeEach
     void twoHouseholds() {
@@ -76,6 +80,11 @@ class ForeignHouseholdTest {
         recipe = owner.post("/stores/recipes", Map.of("title", SECRET, "body", "1 cup olive oil", "act", "keep")).path().substring("/stores/recipes/".length());
         owner.post(Visitor.form(owner.get("/bench").page(), "#bench", Map.of("called", SECRET)).to("/bench/ways"));
         way = owner.get("/bench").page().select("button[formaction*=ways/]").attr("formaction").replaceAll(".*ways/(.*)/undo", "$1");
+        keptRecipe = owner.post("/bench/recipes/from/" + batch, Map.of()).path().substring("/bench/recipes/".length());
+        owner.submit("/settings/hours", "#new-person", Map.of("name", SECRET));
+        resident = owner.get("/settings/hours").page().select("input[name=id]").attr("value");
+        absence = owner.submit("/settings/hours", "#new-exception", Map.of("first", "2026-12-01")).page().select("form[action*=exceptions/]").attr("action").replaceAll(".*exceptions/(.*)/undo.*", "$1");
+        feed = owner.post("/settings/calendar", Map.of()).page().getElementById("address").attr("value").replaceAll("https?://[^/]*", "");
         stranger = Visitor.stocked(port, "Another kitchen");
     }
 
@@ -92,7 +101,7 @@ class ForeignHouseholdTest {
 
     private Map<String, Consumer<String>> cases() {
         Map<String, Consumer<String>> cases = new LinkedHashMap<>();
-        for (String own : new String[] {"/shelf", "/", "/stores", "/press", "/cupboard", "/settings"}) {
+        for (String own : new String[] {"/shelf", "/", "/stores", "/press", "/cupboard", "/settings", "/settings/hours", "/settings/calendar", "/bench/recipes"}) {
             cases.put("GET " + own, route -> showsNothing(stranger.get(own)));
         }
         cases.put("GET /bench", route -> showsNothing(stranger.get("/bench?herb=" + herbLot + "&carrier=" + carrierLot)));
@@ -102,6 +111,33 @@ class ForeignHouseholdTest {
             assertThat(answer.status()).isEqualTo(422);
             showsNothing(answer);
         });
+        cases.put("GET /bench/time", route -> showsNothing(stranger.get("/bench/time?herb=" + herbLot + "&jar=" + jar)));
+        cases.put("POST /bench/recipes", route -> showsNothing(stranger.post("/bench/recipes", Map.of("herb", herbLot, "carrier", carrierLot, "title", "Mine", "amount", "30 g"))));
+        cases.put("POST /bench/recipes/from/{batch}", route -> isNotHere(stranger.post("/bench/recipes/from/" + batch, Map.of())));
+        cases.put("POST /bench/recipes/import", route -> showsNothing(stranger.post("/bench/recipes/import", Map.of("file", "{}"))));
+        for (String part : new String[] {"", "/json", "/text"}) {
+            cases.put("GET /bench/recipes/{id}" + part, route -> isNotHere(stranger.get("/bench/recipes/" + keptRecipe + part)));
+        }
+        cases.put("POST /bench/recipes/{id}/undo", route -> isNotHere(stranger.post("/bench/recipes/" + keptRecipe + "/undo", Map.of())));
+        cases.put("GET /feed/{secret}", route -> isNotHere(stranger.get("/feed/AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA")));
+        cases.put("GET /batch/{id}/calendar", route -> isNotHere(stranger.get("/batch/" + batch + "/calendar")));
+        cases.put("POST /settings/calendar", route -> {
+            showsNothing(stranger.post("/settings/calendar", Map.of()));
+            assertThat(owner.get(feed).raw().body()).as("a stranger's new address puts out nobody else's").contains("BEGIN:VCALENDAR");
+        });
+        cases.put("POST /settings/calendar/revoke", route -> {
+            showsNothing(stranger.post("/settings/calendar/revoke", Map.of()));
+            assertThat(owner.get(feed).raw().body()).contains("BEGIN:VCALENDAR");
+        });
+        cases.put("POST /settings/hours", route -> isNotHere(stranger.post("/settings/hours", Map.of("id", resident, "name", "X"))));
+        cases.put("POST /settings/hours/{id}/undo", route -> isNotHere(stranger.post("/settings/hours/" + resident + "/undo", Map.of())));
+        cases.put("POST /settings/hours/exceptions", route -> isNotHere(stranger.post("/settings/hours/exceptions", Map.of("person", resident, "first", "2026-12-01"))));
+        cases.put("POST /settings/hours/exceptions/{id}/undo", route -> isNotHere(stranger.post("/settings/hours/exceptions/" + absence + "/undo", Map.of())));
+        cases.put("POST /settings/hours/alone", route -> {
+            stranger.post("/settings/hours/alone", Map.of("may", "yes"));
+            assertThat(owner.get("/settings/hours").page().select("#heat-alone input[checked]")).isEmpty();
+        });
+        cases.put("POST /batch/{id}/plan", route -> isNotHere(stranger.post("/batch/" + batch + "/plan", Map.of("length", "40 days", "reason", "x"))));
         cases.put("POST /bench/ways", route -> {
             Answer answer = stranger.post("/bench/ways", Map.of("herb", herbLot, "carrier", carrierLot, "jar", jar, "amount", "30 g", "called", "Mine"));
             assertThat(answer.status()).isEqualTo(422);
@@ -209,7 +245,11 @@ class ForeignHouseholdTest {
         for (String route : routes()) {
             if (route.startsWith("GET ") && !route.matches("GET /sign-(in|up)")) {
                 Answer answer = new Visitor(port).get(route.substring(4).replaceAll("\\{[^}]+}", batch));
-                assertThat(answer.path()).as(route).isEqualTo("/sign-in");
+                if (route.startsWith("GET /feed/")) {
+                    assertThat(answer.status()).as("a feed opens by its secret alone").isEqualTo(404);
+                } else {
+                    assertThat(answer.path()).as(route).isEqualTo("/sign-in");
+                }
             }
         }
     }

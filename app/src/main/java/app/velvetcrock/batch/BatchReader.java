@@ -30,6 +30,7 @@ class BatchReader {
     private static final Set<Kind> ON_STRAINING = EnumSet.of(Kind.SETTLED, Kind.BOTTLED, Kind.SNIFFED, Kind.DISCARDED);
 
     private final EntryRepository entries;
+    private final PlanRevisions revisions;
     private final Households households;
     private final Hours hours;
     private final People people;
@@ -37,8 +38,9 @@ class BatchReader {
     private final Json json;
     private final Clock clock;
 
-    BatchReader(EntryRepository entries, Households households, Hours hours, People people, LogWords words, Json json, Clock clock) {
+    BatchReader(EntryRepository entries, PlanRevisions revisions, Households households, Hours hours, People people, LogWords words, Json json, Clock clock) {
         this.entries = entries;
+        this.revisions = revisions;
         this.households = households;
         this.hours = hours;
         this.people = people;
@@ -52,15 +54,16 @@ class BatchReader {
             return List.of();
         }
         Reading reading = new Reading(households.current(), hours.home(), people.namesHere());
+        Map<UUID, String> revised = revisions.latest(batches.stream().map(b -> b.id).toList());
         Map<UUID, List<BatchEntry>> logs = entries.ofBatches(batches.stream().map(b -> b.id).toList())
                 .stream().collect(Collectors.groupingBy(entry -> entry.batchId));
-        return batches.stream().map(batch -> sheet(batch, logs.getOrDefault(batch.id, List.of()), reading)).toList();
+        return batches.stream().map(batch -> sheet(batch, revised.getOrDefault(batch.id, batch.plan), logs.getOrDefault(batch.id, List.of()), reading)).toList();
     }
 
     private record Reading(House house, HomeHours home, Map<UUID, String> names) {}
 
-    private BatchSheet sheet(Batch batch, List<BatchEntry> log, Reading reading) {
-        FrozenPlan frozen = json.read(batch.plan, FrozenPlan.class);
+    private BatchSheet sheet(Batch batch, String plan, List<BatchEntry> log, Reading reading) {
+        FrozenPlan frozen = json.read(plan, FrozenPlan.class);
         var zone = reading.house().settings().zone();
         List<Entry> said = log.stream().map(entry -> new Entry(entry.id, entry.happenedAt, words.what(entry))).toList();
         Course course = Course.of(frozen.plan(), said, clock.instant(), zone);

@@ -109,7 +109,7 @@ class BenchTime {
     /** The whole timing of a plan. */
     Timing timing(Asked asked, PlanRequest request) {
         List<Step> steps = PlanSteps.of(request, asked.home());
-        Optional<Timetable> timetable = Scheduler.forward(steps, asked.from(), asked.home(), asked.holds());
+        Optional<Timetable> timetable = Scheduler.sound(steps, asked.from(), asked.home(), asked.holds());
         Optional<InTime> inTime = asked.need().map(need -> InTime.of(steps, asked.from(), need, asked.home()));
         String source = source(request.circumstances().method());
         Clashes.Among among = among(asked.home());

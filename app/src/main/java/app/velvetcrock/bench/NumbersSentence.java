@@ -74,7 +74,7 @@ final class NumbersSentence {
 
     /** A band as somebody would type it: "40 to 52 °C". */
     private String words(Band band) {
-        return house.temperature(band.low()) + " to " + house.temperature(band.high());
+        return house.temperatures(band.low(), band.high());
     }
 
     private Optional<Band> band(Typed typed, Stage stage) {

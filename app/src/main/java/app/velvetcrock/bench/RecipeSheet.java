@@ -96,7 +96,7 @@ record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
             Stage own = method.stages().get(i);
             Stage as = shipped.stages().get(i);
             if (!own.band().equals(as.band())) {
-                fields.put(i == 0 ? "numbers.band" : "numbers.thenBand", house.temperature(own.band().low()) + " to " + house.temperature(own.band().high()));
+                fields.put(i == 0 ? "numbers.band" : "numbers.thenBand", house.temperatures(own.band().low(), own.band().high()));
             }
             if (!own.ceiling().equals(as.ceiling())) {
                 own.ceiling().ifPresent(ceiling -> fields.put(fields.containsKey("numbers.ceiling") ? "numbers.thenCeiling" : "numbers.ceiling", house.temperature(ceiling)));

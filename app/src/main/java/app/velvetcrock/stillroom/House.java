@@ -84,6 +84,11 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
         return settings.units().temperature(temperature);
     }
 
+    /** Two temperatures as somebody types them: "40 to 52 °C". */
+    public String temperatures(Temperature low, Temperature high) {
+        return temperature(low).replaceFirst(" ?°.$", "") + " to " + temperature(high);
+    }
+
     public String day(LocalDate date) {
         return DAY.format(date);
     }

@@ -8,6 +8,7 @@ import app.velvetcrock.core.timetable.WetHerb;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -21,8 +22,7 @@ public record InTime(Instant now, Instant need, Optional<Timetable> soonest, Opt
 
     /** Works both out. */
     public static InTime of(List<Step> steps, Instant now, Instant need, HomeHours hours) {
-        Optional<Timetable> soonest = Scheduler.forward(steps, now, hours);
-        return new InTime(now, need, soonest, Scheduler.backward(steps, now, need, hours));
+        return new InTime(now, need, Scheduler.sound(steps, now, hours, Map.of()), Scheduler.soundBackward(steps, now, need, hours));
     }
 
     /** Tells whether it can be made; wet herb that would be tepid too long cannot. */
@@ -32,7 +32,7 @@ public record InTime(Instant now, Instant need, Optional<Timetable> soonest, Opt
 
     /** Tells whether its heat comes in so many sessions that wet herb would turn. */
     public boolean spoils() {
-        return soonest.flatMap(WetHerb::of).filter(WetHerb::isTooLong).isPresent();
+        return latest.or(() -> soonest).flatMap(WetHerb::of).filter(WetHerb::isTooLong).isPresent();
     }
 
     /** How long one may still put off beginning; empty where it cannot be made. */

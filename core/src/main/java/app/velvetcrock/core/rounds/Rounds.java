@@ -83,7 +83,7 @@ public final class Rounds {
         List<Task> all = new ArrayList<>(open);
         for (Task task : open) {
             course.stage().tendings().stream().filter(tending -> tending.kind().name().equals(task.key().kind().name()) && course.heat().isEmpty())
-                    .forEach(tending -> later(course, tending, task.key(), hours).forEach(all::add));
+                    .forEach(tending -> all.addAll(later(course, tending, task.key().ordinal() + 1, hours)));
         }
         return all.stream().filter(task -> !task.due().isAfter(until)).sorted(Comparator.comparing(Task::due)).toList();
     }
@@ -93,19 +93,18 @@ public final class Rounds {
         List<Task> tasks = new ArrayList<>();
         if (course.heat().isEmpty()) {
             for (Tending tending : course.stage().tendings()) {
-                TaskKind kind = TaskKind.valueOf(tending.kind().name());
-                tasks.addAll(later(course, tending, new TaskKey(course.stage().key(), kind, 0), hours));
+                tasks.addAll(later(course, tending, 1, hours));
             }
         }
         tasks.add(end(course, course.stageEnd(hours.zone())));
         return tasks.stream().filter(task -> log.done(task.key()).isEmpty()).toList();
     }
 
-    private static List<Task> later(Course course, Tending tending, TaskKey open, HomeHours hours) {
+    private static List<Task> later(Course course, Tending tending, int first, HomeHours hours) {
         List<Task> tasks = new ArrayList<>();
-        for (int ordinal = open.ordinal() + 1; tending.at(ordinal) < course.length(); ordinal++) {
+        for (int ordinal = first; tending.at(ordinal) < course.length(); ordinal++) {
             Instant due = course.stage().pace().after(course.stageSince(), tending.at(ordinal), hours.zone());
-            tasks.add(Task.open(new TaskKey(open.stage(), open.kind(), ordinal), hours.hands(due, A_HAND)));
+            tasks.add(Task.open(new TaskKey(course.stage().key(), TaskKind.valueOf(tending.kind().name()), ordinal), hours.hands(due, A_HAND)));
         }
         return tasks;
     }

@@ -13,6 +13,8 @@ public final class Scheduler {
 
     /** Starts are looked for on quarters of an hour. */
     private static final Duration GRID = Duration.ofMinutes(15);
+    private static final Duration AN_HOUR = Duration.ofHours(1);
+    private static final Duration LOOKED_AHEAD = Duration.ofDays(14);
 
     private Scheduler() {}
 
@@ -40,6 +42,34 @@ public final class Scheduler {
     /** The same with nothing held back. */
     public static Optional<Timetable> forward(List<Step> steps, Instant from, HomeHours hours) {
         return forward(steps, from, hours, Map.of());
+    }
+
+    /**
+     * The earliest timetable in which wet herb does not turn: where its heat would come in too many sessions, a later start at which it does not; the plain earliest where there is
+     * none within two weeks.
+     */
+    public static Optional<Timetable> sound(List<Step> steps, Instant from, HomeHours hours, Map<String, Instant> notBefore) {
+        Optional<Timetable> earliest = forward(steps, from, hours, notBefore);
+        Instant until = from.plus(LOOKED_AHEAD);
+        for (Optional<Timetable> later = earliest; later.isPresent() && later.get().start().isBefore(until); later = forward(steps, later.get().start().plus(AN_HOUR), hours, notBefore)) {
+            if (WetHerb.of(later.get()).filter(WetHerb::isTooLong).isEmpty()) {
+                return later;
+            }
+        }
+        return earliest;
+    }
+
+    /** The latest timetable done by {@code need} in which wet herb does not turn; the plain latest where there is none within two weeks before it. */
+    public static Optional<Timetable> soundBackward(List<Step> steps, Instant earliest, Instant need, HomeHours hours) {
+        Optional<Timetable> latest = backward(steps, earliest, need, hours);
+        Instant at = latest.map(Timetable::start).orElse(earliest);
+        for (Instant start = at; latest.isPresent() && start.isAfter(at.minus(LOOKED_AHEAD)) && !start.isBefore(earliest); start = start.minus(AN_HOUR)) {
+            Optional<Timetable> earlier = forward(steps, start, hours).filter(timetable -> !timetable.end().isAfter(need));
+            if (earlier.filter(timetable -> WetHerb.of(timetable).filter(WetHerb::isTooLong).isEmpty()).isPresent()) {
+                return earlier;
+            }
+        }
+        return latest;
     }
 
     /**

@@ -153,6 +153,22 @@ class SchedulerTest {
         assertThat(WetHerb.of(Scheduler.forward(steps("heat 60", ""), at("2026-11-24T06:00"), EVENINGS).orElseThrow())).isEmpty();
     }
 
+    /** Chopped at six in the evening it would be warmed this evening and on two days: three sessions. Begun next morning it is two, since the days are long enough. */
+    @Test
+    void wetHerbIsBegunWhenItsHeatComesInFewSessions() {
+        List<Step> steps = List.of(CHOP, new Step.Heat("low", "low heat", Duration.ofHours(24), true, false, false));
+        HomeHours home = hours("7-22", "7-22");
+        assertThat(Scheduler.forward(steps, at("2026-11-24T17:00"), home).orElseThrow().sessions()).isEqualTo(3);
+        Timetable sound = Scheduler.sound(steps, at("2026-11-24T17:00"), home, Map.of()).orElseThrow();
+        assertThat(sound.sessions()).isEqualTo(2);
+        assertThat(sound.start()).isEqualTo(at("2026-11-24T20:00"));
+        Timetable latest = Scheduler.soundBackward(steps, at("2026-11-24T17:00"), at("2026-12-05T08:00"), home).orElseThrow();
+        assertThat(latest.sessions()).isEqualTo(2);
+        assertThat(latest.end()).isBeforeOrEqualTo(at("2026-12-05T08:00"));
+        HomeHours evenings = hours("17-22", "17-22");
+        assertThat(Scheduler.sound(steps, at("2026-11-24T17:00"), evenings, Map.of())).isEqualTo(Scheduler.forward(steps, at("2026-11-24T17:00"), evenings));
+    }
+
     @Test
     void aStepHeldBackTakesTheRestWithIt() {
         List<Step> steps = steps("heat 60, days 14", "strain");

@@ -1,0 +1,93 @@
+package app.velvetcrock.batch;
+
+import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.measure.TimeSpan;
+import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Notice;
+import app.velvetcrock.web.OneTime;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The form that changes a standing batch's plan, with its reason. */
+@Controller
+class PlanChangeController {
+
+    private static final int LONGEST_REASON = 200;
+
+    private final Batches batches;
+    private final PlanChanging changing;
+    private final BatchPage page;
+    private final Households households;
+    private final OneTime oneTime;
+
+    PlanChangeController(Batches batches, PlanChanging changing, BatchPage page, Households households, OneTime oneTime) {
+        this.batches = batches;
+        this.changing = changing;
+        this.page = page;
+        this.households = households;
+        this.oneTime = oneTime;
+    }
+
+    /** The change as typed. */
+    record ChangeForm(@Nullable UUID key, @Nullable String length, @Nullable String strainFrom, @Nullable String reason) {}
+
+    @PostMapping("/batch/{id}/plan")
+    String change(@PathVariable UUID id, ChangeForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        House house = households.current();
+        Fields fields = new Fields(house.reader());
+        BatchSheet sheet = batches.sheet(id);
+        Optional<PlanChanging.Change> change = read(form, sheet.course(), fields, house);
+        if (change.isEmpty()) {
+            response.setStatus(422);
+            model.addAttribute("change", form);
+            return page.show(model, sheet, new BatchPage.Typed("plan", TendForm.empty(), fields));
+        }
+        UUID key = form.key() == null ? UUID.randomUUID() : form.key();
+        oneTime.once(Current.stillroom(), key, () -> {
+            changing.change(id, change.get(), key);
+            return "changed";
+        });
+        after.addFlashAttribute(Notice.NAME, new Notice("The plan is changed; the one before is kept with the reason.", null));
+        return "redirect:/batch/" + id;
+    }
+
+    private static Optional<PlanChanging.Change> read(ChangeForm form, Course course, Fields fields, House house) {
+        Optional<Integer> length = length(form.length(), course.stage(), fields).filter(count -> count != course.length());
+        Optional<Instant> from = fields.moment("strainFrom", form.strainFrom()).map(at -> at.atZone(house.settings().zone()).toInstant());
+        Optional<String> reason = fields.words("reason", form.reason(), LONGEST_REASON);
+        if (fields.isClear() && length.isEmpty() && from.isEmpty()) {
+            fields.trouble("length", "Nothing is changed here.", "another length, or a day for the straining");
+        }
+        return fields.isClear() ? Optional.of(new PlanChanging.Change(length, from, reason.orElseThrow())) : Optional.empty();
+    }
+
+    private static Optional<Integer> length(@Nullable String typed, Stage stage, Fields fields) {
+        String text = typed == null ? "" : typed.strip();
+        if (text.isEmpty()) {
+            return Optional.empty();
+        }
+        return fields.amount("length", text.matches("\\d+") ? text + " " + stage.pace().many() : text, Expect.TIME)
+                .map(read -> (int) Math.round(((TimeSpan) read.amount().middle()).minutes() / stage.pace().minutes()))
+                .filter(count -> {
+                    boolean sensible = count >= stage.least() && count <= stage.most();
+                    if (!sensible) {
+                        fields.trouble("length", "Understood as %s; this stage takes between %d and %s.".formatted(stage.pace().words(count), stage.least(), stage.pace().words(stage.most())),
+                                stage.pace().words(stage.usual()));
+                    }
+                    return sensible;
+                });
+    }
+}

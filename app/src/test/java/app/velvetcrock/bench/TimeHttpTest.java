@@ -1,0 +1,171 @@
+package app.velvetcrock.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.velvetcrock.HttpTest;
+import app.velvetcrock.Visitor;
+import app.velvetcrock.Visitor.Answer;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** Hours at home, the day something is needed, clashes, what is wanted. It is Tuesday 24 November 2026, nine in the morning, in London. */
+@HttpTest
+class TimeHttpTest {
+
+    @LocalServerPort
+    int port;
+
+    private Visitor tove;
+
+    @BeforeEach
+    void household() {
+        tove = Visitor.stocked(port, "Time");
+        tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "300 g", "moisture", "FRESH"));
+        evenings();
+    }
+
+    /** Home from five to ten on weekdays, from eight at weekends. */
+    private void evenings() {
+        Map<String, String> week = new HashMap<>(Map.of("name", "Tove"));
+        for (int day = 0; day < 7; day++) {
+            week.put("day[%d]".formatted(day), day < 5 ? "17-22" : "8-22");
+        }
+        Answer kept = tove.submit("/settings/hours", "#new-person", week);
+        assertThat(kept.page().text()).contains("The hours of Tove are kept");
+    }
+
+    /** As worked by hand with the same hours: the latest start for Saturday week, eight in the morning, is Wednesday 2 December, 18:30; two sessions from now. */
+    @Test
+    void aDayIsReadAndTheLatestStartIsSaid() {
+        Document page = bench("method=slow-warm&amount=30+g&time.by=Saturday+week");
+        assertThat(page.getElementById("note-time.by").text()).isEqualTo("needed by Sat 5 Dec, 08:00");
+        assertThat(page.select("#time-verdict").text()).isEqualTo("In time. Begin by Wed 2 Dec 18:30 at the latest; that leaves 8 days to spare.");
+        assertThat(page.select("#steps tr").eachText().get(2)).contains("on the heat Tue 24 Nov 17:20 – 22:00", "Wed 25 Nov 17:00 – 21:50");
+        assertThat(page.select(".chip:contains(begin as late)").attr("data-fill")).isEqualTo("2026-12-02T18:30");
+        Document late = bench("method=slow-warm&amount=30+g&time.by=Saturday+week&time.hold[0]=2026-12-02T18:30");
+        assertThat(late.select("#steps tr").last().text()).contains("Fri 4 Dec 21:05 – 21:50");
+        // Bars stand where the sums say: five evenings drawn, hands dark, heat in two or three.
+        assertThat(late.select(".t-bar.t-heat")).hasSize(3);
+    }
+
+    @Test
+    void whatCannotBeMadeSaysByHowMuchAndWhichCan() {
+        Document page = bench("method=cold-dark&amount=30+g&time.by=Saturday+week");
+        // 35 days from today are 29 December, strained at five.
+        assertThat(page.select("#time-verdict").text()).isEqualTo("Too late for that: begun now it is done Tue 29 Dec 17:45, 24 days late. The ways above say which can be.");
+        assertThat(page.select(".way:has(input[checked]) .late").text()).isEqualTo("ready Tue 29 Dec, 24 days late");
+        List<String> ways = page.select(".way > span > b").eachText();
+        assertThat(ways.indexOf("Slow warm")).isLessThan(ways.indexOf("Cold and dark"));
+        assertThat(page.select(".way:contains(Water bath) .late")).isEmpty();
+    }
+
+    /** 24 heat-hours over evenings: more sessions than wet herb bears, and days at home of 13 hours are offered. With three days off it is begun so that two sessions do. */
+    @Test
+    void freshLeafWithEveningsOnlyIsToldOfDaysAtHome() {
+        tove.submit("/settings/hours", "form:has(input[name=id])", Map.of("day[5]", "17-22", "day[6]", "17-22"));
+        Document page = bench("method=fresh-low&amount=60+g&herb=" + herb("Yarrow") + "&time.by=in+3+weeks");
+        assertThat(page.select("#wet").text()).contains("sessions for wet herb", "four are the most", "two of 13 hours");
+        assertThat(page.select(".way:contains(Fresh, low heat) .late").text()).contains("too many sessions");
+        tove.submit("/settings/hours", "#new-exception", Map.of("first", "2026-11-25", "last", "2026-11-27", "hours", "7-22", "why", "days off"));
+        Document home = bench("method=fresh-low&amount=60+g&herb=" + herb("Yarrow") + "&time.by=in+3+weeks");
+        assertThat(home.select("#wet").text()).contains("2 sessions", "refrigerator at once");
+        assertThat(home.select("#time-verdict").text()).startsWith("In time.");
+    }
+
+    @Test
+    void twoThatWantOneCrockAreToldAndMovedApart() {
+        tove.post("/stores/kit", Map.of("kind", "SLOW_COOKER", "name", "The crock", "pieces", "1"));
+        Answer first = tove.post(Visitor.form(bench("method=slow-warm&amount=20+g"), "#bench", Map.of()));
+        assertThat(first.path()).startsWith("/batch/");
+        Document page = bench("method=slow-warm&amount=20+g");
+        assertThat(page.select("#time .caution").text()).contains("Two at once want the slow cooker", "Nettle, jar 1");
+        String free = page.select("#solve").attr("data-fill");
+        Document apart = bench("method=slow-warm&amount=20+g&time.hold[0]=" + free);
+        assertThat(apart.select("#solve, #time .caution")).isEmpty();
+        Answer second = tove.post(Visitor.form(apart, "#bench", Map.of()));
+        assertThat(second.path()).startsWith("/batch/");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            time.by=someday                      | time.by      | no day known here
+            time.by=Saturday&time.at=noonish     | time.by      | needed
+            want.amount=nothing                  | want.amount  | does not begin with a number
+            want.amount=300+mL&oil=1:1           | oil          | may keep nearly all of it
+            """)
+    void whatIsNotClearStandsBesideItsField(String query, String field, String words) {
+        Document page = bench(query);
+        assertThat(String.valueOf(page.getElementById("note-" + field))).contains(words.equals("needed") ? "null" : words);
+    }
+
+    /** Checked sum 11 by the Bench: dried leaf keeps 1.3 ± 0.4, at 1:6 300 mL want 437 mL over 72.8 g. */
+    @Test
+    void whatIsWantedIsWorkedBack() {
+        Document page = bench("want.amount=300+mL&oil=1:6&method=cold-dark");
+        assertThat(page.getElementById("note-want.amount").text()).contains("pour about 435 mL over about 73 g");
+        assertThat(page.select("#herb-mark").text()).isEqualTo("72.8 g");
+        assertThat(page.select("#oil-mark").text()).isEqualTo("437 mL");
+    }
+
+    /** 18 tins of 60 mL at firmness 15: 18·60·0.89·1.04 = 999.6 g, 149.9 of it wax; 849.7 g of oil are 926.6 mL at 0.917; at 1:5 with 1.813 kept (931.6/(1 − 0.3625)) 1461 mL over 292 g. */
+    @Test
+    void eighteenTinsAreWorkedBack() {
+        tove.submit("/stores/supplies", "form[action$=containers]", Map.of("name", "Tin", "holds", "60 mL", "pieces", "36"));
+        String tin = bench("").select("#want\\.container option:contains(Tin)").attr("value");
+        Document page = bench("want.amount=18+tins&want.container=" + tin + "&method=cold-dark");
+        assertThat(page.getElementById("note-want.firmness").text()).isEqualTo("about 1 kg in all, about 150 g of it beeswax");
+        assertThat(page.getElementById("note-want.amount").text()).contains("pour about 1.46 L over about 290 g");
+    }
+
+    @Test
+    void hoursAreKeptChangedTakenOutAndWrongOnesSaid() {
+        Answer wrong = tove.submit("/settings/hours", "#new-person", Map.of("name", "Ari", "day[2]", "22-7"));
+        assertThat(wrong.status()).isEqualTo(422);
+        assertThat(wrong.page().text()).contains("runs backwards");
+        assertThat(wrong.page().select("#new-person [name='day[2]']").attr("value")).isEqualTo("22-7");
+        assertThat(tove.submit("/settings/hours", "#new-exception", Map.of("first", "2026-12-05", "last", "2026-12-01")).page().text()).contains("comes before the first");
+        Answer away = tove.submit("/settings/hours", "#new-exception", Map.of("first", "2026-11-24", "last", "2026-11-26", "why", "away"));
+        assertThat(bench("method=slow-warm&amount=30+g").select("#steps").text()).doesNotContain("24 Nov").contains("Fri 27 Nov 17:00");
+        tove.post(Visitor.form(away.page(), ".notice form", Map.of()));
+        assertThat(bench("method=slow-warm&amount=30+g").select("#steps").text()).contains("Tue 24 Nov 17:00");
+        tove.submit("/settings/hours", "#heat-alone", Map.of("may", "yes"));
+        assertThat(bench("method=slow-warm&amount=30+g").select("#steps tr").get(2).text()).contains("Tue 24 Nov 17:20 – Wed 25 Nov 17:00");
+    }
+
+    /** Changed from 35 to 42 days with its reason: the batch and its rounds go by the new plan, and the log says so. */
+    @Test
+    void aPlanIsChangedWithItsReason() {
+        String batch = tove.post(Visitor.form(bench("method=cold-dark&amount=30+g"), "#bench", Map.of())).path();
+        Answer none = tove.submit(batch, "#change-plan form", Map.of("length", "70 days", "reason", "so"));
+        assertThat(none.status()).isEqualTo(422);
+        assertThat(none.page().text()).contains("between 21 and 56 days");
+        Answer changed = tove.submit(batch, "#change-plan form", Map.of("length", "42 days", "strainFrom", "2027-01-09T10:00", "reason", "we are away"));
+        assertThat(changed.page().select(".log").text()).contains("Plan changed: standing for 42 days instead of 35 days", "because we are away");
+        assertThat(changed.page().select(".lead").text()).contains("day 0 of 42", "Tue 5 Jan");
+        String calendar = tove.get(batch + "/calendar").raw().body();
+        assertThat(calendar).contains("T100000", "Strain: Nettle");
+    }
+
+    @Test
+    void theDaysAloneAreSmall() {
+        String fragment = tove.get("/bench/time?method=heat-rest&amount=30+g&time.by=in+3+weeks", "HX-Request", "true").raw().body();
+        assertThat(fragment).contains("t-bar").doesNotContain("<html");
+        assertThat(fragment.getBytes(StandardCharsets.UTF_8).length).isLessThan(15_000);
+    }
+
+    private String herb(String name) {
+        return bench("").select("#herb option:contains(" + name + ")").attr("value");
+    }
+
+    private Document bench(String query) {
+        return tove.get("/bench?" + query.replace("[", "%5B").replace("]", "%5D")).page();
+    }
+}

@@ -1,0 +1,120 @@
+package app.velvetcrock.core.planning;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.charge.OilWish;
+import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Length;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Means;
+import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.core.strain.Retention;
+import app.velvetcrock.core.strain.YieldForecast;
+import app.velvetcrock.core.timetable.HomeHours;
+import app.velvetcrock.core.timetable.Step;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Backwards from what is wanted; recipes scaled and compared; a plan's steps. */
+class WantedTest {
+
+    private static final Materia MATERIA = Materia.shipped();
+
+    /**
+     * Checked sum 11: 305/(1 − 1.813/6) = 437 mL, 72.8 g. At 1:5, 305/(1 − 1.813/5) = 478.5 over 95.7. Root keeps 0.6 ± 0.2, at most 0.856: 105/(1 − 0.856/5) = 126.7 over 25.3.
+     */
+    @ParameterizedTest
+    @CsvSource({"300, 6, 1.3, 0.4, 437.0, 72.8", "300, 5, 1.3, 0.4, 478.5, 95.7", "100, 5, 0.6, 0.2, 126.7, 25.3"})
+    void chargeForAWantedAmount(double wanted, double ratio, double mean, double spread, double oil, double herb) {
+        Wanted back = Wanted.of(Volume.ofMillilitres(wanted), ratio, new Retention(mean, spread, 0));
+        assertThat(back.oil().millilitres()).isCloseTo(oil, within(0.1));
+        assertThat(back.herb().grams()).isCloseTo(herb, within(0.05));
+        assertThat(back.working().hasEstimate()).isTrue();
+    }
+
+    @Test
+    void aRatioTheHerbDrinksUpIsRefused() {
+        assertThatThrownBy(() -> Wanted.of(Volume.ofMillilitres(300), 1.5, new Retention(1.3, 0.4, 0))).hasMessageContaining("more than the herb keeps");
+    }
+
+    /** The low end of an 80 % interval is reached nine times in ten: what is worked back gives just that. */
+    @Test
+    void nineTimesInTenItIsEnough() {
+        PlannedHerb herb = herb("nettle", 95.7);
+        Wanted back = Wanted.of(Volume.ofMillilitres(300), 5, Wanted.retention(herb.portion(), Pressing.HAND, List.of()));
+        YieldForecast forecast = YieldForecast.of(app.velvetcrock.core.charge.Herbs.of(herb.portion()), back.oil(), Pressing.HAND);
+        assertThat(forecast.low().millilitres()).isCloseTo(300, within(0.5));
+    }
+
+    /** 18·60·0.89·1.04 = 999.6 g; at 15 that is 149.9 g of wax and 849.7 g of oil, 926.6 mL at 0.917. Oil alone: 10·100·0.9256 = 925.6 g. */
+    @Test
+    void tinsOfASalve() {
+        Wanted.Salve salve = Wanted.Salve.of(18, Volume.ofMillilitres(60), 15, Density.ofGramsPerMillilitre(0.917));
+        assertThat(salve.all().grams()).isCloseTo(999.6, within(0.1));
+        assertThat(salve.wax().grams()).isCloseTo(149.9, within(0.1));
+        assertThat(salve.oil().millilitres()).isCloseTo(926.6, within(0.1));
+        assertThat(Wanted.Salve.of(10, Volume.ofMillilitres(100), 0, Density.ofGramsPerMillilitre(0.917)).wax()).isEqualTo(Mass.ZERO);
+    }
+
+    @Test
+    void aRecipeIsScaledAndComparedByProportion() {
+        PlanRecipe cold = recipe("Cold", Method.COLD_AND_DARK, Pressing.HAND);
+        PlanRecipe more = cold.times(1.7);
+        assertThat(more.grams()).isCloseTo(51 + 34, within(1e-9));
+        assertThat(more.ratio()).isCloseTo(cold.ratio(), within(1e-9));
+        assertThat(cold.differences(more)).as("more of the same is the same").isEmpty();
+        assertThat(cold.differences(recipe("Warm", Method.HEAT_THEN_REST, Pressing.DRIP))).extracting(PlanRecipe.Difference::what).containsExactly("way", "time", "heat", "pressed");
+        assertThat(recipe("Warm", Method.HEAT_THEN_REST, Pressing.DRIP).time()).isEqualTo("60 minutes, then 14 days");
+        assertThatThrownBy(() -> cold.times(60)).hasMessageContaining("between 0.05 and 50");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            cold-dark    | DRIED  | prepare, stand, strain
+            slow-warm    | DRIED  | prepare, warm, cool, strain
+            heat-rest    | DRIED  | prepare, heat, rest, strain
+            spirit-first | DRIED  | prepare, moist, open, cool, strain
+            fresh-low    | FRESH  | prepare, wilt, low, cool, strain, settle, decant
+            juicy-pan    | JUICY  | prepare, pan, stand, strain, settle, decant
+            """)
+    void stepsOfAPlan(String method, Moisture moisture, String keys) {
+        PlanRequest request = request(Method.of(method).orElseThrow(), moisture, Pressing.HAND);
+        assertThat(String.join(", ", PlanSteps.of(request, HomeHours.usual(ZoneId.of("UTC"))).stream().map(Step::key).toList())).isEqualTo(keys);
+    }
+
+    private static PlanRecipe recipe(String title, Method method, Pressing pressing) {
+        return PlanRecipe.of(title, new Planner(Cautions.shipped(), MATERIA).plan(request(method, Moisture.DRIED, pressing)), List.of());
+    }
+
+    private static PlanRequest request(Method method, Moisture moisture, Pressing pressing) {
+        Vessel jar = new Vessel("litre", Volume.ofMillilitres(1000), Length.ofMillimetres(100));
+        PlannedHerb nettle = herb("nettle", 30);
+        PlannedHerb wet = new PlannedHerb(nettle.kind(), nettle.texture(), moisture, Optional.empty(), nettle.mass(), List.of());
+        return new PlanRequest(List.of(wet, new PlannedHerb(herb("yarrow", 20).kind(), herb("yarrow", 20).texture(), moisture, Optional.empty(), Mass.ofGrams(20), List.of())),
+                new PlannedCarrier(MATERIA.carrier("rapeseed").orElseThrow(), new Bottle("rapeseed", 10, Optional.empty(), Optional.empty())), new OilWish.Exactly(Volume.ofMillilitres(400)), jar, List.of(jar),
+                new PlanRequest.Circumstances(method, method.usualLengths(), LocalDate.of(2026, 10, 1), Use.HANDS, pressing, Storage.COOL_DARK, Means.of(Temperature.ofCelsius(14), Optional.of(new app.velvetcrock.core.spirit.Strength(96)))));
+    }
+
+    private static PlannedHerb herb(String key, double grams) {
+        var kind = MATERIA.herb(key).orElseThrow();
+        return new PlannedHerb(kind, MATERIA.texture(kind.part(), Cut.CUT_AND_SIFTED), Moisture.DRIED, Optional.empty(), Mass.ofGrams(grams), List.of());
+    }
+}
