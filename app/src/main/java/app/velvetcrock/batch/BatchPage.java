@@ -4,6 +4,9 @@ import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.draw.JarDrawing;
+import app.velvetcrock.core.rounds.Remaining;
+import app.velvetcrock.core.timetable.Timetable;
+import app.velvetcrock.stillroom.Hours;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stores.Costs;
@@ -25,12 +28,14 @@ class BatchPage {
     private final Stores stores;
     private final Costs costs;
     private final Households households;
+    private final Hours hours;
     private final Clock clock;
 
-    BatchPage(Stores stores, Costs costs, Households households, Clock clock) {
+    BatchPage(Stores stores, Costs costs, Households households, Hours hours, Clock clock) {
         this.stores = stores;
         this.costs = costs;
         this.households = households;
+        this.hours = hours;
         this.clock = clock;
     }
 
@@ -46,6 +51,7 @@ class BatchPage {
         model.addAttribute("cost", costs.ofBatch(sheet.id()).orElse(null));
         model.addAttribute("drawing", drawing(sheet));
         model.addAttribute("ribbon", Ribbon.of(sheet, clock.instant(), households.current()));
+        model.addAttribute("ahead", Remaining.of(sheet.course(), sheet.plan().request(), hours.home()).map(Timetable::placed).orElse(List.of()));
         model.addAttribute("which", typed.which());
         model.addAttribute("typed", typed.form());
         model.addAttribute("sent", typed.fields());

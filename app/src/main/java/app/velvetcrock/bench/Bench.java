@@ -2,16 +2,12 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.FrozenPlan;
-import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Bath;
 import app.velvetcrock.core.charge.Charge;
-import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.JarChoice;
 import app.velvetcrock.core.charge.JarSplit;
-import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
-import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
@@ -23,9 +19,7 @@ import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
-import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Planner;
-import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.stillroom.House;
@@ -41,10 +35,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -56,20 +47,18 @@ public class Bench {
     private static final int MOST_OF_A_SIZE = 12;
 
     private final BenchStock stock;
+    private final BenchReading reading;
     private final BenchTime time;
-    private final Retentions retentions;
     private final Households households;
     private final Planner planner;
-    private final Materia materia;
     private final Clock clock;
 
-    Bench(BenchStock stock, BenchTime time, Retentions retentions, Households households, Planner planner, Materia materia, Clock clock) {
+    Bench(BenchStock stock, BenchReading reading, BenchTime time, Households households, Planner planner, Clock clock) {
         this.stock = stock;
+        this.reading = reading;
         this.time = time;
-        this.retentions = retentions;
         this.households = households;
         this.planner = planner;
-        this.materia = materia;
         this.clock = clock;
     }
 
@@ -95,7 +84,7 @@ public class Bench {
         if (!shelves.areEnough()) {
             return new BenchWork(form, fields, shelves, way, Optional.empty());
         }
-        return new BenchWork(form, fields, shelves, way, plan(form, way, new Desk(fields, shelves, house, new BenchSentence(fields, house, today), withTime)));
+        return new BenchWork(form, fields, shelves, way, plan(form, way, new BenchReading.Desk(fields, shelves, house, new BenchSentence(fields, house, today), withTime)));
     }
 
     /** The way named, shipped or the household's own; until one is chosen the fittest stands there. */
@@ -105,100 +94,37 @@ public class Bench {
         if (named.isPresent() || !shelves.areEnough()) {
             return named.orElse(Method.COLD_AND_DARK);
         }
-        List<Ingredient> herbs = Stream.concat(Stream.of(named(shelves.herbs(), Stock.OfHerb::id, typed.herb()).orElse(shelves.herbs().get(0))),
-                        Stream.ofNullable(typed.more()).flatMap(List::stream).flatMap(row -> named(shelves.herbs(), Stock.OfHerb::id, row.herb()).stream()))
+        List<Ingredient> herbs = Stream.concat(Stream.of(BenchReading.named(shelves.herbs(), Stock.OfHerb::id, typed.herb()).orElse(shelves.herbs().get(0))),
+                        Stream.ofNullable(typed.more()).flatMap(List::stream).flatMap(row -> BenchReading.named(shelves.herbs(), Stock.OfHerb::id, row.herb()).stream()))
                 .map(herb -> new Ingredient(herb.kind(), herb.moisture())).toList();
-        var carrier = named(shelves.carriers(), Stock.OfCarrier::id, typed.carrier()).orElse(shelves.carriers().get(0)).kind();
+        var carrier = BenchReading.named(shelves.carriers(), Stock.OfCarrier::id, typed.carrier()).orElse(shelves.carriers().get(0)).kind();
         Use use = Stream.of(Use.values()).filter(value -> value.name().equals(typed.use())).findFirst().orElse(Use.ADULT_SKIN);
         Optional<Strength> spirit = shelves.spirits().stream().findFirst().flatMap(Stock.OfSupply::abv).map(Strength::new);
         return Choice.ranked(new Situation(herbs, carrier, use, new Means(house.settings().pantry(), spirit, shelves.kit()))).get(0).method();
     }
 
-    private static <T> Optional<T> named(List<T> from, Function<T, UUID> id, @Nullable String typed) {
-        return BenchForm.id(typed).flatMap(wanted -> from.stream().filter(value -> id.apply(value).equals(wanted)).findFirst());
-    }
-
-    /** What one working-out has before it. */
-    private record Desk(Fields fields, BenchStock.Shelves shelves, House house, BenchSentence sentence, boolean withTime) {}
-
-    /** What is to be planned, read and clear, before a vessel is chosen. */
-    private record Asked(List<Stock.OfHerb> herbs, List<PlannedHerb> planned, BenchStock.Pour pour, OilWish oil, PlanRequest.Circumstances how, BenchSentence.Spirit spirit) {
-
-        Herbs charged() {
-            return new Herbs(planned.stream().map(PlannedHerb::portion).toList());
-        }
-    }
-
-    private Optional<BenchWork.Planned> plan(BenchForm form, Method way, Desk desk) {
-        Optional<Stock.OfJar> vessel = named(Stream.concat(desk.shelves().jars().stream(), desk.shelves().pots().stream()).toList(), Stock.OfJar::id, form.jar());
-        Optional<Asked> read = read(form, way, vessel, desk);
+    private Optional<BenchWork.Planned> plan(BenchForm form, Method way, BenchReading.Desk desk) {
+        Optional<Stock.OfJar> vessel = BenchReading.named(Stream.concat(desk.shelves().jars().stream(), desk.shelves().pots().stream()).toList(), Stock.OfJar::id, form.jar());
+        Optional<BenchReading.Asked> read = reading.read(form, way, vessel, desk);
         return read.flatMap(asked -> parts(form, asked, vessel, desk)).map(parts -> {
             enough(parts, read.get(), desk);
-            return inTime(form, way, parts, desk);
+            return inTime(form, way, parts, desk).outOf(read.get().wanted());
         });
     }
 
     /** The plan with its ways, those last that cannot be made in time. */
-    private BenchWork.Planned inTime(BenchForm form, Method way, List<BenchWork.Part> parts, Desk desk) {
+    private BenchWork.Planned inTime(BenchForm form, Method way, List<BenchWork.Part> parts, BenchReading.Desk desk) {
         BatchPlan plan = parts.get(0).plan();
         List<Choice> ways = ways(plan, way, desk.shelves());
         BenchTime.Asked asked = time.read(form, plan.request(), desk.fields(), desk.house());
         Map<String, String> late = time.late(asked, plan.request(), ways.stream().filter(choice -> choice.fitness().isAllowed()).map(Choice::method).toList(), desk.house());
         List<Choice> sorted = ways.stream().sorted(Comparator.comparing(choice -> late.containsKey(choice.method().base().key()) && late.containsKey(choice.method().key()))).toList();
         return new BenchWork.Planned(parts.stream().map(part -> part.holding(asked.holds())).toList(), sorted, bath(plan, desk.shelves()), late,
-                desk.withTime() ? Optional.of(time.timing(asked, plan.request())) : Optional.empty());
-    }
-
-    private Optional<Asked> read(BenchForm form, Method way, Optional<Stock.OfJar> vessel, Desk desk) {
-        Fields fields = desk.fields();
-        List<BlendSentence.Row> rows = rows(form, desk);
-        BenchStock.Pour pour = pour(form, desk);
-        if (form.want() != null && !BenchForm.isBlank(form.want().amount())) {
-            Optional<Wanted> wanted = new WantSentence(fields, desk.house(), desk.shelves().containers()).wanted(form, rows, pour, retentions);
-            return wanted.flatMap(want -> read(form.making(desk.house().mass(want.herb()), Math.round(want.oil().millilitres()) + " mL"), way, vessel, desk));
-        }
-        Optional<List<Mass>> masses = new BlendSentence(fields, desk.house()).masses(rows, form.total(), vessel.map(Stock.OfJar::vessel));
-        Optional<OilWish> oil = desk.sentence().oil(pour.carrier().kind().density(), form.oil());
-        Method numbered = new NumbersSentence(fields, desk.house()).apply(way, form.numbers() == null ? BenchForm.Numbers.NONE : form.numbers());
-        BenchSentence.Spirit spirit = desk.sentence().spirit(form.spirit() == null ? BenchForm.SpiritForm.NONE : form.spirit(), desk.shelves().spirits(), way.is(Method.SPIRIT_FIRST));
-        Optional<PlanRequest.Circumstances> how = desk.sentence().circumstances(form, numbered, spirit, desk.shelves().kit());
-        if (!fields.isClear()) {
-            return Optional.empty();
-        }
-        List<Stock.OfHerb> herbs = rows.stream().map(BlendSentence.Row::herb).toList();
-        List<PlannedHerb> planned = new ArrayList<>();
-        for (int i = 0; i < herbs.size(); i++) {
-            Stock.OfHerb herb = herbs.get(i);
-            planned.add(new PlannedHerb(herb.kind(), herb.texture(), herb.moisture(), herb.weighedBulk(), masses.orElseThrow().get(i),
-                    retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), how.orElseThrow().pressing())));
-        }
-        return Optional.of(new Asked(herbs, planned, pour, oil.orElseThrow(), how.orElseThrow(), spirit));
-    }
-
-    private List<BlendSentence.Row> rows(BenchForm form, Desk desk) {
-        List<BlendSentence.Row> rows = new ArrayList<>();
-        Stock.OfHerb first = pick(desk.fields(), "herb", desk.shelves().herbs(), Stock.OfHerb::id, form.herb());
-        rows.add(new BlendSentence.Row(desk.sentence().cut(first, form.cut(), materia), form.amount(), "amount"));
-        List<BenchForm.HerbRow> more = form.more() == null ? List.of() : form.more();
-        for (int i = 0; i < more.size(); i++) {
-            String field = "more[%d].".formatted(i);
-            if (BenchForm.isBlank(more.get(i).herb())) {
-                desk.fields().trouble(field + "herb", "An amount stands here without its herb.", "a herb from the list, or empty the amount");
-            } else {
-                Stock.OfHerb herb = pick(desk.fields(), field + "herb", desk.shelves().herbs(), Stock.OfHerb::id, more.get(i).herb());
-                rows.add(new BlendSentence.Row(desk.sentence().atLeast(herb, form.cut(), materia), more.get(i).amount(), field + "amount"));
-            }
-        }
-        return rows;
-    }
-
-    private BenchStock.Pour pour(BenchForm form, Desk desk) {
-        return named(desk.shelves().oils(), Stock.OfOil::id, form.carrier()).map(stock::pour)
-                .orElseGet(() -> BenchStock.pour(pick(desk.fields(), "carrier", desk.shelves().carriers(), Stock.OfCarrier::id, form.carrier())));
+                desk.withTime() ? Optional.of(time.timing(asked, plan.request())) : Optional.empty(), Optional.empty());
     }
 
     /** The plan of every vessel: of one, or of each jar the charge is divided over. */
-    private Optional<List<BenchWork.Part>> parts(BenchForm form, Asked asked, Optional<Stock.OfJar> named, Desk desk) {
+    private Optional<List<BenchWork.Part>> parts(BenchForm form, BenchReading.Asked asked, Optional<Stock.OfJar> named, BenchReading.Desk desk) {
         List<Stock.OfJar> jars = desk.shelves().jars();
         List<Vessel> free = jars.stream().flatMap(jar -> Collections.nCopies(Math.min(MOST_OF_A_SIZE, jar.pieces()), jar.vessel()).stream()).toList();
         Stock.OfJar largest = jars.isEmpty() ? desk.shelves().pots().get(0) : jars.get(jars.size() - 1);
@@ -224,11 +150,11 @@ public class Bench {
         return jars.stream().filter(jar -> jar.vessel().equals(vessel)).findFirst().orElseThrow();
     }
 
-    private static PlanRequest request(Asked asked, Stock.OfJar jar, List<Vessel> free) {
+    private static PlanRequest request(BenchReading.Asked asked, Stock.OfJar jar, List<Vessel> free) {
         return new PlanRequest(asked.planned(), asked.pour().carrier(), asked.oil(), jar.vessel(), free, asked.how());
     }
 
-    private BenchWork.Part part(PlanRequest request, Asked asked, Stock.OfJar jar, Desk desk) {
+    private BenchWork.Part part(PlanRequest request, BenchReading.Asked asked, Stock.OfJar jar, BenchReading.Desk desk) {
         BatchPlan plan = planner.plan(request);
         Instant at = desk.house().instantOn(asked.how().start(), clock.instant());
         FrozenPlan frozen = new FrozenPlan(plan, asked.herbs().stream().map(Stock.OfHerb::id).toList(), asked.pour().id(),
@@ -237,7 +163,7 @@ public class Bench {
     }
 
     /** The same with what was really weighed and poured, where that is typed. */
-    private BenchWork.Part really(BenchForm form, BenchWork.Part part, Asked asked, Desk desk) {
+    private BenchWork.Part really(BenchForm form, BenchWork.Part part, BenchReading.Asked asked, BenchReading.Desk desk) {
         Charge charge = part.plan().charge();
         double left = asked.herbs().size() == 1 ? asked.herbs().get(0).left().grams() : Double.MAX_VALUE;
         Optional<Mass> weighed = desk.sentence().weighed(form.weighed(), charge.herbs().mass(), left);
@@ -246,7 +172,7 @@ public class Bench {
     }
 
     /** Notes beside the fields what of its herbs, oil or spirit is not there. */
-    private static void enough(List<BenchWork.Part> parts, Asked asked, Desk desk) {
+    private static void enough(List<BenchWork.Part> parts, BenchReading.Asked asked, BenchReading.Desk desk) {
         House house = desk.house();
         for (int i = 0; i < asked.herbs().size(); i++) {
             Stock.OfHerb herb = asked.herbs().get(i);
@@ -288,15 +214,5 @@ public class Bench {
     private static Optional<Bath> bath(BatchPlan plan, BenchStock.Shelves shelves) {
         boolean inWater = plan.request().circumstances().method().sources().contains(Source.POT) || plan.request().circumstances().method().sources().contains(Source.SLOW_COOKER);
         return inWater && !plan.charge().vessel().open() ? Bath.smallest(shelves.pans().stream().map(Stock.OfJar::vessel).toList(), plan.charge()) : Optional.empty();
-    }
-
-    private static <T> T pick(Fields fields, String field, List<T> from, Function<T, UUID> id, @Nullable String typed) {
-        if (typed == null || typed.isBlank()) {
-            return from.get(0);
-        }
-        return named(from, id, typed).orElseGet(() -> {
-            fields.trouble(field, "That is used up or not here any more.", "another from the list");
-            return from.get(0);
-        });
     }
 }

@@ -9,6 +9,7 @@ import app.velvetcrock.core.method.Choice;
 import app.velvetcrock.core.method.Fitness;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.web.Fields;
@@ -51,8 +52,13 @@ public record BenchWork(BenchForm form, Fields fields, BenchStock.Shelves shelve
      * @param bath the pan its jar can stand in, of a way with a water bath
      * @param late ways that cannot be made by the day it is needed, by their key, with by how much
      * @param timing the plan in time; absent where only the charge was asked
+     * @param wanted what it was worked back from; absent where herb and oil are said
      */
-    public record Planned(List<Part> parts, List<Choice> ways, Optional<Bath> bath, Map<String, String> late, Optional<BenchTime.Timing> timing) {
+    public record Planned(List<Part> parts, List<Choice> ways, Optional<Bath> bath, Map<String, String> late, Optional<BenchTime.Timing> timing, Optional<Wanted> wanted) {
+
+        Planned outOf(Optional<Wanted> want) {
+            return new Planned(parts, ways, bath, late, timing, want);
+        }
 
         /** The first of its vessels; all stand alike. */
         public Part first() {

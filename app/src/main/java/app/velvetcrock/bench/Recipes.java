@@ -16,7 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Recipes the household keeps: from the Bench, from a batch, from a file. */
 @Service
-class Recipes {
+public class Recipes {
 
     /** How a batch's log begins a line on what to change next time. */
     private static final String NEXT_TIME = "Next time: ";
@@ -61,7 +61,7 @@ class Recipes {
 
     /** Keeps a batch as it was really charged, with what was to be changed next time. */
     @Transactional
-    UUID keepBatch(UUID id) {
+    public UUID keepBatch(UUID id) {
         BatchSheet sheet = batches.sheet(id);
         PlanRecipe planned = PlanRecipe.of(title(sheet), sheet.plan(), notes(sheet));
         PlanRecipe charged = planned.times(sheet.course().charge().herbs().mass().grams() / planned.grams());

@@ -1,5 +1,6 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.planning.PlanRecipe;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
@@ -50,6 +51,9 @@ class RecipesController {
 
     /** How a recipe is looked at: so many times as much, or for so much herb, and beside which other. */
     record Look(@Nullable String factor, @Nullable String grams, @Nullable String with) {}
+
+    /** A jar of the stock and how many times the recipe fills it. */
+    record ToJar(String name, String factor) {}
 
     @GetMapping("/bench/recipes")
     String all(Model model) {
@@ -106,6 +110,7 @@ class RecipesController {
         model.addAttribute("look", look);
         model.addAttribute("fields", fields);
         model.addAttribute("factor", scaled.grams() / kept.recipe().grams());
+        model.addAttribute("jars", shelves.jars().stream().map(jar -> new ToJar(jar.vessel().name(), Decimals.upTo(kept.recipe().fills(jar.vessel()), 2))).toList());
         model.addAttribute("missing", sheet.missing(shelves));
         model.addAttribute("bench", sheet.bench(shelves));
         model.addAttribute("others", recipes.all().stream().filter(one -> !one.id().equals(id)).toList());

@@ -10,6 +10,7 @@ import app.velvetcrock.batch.Tending;
 import app.velvetcrock.bench.Bench;
 import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.bench.BenchWork;
+import app.velvetcrock.bench.Recipes;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.keeping.Storage;
@@ -50,15 +51,17 @@ class DemoHands {
     private final Straining straining;
     private final OilCare care;
     private final Oils oils;
+    private final Recipes recipes;
     private final Clock clock;
 
-    DemoHands(Bench bench, Batches batches, Tending tending, Straining straining, OilCare care, Oils oils, Clock clock) {
+    DemoHands(Bench bench, Batches batches, Tending tending, Straining straining, OilCare care, Oils oils, Recipes recipes, Clock clock) {
         this.bench = bench;
         this.batches = batches;
         this.tending = tending;
         this.straining = straining;
         this.care = care;
         this.oils = oils;
+        this.recipes = recipes;
         this.clock = clock;
     }
 
@@ -67,6 +70,17 @@ class DemoHands {
 
     UUID cold(Charge charge, int days, int daysAgo) {
         return start(charge, Method.COLD_AND_DARK, days + " days", at(daysAgo, 17, 40));
+    }
+
+    /** A blend put up cold: the first herb by weight, others in parts of it. */
+    UUID blend(Charge charge, List<BenchForm.HerbRow> others, int days, int daysAgo) {
+        Instant at = at(daysAgo, 17, 40);
+        return start(BenchForm.of(charge.herb().toString(), charge.amount(), charge.carrier().toString(), charge.oil()).with(others)
+                .by(Method.COLD_AND_DARK.key()).lasting(days + " days", LocalDate.ofInstant(at, ZONE).toString()), at);
+    }
+
+    void keepRecipe(UUID batch) {
+        recipes.keepBatch(batch);
     }
 
     UUID warm(Charge charge, int hours, Instant at) {

@@ -7,6 +7,7 @@ import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
@@ -94,6 +95,7 @@ class DemoSeason {
         UUID oil = hands.strain(first, 1.12, 245, clear("olive green"), "Shake more in the second week.");
         hands.bottle(oil, 3, 100, Glass.DARK, 244);
         hands.draw(first, Cause.DRAWN, 100, 100, 40);
+        hands.keepRecipe(first);
         UUID second = hands.cold(new Charge(larder.yarrow(), "40 g", larder.oldRapeseed(), ""), 35, 230);
         hands.tend(second, 230, 196);
         hands.bottle(hands.strain(second, 0.98, 195, clear("darker than the first"), ""), 4, 100, Glass.DARK, 194);
@@ -123,6 +125,7 @@ class DemoSeason {
         Instant evening = hands.at(34, 17, 0);
         UUID heather = hands.warm(new Charge(larder.heather(), "45 g", larder.sunflower(), ""), 8, evening);
         warmed(heather, evening);
+        hands.keepRecipe(heather);
         hands.bottle(hands.strain(heather, 1.31, 33, clear("brown gold"), "The crock sags when the lid is off."), 5, 50, Glass.DARK, 33);
     }
 
@@ -150,7 +153,7 @@ class DemoSeason {
         hands.note(selfHeal, "Oil has gone green to the top.", hands.at(6, 19, 10));
         UUID yarrow = hands.cold(new Charge(larder.yarrow(), "50 g", larder.rapeseed(), ""), 35, 9);
         hands.tend(yarrow, 9, 2);
-        UUID meadowsweet = hands.cold(new Charge(larder.meadowsweet(), "40 g", larder.sunflower(), ""), 28, 5);
+        UUID meadowsweet = hands.blend(new Charge(larder.meadowsweet(), "30 g", larder.sunflower(), ""), List.of(new BenchForm.HerbRow(larder.selfHeal().toString(), "½ part")), 28, 5);
         hands.tend(meadowsweet, 5, 1);
         UUID elder = hands.cold(new Charge(larder.elder(), "45 g", larder.sunflower(), ""), 28, 3);
         hands.tend(elder, 3, 2);

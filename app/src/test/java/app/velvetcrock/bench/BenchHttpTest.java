@@ -153,6 +153,7 @@ class BenchHttpTest {
         assertThat(plan(wish).select("#knowingly")).isEmpty();
         tove.submit(started.path().replace("batch", "press"), "form[action*=press]", Map.of("out", "200 g"));
         String oil = tove.get("/cupboard").page().select("main .bottle").attr("href");
+        assertThat(tove.get("/cupboard").page().select("table").text()).contains("made against the rule of water");
         assertThat(tove.get(oil).page().text()).contains("Made against the rule of water", "No sniff test makes it keep longer");
     }
 

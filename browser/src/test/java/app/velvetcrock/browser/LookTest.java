@@ -26,10 +26,13 @@ class LookTest {
             String batch = window.page().getAttribute(".board .jar", "href");
             window.go("/stores/recipes");
             String recipe = window.page().locator("table a").last().getAttribute("href");
+            window.go("/bench/recipes");
+            String kept = window.page().locator("main section > table a").first().getAttribute("href");
             window.go("/stores");
             String lot = window.page().locator("a[href*='/stores/lots/']").first().getAttribute("href");
             List<String> views = List.of("/shelf", "/stores", "/bench", "/press", batch.replace("/batch/", "/press/"), "/cupboard", batch, batch + "/label", "/settings", "/sign-up",
-                    "/stores/drying", "/stores/supplies", "/stores/kit", recipe, "/stores/catalogue", "/stores/search?q=netle", "/stores/convert?amount=2+cups&of=rapeseed", lot);
+                    "/stores/drying", "/stores/supplies", "/stores/kit", recipe, "/stores/catalogue", "/stores/search?q=netle", "/stores/convert?amount=2+cups&of=rapeseed", lot,
+                    "/bench/recipes", kept, "/settings/hours", "/settings/calendar", "/bench?method=slow-warm&time.by=Saturday+week&amount=30+g");
             for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
                 look(window, views, scheme, 1280, 800);
                 look(window, views, scheme, 390, 844);
@@ -52,7 +55,13 @@ class LookTest {
     }
 
     private static String name(String view) {
+        if (view.contains("time.by")) {
+            return "time";
+        }
         String plain = view.replaceFirst("\\?.*", "");
+        if (plain.startsWith("/bench/recipes")) {
+            return plain.equals("/bench/recipes") ? "recipes-kept" : "kept";
+        }
         if (plain.startsWith("/batch/")) {
             return plain.endsWith("label") ? "label" : "batch";
         }
@@ -62,11 +71,15 @@ class LookTest {
     /** One picture of each main view, two more to show the phone, and one the dark theme. */
     private static void write(Page page, String view, ColorScheme scheme, int width) {
         String name = name(view);
-        boolean wide = width == 1280 && scheme == ColorScheme.LIGHT && !List.of("settings", "sign-up", "kit", "catalogue", "search", "convert", "supplies").contains(name);
+        boolean wide = width == 1280 && scheme == ColorScheme.LIGHT && !List.of("settings", "sign-up", "kit", "catalogue", "search", "convert", "supplies", "recipes-kept", "calendar").contains(name);
         boolean phone = width == 390 && scheme == ColorScheme.LIGHT && List.of("shelf", "bench", "drying").contains(name);
         boolean dark = width == 1280 && scheme == ColorScheme.DARK && List.of("shelf", "bench").contains(name);
         if (wide || phone || dark) {
             String suffix = wide ? "" : phone ? "-phone" : "-dark";
+            if (name.equals("time")) {
+                page.locator("#time").scrollIntoViewIfNeeded();
+                page.evaluate("document.getElementById('time').scrollIntoView()");
+            }
             page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("..", "docs", "screenshots", name + suffix + ".png")));
         }
     }

@@ -29,6 +29,11 @@ public record HerbPortion(Mass mass, Texture texture, Moisture moisture, Optiona
 
     /** Room the plant matter itself takes in the oil. */
     public Volume displacement() {
+        return displacement(mass, moisture);
+    }
+
+    /** Room so much plant matter itself takes in the oil, whatever its cut. */
+    public static Volume displacement(Mass mass, Moisture moisture) {
         return (moisture.isDried() ? DRY_PARTICLE : WET_PARTICLE).volumeOf(mass);
     }
 

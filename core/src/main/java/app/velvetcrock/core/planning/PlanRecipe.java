@@ -1,10 +1,13 @@
 package app.velvetcrock.core.planning;
 
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.charge.HerbPortion;
+import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.strain.Pressing;
 import java.util.ArrayList;
@@ -26,6 +29,7 @@ public record PlanRecipe(
 
     public static final double LEAST_FACTOR = 0.05;
     public static final double MOST_FACTOR = 50;
+    private static final double HUNDREDTHS = 100;
 
     public PlanRecipe {
         herbs = List.copyOf(herbs);
@@ -57,6 +61,13 @@ public record PlanRecipe(
         }
         return new PlanRecipe(title, herbs.stream().map(herb -> new Herb(herb.key, herb.name, herb.botanical, herb.part, herb.cut, herb.moisture, herb.grams * factor)).toList(),
                 carrier, carrierName, oilMillilitres * factor, method, lengths, use, pressing, storage, spiritPerGram, spiritPercent, notes);
+    }
+
+    /** How many times this fills a jar to its air, since oil and the herb's own volume grow together; rounded down to a hundredth. */
+    public double fills(Vessel jar) {
+        double herb = herbs.stream().mapToDouble(one -> HerbPortion.displacement(Mass.ofGrams(one.grams), one.moisture).millilitres()).sum();
+        double whole = jar.capacity().millilitres() * (1 - method.headspace()) / (oilMillilitres + herb);
+        return Math.max(LEAST_FACTOR, Math.min(MOST_FACTOR, Math.floor(whole * HUNDREDTHS) / HUNDREDTHS));
     }
 
     public double grams() {

@@ -44,8 +44,14 @@ public final class Rounds {
      * @param notBefore moments before which a step, by its key, is not to begin
      */
     public static List<Task> open(Course course, Log log, HomeHours hours, Map<String, Instant> notBefore) {
-        return placed(course, log, hours.zone(), hours).stream().map(task -> task.key().kind() == TaskKind.READ || task.key().kind() == TaskKind.HEAT_OFF ? task
+        return placed(course, log, hours.zone(), hours).stream().map(task -> isBesideIt(task, course, hours) ? task
                 : Task.open(task.key(), hours.hands(held(task, course, notBefore), task.key().kind() == TaskKind.STRAIN ? PlanSteps.STRAINING : A_HAND))).toList();
+    }
+
+    /** Heat that is not left alone has somebody beside it for as long as it is on; heat that is left alone waits for them like all else. */
+    private static boolean isBesideIt(Task task, Course course, HomeHours hours) {
+        boolean onHeat = task.key().kind() == TaskKind.READ || task.key().kind() == TaskKind.HEAT_OFF;
+        return onHeat && !(hours.heatAlone() && !course.stage().attended());
     }
 
     /** When it falls due, or when the step it begins is no longer held back. */

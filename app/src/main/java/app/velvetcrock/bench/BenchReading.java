@@ -1,0 +1,115 @@
+package app.velvetcrock.bench;
+
+import app.velvetcrock.batch.Retentions;
+import app.velvetcrock.core.charge.Herbs;
+import app.velvetcrock.core.charge.OilWish;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.planning.PlanRequest;
+import app.velvetcrock.core.planning.PlannedHerb;
+import app.velvetcrock.core.planning.Wanted;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stores.Stock;
+import app.velvetcrock.web.Fields;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** Reads the whole of the Bench's form into what is to be planned. */
+@Component
+class BenchReading {
+
+    private final BenchStock stock;
+    private final Retentions retentions;
+    private final Materia materia;
+
+    BenchReading(BenchStock stock, Retentions retentions, Materia materia) {
+        this.stock = stock;
+        this.retentions = retentions;
+        this.materia = materia;
+    }
+
+    /** What one working-out has before it. */
+    record Desk(Fields fields, BenchStock.Shelves shelves, House house, BenchSentence sentence, boolean withTime) {}
+
+    /** What is to be planned, read and clear, before a vessel is chosen. */
+    record Asked(List<Stock.OfHerb> herbs, List<PlannedHerb> planned, BenchStock.Pour pour, OilWish oil, PlanRequest.Circumstances how, BenchSentence.Spirit spirit, Optional<Wanted> wanted) {
+
+
+        Asked outOf(Wanted want) {
+            return new Asked(herbs, planned, pour, oil, how, spirit, Optional.of(want));
+        }
+
+        Herbs charged() {
+            return new Herbs(planned.stream().map(PlannedHerb::portion).toList());
+        }
+    }
+
+    /** Everything before a vessel is chosen; absent when something is not clear, which then stands beside its field. */
+    Optional<Asked> read(BenchForm form, Method way, Optional<Stock.OfJar> vessel, Desk desk) {
+        Fields fields = desk.fields();
+        List<BlendSentence.Row> rows = rows(form, desk);
+        BenchStock.Pour pour = pour(form, desk);
+        if (form.want() != null && !BenchForm.isBlank(form.want().amount())) {
+            Optional<Wanted> wanted = new WantSentence(fields, desk.house(), desk.shelves().containers()).wanted(form, rows, pour, retentions);
+            return wanted.flatMap(want -> read(form.making(desk.house().mass(want.herb()), Math.round(want.oil().millilitres()) + " mL"), way, vessel, desk).map(asked -> asked.outOf(want)));
+        }
+        Optional<List<Mass>> masses = new BlendSentence(fields, desk.house()).masses(rows, form.total(), vessel.map(Stock.OfJar::vessel));
+        Optional<OilWish> oil = desk.sentence().oil(pour.carrier().kind().density(), form.oil());
+        Method numbered = new NumbersSentence(fields, desk.house()).apply(way, form.numbers() == null ? BenchForm.Numbers.NONE : form.numbers());
+        BenchSentence.Spirit spirit = desk.sentence().spirit(form.spirit() == null ? BenchForm.SpiritForm.NONE : form.spirit(), desk.shelves().spirits(), way.is(Method.SPIRIT_FIRST));
+        Optional<PlanRequest.Circumstances> how = desk.sentence().circumstances(form, numbered, spirit, desk.shelves().kit());
+        if (!fields.isClear()) {
+            return Optional.empty();
+        }
+        List<Stock.OfHerb> herbs = rows.stream().map(BlendSentence.Row::herb).toList();
+        List<PlannedHerb> planned = new ArrayList<>();
+        for (int i = 0; i < herbs.size(); i++) {
+            Stock.OfHerb herb = herbs.get(i);
+            planned.add(new PlannedHerb(herb.kind(), herb.texture(), herb.moisture(), herb.weighedBulk(), masses.orElseThrow().get(i),
+                    retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), how.orElseThrow().pressing())));
+        }
+        return Optional.of(new Asked(herbs, planned, pour, oil.orElseThrow(), how.orElseThrow(), spirit, Optional.empty()));
+    }
+
+    private List<BlendSentence.Row> rows(BenchForm form, Desk desk) {
+        List<BlendSentence.Row> rows = new ArrayList<>();
+        Stock.OfHerb first = pick(desk.fields(), "herb", desk.shelves().herbs(), Stock.OfHerb::id, form.herb());
+        rows.add(new BlendSentence.Row(desk.sentence().cut(first, form.cut(), materia), form.amount(), "amount"));
+        List<BenchForm.HerbRow> more = form.more() == null ? List.of() : form.more();
+        for (int i = 0; i < more.size(); i++) {
+            String field = "more[%d].".formatted(i);
+            if (BenchForm.isBlank(more.get(i).herb())) {
+                desk.fields().trouble(field + "herb", "An amount stands here without its herb.", "a herb from the list, or empty the amount");
+            } else {
+                Stock.OfHerb herb = pick(desk.fields(), field + "herb", desk.shelves().herbs(), Stock.OfHerb::id, more.get(i).herb());
+                rows.add(new BlendSentence.Row(desk.sentence().atLeast(herb, form.cut(), materia), more.get(i).amount(), field + "amount"));
+            }
+        }
+        return rows;
+    }
+
+    private BenchStock.Pour pour(BenchForm form, Desk desk) {
+        return named(desk.shelves().oils(), Stock.OfOil::id, form.carrier()).map(stock::pour)
+                .orElseGet(() -> BenchStock.pour(pick(desk.fields(), "carrier", desk.shelves().carriers(), Stock.OfCarrier::id, form.carrier())));
+    }
+
+    static <T> Optional<T> named(List<T> from, Function<T, UUID> id, @Nullable String typed) {
+        return BenchForm.id(typed).flatMap(wanted -> from.stream().filter(value -> id.apply(value).equals(wanted)).findFirst());
+    }
+
+    private static <T> T pick(Fields fields, String field, List<T> from, Function<T, UUID> id, @Nullable String typed) {
+        if (typed == null || typed.isBlank()) {
+            return from.get(0);
+        }
+        return named(from, id, typed).orElseGet(() -> {
+            fields.trouble(field, "That is used up or not here any more.", "another from the list");
+            return from.get(0);
+        });
+    }
+}
