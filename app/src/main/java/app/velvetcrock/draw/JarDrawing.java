@@ -74,19 +74,24 @@ public record JarDrawing(
 
     /** Draws a vessel with its levels at a scale. */
     public static JarDrawing of(Vessel vessel, Levels levels, Look look, double scale) {
-        double inner = vessel.innerWidth().millimetres() * scale;
-        double depth = vessel.height().millimetres() * scale;
+        double inner = thousandth(vessel.innerWidth().millimetres() * scale);
+        double depth = thousandth(vessel.height().millimetres() * scale);
         double left = GLASS;
         double right = left + inner;
         double brim = GLASS + LID_HEIGHT + SHOULDER;
         double floor = brim + depth;
-        double oil = floor - levels.oil().millimetres() * scale;
-        double herb = floor - levels.herb().millimetres() * scale;
-        double neck = inner * (1 - NECK_SHARE) / 2;
+        double oil = thousandth(floor - levels.oil().millimetres() * scale);
+        double herb = thousandth(floor - levels.herb().millimetres() * scale);
+        double neck = thousandth(inner * (1 - NECK_SHARE) / 2);
         Lid lid = new Lid(left + neck - 2, GLASS, inner - 2 * neck + 4, LID_HEIGHT);
         return new JarDrawing(
                 scale, inner + 2 * GLASS, floor + GLASS, left, right, floor, brim, Math.max(brim, oil), Math.max(brim, herb),
                 levels.standsOut(), Math.min(oil, herb) < brim, outline(left, right, brim, floor, neck), lid, look);
+    }
+
+    /** No eye sees more of a pixel, and a dragged mark asks for the drawing again and again. */
+    private static double thousandth(double pixels) {
+        return Math.round(pixels * 1000) / 1000.0;
     }
 
     /** The scale at which a vessel is as high and as wide as may be within a box of pixels. */
