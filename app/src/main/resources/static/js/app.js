@@ -41,7 +41,7 @@ document.addEventListener('click', (event) => {
 document.addEventListener('click', (event) => {
   const chip = event.target.closest('[data-fill]');
   if (!chip) return;
-  const field = document.getElementById(chip.dataset.into);
+  const field = document.getElementById(chip.dataset.into ?? 'length');
   if (!field) return;
   // A choice among ways is made as well as filled in.
   if (chip.type !== 'radio') event.preventDefault();

@@ -4,8 +4,11 @@ import app.velvetcrock.batch.BatchEntry.Kind;
 import app.velvetcrock.batch.BatchLog.Draft;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.heat.HeatReading;
+import app.velvetcrock.core.heat.WarmUp;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
@@ -14,10 +17,12 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.stillroom.Hours;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stillroom.WarmUps;
 import app.velvetcrock.stores.Cause;
 import app.velvetcrock.stores.Ledger;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.web.Refused;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -35,13 +40,15 @@ public class Tending {
     private final Lineage lineage;
     private final Households households;
     private final Hours hours;
+    private final WarmUps warmUps;
 
-    Tending(BatchLog log, Ledger ledger, Lineage lineage, Households households, Hours hours) {
+    Tending(BatchLog log, Ledger ledger, Lineage lineage, Households households, Hours hours, WarmUps warmUps) {
         this.log = log;
         this.ledger = ledger;
         this.lineage = lineage;
         this.households = households;
         this.hours = hours;
+        this.warmUps = warmUps;
     }
 
     /** When it was done, what was typed, and the form's one-time key. */
@@ -70,7 +77,15 @@ public class Tending {
         BatchSheet sheet = standing(id);
         TaskKey key = task == null ? next(sheet, TaskKind.READ) : task;
         refuseIfDone(sheet, key);
-        return log.write(id, new Draft(Kind.HEAT, key, when.at(), when.typed(), temperature), when.key());
+        UUID entry = log.write(id, new Draft(Kind.HEAT, key, when.at(), when.typed(), temperature), when.key());
+        warmedUp(sheet, new HeatReading(when.at(), temperature)).ifPresent(took -> warmUps.learn(entry, took));
+        return entry;
+    }
+
+    /** How long the heat took to come up, where this reading is the one that shows it. */
+    private static Optional<Duration> warmedUp(BatchSheet sheet, HeatReading now) {
+        return sheet.course().heat().filter(HeatCourse::on).flatMap(heat -> heat.onSince().flatMap(on -> WarmUp.endedBy(on,
+                heat.readings().stream().filter(reading -> !reading.at().isBefore(on) && reading.at().isBefore(now.at())).toList(), now, sheet.course().stage().band().low())));
     }
 
     /** Pours more oil over; stock falls, and the yield counts it from now on. */

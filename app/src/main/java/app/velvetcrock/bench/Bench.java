@@ -35,6 +35,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -119,8 +120,10 @@ public class Bench {
         BenchTime.Asked asked = time.read(form, plan.request(), desk.fields(), desk.house());
         Map<String, String> late = time.late(asked, plan.request(), ways.stream().filter(choice -> choice.fitness().isAllowed()).map(Choice::method).toList(), desk.house());
         List<Choice> sorted = ways.stream().sorted(Comparator.comparing(choice -> late.containsKey(choice.method().base().key()) && late.containsKey(choice.method().key()))).toList();
-        return new BenchWork.Planned(parts.stream().map(part -> part.holding(asked.holds())).toList(), sorted, bath(plan, desk.shelves()), late,
-                desk.withTime() ? Optional.of(time.timing(asked, plan.request())) : Optional.empty(), Optional.empty());
+        Optional<Bath> bath = bath(plan, desk.shelves());
+        boolean lacksBath = isInWater(plan) && bath.isEmpty() && !desk.shelves().pans().isEmpty();
+        return new BenchWork.Planned(parts.stream().map(part -> part.holding(asked.holds())).toList(), sorted, bath, late,
+                desk.withTime() ? Optional.of(time.timing(asked, plan.request())) : Optional.empty(), Optional.empty(), lacksBath);
     }
 
     /** The plan of every vessel: of one, or of each jar the charge is divided over. */
@@ -210,9 +213,14 @@ public class Bench {
         return ways;
     }
 
+    /** Tells whether a way heats a jar in water. */
+    private static boolean isInWater(BatchPlan plan) {
+        Set<Source> sources = plan.request().circumstances().method().sources();
+        return (sources.contains(Source.POT) || sources.contains(Source.SLOW_COOKER)) && !plan.charge().vessel().open();
+    }
+
     /** The pan a jar can stand in, of a way that heats it in water. */
     private static Optional<Bath> bath(BatchPlan plan, BenchStock.Shelves shelves) {
-        boolean inWater = plan.request().circumstances().method().sources().contains(Source.POT) || plan.request().circumstances().method().sources().contains(Source.SLOW_COOKER);
-        return inWater && !plan.charge().vessel().open() ? Bath.smallest(shelves.pans().stream().map(Stock.OfJar::vessel).toList(), plan.charge()) : Optional.empty();
+        return isInWater(plan) ? Bath.smallest(shelves.pans().stream().map(Stock.OfJar::vessel).toList(), plan.charge()) : Optional.empty();
     }
 }

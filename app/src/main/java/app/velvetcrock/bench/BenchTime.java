@@ -67,7 +67,7 @@ class BenchTime {
 
         /** The heat a session of wet herb should get on each of the few days it may take. */
         public long hoursEach() {
-            return steps.stream().filter(Step.Heat.class::isInstance).map(step -> (long) Math.ceil(WetHerb.hoursEach(((Step.Heat) step).heat()).toMinutes() / 60.0)).findFirst().orElse(0L);
+            return steps.stream().filter(Step.Heat.class::isInstance).map(step -> (long) Math.ceil(WetHerb.hoursEach(((Step.Heat) step).heat(), home.warmUp()).toMinutes() / 60.0)).findFirst().orElse(0L);
         }
     }
 
@@ -115,7 +115,7 @@ class BenchTime {
         Clashes.Among among = among(asked.home());
         List<Clashes.Clash> clashes = timetable.map(placed -> Clashes.of(Booking.of(placed, source, request.herbNames()), among)).orElse(List.of());
         Optional<Instant> free = clashes.isEmpty() ? Optional.empty() : Clashes.firstFree(steps, asked.from(), asked.home(), source, among);
-        return new Timing(steps, asked.home(), asked.from(), timetable, asked.need(), inTime, timetable.flatMap(WetHerb::of).filter(WetHerb::wantsRefrigerator), clashes, free);
+        return new Timing(steps, asked.home(), asked.from(), timetable, asked.need(), inTime, timetable.flatMap(placed -> WetHerb.of(placed, asked.home().warmUp())).filter(WetHerb::wantsRefrigerator), clashes, free);
     }
 
     /** Which of some ways cannot be made in time, in words; a way that can is not among them. */

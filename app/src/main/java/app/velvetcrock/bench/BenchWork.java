@@ -52,12 +52,13 @@ public record BenchWork(BenchForm form, Fields fields, BenchStock.Shelves shelve
      * @param bath the pan its jar can stand in, of a way with a water bath
      * @param late ways that cannot be made by the day it is needed, by their key, with by how much
      * @param timing the plan in time; absent where only the charge was asked
+     * @param lacksBath true where it wants a water bath and no pot listed is large enough
      * @param wanted what it was worked back from; absent where herb and oil are said
      */
-    public record Planned(List<Part> parts, List<Choice> ways, Optional<Bath> bath, Map<String, String> late, Optional<BenchTime.Timing> timing, Optional<Wanted> wanted) {
+    public record Planned(List<Part> parts, List<Choice> ways, Optional<Bath> bath, Map<String, String> late, Optional<BenchTime.Timing> timing, Optional<Wanted> wanted, boolean lacksBath) {
 
         Planned outOf(Optional<Wanted> want) {
-            return new Planned(parts, ways, bath, late, timing, want);
+            return new Planned(parts, ways, bath, late, timing, want, lacksBath);
         }
 
         /** The first of its vessels; all stand alike. */

@@ -1,5 +1,6 @@
 package app.velvetcrock.stillroom;
 
+import app.velvetcrock.core.heat.WarmUp;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.core.timetable.Presence;
 import app.velvetcrock.core.timetable.Window;
@@ -18,13 +19,15 @@ import org.springframework.transaction.annotation.Transactional;
 public class Hours {
 
     private final ResidentRepository residents;
+    private final WarmUps warmUps;
     private final AbsenceRepository absences;
     private final StillroomRepository stillrooms;
     private final Households households;
     private final Clock clock;
 
-    Hours(ResidentRepository residents, AbsenceRepository absences, StillroomRepository stillrooms, Households households, Clock clock) {
+    Hours(ResidentRepository residents, WarmUps warmUps, AbsenceRepository absences, StillroomRepository stillrooms, Households households, Clock clock) {
         this.residents = residents;
+        this.warmUps = warmUps;
         this.absences = absences;
         this.stillrooms = stillrooms;
         this.households = households;
@@ -46,7 +49,7 @@ public class Hours {
                 .collect(Collectors.groupingBy(absence -> absence.residentId, Collectors.mapping(Absence::otherwise, Collectors.toList())));
         List<Presence> week = people.isEmpty() ? HomeHours.usual(zone).people()
                 : people.stream().map(person -> person.presence(exceptions.getOrDefault(person.id, List.of()))).toList();
-        return new HomeHours(week, zone, here().heatAlone());
+        return new HomeHours(week, zone, here().heatAlone(), WarmUp.learned(warmUps.latest()));
     }
 
     /** Tells whether slow heat may run on while nobody is there or awake. */

@@ -154,6 +154,18 @@ class TimeHttpTest {
         assertThat(calendar).contains("T100000", "Strain: Nettle");
     }
 
+    /** 30 °C ten minutes after it was put on, 50 after thirty: the band's 40 at twenty. From then on a session pays 20 minutes: 4:20 this evening, 4:00 tomorrow. Taken back it is 45 again. */
+    @Test
+    void theWarmUpIsLearnedFromReadings() {
+        String batch = tove.post(Visitor.form(bench("method=slow-warm&amount=20+g&start=2026-11-23"), "#bench", Map.of())).path();
+        tove.post(batch + "/tasks/warm.heat-on.1", Map.of("when", "2026-11-23T17:00"));
+        tove.post(batch + "/heat", Map.of("temperature", "30", "when", "2026-11-23T17:10"));
+        Answer read = tove.post(batch + "/heat", Map.of("temperature", "50", "when", "2026-11-23T17:30"));
+        assertThat(bench("method=slow-warm&amount=20+g").select("#steps").text()).contains("Wed 25 Nov 17:00 – 21:00");
+        tove.post(Visitor.form(read.page(), ".notice form", Map.of()));
+        assertThat(bench("method=slow-warm&amount=20+g").select("#steps").text()).contains("Wed 25 Nov 17:00 – 21:50");
+    }
+
     @Test
     void theDaysAloneAreSmall() {
         String fragment = tove.get("/bench/time?method=heat-rest&amount=30+g&time.by=in+3+weeks", "HX-Request", "true").raw().body();

@@ -73,6 +73,13 @@ public record Situation(List<Ingredient> herbs, CarrierKind carrier, Use use, Me
         return with(new CarrierKind(carrier.key(), carrier.common(), carrier.density(), carrier.densityIsEstimate(), carrier.monthsOpened(), carrier.melting(), carrier.tint(), traits));
     }
 
+    /** The same with an oil that had no moist herb in it before. */
+    Situation withPlainOil() {
+        Set<String> traits = new TreeSet<>(carrier.traits());
+        traits.remove(Refusals.MOIST_BEFORE);
+        return with(new CarrierKind(carrier.key(), carrier.common(), carrier.density(), carrier.densityIsEstimate(), carrier.monthsOpened(), carrier.melting(), carrier.tint(), traits));
+    }
+
     /** Tells whether any of its herbs has a trait. */
     boolean is(String trait) {
         return herbs.stream().anyMatch(herb -> herb.kind().traits().contains(trait));

@@ -16,23 +16,22 @@ import java.util.Optional;
  *
  * @param need the moment it is needed
  * @param soonest its timetable when it is begun now; empty where nobody is ever home long enough
+ * @param spoils true where its heat would come in so many sessions that wet herb turns
  * @param latest its timetable begun as late as still makes it; empty where it cannot be made
  */
-public record InTime(Instant now, Instant need, Optional<Timetable> soonest, Optional<Timetable> latest) {
+public record InTime(Instant now, Instant need, Optional<Timetable> soonest, Optional<Timetable> latest, boolean spoils) {
 
     /** Works both out. */
     public static InTime of(List<Step> steps, Instant now, Instant need, HomeHours hours) {
-        return new InTime(now, need, Scheduler.sound(steps, now, hours, Map.of()), Scheduler.soundBackward(steps, now, need, hours));
+        Optional<Timetable> soonest = Scheduler.sound(steps, now, hours, Map.of());
+        Optional<Timetable> latest = Scheduler.soundBackward(steps, now, need, hours);
+        boolean spoils = latest.or(() -> soonest).flatMap(timetable -> WetHerb.of(timetable, hours.warmUp())).filter(WetHerb::isTooLong).isPresent();
+        return new InTime(now, need, soonest, latest, spoils);
     }
 
     /** Tells whether it can be made; wet herb that would be tepid too long cannot. */
     public boolean isFeasible() {
-        return latest.isPresent() && !spoils();
-    }
-
-    /** Tells whether its heat comes in so many sessions that wet herb would turn. */
-    public boolean spoils() {
-        return latest.or(() -> soonest).flatMap(WetHerb::of).filter(WetHerb::isTooLong).isPresent();
+        return latest.isPresent() && !spoils;
     }
 
     /** How long one may still put off beginning; empty where it cannot be made. */

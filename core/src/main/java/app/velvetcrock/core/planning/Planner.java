@@ -70,7 +70,7 @@ public final class Planner {
     /** What the method is chosen for. */
     public static Situation situation(PlanRequest request) {
         Circumstances how = request.circumstances();
-        return new Situation(request.herbs().stream().map(herb -> new Ingredient(herb.kind(), herb.moisture())).toList(), request.carrier().kind(), how.use(), how.means());
+        return new Situation(request.herbs().stream().map(herb -> new Ingredient(herb.kind(), herb.moisture())).toList(), request.carrier().asFound(), how.use(), how.means());
     }
 
     /** Dates the oil anew from how it was really finished; the bottle that ends first decides. */

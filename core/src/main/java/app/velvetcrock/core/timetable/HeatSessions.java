@@ -10,9 +10,6 @@ import java.util.Optional;
 /** Cuts heat into sessions within the hours somebody is home (craft: heat, hours at home). */
 final class HeatSessions {
 
-    /** [E] Paid by every session before it earns. */
-    static final Duration WARM_UP = Duration.ofMinutes(45);
-
     /** A session is no shorter than this, or than the whole heat where that is less. */
     private static final Duration LEAST = Duration.ofHours(2);
 
@@ -28,7 +25,7 @@ final class HeatSessions {
         if (heat.alone()) {
             return alone(heat, from, hours);
         }
-        Optional<List<Span>> one = hours.next(from, heat.heat().plus(WARM_UP)).map(window -> List.of(Span.of(window.startInclusive(), heat.heat().plus(WARM_UP))));
+        Optional<List<Span>> one = hours.next(from, heat.heat().plus(hours.warmUp())).map(window -> List.of(Span.of(window.startInclusive(), heat.heat().plus(hours.warmUp()))));
         Optional<List<Span>> several = several(heat, from, hours);
         if (one.isEmpty() || several.isEmpty()) {
             return one.or(() -> several);
@@ -38,13 +35,14 @@ final class HeatSessions {
 
     /** Runs on by itself; it is taken off when somebody is there to do it. */
     private static Optional<List<Span>> alone(Step.Heat heat, Instant from, HomeHours hours) {
-        return hours.next(from, A_HAND).flatMap(on -> hours.next(on.startInclusive().plus(heat.heat()).plus(WARM_UP), A_HAND)
+        return hours.next(from, A_HAND).flatMap(on -> hours.next(on.startInclusive().plus(heat.heat()).plus(hours.warmUp()), A_HAND)
                 .map(off -> List.of(new Span(on.startInclusive(), off.startInclusive()))));
     }
 
     private static Optional<List<Span>> several(Step.Heat heat, Instant from, HomeHours hours) {
         Duration least = heat.heat().compareTo(LEAST) < 0 ? heat.heat() : LEAST;
-        Duration shortest = least.compareTo(WARM_UP) > 0 ? least : WARM_UP.plusMinutes(1);
+        Duration warmUp = hours.warmUp();
+        Duration shortest = least.compareTo(warmUp) > 0 ? least : warmUp.plusMinutes(1);
         List<Span> sessions = new ArrayList<>();
         Duration left = heat.heat();
         Instant at = from;
@@ -53,9 +51,9 @@ final class HeatSessions {
             if (window.isEmpty()) {
                 return Optional.empty();
             }
-            Duration earns = window.get().length().minus(WARM_UP);
+            Duration earns = window.get().length().minus(warmUp);
             if (earns.compareTo(left) >= 0) {
-                sessions.add(Span.of(window.get().startInclusive(), left.plus(WARM_UP)));
+                sessions.add(Span.of(window.get().startInclusive(), left.plus(warmUp)));
                 return Optional.of(shared(sessions, shortest));
             }
             sessions.add(window.get());

@@ -1,5 +1,6 @@
 package app.velvetcrock.core.timetable;
 
+import app.velvetcrock.core.heat.WarmUp;
 import app.velvetcrock.core.method.Pace;
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -20,8 +21,9 @@ import java.util.stream.Collectors;
  *
  * @param people whose hours are put together: one of them at home is enough
  * @param heatAlone true where slow heat may run on while nobody is there or awake
+ * @param warmUp what every session of heat pays before it earns
  */
-public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone) {
+public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone, Duration warmUp) {
 
     /** Nothing is looked for further ahead than this. */
     static final int HORIZON_DAYS = 400;
@@ -35,7 +37,7 @@ public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone) {
 
     /** Hours of a household that lets no heat run alone. */
     public HomeHours(List<Presence> people, ZoneId zone) {
-        this(people, zone, false);
+        this(people, zone, false, WarmUp.AT_FIRST);
     }
 
     /** The first moment from {@code due} on at which somebody is home for so long; {@code due} itself where nobody ever is. */

@@ -52,7 +52,7 @@ public final class Scheduler {
         Optional<Timetable> earliest = forward(steps, from, hours, notBefore);
         Instant until = from.plus(LOOKED_AHEAD);
         for (Optional<Timetable> later = earliest; later.isPresent() && later.get().start().isBefore(until); later = forward(steps, later.get().start().plus(AN_HOUR), hours, notBefore)) {
-            if (WetHerb.of(later.get()).filter(WetHerb::isTooLong).isEmpty()) {
+            if (WetHerb.of(later.get(), hours.warmUp()).filter(WetHerb::isTooLong).isEmpty()) {
                 return later;
             }
         }
@@ -65,7 +65,7 @@ public final class Scheduler {
         Instant at = latest.map(Timetable::start).orElse(earliest);
         for (Instant start = at; latest.isPresent() && start.isAfter(at.minus(LOOKED_AHEAD)) && !start.isBefore(earliest); start = start.minus(AN_HOUR)) {
             Optional<Timetable> earlier = forward(steps, start, hours).filter(timetable -> !timetable.end().isAfter(need));
-            if (earlier.filter(timetable -> WetHerb.of(timetable).filter(WetHerb::isTooLong).isEmpty()).isPresent()) {
+            if (earlier.filter(timetable -> WetHerb.of(timetable, hours.warmUp()).filter(WetHerb::isTooLong).isEmpty()).isPresent()) {
                 return earlier;
             }
         }

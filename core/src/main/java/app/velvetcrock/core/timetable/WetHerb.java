@@ -17,18 +17,22 @@ public record WetHerb(int sessions, Duration tepid) {
     /** [E] From the band down past 10 °C, moved to the refrigerator at once. */
     private static final Duration COOLING = Duration.ofMinutes(60);
 
-    /** Judges the wet heat of a timetable; empty where nothing wet is heated. */
-    public static Optional<WetHerb> of(Timetable timetable) {
+    /**
+     * Judges the wet heat of a timetable; empty where nothing wet is heated.
+     *
+     * @param warmUp what each session pays
+     */
+    public static Optional<WetHerb> of(Timetable timetable, Duration warmUp) {
         return timetable.placed().stream().filter(placed -> placed.step() instanceof Step.Heat heat && heat.wet()).findFirst().map(placed -> {
             int sessions = placed.spans().size();
-            return new WetHerb(sessions, HeatSessions.WARM_UP.multipliedBy(sessions).plus(COOLING.multipliedBy(sessions - 1L)));
+            return new WetHerb(sessions, warmUp.multipliedBy(sessions).plus(COOLING.multipliedBy(sessions - 1L)));
         });
     }
 
     /** The most sessions that stay within four hours. */
-    public static int mostSessions() {
+    public static int mostSessions(Duration warmUp) {
         int sessions = 1;
-        while (HeatSessions.WARM_UP.multipliedBy(sessions + 1L).plus(COOLING.multipliedBy(sessions)).compareTo(MOST) <= 0) {
+        while (warmUp.multipliedBy(sessions + 1L).plus(COOLING.multipliedBy(sessions)).compareTo(MOST) <= 0) {
             sessions++;
         }
         return sessions;
@@ -44,7 +48,7 @@ public record WetHerb(int sessions, Duration tepid) {
     }
 
     /** The hours of somebody at home that each of so many sessions wants, so that they are few enough. */
-    public static Duration hoursEach(Duration heat) {
-        return heat.dividedBy(mostSessions()).plus(HeatSessions.WARM_UP);
+    public static Duration hoursEach(Duration heat, Duration warmUp) {
+        return heat.dividedBy(mostSessions(warmUp)).plus(warmUp);
     }
 }

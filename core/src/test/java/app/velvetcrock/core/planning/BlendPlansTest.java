@@ -133,6 +133,9 @@ class BlendPlansTest {
         assertThat(plan.keepUntil().limitedBy()).isEqualTo(KeepUntil.LimitedBy.FIRST_OIL);
         assertThat(plan.cautions()).extracting(Caution::head).contains("Daisy family");
         assertThat(planner.plan(plain).doubleRatio()).isEmpty();
+        PlanRequest.Circumstances how = again.circumstances();
+        PlanRequest food = again.with(new PlanRequest.Circumstances(how.method(), how.lengths(), START, Use.FOOD, how.pressing(), how.storage(), how.means()));
+        assertThat(planner.plan(food).fitness().refusals()).singleElement().matches(reason -> reason.change().equals("use a plain oil") && !reason.overridable());
     }
 
     @Test

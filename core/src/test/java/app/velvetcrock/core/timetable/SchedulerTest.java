@@ -3,6 +3,7 @@ package app.velvetcrock.core.timetable;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.velvetcrock.core.heat.WarmUp;
 import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
@@ -142,15 +143,15 @@ class SchedulerTest {
     @Test
     void wetHerbIsNotLeftTepidOverManyEvenings() {
         Step wet = new Step.Heat("low", "low heat", Duration.ofHours(24), true, false, false);
-        WetHerb home = WetHerb.of(Scheduler.forward(List.of(CHOP, wet), at("2026-11-24T06:00"), hours("7-22", "7-22")).orElseThrow()).orElseThrow();
+        WetHerb home = WetHerb.of(Scheduler.forward(List.of(CHOP, wet), at("2026-11-24T06:00"), hours("7-22", "7-22")).orElseThrow(), WarmUp.AT_FIRST).orElseThrow();
         assertThat(home).isEqualTo(new WetHerb(2, Duration.ofMinutes(150)));
         assertThat(home.isTooLong()).isFalse();
-        WetHerb evenings = WetHerb.of(Scheduler.forward(List.of(CHOP, wet), at("2026-11-24T06:00"), hours("17-22", "17-22")).orElseThrow()).orElseThrow();
+        WetHerb evenings = WetHerb.of(Scheduler.forward(List.of(CHOP, wet), at("2026-11-24T06:00"), hours("17-22", "17-22")).orElseThrow(), WarmUp.AT_FIRST).orElseThrow();
         assertThat(evenings).isEqualTo(new WetHerb(6, Duration.ofMinutes(570)));
         assertThat(evenings.isTooLong()).isTrue();
-        assertThat(WetHerb.mostSessions()).isEqualTo(2);
-        assertThat(WetHerb.hoursEach(Duration.ofHours(24))).isEqualTo(Duration.ofMinutes(765));
-        assertThat(WetHerb.of(Scheduler.forward(steps("heat 60", ""), at("2026-11-24T06:00"), EVENINGS).orElseThrow())).isEmpty();
+        assertThat(WetHerb.mostSessions(WarmUp.AT_FIRST)).isEqualTo(2);
+        assertThat(WetHerb.hoursEach(Duration.ofHours(24), WarmUp.AT_FIRST)).isEqualTo(Duration.ofMinutes(765));
+        assertThat(WetHerb.of(Scheduler.forward(steps("heat 60", ""), at("2026-11-24T06:00"), EVENINGS).orElseThrow(), WarmUp.AT_FIRST)).isEmpty();
     }
 
     /** Chopped at six in the evening it would be warmed this evening and on two days: three sessions. Begun next morning it is two, since the days are long enough. */
@@ -167,6 +168,13 @@ class SchedulerTest {
         assertThat(latest.end()).isBeforeOrEqualTo(at("2026-12-05T08:00"));
         HomeHours evenings = hours("17-22", "17-22");
         assertThat(Scheduler.sound(steps, at("2026-11-24T17:00"), evenings, Map.of())).isEqualTo(Scheduler.forward(steps, at("2026-11-24T17:00"), evenings));
+    }
+
+    /** A cooker that takes 20 minutes: this evening 4:40 earn 4:20, 3:40 are left, and Wednesday's session ends at 21:00. */
+    @Test
+    void theLearnedWarmUpIsWhatASessionPays() {
+        HomeHours quick = new HomeHours(EVENINGS.people(), LONDON, false, Duration.ofMinutes(20));
+        assertThat(Scheduler.forward(steps("heat 480", ""), at("2026-11-24T12:00"), quick).orElseThrow().end()).isEqualTo(at("2026-11-25T21:00"));
     }
 
     @Test
