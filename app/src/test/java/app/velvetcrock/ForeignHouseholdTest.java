@@ -129,7 +129,7 @@ class ForeignHouseholdTest {
             showsNothing(stranger.post("/settings/calendar/revoke", Map.of()));
             assertThat(owner.get(feed).raw().body()).contains("BEGIN:VCALENDAR");
         });
-        cases.put("POST /settings/hours", route -> isNotHere(stranger.post("/settings/hours", Map.of("id", resident, "name", "X"))));
+        cases.put("POST /settings/hours", route -> isNotHere(stranger.post("/settings/hours", Map.of("id", resident, "version", "0", "name", "X"))));
         cases.put("POST /settings/hours/{id}/undo", route -> isNotHere(stranger.post("/settings/hours/" + resident + "/undo", Map.of())));
         cases.put("POST /settings/hours/exceptions", route -> isNotHere(stranger.post("/settings/hours/exceptions", Map.of("person", resident, "first", "2026-12-01"))));
         cases.put("POST /settings/hours/exceptions/{id}/undo", route -> isNotHere(stranger.post("/settings/hours/exceptions/" + absence + "/undo", Map.of())));

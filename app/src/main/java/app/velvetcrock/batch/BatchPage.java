@@ -51,7 +51,7 @@ class BatchPage {
         model.addAttribute("cost", costs.ofBatch(sheet.id()).orElse(null));
         model.addAttribute("drawing", drawing(sheet));
         model.addAttribute("ribbon", Ribbon.of(sheet, clock.instant(), households.current()));
-        model.addAttribute("ahead", Remaining.of(sheet.course(), sheet.plan().request(), hours.home()).map(Timetable::placed).orElse(List.of()));
+        model.addAttribute("ahead", Remaining.of(sheet.course(), sheet.plan().request(), hours.home(), sheet.frozen().holds()).map(Timetable::placed).orElse(List.of()));
         model.addAttribute("which", typed.which());
         model.addAttribute("typed", typed.form());
         model.addAttribute("sent", typed.fields());

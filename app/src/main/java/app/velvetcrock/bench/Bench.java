@@ -122,8 +122,9 @@ public class Bench {
         List<Choice> sorted = ways.stream().sorted(Comparator.comparing(choice -> late.containsKey(choice.method().base().key()) && late.containsKey(choice.method().key()))).toList();
         Optional<Bath> bath = bath(plan, desk.shelves());
         boolean lacksBath = isInWater(plan) && bath.isEmpty() && !desk.shelves().pans().isEmpty();
-        return new BenchWork.Planned(parts.stream().map(part -> part.holding(asked.holds())).toList(), sorted, bath, late,
-                desk.withTime() ? Optional.of(time.timing(asked, plan.request())) : Optional.empty(), Optional.empty(), lacksBath);
+        Optional<BenchTime.Timing> timing = desk.withTime() ? Optional.of(time.timing(asked, plan.request())) : Optional.empty();
+        Map<String, Instant> holds = BenchTime.frozen(asked, timing);
+        return new BenchWork.Planned(parts.stream().map(part -> part.holding(holds)).toList(), sorted, bath, late, timing, Optional.empty(), lacksBath);
     }
 
     /** The plan of every vessel: of one, or of each jar the charge is divided over. */

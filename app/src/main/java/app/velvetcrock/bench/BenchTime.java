@@ -111,8 +111,9 @@ class BenchTime {
         List<Step> steps = PlanSteps.of(request, asked.home());
         Optional<Timetable> timetable = Scheduler.sound(steps, asked.from(), asked.home(), asked.holds());
         Optional<InTime> inTime = asked.need().map(need -> InTime.of(steps, asked.from(), need, asked.home()));
-        String source = source(request.circumstances().method());
-        Clashes.Among among = among(asked.home());
+        Set<Source> owned = kit.sources();
+        String source = source(request.circumstances().method(), owned);
+        Clashes.Among among = among(asked.home(), owned);
         List<Clashes.Clash> clashes = timetable.map(placed -> Clashes.of(Booking.of(placed, source, request.herbNames()), among)).orElse(List.of());
         Optional<Instant> free = clashes.isEmpty() ? Optional.empty() : Clashes.firstFree(steps, asked.from(), asked.home(), source, among);
         return new Timing(steps, asked.home(), asked.from(), timetable, asked.need(), inTime, timetable.flatMap(placed -> WetHerb.of(placed, asked.home().warmUp())).filter(WetHerb::wantsRefrigerator), clashes, free);
@@ -133,24 +134,33 @@ class BenchTime {
         return late;
     }
 
+    /** What a batch begun now is held to: what was typed, and the heat where that put it, since the chopping is done by then. */
+    static Map<String, Instant> frozen(Asked asked, Optional<Timing> timing) {
+        Map<String, Instant> holds = new HashMap<>(asked.holds());
+        if (!holds.isEmpty()) {
+            timing.flatMap(Timing::timetable).stream().flatMap(timetable -> timetable.placed().stream()).filter(placed -> placed.step() instanceof Step.Heat)
+                    .forEach(placed -> holds.putIfAbsent(placed.step().key(), placed.start()));
+        }
+        return holds;
+    }
+
     static String words(InTime inTime) {
         long hours = inTime.late().map(late -> Math.max(1, Math.round(late.toMinutes() / 60.0))).orElse(0L);
         return hours < 48 ? Pace.HOURS.words(hours) : Pace.DAYS.words(Math.round(hours / 24.0));
     }
 
-    private Clashes.Among among(HomeHours home) {
+    private Clashes.Among among(HomeHours home, Set<Source> owned) {
         List<Booking> others = new ArrayList<>();
         for (BatchSheet sheet : batches.standing()) {
-            String source = source(sheet.plan().request().circumstances().method());
-            Remaining.of(sheet.course(), sheet.plan().request().with(sheet.plan().request().circumstances().lasting(sheet.course().lengths())), home)
+            String source = source(sheet.plan().request().circumstances().method(), owned);
+            Remaining.of(sheet.course(), sheet.plan().request().with(sheet.plan().request().circumstances().lasting(sheet.course().lengths())), home, sheet.frozen().holds())
                     .ifPresent(timetable -> others.addAll(Booking.of(timetable, source, "%s, jar %d".formatted(sheet.name(), sheet.number()))));
         }
         return new Clashes.Among(others, kit.pieces());
     }
 
     /** The one source of heat a way would use: the first it can use that is owned; none where none is. */
-    private String source(Method method) {
-        Set<Source> owned = kit.sources();
+    private static String source(Method method, Set<Source> owned) {
         return method.sources().stream().filter(owned::contains).map(Source::name).findFirst().orElse("");
     }
 }

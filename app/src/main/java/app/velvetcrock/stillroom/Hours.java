@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.orm.ObjectOptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,8 +35,12 @@ public class Hours {
         this.clock = clock;
     }
 
-    /** A person with the hours as typed, Monday first. */
-    public record OfResident(UUID id, String name, List<String> week) {}
+    /**
+     * A person with the hours as typed, Monday first.
+     *
+     * @param version which state of them this is
+     */
+    public record OfResident(UUID id, int version, String name, List<String> week) {}
 
     /** Days that are otherwise, and whose. */
     public record OfAbsence(UUID id, String name, Presence.Otherwise otherwise) {}
@@ -65,7 +70,7 @@ public class Hours {
 
     @Transactional(readOnly = true)
     public List<OfResident> people() {
-        return residents.all().stream().map(person -> new OfResident(person.id, person.name, person.typed())).toList();
+        return residents.all().stream().map(person -> new OfResident(person.id, person.version, person.name, person.typed())).toList();
     }
 
     /** Days that are otherwise and not past. */
@@ -81,9 +86,19 @@ public class Hours {
         return residents.saveAndFlush(new Resident(name, days, clock.instant())).id;
     }
 
+    /**
+     * Changes a person's week.
+     *
+     * @param version the state it was read from
+     * @throws ObjectOptimisticLockingFailureException when somebody has changed it since
+     */
     @Transactional
-    public void change(UUID id, String name, List<List<Window>> days) {
-        person(id).set(name, days);
+    public void change(UUID id, int version, String name, List<List<Window>> days) {
+        Resident person = person(id);
+        if (person.version != version) {
+            throw new ObjectOptimisticLockingFailureException(Resident.class, id);
+        }
+        person.set(name, days);
     }
 
     /** Takes a person out, or puts one back. */

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -42,8 +43,8 @@ class HoursController {
         this.clock = clock;
     }
 
-    /** A person's week as typed; {@code id} is empty for a new one. */
-    record WeekForm(@Nullable UUID key, @Nullable UUID id, @Nullable String name, @Nullable List<String> day) {
+    /** A person's week as typed; {@code id} is empty for a new one, {@code version} says which state it was read from. */
+    record WeekForm(@Nullable UUID key, @Nullable UUID id, @Nullable Integer version, @Nullable String name, @Nullable List<String> day) {
 
         String of(int weekday) {
             return day == null || weekday >= day.size() || day.get(weekday) == null ? "" : day.get(weekday);
@@ -72,8 +73,11 @@ class HoursController {
         }
         if (form.id() == null) {
             oneTime.once(Current.stillroom(), form.key(), () -> String.valueOf(hours.add(name.orElseThrow(), days)));
-        } else {
-            hours.change(form.id(), name.orElseThrow(), days);
+        } else if (!changed(form, name.orElseThrow(), days)) {
+            fields.trouble("name", "Somebody changed these hours meanwhile. Yours are still here: look, then keep them again.", "");
+            response.setStatus(409);
+            int theirs = hours.people().stream().filter(person -> person.id().equals(form.id())).mapToInt(Hours.OfResident::version).findFirst().orElse(0);
+            return page(model, new Sent(new WeekForm(form.key(), form.id(), theirs, form.name(), form.day()), null, fields));
         }
         after.addFlashAttribute(Notice.NAME, new Notice("The hours of %s are kept. Timetables go by them.".formatted(name.orElseThrow()), null));
         return "redirect:/settings/hours";
@@ -115,6 +119,16 @@ class HoursController {
         hours.letHeatRunAlone(may != null);
         after.addFlashAttribute(Notice.NAME, new Notice(may != null ? "Slow heat may run on by itself." : "Heat runs only while somebody is home and awake.", null));
         return "redirect:/settings/hours";
+    }
+
+    /** Tells whether they could be changed, or somebody was there first. */
+    private boolean changed(WeekForm form, String name, List<List<Window>> days) {
+        try {
+            hours.change(form.id(), form.version() == null ? -1 : form.version(), name, days);
+            return true;
+        } catch (OptimisticLockingFailureException overtaken) {
+            return false;
+        }
     }
 
     private Optional<Presence.Otherwise> otherwise(ExceptionForm form, Fields fields) {

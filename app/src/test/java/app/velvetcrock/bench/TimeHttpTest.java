@@ -90,8 +90,10 @@ class TimeHttpTest {
         String free = page.select("#solve").attr("data-fill");
         Document apart = bench("method=slow-warm&amount=20+g&time.hold[0]=" + free);
         assertThat(apart.select("#solve, #time .caution")).isEmpty();
+        String heat = apart.select("#steps tr:contains(on the heat) td span").first().text();
         Answer second = tove.post(Visitor.form(apart, "#bench", Map.of()));
         assertThat(second.path()).startsWith("/batch/");
+        assertThat(second.page().select("#ahead tr:contains(on the heat)").text()).as("what was planned is what is asked").contains(heat);
     }
 
     @ParameterizedTest
@@ -138,6 +140,19 @@ class TimeHttpTest {
         assertThat(bench("method=slow-warm&amount=30+g").select("#steps").text()).contains("Tue 24 Nov 17:00");
         tove.submit("/settings/hours", "#heat-alone", Map.of("may", "yes"));
         assertThat(bench("method=slow-warm&amount=30+g").select("#steps tr").get(2).text()).contains("Tue 24 Nov 17:20 – Wed 25 Nov 17:00");
+    }
+
+    /** Two change one person's hours: the second is told, loses nothing typed, and may keep hers after a look. */
+    @Test
+    void twoWhoChangeTheSameHoursLoseNothing() {
+        Visitor.Filled mine = Visitor.form(tove.get("/settings/hours").page(), "form:has(input[name=id])", Map.of("day[0]", "6-7"));
+        tove.submit("/settings/hours", "form:has(input[name=id])", Map.of("day[1]", "12-13"));
+        Answer told = tove.post(mine);
+        assertThat(told.status()).isEqualTo(409);
+        assertThat(told.page().text()).contains("Somebody changed these hours meanwhile");
+        assertThat(told.page().select("form:has(input[name=id]) [name='day[0]']").attr("value")).isEqualTo("6-7");
+        assertThat(tove.post(Visitor.form(told.page(), "form:has(input[name=id])", Map.of())).status()).isEqualTo(200);
+        assertThat(tove.get("/settings/hours").page().select("form:has(input[name=id]) [name='day[0]']").attr("value")).isEqualTo("6-7");
     }
 
     /** Changed from 35 to 42 days with its reason: the batch and its rounds go by the new plan, and the log says so. */

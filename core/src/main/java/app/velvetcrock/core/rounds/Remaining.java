@@ -12,6 +12,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** What is left of a batch, placed in the hours somebody is home from now on. */
@@ -19,8 +20,12 @@ public final class Remaining {
 
     private Remaining() {}
 
-    /** Places the rest of a standing batch; empty for one that does not stand, and where nobody is ever home long enough. */
-    public static Optional<Timetable> of(Course course, PlanRequest request, HomeHours hours) {
+    /**
+     * Places the rest of a standing batch; empty for one that does not stand, and where nobody is ever home long enough.
+     *
+     * @param notBefore moments before which a step, by its key, is not to begin
+     */
+    public static Optional<Timetable> of(Course course, PlanRequest request, HomeHours hours, Map<String, Instant> notBefore) {
         if (course.state() != Course.State.STANDING) {
             return Optional.empty();
         }
@@ -39,7 +44,7 @@ public final class Remaining {
                 steps.add(step);
             }
         }
-        return steps.isEmpty() ? Optional.empty() : Scheduler.forward(steps, from, hours);
+        return steps.isEmpty() ? Optional.empty() : Scheduler.forward(steps, from, hours, notBefore);
     }
 
     private static Optional<Step> left(Step step, HeatCourse heat) {

@@ -82,14 +82,16 @@ class HoursInRoundsTest {
      */
     @Test
     void whatIsLeftIsPlacedFromNow() {
-        Timetable left = Remaining.of(Course.of(plan(Method.SLOW_WARM), log, at("2026-10-01T18:30"), LONDON), plan(Method.SLOW_WARM).request(), evenings()).orElseThrow();
+        Timetable left = Remaining.of(Course.of(plan(Method.SLOW_WARM), log, at("2026-10-01T18:30"), LONDON), plan(Method.SLOW_WARM).request(), evenings(), Map.of()).orElseThrow();
         assertThat(left.sessions()).isEqualTo(3);
         assertThat(left.placed().get(0).end()).isEqualTo(at("2026-10-03T19:00"));
         assertThat(left.end()).isEqualTo(at("2026-10-03T21:45"));
-        Timetable cold = Remaining.of(course(plan(Method.COLD_AND_DARK)), plan(Method.COLD_AND_DARK).request(), evenings()).orElseThrow();
+        Timetable held = Remaining.of(course(plan(Method.SLOW_WARM)), plan(Method.SLOW_WARM).request(), evenings(), Map.of("warm", at("2026-10-05T17:00"))).orElseThrow();
+        assertThat(held.start()).isEqualTo(at("2026-10-05T17:00"));
+        Timetable cold = Remaining.of(course(plan(Method.COLD_AND_DARK)), plan(Method.COLD_AND_DARK).request(), evenings(), Map.of()).orElseThrow();
         assertThat(cold.start()).isEqualTo(at("2026-11-05T17:00"));
         log.add(entry("2026-10-02T18:00", new Entry.Strained(Volume.ofMillilitres(200), Pressing.HAND, false)));
-        assertThat(Remaining.of(course(plan(Method.COLD_AND_DARK)), plan(Method.COLD_AND_DARK).request(), evenings())).isEmpty();
+        assertThat(Remaining.of(course(plan(Method.COLD_AND_DARK)), plan(Method.COLD_AND_DARK).request(), evenings(), Map.of())).isEmpty();
     }
 
     /** What is foreseen for ninety days is just what Rounds asks day by day, each done in its time, across both clock changes. */
