@@ -32,8 +32,8 @@ public class RoundsService {
     /** How far ahead what ends is shown. */
     private static final int DAYS_AHEAD = 7;
 
-    /** Of the days ahead only these are shown; shakes and looks come on their own day. A crock may be read early. */
-    private static final Set<TaskKind> FORESEEN = Set.of(TaskKind.NEXT, TaskKind.STRAIN, TaskKind.DECANT, TaskKind.USE_FIRST, TaskKind.HEAT_OFF, TaskKind.READ);
+    /** Of the days ahead only these are shown; shakes and looks come on their own day. Heat may be put on, and a crock read, early. */
+    private static final Set<TaskKind> FORESEEN = Set.of(TaskKind.NEXT, TaskKind.STRAIN, TaskKind.DECANT, TaskKind.USE_FIRST, TaskKind.HEAT_ON, TaskKind.HEAT_OFF, TaskKind.READ);
 
     private final Batches batches;
     private final Oils oils;
