@@ -46,7 +46,7 @@ class BenchReading {
         }
 
         Herbs charged() {
-            return new Herbs(planned.stream().map(PlannedHerb::portion).toList());
+            return new Herbs(planned.stream().map(herb -> herb.portion(how.method())).toList());
         }
     }
 

@@ -78,7 +78,7 @@ class WaysJourneyTest {
         assertThat(window.text("#keep + p")).isEqualTo("limited by the food rule");
     }
 
-    /** Resinous flowers: warmed first. Without spirit spirit-first is refused; with 40 % it is warned of; 30 g take 15 g, 10 g of it water. */
+    /** Resinous flowers: warmed first. Without spirit spirit-first is refused; with 40 % it is warned of; 30 g of powder take 15 g, 10 g of it water, and 225 mL of oil, 1:7.5. */
     @Test
     void resinousFlowersAreWarmedAndSpiritFirstWantsSpirit() {
         window.go("/bench?amount=30+g");
@@ -86,11 +86,12 @@ class WaysJourneyTest {
         page.click(".refused-ways summary");
         assertThat(page.locator(".refused-way").allInnerTexts().toString()).contains("Spirit first", "no spirit is in the Stores", "75 % or more");
         spirit("40");
-        window.go("/bench?amount=30+g&method=spirit-first");
+        window.go("/bench?amount=30+g&cut=POWDER&method=spirit-first");
         assertThat(window.text("#moisten")).contains("15 g", "of 40 % spirit; 10 g of that is water");
         assertThat(page.locator(".caution").allInnerTexts().toString()).contains("40 % spirit brings much water", "no flame");
+        assertThat(window.text("#ratio")).isEqualTo("1 : 7.5");
         spirit("90");
-        window.go("/bench?amount=30+g&method=spirit-first");
+        window.go("/bench?amount=30+g&cut=POWDER&method=spirit-first");
         assertThat(window.text("#moisten")).contains("of 90 % spirit");
         assertThat(page.locator(".caution").allInnerTexts().toString()).doesNotContain("brings much water");
     }

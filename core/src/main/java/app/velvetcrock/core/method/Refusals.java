@@ -17,7 +17,7 @@ final class Refusals {
 
     /** Under this a spirit brings too much water for oil. */
     private static final double LEAST_SPIRIT = 40;
-    private static final double GOOD_SPIRIT = 75;
+    static final double GOOD_SPIRIT = 75;
 
     /** Under this a spirit calls for an open warm finish and settling (craft: spirit). */
     static final double WATERY_SPIRIT = 60;

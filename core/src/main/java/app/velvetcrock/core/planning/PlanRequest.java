@@ -57,7 +57,7 @@ public record PlanRequest(
     }
 
     public Herbs charged() {
-        return new Herbs(herbs.stream().map(PlannedHerb::portion).toList());
+        return new Herbs(herbs.stream().map(herb -> herb.portion(circumstances.method())).toList());
     }
 
     /** What was measured of each of its herbs. */

@@ -7,6 +7,7 @@ import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Texture;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.method.Method;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,12 +19,17 @@ import java.util.Optional;
 public record PlannedHerb(
         HerbKind kind, Texture texture, Moisture moisture, Optional<Density> weighedBulk, Mass mass, List<Double> ownRetentions) {
 
+    /** The middle of 1:7 to 1:8 (craft: ratios). */
+    private static final double POWDER_AFTER_SPIRIT = 7.5;
+
     public PlannedHerb {
         ownRetentions = List.copyOf(ownRetentions);
     }
 
-    public HerbPortion portion() {
-        return new HerbPortion(mass, texture, moisture, weighedBulk, kind.usualRatio());
+    /** As it goes into the vessel by a way: powder after spirit is usually charged 1:7 to 1:8, all else as its kind is. */
+    public HerbPortion portion(Method way) {
+        boolean powder = way.is(Method.SPIRIT_FIRST) && cut() == Cut.POWDER;
+        return new HerbPortion(mass, texture, moisture, weighedBulk, powder ? POWDER_AFTER_SPIRIT : kind.usualRatio());
     }
 
     PlannedHerb times(double share) {

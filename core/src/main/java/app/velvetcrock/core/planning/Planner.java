@@ -114,7 +114,7 @@ public final class Planner {
         for (Cut cut : List.of(Cut.GROUND, Cut.POWDER)) {
             if (request.herbs().stream().anyMatch(herb -> cut.compareTo(herb.cut()) > 0)) {
                 finer.put(cut, new Herbs(request.herbs().stream().map(herb -> cut.compareTo(herb.cut()) > 0
-                        ? herb.portion().at(materia.texture(herb.texture().part(), cut)) : herb.portion()).toList()));
+                        ? herb.portion(request.circumstances().method()).at(materia.texture(herb.texture().part(), cut)) : herb.portion(request.circumstances().method())).toList()));
             }
         }
         return finer;

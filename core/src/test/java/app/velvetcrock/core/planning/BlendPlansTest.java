@@ -171,6 +171,18 @@ class BlendPlansTest {
         assertThat(moist.water().grams()).isCloseTo(15.3, within(0.05));
     }
 
+    /** 40 g of powder after spirit are charged 1:7.5, 300 mL, where its kind's 1:5 would be 200; cold, powder keeps to its kind: covered by 102.2 − 28.6 + 157.1 = 230.7, so 235. */
+    @Test
+    void powderAfterSpiritIsChargedWeaker() {
+        for (Method way : List.of(Method.SPIRIT_FIRST, Method.of("spirit-first~blend").orElseThrow(), Method.COLD_AND_DARK)) {
+            PlanRequest cut = request("nettle 40 DRIED", way);
+            PlannedHerb nettle = cut.herbs().get(0);
+            PlannedHerb powder = new PlannedHerb(nettle.kind(), materia.texture(nettle.kind().part(), Cut.POWDER), Moisture.DRIED, Optional.empty(), nettle.mass(), List.of());
+            PlanRequest request = new PlanRequest(List.of(powder), cut.carrier(), cut.oil(), cut.vessel(), cut.jarsInStock(), cut.circumstances());
+            assertThat(planner.plan(request).charge().oil().millilitres()).as(way.key()).isEqualTo(way.is(Method.SPIRIT_FIRST) ? 300 : 235);
+        }
+    }
+
     /** 300 g in litres: no jar takes it, two do not, three take 100 g each; what the parts come to is what the whole asked. */
     @Test
     void aDividedChargeAddsUpToTheWhole() {

@@ -59,8 +59,8 @@ class WantedTest {
     @Test
     void nineTimesInTenItIsEnough() {
         PlannedHerb herb = herb("nettle", 95.7);
-        Wanted back = Wanted.of(Volume.ofMillilitres(300), 5, Wanted.retention(herb.portion(), Pressing.HAND, List.of()));
-        YieldForecast forecast = YieldForecast.of(app.velvetcrock.core.charge.Herbs.of(herb.portion()), back.oil(), Pressing.HAND);
+        Wanted back = Wanted.of(Volume.ofMillilitres(300), 5, Wanted.retention(herb.portion(Method.COLD_AND_DARK), Pressing.HAND, List.of()));
+        YieldForecast forecast = YieldForecast.of(app.velvetcrock.core.charge.Herbs.of(herb.portion(Method.COLD_AND_DARK)), back.oil(), Pressing.HAND);
         assertThat(forecast.low().millilitres()).isCloseTo(300, within(0.5));
     }
 
