@@ -1,7 +1,11 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.PlanRecipe;
+import app.velvetcrock.core.planning.Wanted;
+import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -30,27 +34,30 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class RecipesController {
 
     private static final int LONGEST_TITLE = 120;
+    private static final double MOST_MILLILITRES = 20_000;
 
     private final Recipes recipes;
     private final RecipeFile file;
     private final Bench bench;
     private final BenchStock stock;
+    private final Materia materia;
     private final Households households;
     private final OneTime oneTime;
     private final Clock clock;
 
-    RecipesController(Recipes recipes, RecipeFile file, Bench bench, BenchStock stock, Households households, OneTime oneTime, Clock clock) {
+    RecipesController(Recipes recipes, RecipeFile file, Bench bench, BenchStock stock, Materia materia, Households households, OneTime oneTime, Clock clock) {
         this.recipes = recipes;
         this.file = file;
         this.bench = bench;
         this.stock = stock;
+        this.materia = materia;
         this.households = households;
         this.oneTime = oneTime;
         this.clock = clock;
     }
 
     /** How a recipe is looked at: so many times as much, or for so much herb, and beside which other. */
-    record Look(@Nullable String factor, @Nullable String grams, @Nullable String with) {}
+    record Look(@Nullable String factor, @Nullable String grams, @Nullable String oil, @Nullable String with) {}
 
     /** A jar of the stock and how many times the recipe fills it. */
     record ToJar(String name, String factor) {}
@@ -138,13 +145,26 @@ class RecipesController {
         return "redirect:/bench/recipes";
     }
 
-    /** So many times as much, or for so much herb; as it is kept where neither is clear. */
-    private static PlanRecipe scaled(PlanRecipe recipe, Look look, Fields fields) {
+    /** So many times as much, for so much herb, or to give so much oil; as it is kept where none is clear. */
+    private PlanRecipe scaled(PlanRecipe recipe, Look look, Fields fields) {
+        if (!BenchForm.isBlank(look.oil())) {
+            return fields.capacity("oil", look.oil(), 1, MOST_MILLILITRES).flatMap(wanted -> toGive(recipe, wanted, fields)).orElse(recipe);
+        }
         if (!BenchForm.isBlank(look.grams())) {
             return fields.mass("grams", look.grams(), recipe.grams() * PlanRecipe.LEAST_FACTOR, recipe.grams() * PlanRecipe.MOST_FACTOR).map(mass -> recipe.times(mass.grams() / recipe.grams())).orElse(recipe);
         }
         return BenchForm.isBlank(look.factor()) ? recipe
                 : fields.number("factor", look.factor(), PlanRecipe.LEAST_FACTOR, PlanRecipe.MOST_FACTOR, "times").map(recipe::times).orElse(recipe);
+    }
+
+    private Optional<PlanRecipe> toGive(PlanRecipe recipe, Volume wanted, Fields fields) {
+        double kept = recipe.herbs().stream().mapToDouble(herb -> herb.grams() * Wanted.atMost(Retention.shipped(materia.texture(herb.part(), herb.cut()), herb.moisture(), recipe.pressing()))).sum();
+        try {
+            return Optional.of(recipe.times(recipe.gives(wanted, Volume.ofMillilitres(kept))));
+        } catch (IllegalArgumentException tooFar) {
+            fields.trouble("oil", "That cannot be had of it: %s.".formatted(tooFar.getMessage()), "300 mL");
+            return Optional.empty();
+        }
     }
 
     private static ResponseEntity<String> download(String body, MediaType type, String name) {

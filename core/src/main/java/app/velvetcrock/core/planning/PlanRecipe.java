@@ -8,8 +8,10 @@ import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.core.strain.YieldForecast;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -61,6 +63,20 @@ public record PlanRecipe(
         }
         return new PlanRecipe(title, herbs.stream().map(herb -> new Herb(herb.key, herb.name, herb.botanical, herb.part, herb.cut, herb.moisture, herb.grams * factor)).toList(),
                 carrier, carrierName, oilMillilitres * factor, method, lengths, use, pressing, storage, spiritPerGram, spiritPercent, notes);
+    }
+
+    /**
+     * How many times this gives so much oil, enough nine times in ten: f = (wanted + film)/(oil − kept).
+     *
+     * @param kept what all its herb keeps, no more nine times in ten
+     * @throws IllegalArgumentException where its herb may keep nearly all its oil
+     */
+    public double gives(Volume wanted, Volume kept) {
+        double left = oilMillilitres - kept.millilitres();
+        if (left < oilMillilitres / HUNDREDTHS) {
+            throw new IllegalArgumentException("the herb may keep nearly all of its oil");
+        }
+        return (wanted.millilitres() + YieldForecast.FILM.millilitres()) / left;
     }
 
     /** How many times this fills a jar to its air, since oil and the herb's own volume grow together; rounded down to a hundredth. */

@@ -30,7 +30,7 @@ public record Wanted(Volume oil, Mass herb, Working working) {
      * @throws IllegalArgumentException where at this ratio the herb keeps nearly all of it
      */
     public static Wanted of(Volume wanted, double ratio, Retention retention) {
-        double kept = retention.mean() + NINETIETH * retention.spread();
+        double kept = atMost(retention);
         Check.range("ratio", ratio, kept * 1.05, 100, "mL to a gram, more than the herb keeps");
         double oil = (wanted.millilitres() + YieldForecast.FILM.millilitres()) / (1 - kept / ratio);
         Working working = Working.of("oil to pour = (oil wanted + what stays on cloth and vessel) ÷ (1 − kept ÷ ratio)")
@@ -42,6 +42,11 @@ public record Wanted(Volume oil, Mass herb, Working working) {
                 .result("herb", Figure.of(Mass.ofGrams(oil / ratio)))
                 .build();
         return new Wanted(Volume.ofMillilitres(oil), Mass.ofGrams(oil / ratio), working);
+    }
+
+    /** What a gram keeps, mL, no more nine times in ten. */
+    public static double atMost(Retention retention) {
+        return retention.mean() + NINETIETH * retention.spread();
     }
 
     /** What a herb keeps at a pressing, from what was measured of it. */
