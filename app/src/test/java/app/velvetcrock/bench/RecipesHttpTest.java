@@ -36,7 +36,7 @@ class RecipesHttpTest {
         assertThat(scaled.select("#weigh-out tr").eachText()).anyMatch(line -> line.startsWith("40.8 g Nettle dried leaf, cut and sifted; Urtica dioica")).anyMatch(line -> line.startsWith("320 mL Cold-pressed rapeseed"));
         // 24 g keep at most 1.813 each, 43.5 mL: 300 mL want (300 + 5)/(188 − 43.5) = 2.11 times as much, 50.7 g
         assertThat(tove.get(recipe + "?oil=300+mL").page().select("#weigh-out").text()).contains("50.7 g", "397 mL");
-        assertThat(tove.get(recipe + "?factor=900").page().getElementById("note-factor").text()).contains("between 0.05 and 50");
+        assertThat(tove.get(recipe + "?factor=900").page().getElementById("note-factor").text()).contains("between 0.1 and 50");
         assertThat(scaled.text()).contains("On the heat for 16 hours, 35 °C to 43 °C, never above 43 °C");
         assertThat(tove.get(recipe + "/text?factor=1.7").raw().body()).contains("Nettle as we like it", "40.8 g  Nettle", "Strain, pressed by hand in cloth");
         Answer file = tove.get(recipe + "/json?factor=1.7");

@@ -29,7 +29,7 @@ public record PlanRecipe(
         String title, List<Herb> herbs, String carrier, String carrierName, double oilMillilitres, Method method, List<Integer> lengths, Use use, Pressing pressing, Storage storage,
         double spiritPerGram, double spiritPercent, List<String> notes) {
 
-    public static final double LEAST_FACTOR = 0.05;
+    public static final double LEAST_FACTOR = 0.1;
     public static final double MOST_FACTOR = 50;
     private static final double HUNDREDTHS = 100;
 

@@ -85,7 +85,7 @@ class WantedTest {
         assertThat(recipe("Warm", Method.HEAT_THEN_REST, Pressing.DRIP).time()).isEqualTo("60 minutes, then 14 days");
         // 400 mL and 50/1.4 = 35.7 in a litre with a tenth of air: 900/435.7 = 2.065
         assertThat(cold.fills(new Vessel("litre", Volume.ofMillilitres(1000), Length.ofMillimetres(100)))).isEqualTo(2.06);
-        assertThatThrownBy(() -> cold.times(60)).hasMessageContaining("between 0.05 and 50");
+        assertThatThrownBy(() -> cold.times(60)).hasMessageContaining("between 0.1 and 50");
     }
 
     @ParameterizedTest
