@@ -46,11 +46,16 @@ final class Window implements AutoCloseable {
                 .setLocale("en-GB").setStorageState(state));
         page = context.newPage();
         page.onConsoleMessage(message -> {
-            if (message.type().equals("error")) {
+            if (message.type().equals("error") && !isSuperseded(message.text())) {
                 complaints.add(message.text());
             }
         });
         page.onPageError(complaints::add);
+    }
+
+    /** An answer that is no longer wanted is aborted, the newest wins; htmx writes that down as an error. One that failed says more than this. */
+    private static boolean isSuperseded(String message) {
+        return message.startsWith("htmx:sendAbort") || message.startsWith("htmx:afterRequest");
     }
 
     Page page() {
