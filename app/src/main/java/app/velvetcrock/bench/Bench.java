@@ -34,6 +34,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -96,7 +97,7 @@ public class Bench {
             return named.orElse(Method.COLD_AND_DARK);
         }
         List<Ingredient> herbs = Stream.concat(Stream.of(BenchReading.named(shelves.herbs(), Stock.OfHerb::id, typed.herb()).orElse(shelves.herbs().get(0))),
-                        Stream.ofNullable(typed.more()).flatMap(List::stream).flatMap(row -> BenchReading.named(shelves.herbs(), Stock.OfHerb::id, row.herb()).stream()))
+                        Stream.ofNullable(typed.more()).flatMap(List::stream).filter(Objects::nonNull).flatMap(row -> BenchReading.named(shelves.herbs(), Stock.OfHerb::id, row.herb()).stream()))
                 .map(herb -> new Ingredient(herb.kind(), herb.moisture())).toList();
         var carrier = BenchReading.named(shelves.carriers(), Stock.OfCarrier::id, typed.carrier()).orElse(shelves.carriers().get(0)).kind();
         Use use = Stream.of(Use.values()).filter(value -> value.name().equals(typed.use())).findFirst().orElse(Use.ADULT_SKIN);

@@ -1,6 +1,7 @@
 package app.velvetcrock.bench;
 
 import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Pace;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -77,6 +78,11 @@ public record BenchForm(
 
         static final Time NONE = new Time("", "", List.of());
 
+        /** A day alone means its morning. */
+        Time filled() {
+            return new Time(or(by, ""), isBlank(at) ? Pace.MORNING.toString() : at, hold);
+        }
+
         public String held(int step) {
             return hold == null || step >= hold.size() || hold.get(step) == null ? "" : hold.get(step);
         }
@@ -92,6 +98,10 @@ public record BenchForm(
     public record Want(@Nullable String amount, @Nullable String container, @Nullable String firmness) {
 
         static final Want NONE = new Want("", "", "");
+
+        Want filled() {
+            return new Want(or(amount, ""), or(container, ""), or(firmness, ""));
+        }
     }
 
     /** A plain charge of one herb in one oil, all else as usual. */
@@ -128,7 +138,7 @@ public record BenchForm(
                 key, or(herb, ""), or(amount, usualAmount), or(cut, ""), rows, or(total, ""), or(carrier, ""), oil == null ? "" : oil, or(jar, ""), way.key(),
                 or(length, way.first().pace().words(way.first().usual())), or(then, usualThen(way)), or(start, today), or(use, "ADULT_SKIN"), or(pressing, "HAND"),
                 or(storage, "COOL_DARK"), or(weighed, ""), or(poured, ""), numbers == null ? Numbers.NONE : numbers, spirit == null ? SpiritForm.NONE : spirit,
-                or(knowingly, ""), or(called, ""), time == null ? Time.NONE : time, want == null ? Want.NONE : want);
+                or(knowingly, ""), or(called, ""), (time == null ? Time.NONE : time).filled(), (want == null ? Want.NONE : want).filled());
     }
 
     /** What the second stage takes usually; empty where there is none. */

@@ -3,8 +3,8 @@ package app.velvetcrock.bench;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.keeping.Treatment;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.planning.FirstInfusion;
 import app.velvetcrock.core.planning.PlanRequest;
@@ -28,9 +28,6 @@ import org.springframework.stereotype.Component;
 /** Reads what there is to plan with. */
 @Component
 class BenchStock {
-
-    /** From here heat costs an oil a quarter of its life (craft: keeping). */
-    private static final Temperature HOT = Temperature.ofCelsius(70);
 
     private final Stores stores;
     private final KitShelf kit;
@@ -104,7 +101,7 @@ class BenchStock {
         Set<String> traits = new TreeSet<>(request.carrier().first().map(FirstInfusion::traits).orElse(Set.of()));
         request.herbs().forEach(herb -> traits.addAll(herb.kind().traits()));
         double before = request.carrier().first().map(FirstInfusion::gramsPerMillilitre).orElse(0.0);
-        boolean hot = request.circumstances().method().hottest().high().compareTo(HOT) >= 0 || request.carrier().first().filter(FirstInfusion::hot).isPresent();
+        boolean hot = request.circumstances().method().hottest().high().compareTo(Treatment.HOT) >= 0 || request.carrier().first().filter(FirstInfusion::hot).isPresent();
         FirstInfusion first = new FirstInfusion("%s, batch %d".formatted(oil.name(), sheet.number()), before + sheet.course().charge().herbs().mass().grams() / Math.max(1, out),
                 request.wettest(), hot, traits);
         Bottle bottle = new Bottle(oil.name(), request.carrier().kind().monthsOpened(), request.carrier().bottle().opened().or(() -> Optional.of(request.circumstances().start())),

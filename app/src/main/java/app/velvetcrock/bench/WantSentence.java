@@ -2,7 +2,6 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.charge.HerbPortion;
-import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Expect;
 import app.velvetcrock.core.measure.KnownDensity;
@@ -30,7 +29,6 @@ final class WantSentence {
     private static final double SALVE = 15;
 
     private static final double HARDEST = 50;
-    private static final double WET_RATIO = 2.5;
     private static final double MOST_MILLILITRES = 20_000;
 
     private final Fields fields;
@@ -51,7 +49,7 @@ final class WantSentence {
         Pressing pressing = List.of(Pressing.values()).stream().filter(p -> p.name().equals(form.pressing())).findFirst().orElse(Pressing.HAND);
         HerbPortion gram = new HerbPortion(Mass.ofGrams(1), herb.texture(), herb.moisture(), herb.weighedBulk(), herb.kind().usualRatio());
         List<Double> measured = retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), pressing);
-        return oil.flatMap(volume -> back(volume, ratio(form, herb), gram, new Known(pressing, measured)));
+        return oil.flatMap(volume -> back(volume, ratio(form, gram), gram, new Known(pressing, measured)));
     }
 
     private record Known(Pressing pressing, List<Double> measured) {}
@@ -68,9 +66,10 @@ final class WantSentence {
         }
     }
 
-    private static double ratio(BenchForm form, Stock.OfHerb herb) {
+    /** The ratio said, else what is usual for a gram of the herb. */
+    private static double ratio(BenchForm form, HerbPortion gram) {
         Matcher typed = RATIO.matcher(form.oil() == null ? "" : form.oil().strip());
-        return typed.matches() ? Double.parseDouble(typed.group(1).replace(',', '.')) : herb.moisture() == Moisture.DRIED ? herb.kind().usualRatio() : WET_RATIO;
+        return typed.matches() ? Double.parseDouble(typed.group(1).replace(',', '.')) : gram.usualOil().millilitres();
     }
 
     private Optional<Volume> oil(BenchForm form, Density density) {

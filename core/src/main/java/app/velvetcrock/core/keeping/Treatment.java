@@ -13,13 +13,14 @@ public record Treatment(
         Temperature hottest, boolean inLight, Moisture moisture, Cut cut, boolean resinousBud, boolean food, Aftermath after) {
 
     private static final double WARM_CELSIUS = 30;
-    private static final double HOT_CELSIUS = 70;
+    /** From here heat costs an oil a quarter of its life (craft: keeping). */
+    public static final Temperature HOT = Temperature.ofCelsius(70);
 
     double heatFactor() {
         if (hottest.celsius() < WARM_CELSIUS) {
             return 1.0;
         }
-        return hottest.celsius() < HOT_CELSIUS ? 0.9 : 0.75;
+        return hottest.compareTo(HOT) < 0 ? 0.9 : 0.75;
     }
 
     double herbFactor() {

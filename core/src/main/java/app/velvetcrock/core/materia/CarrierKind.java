@@ -24,7 +24,15 @@ public record CarrierKind(
         String tint,
         Set<String> traits) {
 
+    /** A trait of an oil that had wilted, fresh or juicy herb in it before. */
+    public static final String MOIST_BEFORE = "infused-moist";
+
     public CarrierKind {
         traits = Set.copyOf(traits);
+    }
+
+    /** The same with other traits. */
+    public CarrierKind withTraits(Set<String> others) {
+        return new CarrierKind(key, common, density, densityIsEstimate, monthsOpened, melting, tint, others);
     }
 }

@@ -1,6 +1,7 @@
 package app.velvetcrock.core.method;
 
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Temperature;
@@ -31,9 +32,6 @@ final class Refusals {
     /** Wet herb earns nothing below this and turns (craft: heat). */
     private static final Temperature WET_LEAST = Temperature.ofCelsius(40);
 
-    /** A trait of an oil that had wilted, fresh or juicy herb in it before. */
-    static final String MOIST_BEFORE = "infused-moist";
-
     private static final Predicate<Ingredient> MOIST = herb -> !herb.moisture().isDried();
 
     /** Traditionally put into the sun fresh, under cloth; an advanced choice. */
@@ -59,7 +57,7 @@ final class Refusals {
 
     /** Food of anything moist: a pan of 80 °C and more alone, with no way round it. */
     private static Optional<Refusal> food(Method method, Situation situation) {
-        if (situation.use() == Use.FOOD && situation.carrier().traits().contains(MOIST_BEFORE)) {
+        if (situation.use() == Use.FOOD && situation.carrier().traits().contains(CarrierKind.MOIST_BEFORE)) {
             return Optional.of(Refusal.of("%s was infused with moist herb before, and it is for food".formatted(situation.carrier().common()), "use a plain oil", Situation::withPlainOil));
         }
         boolean moistFood = situation.use() == Use.FOOD && !situation.wettest().isDried();

@@ -70,14 +70,14 @@ public record Situation(List<Ingredient> herbs, CarrierKind carrier, Use use, Me
     Situation withSturdyOil() {
         Set<String> traits = new TreeSet<>(carrier.traits());
         traits.remove("fragile");
-        return with(new CarrierKind(carrier.key(), carrier.common(), carrier.density(), carrier.densityIsEstimate(), carrier.monthsOpened(), carrier.melting(), carrier.tint(), traits));
+        return with(carrier.withTraits(traits));
     }
 
     /** The same with an oil that had no moist herb in it before. */
     Situation withPlainOil() {
         Set<String> traits = new TreeSet<>(carrier.traits());
-        traits.remove(Refusals.MOIST_BEFORE);
-        return with(new CarrierKind(carrier.key(), carrier.common(), carrier.density(), carrier.densityIsEstimate(), carrier.monthsOpened(), carrier.melting(), carrier.tint(), traits));
+        traits.remove(CarrierKind.MOIST_BEFORE);
+        return with(carrier.withTraits(traits));
     }
 
     /** Tells whether any of its herbs has a trait. */

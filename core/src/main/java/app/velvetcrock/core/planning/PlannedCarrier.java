@@ -20,8 +20,8 @@ public record PlannedCarrier(CarrierKind kind, Bottle bottle, Optional<FirstInfu
             return kind;
         }
         Set<String> traits = new TreeSet<>(kind.traits());
-        traits.add("infused-moist");
-        return new CarrierKind(kind.key(), kind.common(), kind.density(), kind.densityIsEstimate(), kind.monthsOpened(), kind.melting(), kind.tint(), traits);
+        traits.add(CarrierKind.MOIST_BEFORE);
+        return kind.withTraits(traits);
     }
 
     /** Plain oil. */

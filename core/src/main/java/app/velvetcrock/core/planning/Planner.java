@@ -36,9 +36,6 @@ public final class Planner {
     /** Version of the rules; raised whenever a formula or a constant changes. */
     public static final String RULES = "2026.2";
 
-    /** From here heat costs an oil a quarter of its life (craft: keeping). */
-    private static final Temperature HOT = Temperature.ofCelsius(70);
-
     private final Cautions cautions;
     private final Materia materia;
 
@@ -101,7 +98,8 @@ public final class Planner {
         Method method = request.circumstances().method();
         Band hottest = method.hottest();
         boolean food = request.circumstances().use() == Use.FOOD;
-        Temperature most = request.carrier().first().filter(FirstInfusion::hot).isPresent() ? HOT.compareTo(hottest.high()) > 0 ? HOT : hottest.high() : hottest.high();
+        boolean hotBefore = request.carrier().first().filter(FirstInfusion::hot).isPresent() && Treatment.HOT.compareTo(hottest.high()) > 0;
+        Temperature most = hotBefore ? Treatment.HOT : hottest.high();
         Temperature peak = finish.peak().filter(t -> t.compareTo(most) > 0).orElse(most);
         Cut finest = request.herbs().stream().map(PlannedHerb::cut).max(Cut::compareTo).orElseThrow();
         boolean bud = request.herbs().stream().anyMatch(herb -> isResinousBud(herb.kind()));
