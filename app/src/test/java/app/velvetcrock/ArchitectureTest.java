@@ -19,12 +19,13 @@ import org.hibernate.annotations.TenantId;
 @AnalyzeClasses(packages = "app.velvetcrock", importOptions = DoNotIncludeTests.class)
 class ArchitectureTest {
 
-    /** stillroom ← stores ← batch ← bench ← rounds ← press ← cupboard; shelf and demo look at batches and are looked at by none. */
+    /** stillroom ← condition ← stores ← batch ← bench ← rounds ← press ← cupboard; shelf and demo look at batches and are looked at by none. */
     @ArchTest
     static final ArchRule importsGoOneWay = Architectures.layeredArchitecture().consideringOnlyDependenciesInLayers()
             .layer("core").definedBy("app.velvetcrock.core..")
             .layer("web").definedBy("app.velvetcrock.web..")
             .layer("stillroom").definedBy("app.velvetcrock.stillroom..")
+            .layer("condition").definedBy("app.velvetcrock.condition..")
             .layer("stores").definedBy("app.velvetcrock.stores..")
             .layer("draw").definedBy("app.velvetcrock.draw..")
             .layer("batch").definedBy("app.velvetcrock.batch..")
@@ -37,13 +38,14 @@ class ArchitectureTest {
             .whereLayer("web").mayOnlyAccessLayers("core")
             .whereLayer("draw").mayOnlyAccessLayers("core")
             .whereLayer("stillroom").mayOnlyAccessLayers("core", "web")
-            .whereLayer("stores").mayOnlyAccessLayers("core", "web", "stillroom")
-            .whereLayer("batch").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "draw")
-            .whereLayer("bench").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "draw")
-            .whereLayer("rounds").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "bench", "draw")
-            .whereLayer("press").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "bench", "rounds", "draw")
-            .whereLayer("cupboard").mayOnlyAccessLayers("core", "web", "stillroom", "stores", "batch", "bench", "rounds", "press", "draw")
-            .whereLayer("shelf").mayOnlyAccessLayers("core", "web", "stillroom", "batch", "rounds", "draw")
+            .whereLayer("condition").mayOnlyAccessLayers("core", "web", "stillroom")
+            .whereLayer("stores").mayOnlyAccessLayers("core", "web", "stillroom", "condition")
+            .whereLayer("batch").mayOnlyAccessLayers("core", "web", "stillroom", "condition", "stores", "draw")
+            .whereLayer("bench").mayOnlyAccessLayers("core", "web", "stillroom", "condition", "stores", "batch", "draw")
+            .whereLayer("rounds").mayOnlyAccessLayers("core", "web", "stillroom", "condition", "stores", "batch", "bench", "draw")
+            .whereLayer("press").mayOnlyAccessLayers("core", "web", "stillroom", "condition", "stores", "batch", "bench", "rounds", "draw")
+            .whereLayer("cupboard").mayOnlyAccessLayers("core", "web", "stillroom", "condition", "stores", "batch", "bench", "rounds", "press", "draw")
+            .whereLayer("shelf").mayOnlyAccessLayers("core", "web", "stillroom", "condition", "batch", "rounds", "draw")
             .whereLayer("demo").mayNotBeAccessedByAnyLayer();
 
     @ArchTest

@@ -52,6 +52,7 @@ class ForeignHouseholdTest {
     private String resident;
     private String absence;
     private String feed;
+    private String condition;
 
     @BeforeEach
     void twoHouseholds() {
@@ -85,6 +86,8 @@ class ForeignHouseholdTest {
         resident = owner.get("/settings/hours").page().select("input[name=id]").attr("value");
         absence = owner.submit("/settings/hours", "#new-exception", Map.of("first", "2026-12-01")).page().select("form[action*=exceptions/]").attr("action").replaceAll(".*exceptions/(.*)/undo.*", "$1");
         feed = owner.post("/settings/calendar", Map.of()).page().getElementById("address").attr("value").replaceAll("https?://[^/]*", "");
+        owner.post("/cupboard/" + oil + "/wrong", Map.of("what", "ON_HOLD"));
+        condition = owner.get("/cupboard/" + oil).page().select("a[href*=conditions]").attr("href").replace("/conditions/", "");
         stranger = Visitor.stocked(port, "Another kitchen");
     }
 
@@ -150,23 +153,29 @@ class ForeignHouseholdTest {
         cases.put("POST /batch/{id}/entries/{entry}/undo", route -> isNotHere(stranger.post("/batch/" + batch + "/entries/" + entry + "/undo", Map.of())));
         cases.put("GET /press/{id}", route -> isNotHere(stranger.get("/press/" + batch)));
         cases.put("POST /press/{id}", route -> isNotHere(stranger.post("/press/" + batch, Map.of("out", "200 g", "pressing", "HAND"))));
-        for (String form : new String[] {"look", "heat", "top-up", "discard"}) {
+        for (String form : new String[] {"look", "heat", "top-up", "wrong", "discard"}) {
             cases.put("POST /batch/{id}/" + form, route -> isNotHere(stranger.post("/batch/" + batch + "/" + form, everything())));
         }
         cases.put("POST /batch/{id}/tasks/{task}", route -> isNotHere(stranger.post("/batch/" + batch + "/tasks/stand.shake.1", everything())));
         cases.put("POST /press/{id}/settle", route -> isNotHere(stranger.post("/press/" + strained + "/settle", Map.of("left", "100 g"))));
         cases.put("GET /cupboard/{lot}", route -> isNotHere(stranger.get("/cupboard/" + oil)));
         cases.put("GET /cupboard/{lot}/label", route -> isNotHere(stranger.get("/cupboard/" + oil + "/label")));
-        for (String form : new String[] {"bottle", "draw", "sniff", "discard"}) {
+        for (String form : new String[] {"bottle", "draw", "sniff", "wrong", "discard"}) {
             cases.put("POST /cupboard/{lot}/" + form, route -> isNotHere(stranger.post("/cupboard/" + oil + "/" + form, everything())));
         }
         cases.put("POST /cupboard/{lot}/movements/{movement}/undo", route -> isNotHere(stranger.post("/cupboard/" + oil + "/movements/" + drawing + "/undo", Map.of())));
         cases.put("GET /stores/lots/{id}", route -> isNotHere(stranger.get("/stores/lots/" + herbLot)));
         cases.put("POST /stores/lots/{id}/undo", route -> isNotHere(stranger.post("/stores/lots/" + carrierLot + "/undo", Map.of())));
         cases.put("POST /stores/jars/{id}/undo", route -> isNotHere(stranger.post("/stores/jars/" + jar + "/undo", Map.of())));
-        for (String what : List.of("split", "process", "merge", "draw", "discard", "correct", "cup", "open", "dry")) {
+        for (String what : List.of("split", "process", "merge", "draw", "discard", "correct", "cup", "open", "dry", "wrong")) {
             cases.put("POST /stores/lots/{id}/" + what, route -> isNotHere(stranger.post("/stores/lots/" + herbLot + "/" + what, Map.of("amount", "10 g", "note", "x", "other", herbLot))));
         }
+        cases.put("GET /conditions/{id}", route -> isNotHere(stranger.get("/conditions/" + condition)));
+        cases.put("POST /conditions/{id}/answer", route -> isNotHere(stranger.post("/conditions/" + condition + "/answer", Map.of("answer", "NOT_SO", "words", "x"))));
+        cases.put("POST /conditions/{id}/undo", route -> {
+            isNotHere(stranger.post("/conditions/" + condition + "/undo", Map.of()));
+            assertThat(owner.get("/conditions/" + condition).page().text()).as("a stranger opens nothing again").contains("It was not so").doesNotContain("Answered");
+        });
         cases.put("POST /stores/deeds/{deed}/undo", route -> isNotHere(stranger.post("/stores/deeds/" + deed + "/undo", Map.of())));
         cases.put("GET /stores/drying", route -> showsNothing(stranger.get("/stores/drying")));
         cases.put("POST /stores/drying/{id}/weigh", route -> isNotHere(stranger.post("/stores/drying/" + drying + "/weigh", Map.of("mass", "100 g"))));

@@ -91,12 +91,16 @@ public final class Visitor {
     }
 
     public Answer post(Filled form) {
+        return send(request(form));
+    }
+
+    private HttpRequest.Builder request(Filled form) {
         String body = form.fields().entrySet().stream()
                 .map(e -> encode(e.getKey()) + "=" + encode(e.getValue()))
                 .collect(Collectors.joining("&"));
-        return send(HttpRequest.newBuilder(URI.create(base + form.action()))
+        return HttpRequest.newBuilder(URI.create(base + form.action()))
                 .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(body)));
+                .POST(HttpRequest.BodyPublishers.ofString(body));
     }
 
     /** Posts some fields to an address with this visitor's own token, as a hand-made request would. */
@@ -104,6 +108,13 @@ public final class Visitor {
         Map<String, String> all = new LinkedHashMap<>(fields);
         all.put("_csrf", get("/settings").page().selectFirst("input[name=_csrf]").attr("value"));
         return post(new Filled(path, all));
+    }
+
+    /** The same with a header, as something between might add one. */
+    public Answer post(String path, Map<String, String> fields, String header, String value) {
+        Map<String, String> all = new LinkedHashMap<>(fields);
+        all.put("_csrf", get("/sign-in").page().selectFirst("input[name=_csrf]").attr("value"));
+        return send(request(new Filled(path, all)).header(header, value));
     }
 
     private Answer send(HttpRequest.Builder request) {

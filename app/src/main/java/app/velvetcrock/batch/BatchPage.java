@@ -1,5 +1,6 @@
 package app.velvetcrock.batch;
 
+import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
@@ -26,13 +27,15 @@ class BatchPage {
     private static final double PICTURE_HEIGHT = 190;
 
     private final Stores stores;
+    private final Conditions conditions;
     private final Costs costs;
     private final Households households;
     private final Hours hours;
     private final Clock clock;
 
-    BatchPage(Stores stores, Costs costs, Households households, Hours hours, Clock clock) {
+    BatchPage(Stores stores, Conditions conditions, Costs costs, Households households, Hours hours, Clock clock) {
         this.stores = stores;
+        this.conditions = conditions;
         this.costs = costs;
         this.households = households;
         this.hours = hours;
@@ -49,6 +52,7 @@ class BatchPage {
     String show(Model model, BatchSheet sheet, Typed typed) {
         model.addAttribute("batch", sheet);
         model.addAttribute("cost", costs.ofBatch(sheet.id()).orElse(null));
+        model.addAttribute("conditions", conditions.ofBatch(sheet.id()));
         model.addAttribute("drawing", drawing(sheet));
         model.addAttribute("ribbon", Ribbon.of(sheet, clock.instant(), households.current()));
         model.addAttribute("ahead", Remaining.of(sheet.course(), sheet.plan().request(), hours.home(), sheet.frozen().holds()).map(Timetable::placed).orElse(List.of()));

@@ -1,6 +1,8 @@
 package app.velvetcrock.batch;
 
 import app.velvetcrock.batch.BatchEntry.Kind;
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.Log;
@@ -34,16 +36,18 @@ class BatchReader {
     private final Households households;
     private final Hours hours;
     private final People people;
+    private final Conditions conditions;
     private final LogWords words;
     private final Json json;
     private final Clock clock;
 
-    BatchReader(EntryRepository entries, PlanRevisions revisions, Households households, Hours hours, People people, LogWords words, Json json, Clock clock) {
+    BatchReader(EntryRepository entries, PlanRevisions revisions, Households households, Hours hours, People people, Conditions conditions, LogWords words, Json json, Clock clock) {
         this.entries = entries;
         this.revisions = revisions;
         this.households = households;
         this.hours = hours;
         this.people = people;
+        this.conditions = conditions;
         this.words = words;
         this.json = json;
         this.clock = clock;
@@ -53,14 +57,14 @@ class BatchReader {
         if (batches.isEmpty()) {
             return List.of();
         }
-        Reading reading = new Reading(households.current(), hours.home(), people.namesHere());
+        Reading reading = new Reading(households.current(), hours.home(), people.namesHere(), conditions.open());
         Map<UUID, String> revised = revisions.latest(batches.stream().map(b -> b.id).toList());
         Map<UUID, List<BatchEntry>> logs = entries.ofBatches(batches.stream().map(b -> b.id).toList())
                 .stream().collect(Collectors.groupingBy(entry -> entry.batchId));
         return batches.stream().map(batch -> sheet(batch, revised.getOrDefault(batch.id, batch.plan), logs.getOrDefault(batch.id, List.of()), reading)).toList();
     }
 
-    private record Reading(House house, HomeHours home, Map<UUID, String> names) {}
+    private record Reading(House house, HomeHours home, Map<UUID, String> names, List<Told> open) {}
 
     private BatchSheet sheet(Batch batch, String plan, List<BatchEntry> log, Reading reading) {
         FrozenPlan frozen = json.read(plan, FrozenPlan.class);
@@ -72,7 +76,8 @@ class BatchReader {
         Set<Kind> held = log.stream().filter(e -> !takenBack.contains(e.id)).map(e -> e.kind)
                 .collect(Collectors.toCollection(() -> EnumSet.noneOf(Kind.class)));
         List<BatchSheet.Line> lines = log.stream().map(e -> line(e, takenBack.contains(e.id), held, reading)).toList();
-        return new BatchSheet(batch.id, batch.number, batch.name, batch.stand(), frozen, course, holding, Rounds.open(course, holding, reading.home(), frozen.holds()), lines);
+        return new BatchSheet(batch.id, batch.number, batch.name, batch.stand(), frozen, course, holding, Rounds.open(course, holding, reading.home(), frozen.holds()), lines,
+                reading.open().stream().filter(told -> batch.id.equals(told.subject().batch())).toList());
     }
 
     private BatchSheet.Line line(BatchEntry entry, boolean takenBack, Set<Kind> held, Reading reading) {

@@ -1,5 +1,9 @@
 package app.velvetcrock.batch;
 
+import app.velvetcrock.condition.Told;
+import app.velvetcrock.core.heat.HeatAlarm;
+import app.velvetcrock.core.look.Held;
+import java.util.Comparator;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Levels;
 import app.velvetcrock.core.course.Course;
@@ -22,15 +26,17 @@ import java.util.UUID;
  * A batch as other places and its own page see it.
  *
  * @param open its open tasks, at most one of a kind
+ * @param conditions what is wrong with it or with what came of it, and not answered yet
  */
 public record BatchSheet(
-        UUID id, int number, String name, Stand stand, FrozenPlan frozen, Course course, Log log, List<Task> open, List<Line> lines) {
+        UUID id, int number, String name, Stand stand, FrozenPlan frozen, Course course, Log log, List<Task> open, List<Line> lines, List<Told> conditions) {
 
     private static final double MINUTES_PER_HOUR = 60;
 
     public BatchSheet {
         lines = List.copyOf(lines);
         open = List.copyOf(open);
+        conditions = List.copyOf(conditions);
     }
 
     /**
@@ -88,8 +94,42 @@ public record BatchSheet(
         return course.heat().map(heat -> HeatPicture.of(course.stage(), heat, Ribbon.scale(this, now, house, new Ribbon.Frame(0, width)), house));
     }
 
+    /** What is wrong with it as a whole, not with one of its bottles. */
+    public Optional<Told> condition() {
+        return conditions.stream().filter(told -> told.isOfBatch(id)).min(Comparator.comparing(Told::kind));
+    }
+
+    /** The condition that holds a deed back; absent where nothing does. */
+    public Optional<Told> holding(Held deed) {
+        return conditions.stream().filter(told -> told.isOfBatch(id) && told.holds(deed)).findFirst();
+    }
+
+    /** What to do about heat that is over its ceiling, or on its way there; absent while it is well. */
+    public Optional<String> heatAlarm(House house) {
+        return course.heat().flatMap(heat -> heat.alarm().map(alarm -> heatAlarm(heat, alarm, house)));
+    }
+
+    private static String heatAlarm(HeatCourse heat, HeatAlarm alarm, House house) {
+        String ceiling = house.temperature(alarm.ceiling());
+        String again = house.time(alarm.lookAgain());
+        if (alarm.isOver()) {
+            return "%s is over its ceiling of %s: %s. Read it again by %s.".formatted(house.temperature(alarm.latest().temperature()), ceiling,
+                    heat.on() ? "turn it to warm or off and lift the lid now" : "leave the lid off until it is below", again);
+        }
+        return "On this course it is past %s in about %d min: turn it to warm or lift the lid. Read it again by %s.".formatted(ceiling, alarm.reached().orElseThrow().toMinutes(), again);
+    }
+
+    /** What it is called where it is one of several: "Yarrow, jar 3". */
+    public String called() {
+        return "%s, jar %d".formatted(name, number);
+    }
+
     /** The word the vessel's tag carries. */
     public String tagWord() {
+        Optional<String> wrong = condition().map(told -> told.kind().word()).or(() -> course.heat().flatMap(HeatCourse::alarm).map(alarm -> alarm.isOver() ? "too hot" : "soon too hot"));
+        if (wrong.isPresent()) {
+            return wrong.get();
+        }
         if (course.standsOut()) {
             return "standing out";
         }
@@ -112,6 +152,6 @@ public record BatchSheet(
 
     /** Tells whether the tag should stand out: something is wrong, or it is time. */
     public boolean isPressing() {
-        return course.standsOut() || course.isDue() || course.heat().filter(heat -> heat.on() && heat.trace().isOverheated()).isPresent();
+        return condition().isPresent() || course.standsOut() || course.isDue() || course.heat().flatMap(HeatCourse::alarm).isPresent();
     }
 }

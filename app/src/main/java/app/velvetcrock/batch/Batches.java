@@ -2,6 +2,7 @@ package app.velvetcrock.batch;
 
 import app.velvetcrock.batch.BatchEntry.Kind;
 import app.velvetcrock.batch.BatchLog.Draft;
+import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.measure.Mass;
@@ -40,6 +41,8 @@ public class Batches {
     private final EntryRepository entries;
     private final BatchReader reader;
     private final BatchLog log;
+    private final Conditions conditions;
+    private final HeatWatch wrong;
     private final Lineage lineage;
     private final Stores stores;
     private final KitShelf kit;
@@ -50,12 +53,14 @@ public class Batches {
     private final Clock clock;
 
     Batches(
-            BatchRepository batches, EntryRepository entries, BatchReader reader, BatchLog log, Lineage lineage,
+            BatchRepository batches, EntryRepository entries, BatchReader reader, BatchLog log, Conditions conditions, HeatWatch wrong, Lineage lineage,
             Stores stores, KitShelf kit, Oils oils, Ledger ledger, Households households, Json json, Clock clock) {
         this.batches = batches;
         this.entries = entries;
         this.reader = reader;
         this.log = log;
+        this.conditions = conditions;
+        this.wrong = wrong;
         this.lineage = lineage;
         this.stores = stores;
         this.kit = kit;
@@ -175,6 +180,11 @@ public class Batches {
         ledger.takeBack(entry);
         restoreDate(line);
         log.takeBack(id, entry);
+        if (line.kind == Kind.CHARGED) {
+            conditions.neverWas(id, entry);
+        } else {
+            wrong.keepHeat(id, entry);
+        }
     }
 
     private void restoreDate(BatchEntry line) {

@@ -30,7 +30,7 @@ public record HeatPicture(double left, double right, double height, double bandT
     static HeatPicture of(Stage stage, HeatCourse heat, Ribbon.Scale scale, House house) {
         Temperature ceiling = stage.ceiling().orElseThrow();
         double hottest = Math.max(ceiling.celsius(), heat.trace().peak().map(Temperature::celsius).orElse(0.0)) + ABOVE_CEILING;
-        List<Line> lines = heat.trace().runs().stream().map(run -> line(run, scale, hottest)).toList();
+        List<Line> lines = heat.trace().runs().stream().filter(run -> !run.split()).map(run -> line(run, scale, hottest)).toList();
         List<Dot> dots = heat.readings().stream()
                 .map(reading -> new Dot(scale.x(reading.at()), y(reading, hottest), house.time(reading.at()) + " " + house.temperature(reading.temperature())))
                 .toList();

@@ -2,6 +2,12 @@ package app.velvetcrock.batch;
 
 import app.velvetcrock.batch.BatchEntry.Kind;
 import app.velvetcrock.batch.BatchLog.Draft;
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Finding;
+import app.velvetcrock.condition.Subject;
+import app.velvetcrock.core.keeping.MoistFood;
+import app.velvetcrock.core.look.Condition;
+import java.util.List;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.keeping.Aftermath;
@@ -37,13 +43,15 @@ public class OilCare {
     private final BatchLog log;
     private final Oils oils;
     private final Ledger ledger;
+    private final Conditions conditions;
     private final Lineage lineage;
     private final Households households;
 
-    OilCare(BatchLog log, Oils oils, Ledger ledger, Lineage lineage, Households households) {
+    OilCare(BatchLog log, Oils oils, Ledger ledger, Conditions conditions, Lineage lineage, Households households) {
         this.log = log;
         this.oils = oils;
         this.ledger = ledger;
+        this.conditions = conditions;
         this.lineage = lineage;
         this.households = households;
     }
@@ -97,7 +105,10 @@ public class OilCare {
         Stock.OfOil oil = oils.find(lot);
         SniffTest test = passed ? passed(sheet, oil, at) : new SniffTest(oil.useBy(), false, "throw it out if it smells off");
         LogValue.Sniffed value = new LogValue.Sniffed(lot, passed, oil.useBy(), test.useBy(), test.why());
-        log.write(batch, Draft.of(Kind.SNIFFED, at, "", value), key);
+        UUID entry = log.write(batch, Draft.of(Kind.SNIFFED, at, "", value), key);
+        if (!passed) {
+            conditions.found(List.of(Condition.OFF), subject(sheet, oil), Finding.by(entry, at));
+        }
         oils.setUseBy(lot, test.useBy());
         return test;
     }
@@ -113,6 +124,27 @@ public class OilCare {
         }
         UUID entry = log.write(batch, Draft.of(Kind.DISCARDED, at, lesson, new LogValue.Discarded(ruin, lesson, lot)), key);
         ledger.take(lot, oil.left(), new Ledger.Why(Cause.DISCARDED, batch, entry, at));
+    }
+
+    /** Draws some out, and tells by which movement, so that it can be taken back; food that keeps for days only is not passed on. */
+    @Transactional
+    public UUID draw(UUID lot, Mass amount, Cause cause) {
+        BatchSheet sheet = log.sheet(oils.find(lot).batch());
+        if (cause != Cause.DRAWN && sheet.plan().isMoistFood()) {
+            throw new Refused("Food oil of moist herb is never given away or sold: %s.".formatted(MoistFood.RULE));
+        }
+        return oils.draw(lot, amount, cause);
+    }
+
+    /** Writes down that something is wrong with an oil, which holds it back until that is answered. */
+    @Transactional
+    public void wrong(UUID lot, Condition what, String words, Instant at) {
+        Stock.OfOil oil = oils.find(lot);
+        conditions.found(List.of(what), subject(log.locked(oil.batch()), oil), new Finding(at, null, words));
+    }
+
+    private static Subject subject(BatchSheet sheet, Stock.OfOil oil) {
+        return new Subject(sheet.id(), oil.id(), "%s, batch %d".formatted(oil.name(), sheet.number()));
     }
 
     private KeepUntil keepIn(BatchSheet sheet, Storage place, Glass glass) {

@@ -79,6 +79,9 @@ class PlanChangeController {
         if (text.isEmpty()) {
             return Optional.empty();
         }
+        if (fields.isTooLong("length", typed, Fields.LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
         return fields.amount("length", text.matches("\\d+") ? text + " " + stage.pace().many() : text, Expect.TIME)
                 .map(read -> (int) Math.round(((TimeSpan) read.amount().middle()).minutes() / stage.pace().minutes()))
                 .filter(count -> {

@@ -1,5 +1,6 @@
 package app.velvetcrock.batch;
 
+import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Sign;
@@ -17,6 +18,11 @@ import java.util.UUID;
  * @param learned true when the next forecast may learn from it
  */
 public record StrainedValue(Volume out, Mass mass, Pressing pressing, KeepUntil keepUntil, UUID lot, boolean learned, Seen seen) {
+
+    /** What of that stays open until it is answered. */
+    static List<Condition> conditions(Seen seen) {
+        return seen.signs().stream().flatMap(sign -> sign.condition().stream()).toList();
+    }
 
     /** What the oil looked and smelled like; {@code colour} in words, against a plain sample. */
     public record Seen(Clarity clarity, Smell smell, Volume water, String colour) {

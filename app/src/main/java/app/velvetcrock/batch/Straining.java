@@ -2,6 +2,13 @@ package app.velvetcrock.batch;
 
 import app.velvetcrock.batch.BatchEntry.Kind;
 import app.velvetcrock.batch.BatchLog.Draft;
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Finding;
+import app.velvetcrock.condition.Subject;
+import app.velvetcrock.core.look.Condition;
+import app.velvetcrock.core.look.Held;
+import app.velvetcrock.core.look.Sign;
+import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.keeping.Aftermath;
@@ -37,14 +44,16 @@ public class Straining {
     private final Lineage lineage;
     private final Oils oils;
     private final Ledger ledger;
+    private final Conditions conditions;
     private final Households households;
 
-    Straining(BatchLog log, Retentions retentions, Lineage lineage, Oils oils, Ledger ledger, Households households) {
+    Straining(BatchLog log, Retentions retentions, Lineage lineage, Oils oils, Ledger ledger, Conditions conditions, Households households) {
         this.log = log;
         this.retentions = retentions;
         this.lineage = lineage;
         this.oils = oils;
         this.ledger = ledger;
+        this.conditions = conditions;
         this.households = households;
     }
 
@@ -52,7 +61,7 @@ public class Straining {
     public record Strain(Mass mass, Pressing pressing, Instant at, boolean learn, StrainedValue.Seen seen, String typed, String note) {}
 
     /** What was left when it had settled, and the water that lay under it. */
-    public record Settle(Mass mass, Volume water, Instant at, String typed) {}
+    public record Settle(Mass mass, Volume water, Smell smell, Instant at, String typed) {}
 
     /** Writes down what came out; refused when somebody has strained it already. */
     @Transactional
@@ -65,6 +74,7 @@ public class Straining {
         if (sheet.course().state() != Course.State.STANDING) {
             throw new Refused("Batch %d does not stand any more, so there is nothing to strain.".formatted(sheet.number()));
         }
+        conditions.refuseHeld(id, null, Held.STRAIN);
         PlanRequest request = sheet.plan().request();
         Volume out = request.carrier().kind().density().volumeOf(strain.mass());
         Finish finish = finish(sheet, house.dayOf(strain.at()));
@@ -77,6 +87,7 @@ public class Straining {
         UUID entry = log.write(id, Draft.of(Kind.STRAINED, strain.at(), strain.typed(), value), key);
         ledger.put(lot, strain.mass(), new Ledger.Why(Cause.STRAINED, id, entry, strain.at()));
         lineage.outOf(id, lot);
+        conditions.found(StrainedValue.conditions(strain.seen()), new Subject(id, lot, sheet.called()), Finding.by(entry, strain.at()));
         // What a blend keeps cannot be told apart by herb, so it teaches nothing.
         if (strain.learn() && request.herbs().size() == 1) {
             retentions.learn(entry, request.herb(), strain.pressing(), kept(sheet, out));
@@ -108,6 +119,8 @@ public class Straining {
                 new LogValue.Settled(left, settle.mass(), settle.water(), oil.id(), oil.useBy(), useBy)), key);
         ledger.take(oil.id(), Mass.ofMilligrams(oil.left().toMilligrams() - settle.mass().toMilligrams()), new Ledger.Why(Cause.SETTLED, id, entry, settle.at()));
         oils.setUseBy(oil.id(), useBy);
+        conditions.dealtWith(Condition.WATER, oil.id(), "decanted off", entry);
+        conditions.found(settle.smell().sign().flatMap(Sign::condition).stream().toList(), new Subject(id, oil.id(), sheet.called()), Finding.by(entry, settle.at()));
     }
 
     private LocalDate useByAfter(BatchSheet sheet, StrainedValue strained, Stock.OfOil oil, Volume water) {
@@ -128,9 +141,8 @@ public class Straining {
 
     /** How a batch really came to its end: what it was topped up from, how hot it got. */
     static Finish finish(BatchSheet sheet, LocalDate strainedOn) {
-        boolean scorched = sheet.course().heat().filter(heat -> heat.trace().scorched()).isPresent();
-        return new Finish(strainedOn, sheet.plan().request().circumstances().storage(), new Aftermath(false, scorched, false, false),
-                sheet.course().heat().flatMap(heat -> heat.trace().peak()),
+        return new Finish(strainedOn, sheet.plan().request().circumstances().storage(), new Aftermath(false, sheet.course().isScorched(), false, false),
+                sheet.course().peak(),
                 sheet.log().all(Entry.ToppedUp.class).stream().map(Entry.ToppedUp::bottle).toList());
     }
 }

@@ -20,10 +20,11 @@ import org.jspecify.annotations.Nullable;
  * What was typed on one of a batch's small forms; each uses a few of these.
  *
  * @param back where to go afterwards: "shelf", else the batch
+ * @param well "yes" where one tap said that all is well
  * @param when when it was done, as a browser's date and time; empty for now
  */
 record TendForm(
-        @Nullable UUID key, @Nullable String back, @Nullable String when, @Nullable String task, @Nullable String words,
+        @Nullable UUID key, @Nullable String back, @Nullable String well, @Nullable String when, @Nullable String task, @Nullable String words,
         @Nullable String smell, @Nullable String cover, @Nullable String mould, @Nullable String temperature,
         @Nullable String amount, @Nullable UUID from, @Nullable String ruin, @Nullable String lesson) {
 
@@ -33,7 +34,11 @@ record TendForm(
     private static final double MOST_CELSIUS = 200;
 
     static TendForm empty() {
-        return new TendForm(null, null, null, null, null, null, null, null, null, null, null, null, null);
+        return keyed(null);
+    }
+
+    static TendForm keyed(@Nullable UUID key) {
+        return new TendForm(key, null, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     UUID keyOrNew() {
@@ -59,10 +64,23 @@ record TendForm(
         });
     }
 
-    /** A look; one without any field filled in is all well. */
+    /** A look: all well by the one tap that says so, else what was said of smell, cover and mould; a form that says nothing is asked. */
     Optional<Look> look(Fields fields) {
-        Optional<Smell> smelled = smell == null ? Optional.of(Smell.RIGHT) : fields.oneOf("smell", Smell.class, smell);
-        return smelled.map(s -> new Look(s, "OUT".equals(cover), "YES".equals(mould)));
+        if ("yes".equals(well)) {
+            return Optional.of(Look.ALL_WELL);
+        }
+        Optional<Smell> smelled = fields.oneOf("smell", Smell.class, smell);
+        Optional<Boolean> out = either(fields, "cover", cover, "OUT", "UNDER");
+        Optional<Boolean> grows = either(fields, "mould", mould, "YES", "NO");
+        return smelled.isPresent() && out.isPresent() && grows.isPresent() ? Optional.of(new Look(smelled.get(), out.get(), grows.get())) : Optional.empty();
+    }
+
+    private static Optional<Boolean> either(Fields fields, String field, @Nullable String typed, String yes, String no) {
+        if (yes.equals(typed) || no.equals(typed)) {
+            return Optional.of(yes.equals(typed));
+        }
+        fields.trouble(field, "Nothing is chosen here yet.", "one from the list");
+        return Optional.empty();
     }
 
     Optional<Temperature> heat(Fields fields, House house) {

@@ -2,6 +2,10 @@ package app.velvetcrock.batch;
 
 import app.velvetcrock.batch.BatchEntry.Kind;
 import app.velvetcrock.batch.BatchLog.Draft;
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Finding;
+import app.velvetcrock.condition.Subject;
+import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.HeatCourse;
@@ -36,14 +40,18 @@ import org.springframework.transaction.annotation.Transactional;
 public class Tending {
 
     private final BatchLog log;
+    private final Conditions conditions;
+    private final HeatWatch wrong;
     private final Ledger ledger;
     private final Lineage lineage;
     private final Households households;
     private final Hours hours;
     private final WarmUps warmUps;
 
-    Tending(BatchLog log, Ledger ledger, Lineage lineage, Households households, Hours hours, WarmUps warmUps) {
+    Tending(BatchLog log, Conditions conditions, HeatWatch wrong, Ledger ledger, Lineage lineage, Households households, Hours hours, WarmUps warmUps) {
         this.log = log;
+        this.conditions = conditions;
+        this.wrong = wrong;
         this.ledger = ledger;
         this.lineage = lineage;
         this.households = households;
@@ -59,7 +67,9 @@ public class Tending {
     public UUID done(UUID id, TaskKey task, When when) {
         BatchSheet sheet = standingOrAfter(id, task);
         refuseIfDone(sheet, task);
-        return log.write(id, new Draft(Kind.TENDED, task, when.at(), when.typed(), List.of()), when.key());
+        UUID entry = log.write(id, new Draft(Kind.TENDED, task, when.at(), when.typed(), List.of()), when.key());
+        wrong.keepHeat(id, entry);
+        return entry;
     }
 
     /** Writes down a look; without a task of its own it does the next one that is open. */
@@ -68,7 +78,9 @@ public class Tending {
         BatchSheet sheet = standing(id);
         TaskKey key = task == null ? next(sheet, TaskKind.LOOK) : task;
         refuseIfDone(sheet, key);
-        return log.write(id, new Draft(Kind.LOOKED, key, when.at(), when.typed(), look), when.key());
+        UUID entry = log.write(id, new Draft(Kind.LOOKED, key, when.at(), when.typed(), look), when.key());
+        conditions.found(look.conditions(), subject(sheet), Finding.by(entry, when.at()));
+        return entry;
     }
 
     /** Writes down a temperature; without a task of its own it does the next reading that is open. */
@@ -79,6 +91,7 @@ public class Tending {
         refuseIfDone(sheet, key);
         UUID entry = log.write(id, new Draft(Kind.HEAT, key, when.at(), when.typed(), temperature), when.key());
         warmedUp(sheet, new HeatReading(when.at(), temperature)).ifPresent(took -> warmUps.learn(entry, took));
+        wrong.keepHeat(id, entry);
         return entry;
     }
 
@@ -106,7 +119,19 @@ public class Tending {
     @Transactional
     public UUID discard(UUID id, Ruin ruin, String lesson, When when) {
         standing(id);
-        return log.write(id, Draft.of(Kind.DISCARDED, when.at(), lesson, new LogValue.Discarded(ruin, lesson, null)), when.key());
+        UUID entry = log.write(id, Draft.of(Kind.DISCARDED, when.at(), lesson, new LogValue.Discarded(ruin, lesson, null)), when.key());
+        conditions.thrownOut(id, entry);
+        return entry;
+    }
+
+    /** Writes down that something is wrong with it, which holds it back until that is answered. */
+    @Transactional
+    public void wrong(UUID id, Condition what, String words, Instant at) {
+        conditions.found(List.of(what), subject(log.locked(id)), new Finding(at, null, words));
+    }
+
+    static Subject subject(BatchSheet sheet) {
+        return new Subject(sheet.id(), null, sheet.called());
     }
 
     private BatchSheet standing(UUID id) {

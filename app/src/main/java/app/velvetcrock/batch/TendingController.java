@@ -1,5 +1,6 @@
 package app.velvetcrock.batch;
 
+import app.velvetcrock.condition.WrongForm;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
@@ -97,6 +98,17 @@ class TendingController {
         Optional<Instant> at = at(sent);
         return oil.isEmpty() || at.isEmpty() ? again(sent, "top-up") : write(sent, "Topped up with %s.".formatted(sent.house().volume(oil.get())),
                 () -> tending.topUp(id, bottle.get(), oil.get(), new Tending.When(at.get(), form.amount(), form.keyOrNew())));
+    }
+
+    @PostMapping("/batch/{id}/wrong")
+    String wrong(@PathVariable UUID id, WrongForm wrong, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Sent sent = sent(id, TendForm.keyed(wrong.key()), model, response, after);
+        Optional<WrongForm.Wrong> read = wrong.read(sent.fields());
+        model.addAttribute("wrong", wrong);
+        return read.isEmpty() ? again(sent, "wrong") : write(sent, read.get().what().word() + ". It is held back until that is answered.", () -> {
+            tending.wrong(id, read.get().what(), read.get().words(), clock.instant());
+            return null;
+        });
     }
 
     @PostMapping("/batch/{id}/discard")

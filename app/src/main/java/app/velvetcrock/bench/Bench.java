@@ -2,6 +2,7 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.FrozenPlan;
+import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Bath;
 import app.velvetcrock.core.charge.Charge;
@@ -93,7 +94,7 @@ public class Bench {
     private Method way(BenchForm typed, BenchStock.Shelves shelves, House house) {
         String key = typed.method() == null ? "" : typed.method();
         Optional<Method> named = shelves.own().stream().map(OwnWays.OfWay::method).filter(method -> method.key().equals(key)).findFirst().or(() -> Method.of(key));
-        if (named.isPresent() || !shelves.areEnough()) {
+        if (!shelves.areEnough()) {
             return named.orElse(Method.COLD_AND_DARK);
         }
         List<Ingredient> herbs = Stream.concat(Stream.of(BenchReading.named(shelves.herbs(), Stock.OfHerb::id, typed.herb()).orElse(shelves.herbs().get(0))),
@@ -101,8 +102,12 @@ public class Bench {
                 .map(herb -> new Ingredient(herb.kind(), herb.moisture())).toList();
         var carrier = BenchReading.named(shelves.carriers(), Stock.OfCarrier::id, typed.carrier()).orElse(shelves.carriers().get(0)).kind();
         Use use = Stream.of(Use.values()).filter(value -> value.name().equals(typed.use())).findFirst().orElse(Use.ADULT_SKIN);
+        boolean moistFood = use == Use.FOOD && herbs.stream().anyMatch(herb -> !herb.moisture().isDried());
+        if (named.isPresent()) {
+            return Variants.suiting(named.get(), moistFood);
+        }
         Optional<Strength> spirit = shelves.spirits().stream().findFirst().flatMap(Stock.OfSupply::abv).map(Strength::new);
-        return Choice.ranked(new Situation(herbs, carrier, use, new Means(house.settings().pantry(), spirit, shelves.kit()))).get(0).method();
+        return Variants.suiting(Choice.ranked(new Situation(herbs, carrier, use, new Means(house.settings().pantry(), spirit, shelves.kit()))).get(0).method(), moistFood);
     }
 
     private Optional<BenchWork.Planned> plan(BenchForm form, Method way, BenchReading.Desk desk) {
@@ -117,6 +122,9 @@ public class Bench {
     /** The plan with its ways, those last that cannot be made in time. */
     private BenchWork.Planned inTime(BenchForm form, Method way, List<BenchWork.Part> parts, BenchReading.Desk desk) {
         BatchPlan plan = parts.get(0).plan();
+        if (plan.isMoistFood() && !Storage.REFRIGERATOR.name().equals(form.storage())) {
+            desk.fields().echo("storage", "food of moist herb stands in the refrigerator, whatever is chosen here");
+        }
         List<Choice> ways = ways(plan, way, desk.shelves());
         BenchTime.Asked asked = time.read(form, plan.request(), desk.fields(), desk.house());
         Map<String, String> late = time.late(asked, plan.request(), ways.stream().filter(choice -> choice.fitness().isAllowed()).map(Choice::method).toList(), desk.house());
@@ -203,7 +211,7 @@ public class Bench {
     /** All shipped ways and the household's own, and under the one chosen the other forms it comes in. */
     private static List<Choice> ways(BatchPlan plan, Method chosen, BenchStock.Shelves shelves) {
         Situation situation = Planner.situation(plan.request());
-        List<Method> methods = new ArrayList<>(Method.shipped());
+        List<Method> methods = new ArrayList<>(Method.shipped().stream().map(method -> Variants.suiting(method, plan.isMoistFood())).toList());
         shelves.own().forEach(own -> methods.add(own.method()));
         List<Choice> ways = new ArrayList<>();
         for (Choice choice : Choice.ranked(situation, methods)) {

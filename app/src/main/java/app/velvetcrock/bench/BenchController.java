@@ -96,8 +96,7 @@ class BenchController {
     String start(BenchForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         UUID key = form.key() == null ? UUID.randomUUID() : form.key();
         BenchWork work = bench.work(form);
-        boolean again = oneTime.wasDone(Current.stillroom(), key);
-        if (!work.canStart() && !again) {
+        if (!work.canStart()) {
             response.setStatus(422);
             return page(model, work);
         }

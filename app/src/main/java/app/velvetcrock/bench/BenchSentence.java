@@ -84,6 +84,9 @@ final class BenchSentence {
 
     /** Nothing typed covers the herb; "1:7" is a ratio, by weight or by volume; "fill" and "2 cm above" go by the jar; else an amount. */
     Optional<OilWish> oil(Density density, @Nullable String typed) {
+        if (fields.isTooLong("oil", typed, Fields.LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
         String text = typed == null ? "" : typed.strip().toLowerCase(Locale.ROOT);
         Matcher ratio = RATIO.matcher(text);
         Matcher above = ABOVE.matcher(text);
@@ -193,6 +196,9 @@ final class BenchSentence {
 
     /** A length in the stage's pace. One typed for another way, as days for hours of heat, gives way to the usual and says so. */
     private Optional<Integer> length(String field, @Nullable String typed, Stage stage) {
+        if (fields.isTooLong(field, typed, Fields.LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
         String text = typed == null ? "" : typed.strip();
         boolean bare = text.matches("\\d+");
         return fields.amount(field, bare ? text + " " + stage.pace().many() : text, Expect.TIME)

@@ -2,6 +2,10 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Told;
+import app.velvetcrock.core.look.Held;
+import org.jspecify.annotations.Nullable;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.keeping.Treatment;
 import app.velvetcrock.core.measure.Mass;
@@ -34,13 +38,15 @@ class BenchStock {
     private final Oils oils;
     private final Batches batches;
     private final OwnWays ways;
+    private final Conditions conditions;
 
-    BenchStock(Stores stores, KitShelf kit, Oils oils, Batches batches, OwnWays ways) {
+    BenchStock(Stores stores, KitShelf kit, Oils oils, Batches batches, OwnWays ways, Conditions conditions) {
         this.stores = stores;
         this.kit = kit;
         this.oils = oils;
         this.batches = batches;
         this.ways = ways;
+        this.conditions = conditions;
     }
 
     /**
@@ -68,12 +74,20 @@ class BenchStock {
     record Pour(UUID id, PlannedCarrier carrier, Mass left) {}
 
     Shelves read(House house, LocalDate today) {
+        List<Told> held = conditions.open().stream().filter(told -> told.holds(Held.USE)).toList();
         Map<UUID, Long> taken = batches.inUse();
         List<Stock.OfJar> pans = kit.pots();
         List<Stock.OfSupply> spirits = stores.supplies(Set.of(LotKind.SPIRIT)).stream()
-                .filter(lot -> lot.abv().isPresent()).sorted(Comparator.comparing((Stock.OfSupply lot) -> -lot.abv().orElse(0.0))).toList();
-        return new Shelves(stores.herbs(), liquidFirst(stores.carriers(), house, today), oils.inStock(), free(stores.jars(), taken), free(pans, taken), pans, spirits, kit.sources(), ways.all(),
+                .filter(lot -> lot.abv().isPresent() && isFree(held, null, lot.id())).sorted(Comparator.comparing((Stock.OfSupply lot) -> -lot.abv().orElse(0.0))).toList();
+        return new Shelves(stores.herbs().stream().filter(lot -> isFree(held, null, lot.id())).toList(),
+                liquidFirst(stores.carriers().stream().filter(lot -> isFree(held, null, lot.id())).toList(), house, today),
+                oils.inStock().stream().filter(oil -> isFree(held, oil.batch(), oil.id())).toList(), free(stores.jars(), taken), free(pans, taken), pans, spirits, kit.sources(), ways.all(),
                 stores.supplies(Set.of(LotKind.CONTAINER)));
+    }
+
+    /** What is mouldy, off or on hold goes into nothing, so it is not offered. */
+    private static boolean isFree(List<Told> held, @Nullable UUID batch, UUID lot) {
+        return held.stream().noneMatch(told -> lot.equals(told.subject().lot()) || (batch != null && told.isOfBatch(batch)));
     }
 
     private static List<Stock.OfJar> free(List<Stock.OfJar> all, Map<UUID, Long> taken) {

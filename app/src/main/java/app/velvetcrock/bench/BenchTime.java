@@ -90,6 +90,9 @@ class BenchTime {
         if (BenchForm.isBlank(time.by())) {
             return Optional.empty();
         }
+        if (fields.isTooLong("time.by", time.by(), Fields.LONGEST_AMOUNT) || fields.isTooLong("time.at", time.at(), Fields.LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
         Optional<LocalDate> day = DayReader.read(time.by(), today);
         if (day.isEmpty()) {
             fields.trouble("time.by", "“%s”: that is no day known here.".formatted(time.by().strip()), "Saturday week, in 5 weeks, or 12 Dec");

@@ -30,6 +30,11 @@ public record BenchWork(BenchForm form, Fields fields, BenchStock.Shelves shelve
     private static final double PICTURE_WIDTH = 260;
     private static final double PICTURE_HEIGHT = 390;
 
+    /** Tells whether what is planned is food of anything moist, whose place is the refrigerator. */
+    public boolean isMoistFood() {
+        return planned.filter(p -> p.plan().isMoistFood()).isPresent();
+    }
+
     /** Ways refused for the same reasons. */
     public record RefusedWays(List<String> names, List<Fitness.Reason> reasons) {}
 

@@ -95,6 +95,9 @@ final class BlendSentence {
     }
 
     private Optional<HerbWish> wish(String field, @Nullable String typed, Density bulk) {
+        if (fields.isTooLong(field, typed, Fields.LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
         String text = typed == null ? "" : typed.strip().toLowerCase(Locale.ROOT);
         Matcher parts = PARTS.matcher(text);
         Matcher fill = FILL.matcher(text);

@@ -105,6 +105,9 @@ final class NumbersSentence {
     }
 
     private Optional<Tending> rhythm(Tending.Kind kind, Typed typed, Stage stage) {
+        if (fields.isTooLong(typed.field(), typed.text(), Fields.LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
         String plain = String.valueOf(typed.text()).toLowerCase(java.util.Locale.ROOT).replace("daily", "1").replaceAll(UNITS, " ").replaceAll("\\s+,", ",").replaceAll("\\s+", " ").strip();
         Matcher matcher = RHYTHM.matcher(plain);
         int every = matcher.matches() ? Integer.parseInt(matcher.group(1)) : 0;

@@ -83,6 +83,9 @@ final class WantSentence {
     }
 
     private Optional<Volume> salve(BenchForm form, Density density) {
+        if (fields.isTooLong("want.amount", form.want().amount(), Fields.LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
         Matcher count = COUNT.matcher(String.valueOf(form.want().amount()).strip().toLowerCase(Locale.ROOT));
         Optional<UUID> id = BenchForm.id(form.want().container());
         Optional<Volume> holds = containers.stream().filter(lot -> id.filter(lot.id()::equals).isPresent()).findFirst().flatMap(Stock.OfSupply::holds);

@@ -3,6 +3,9 @@ package app.velvetcrock.cupboard;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.OilCare;
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Told;
+import app.velvetcrock.condition.WrongForm;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.keeping.SniffTest;
 import app.velvetcrock.core.keeping.Storage;
@@ -45,15 +48,17 @@ class CupboardController {
     private final Oils oils;
     private final Batches batches;
     private final OilCare care;
+    private final Conditions conditions;
     private final Households households;
     private final OneTime oneTime;
     private final Clock clock;
 
-    CupboardController(Stores stores, Oils oils, Batches batches, OilCare care, Households households, OneTime oneTime, Clock clock) {
+    CupboardController(Stores stores, Oils oils, Batches batches, OilCare care, Conditions conditions, Households households, OneTime oneTime, Clock clock) {
         this.stores = stores;
         this.oils = oils;
         this.batches = batches;
         this.care = care;
+        this.conditions = conditions;
         this.households = households;
         this.oneTime = oneTime;
         this.clock = clock;
@@ -83,8 +88,7 @@ class CupboardController {
     @PostMapping("/cupboard/{lot}/bottle")
     String bottle(@PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<OilCare.Bottles> bottles = form.bottles(fields);
-        oils.find(lot);
+        Optional<OilCare.Bottles> bottles = form.bottles(fields, batches.sheet(oils.find(lot).batch()).plan().isMoistFood());
         if (bottles.isEmpty()) {
             return again(model, response, lot, new Typed("bottle", form, fields));
         }
@@ -103,7 +107,7 @@ class CupboardController {
             return again(model, response, lot, new Typed("draw", form, fields));
         }
         return once(form, "/cupboard/" + lot, after, () -> new Notice("Drawn out.",
-                "/cupboard/%s/movements/%s/undo".formatted(lot, oils.draw(lot, mass.get(), cause.get()))));
+                "/cupboard/%s/movements/%s/undo".formatted(lot, care.draw(lot, mass.get(), cause.get()))));
     }
 
     @PostMapping("/cupboard/{lot}/movements/{movement}/undo")
@@ -121,6 +125,21 @@ class CupboardController {
             return new Notice(test.lengthened()
                     ? "Smelled and good: use by %s now, %s.".formatted(house.date(test.useBy()), test.why())
                     : "Smelled. The date stays %s: %s.".formatted(house.date(test.useBy()), test.why()), null);
+        });
+    }
+
+    @PostMapping("/cupboard/{lot}/wrong")
+    String wrong(@PathVariable UUID lot, WrongForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Fields fields = fields();
+        oils.find(lot);
+        Optional<WrongForm.Wrong> wrong = form.read(fields);
+        model.addAttribute("wrong", form);
+        if (wrong.isEmpty()) {
+            return again(model, response, lot, new Typed("wrong", OilForm.empty(), fields));
+        }
+        return once(form.keyOrNew(), "/cupboard/" + lot, after, () -> {
+            care.wrong(lot, wrong.get().what(), wrong.get().words(), clock.instant());
+            return new Notice("Written down. It is held back until that is answered.", null);
         });
     }
 
@@ -142,9 +161,13 @@ class CupboardController {
     /** The form that was sent, by name, with what was wrong in it. */
     private record Typed(String which, OilForm form, Fields fields) {}
 
-    /** Does it once for the form's key; a repeat is only led on. */
     private String once(OilForm form, String leadsTo, RedirectAttributes after, java.util.function.Supplier<Notice> work) {
-        String to = oneTime.once(Current.stillroom(), form.keyOrNew(), () -> {
+        return once(form.keyOrNew(), leadsTo, after, work);
+    }
+
+    /** Does it once for the form's key; a repeat is only led on. */
+    private String once(UUID key, String leadsTo, RedirectAttributes after, java.util.function.Supplier<Notice> work) {
+        String to = oneTime.once(Current.stillroom(), key, () -> {
             after.addFlashAttribute(Notice.NAME, work.get());
             return leadsTo;
         });
@@ -160,15 +183,19 @@ class CupboardController {
         OilOnShelf shown = shown(lot);
         model.addAttribute("shown", shown);
         model.addAttribute("keep", keep(shown));
+        List<Told> conditions = this.conditions.ofBatch(shown.batch().id());
+        model.addAttribute("conditions", conditions.stream().filter(told -> told.isOfLot(shown.batch().id(), lot)).toList());
+        model.addAttribute("siblings", conditions.stream().filter(told -> told.isOpen() && !told.isOfLot(shown.batch().id(), lot)).toList());
         model.addAttribute("story", stores.story(lot));
         model.addAttribute("which", typed.which());
         model.addAttribute("typed", typed.form());
         model.addAttribute("sent", typed.fields());
         model.addAttribute("none", fields());
         model.addAttribute("blank", OilForm.empty());
+        boolean food = shown.batch().plan().isMoistFood();
         model.addAttribute("glasses", Glass.values());
-        model.addAttribute("storages", Storage.values());
-        model.addAttribute("whys", Taking.values());
+        model.addAttribute("storages", food ? List.of(Storage.REFRIGERATOR) : List.of(Storage.values()));
+        model.addAttribute("whys", food ? List.of(Taking.DRAWN) : List.of(Taking.values()));
         model.addAttribute("ruins", Ruin.values());
         return "cupboard/oil";
     }

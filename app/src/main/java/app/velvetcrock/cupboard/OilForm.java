@@ -1,6 +1,7 @@
 package app.velvetcrock.cupboard;
 
 import app.velvetcrock.batch.OilCare;
+import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Expect;
@@ -35,11 +36,14 @@ record OilForm(
         return key == null ? UUID.randomUUID() : key;
     }
 
-    Optional<OilCare.Bottles> bottles(Fields fields) {
+    Optional<OilCare.Bottles> bottles(Fields fields, boolean moistFood) {
         Optional<Integer> many = fields.whole("count", count, 1, MOST_BOTTLES, "bottles");
         Optional<Volume> holds = fields.capacity("size", size, LEAST_BOTTLE, MOST_BOTTLE);
         Optional<Glass> made = fields.oneOf("glass", Glass.class, glass);
         Optional<Storage> stands = fields.oneOf("place", Storage.class, place);
+        if (moistFood && stands.filter(where -> where != Storage.REFRIGERATOR).isPresent()) {
+            fields.trouble("place", "Food oil of moist herb stands in the refrigerator and nowhere else: %s.".formatted(MoistFood.RULE), "in the refrigerator");
+        }
         return fields.isClear()
                 ? Optional.of(new OilCare.Bottles(many.orElseThrow(), holds.orElseThrow(), made.orElseThrow(), stands.orElseThrow()))
                 : Optional.empty();

@@ -1,6 +1,9 @@
 package app.velvetcrock.cupboard;
 
 import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.condition.Told;
+import app.velvetcrock.core.look.Held;
+import java.util.stream.Collectors;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stores.Stock;
@@ -30,11 +33,26 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
         for (OilOnShelf shown : oils) {
             Stock.OfOil oil = shown.oil();
             Object own = oil.bottle().isPresent() ? oil.bottle().get() : oil.id();
-            alike.computeIfAbsent(List.of(oil.batch(), own, oil.place(), oil.useBy(), oil.left()), key -> new ArrayList<>()).add(shown);
+            alike.computeIfAbsent(List.of(oil.batch(), own, oil.place(), oil.useBy(), oil.left(), shown.conditions().isEmpty() ? 0 : oil.id()), key -> new ArrayList<>()).add(shown);
         }
         return alike.values().stream()
                 .map(group -> new OilOnShelf(group.get(0).oil(), group.get(0).batch(), group.get(0).daysLeft(), group.get(0).drawing(), group.size()))
                 .toList();
+    }
+
+    /** What is wrong with it, or with all of its batch, and not answered yet. */
+    public List<Told> conditions() {
+        return batch.conditions().stream().filter(told -> told.isOfLot(batch.id(), oil.id())).toList();
+    }
+
+    /** The same as it is read out: ", mould"; empty where all is well. */
+    public String wrongWords() {
+        return conditions().stream().map(told -> ", " + told.kind().word()).collect(Collectors.joining());
+    }
+
+    /** Tells whether something of this name is held back. */
+    public boolean isHeld(String deed) {
+        return conditions().stream().anyMatch(told -> told.holds(Held.valueOf(deed)));
     }
 
     /** How many and how much: "6 × 50 mL". */

@@ -158,7 +158,7 @@ class DemoHands {
     void settle(UUID batch, double waterMillilitres, Instant at) {
         Stock.OfOil oil = oils.find(batches.sheet(batch).strained().orElseThrow().lot());
         Mass left = Mass.ofGrams(Math.round(oil.left().grams() - waterMillilitres - 4));
-        straining.settle(batch, new Straining.Settle(left, Volume.ofMillilitres(waterMillilitres), at, Math.round(left.grams()) + " g"), UUID.randomUUID());
+        straining.settle(batch, new Straining.Settle(left, Volume.ofMillilitres(waterMillilitres), Smell.RIGHT, at, Math.round(left.grams()) + " g"), UUID.randomUUID());
     }
 
     void bottle(UUID lot, int count, double millilitres, Glass glass, int daysAgo) {

@@ -3,6 +3,7 @@ package app.velvetcrock.press;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Straining;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.strain.Pressing;
@@ -62,7 +63,7 @@ class PressController {
         BatchSheet sheet = batches.sheet(id);
         House house = households.current();
         if (sheet.strained().isPresent()) {
-            return settlePage(model, sheet, new SettleForm(UUID.randomUUID(), "", ""), new Fields(house.reader()));
+            return settlePage(model, sheet, new SettleForm(UUID.randomUUID(), "", "", ""), new Fields(house.reader()));
         }
         String pressing = sheet.plan().request().circumstances().pressing().name();
         return page(model, sheet, PressForm.empty(pressing, house.dayOf(clock.instant())), new Fields(house.reader()));
@@ -115,6 +116,7 @@ class PressController {
         model.addAttribute("form", form);
         model.addAttribute("fields", fields);
         model.addAttribute("picture", LevelPicture.of(sheet));
+        model.addAttribute("smells", Smell.values());
         model.addAttribute("kept", Straining.kept(sheet, sheet.strained().orElseThrow().out()));
         return "press/measured";
     }
@@ -123,6 +125,7 @@ class PressController {
         model.addAttribute("batch", sheet);
         model.addAttribute("form", form);
         model.addAttribute("fields", fields);
+        model.addAttribute("held", sheet.holding(Held.STRAIN));
         model.addAttribute("pressings", Pressing.values());
         model.addAttribute("clarities", Clarity.values());
         model.addAttribute("smells", Smell.values());

@@ -38,7 +38,7 @@ record PressForm(
     private static final double MOST_SHARE_OUT = 1.05;
 
     static PressForm empty(String pressing, LocalDate today) {
-        return new PressForm(UUID.randomUUID(), "", "", pressing, today.toString(), "CLEAR", "RIGHT", "", "", "", "");
+        return new PressForm(UUID.randomUUID(), "", "", pressing, today.toString(), "NOT_SEEN", "NOT_SMELLED", "", "", "", "");
     }
 
     Optional<Straining.Strain> read(Fields fields, BatchSheet sheet, House house, Instant now) {

@@ -2,6 +2,7 @@ package app.velvetcrock.press;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Straining;
+import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Expect;
 import app.velvetcrock.core.measure.KnownDensity;
@@ -16,7 +17,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** What was left after settling, as typed. */
-record SettleForm(@Nullable UUID key, @Nullable String left, @Nullable String water) {
+record SettleForm(@Nullable UUID key, @Nullable String left, @Nullable String water, @Nullable String smell) {
 
     Optional<Straining.Settle> read(Fields fields, BatchSheet sheet, Stock.OfOil oil, House house, Instant now) {
         Density density = oil.density();
@@ -30,6 +31,7 @@ record SettleForm(@Nullable UUID key, @Nullable String left, @Nullable String wa
                     return sensible;
                 });
         Optional<Volume> layer = PressForm.water(fields, water, sheet.oilIn());
-        return fields.isClear() ? Optional.of(new Straining.Settle(mass.orElseThrow(), layer.orElseThrow(), now, left)) : Optional.empty();
+        Optional<Smell> smelled = smell == null || smell.isBlank() ? Optional.of(Smell.NOT_SMELLED) : fields.oneOf("smell", Smell.class, smell);
+        return fields.isClear() ? Optional.of(new Straining.Settle(mass.orElseThrow(), layer.orElseThrow(), smelled.orElseThrow(), now, left)) : Optional.empty();
     }
 }

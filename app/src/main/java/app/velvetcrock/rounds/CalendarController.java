@@ -1,5 +1,6 @@
 package app.velvetcrock.rounds;
 
+import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.stillroom.Current;
@@ -31,13 +32,15 @@ class CalendarController {
     private final CalendarFeeds feeds;
     private final TasksAhead ahead;
     private final Batches batches;
+    private final Conditions conditions;
     private final Households households;
     private final Clock clock;
 
-    CalendarController(CalendarFeeds feeds, TasksAhead ahead, Batches batches, Households households, Clock clock) {
+    CalendarController(CalendarFeeds feeds, TasksAhead ahead, Batches batches, Conditions conditions, Households households, Clock clock) {
         this.feeds = feeds;
         this.ahead = ahead;
         this.batches = batches;
+        this.conditions = conditions;
         this.households = households;
         this.clock = clock;
     }
@@ -46,14 +49,14 @@ class CalendarController {
     @GetMapping("/feed/{secret}")
     ResponseEntity<String> feed(@PathVariable String secret) {
         SignedIn owner = feeds.opens(secret).orElseThrow(() -> new NotHere("that calendar"));
-        String text = Current.as(owner, () -> new CalendarFile(households.current(), clock.instant()).write(ahead.all()));
+        String text = Current.as(owner, () -> new CalendarFile(households.current(), clock.instant()).write(ahead.all(), conditions.open()));
         return ResponseEntity.ok().contentType(CALENDAR).header("Cache-Control", "private, max-age=300").body(text);
     }
 
     @GetMapping("/batch/{id}/calendar")
     ResponseEntity<String> batch(@PathVariable UUID id) {
         BatchSheet sheet = batches.sheet(id);
-        String text = new CalendarFile(households.current(), clock.instant()).write(ahead.of(List.of(sheet)));
+        String text = new CalendarFile(households.current(), clock.instant()).write(ahead.of(List.of(sheet)), sheet.conditions());
         return ResponseEntity.ok().contentType(CALENDAR)
                 .header("Content-Disposition", ContentDisposition.attachment().filename("batch-%d.ics".formatted(sheet.number())).build().toString()).body(text);
     }

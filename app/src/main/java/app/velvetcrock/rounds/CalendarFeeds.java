@@ -1,6 +1,7 @@
 package app.velvetcrock.rounds;
 
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.SignedIn;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -22,11 +23,13 @@ class CalendarFeeds {
 
     private static final int SECRET_BYTES = 32;
 
+    private final Households households;
     private final JdbcClient sql;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    CalendarFeeds(JdbcClient sql, Clock clock) {
+    CalendarFeeds(Households households, JdbcClient sql, Clock clock) {
+        this.households = households;
         this.sql = sql;
         this.clock = clock;
     }
@@ -34,6 +37,7 @@ class CalendarFeeds {
     /** Makes a new secret; an earlier address leads nowhere from then on. */
     @Transactional
     public String renew() {
+        households.oneAtATime();
         revoke();
         byte[] bytes = new byte[SECRET_BYTES];
         random.nextBytes(bytes);

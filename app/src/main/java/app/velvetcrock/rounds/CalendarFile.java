@@ -1,6 +1,8 @@
 package app.velvetcrock.rounds;
 
 import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.condition.Told;
+import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.rounds.Task;
@@ -53,7 +55,7 @@ final class CalendarFile {
         }
     }
 
-    String write(List<Event> events) {
+    String write(List<Event> events, List<Told> wrong) {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Velvet Crock//Rounds//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
@@ -66,6 +68,7 @@ final class CalendarFile {
             calendar.add(known.getVTimeZone());
         }
         events.forEach(event -> calendar.add(event(event, known == null ? ZoneId.of("UTC") : zone)));
+        wrong.forEach(told -> calendar.add(wrong(told)));
         StringWriter text = new StringWriter();
         try {
             new CalendarOutputter(false).output(calendar, text);
@@ -73,6 +76,17 @@ final class CalendarFile {
             throw new UncheckedIOException(e);
         }
         return text.toString();
+    }
+
+    /** What is wrong stands on today, all day long, until it is answered. */
+    private VEvent wrong(Told told) {
+        VEvent event = new VEvent(house.dayOf(now), "! %s: %s".formatted(told.kind().word(), told.subject().name()));
+        event.add(new Uid(told.id() + UID_HOST));
+        event.getProperties().stream().filter(DtStamp.class::isInstance).findFirst().ifPresent(event::remove);
+        event.add(new DtStamp(now));
+        event.add(ImmutableStatus.VEVENT_CONFIRMED);
+        event.add(new Description(told.kind().advice()));
+        return event;
     }
 
     private VEvent event(Event of, ZoneId zone) {
@@ -86,7 +100,7 @@ final class CalendarFile {
         // Grows with every line of the log, so that a moved event is newer than the one before.
         event.add(new Sequence(sheet.lines().size()));
         event.add(of.cancelled() ? ImmutableStatus.VEVENT_CANCELLED : ImmutableStatus.VEVENT_CONFIRMED);
-        event.add(new Description(sheet.plan().request().circumstances().method().name() + ", " + house.volume(sheet.oilIn()) + " of oil"));
+        event.add(new Description((sheet.plan().isMoistFood() ? "Food, %s. ".formatted(MoistFood.RULE) : "") + sheet.plan().request().circumstances().method().name() + ", " + house.volume(sheet.oilIn()) + " of oil"));
         return event;
     }
 }

@@ -1,15 +1,18 @@
 package app.velvetcrock.rounds;
 
+import app.velvetcrock.condition.Told;
+
 import java.util.List;
 import java.util.stream.Stream;
 
 /**
  * The strip as it is shown.
  *
+ * @param wrong what is wrong and not answered yet, before all else
  * @param untilNow late rows, then today's up to now
  * @param afterNow today's rows still to come, then the days ahead
  */
-public record RoundsOfToday(List<Row> untilNow, List<Row> afterNow) {
+public record RoundsOfToday(List<Told> wrong, List<Row> untilNow, List<Row> afterNow) {
 
     /** More than these are folded away. */
     private static final int SHOWN = 40;
@@ -48,7 +51,7 @@ public record RoundsOfToday(List<Row> untilNow, List<Row> afterNow) {
     public String summary() {
         long open = openToday();
         if (open == 0) {
-            return "nothing more today";
+            return wrong.isEmpty() ? "nothing more today" : "%d not well, nothing else today".formatted(wrong.size());
         }
         return late() == 0 ? "%d to do today".formatted(open) : "%d to do, %d of them late".formatted(open, late());
     }

@@ -2,6 +2,7 @@ package app.velvetcrock.rounds;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.rounds.AfterStraining;
@@ -37,12 +38,14 @@ public class RoundsService {
 
     private final Batches batches;
     private final Oils oils;
+    private final Conditions conditions;
     private final Households households;
     private final Clock clock;
 
-    RoundsService(Batches batches, Oils oils, Households households, Clock clock) {
+    RoundsService(Batches batches, Oils oils, Conditions conditions, Households households, Clock clock) {
         this.batches = batches;
         this.oils = oils;
+        this.conditions = conditions;
         this.households = households;
         this.clock = clock;
     }
@@ -58,13 +61,13 @@ public class RoundsService {
         standing.forEach(sheet -> add(found, sheet, sheet.open(), today));
         for (BatchSheet sheet : batches.among(first.keySet())) {
             List<Task> open = new ArrayList<>(sheet.open());
-            AfterStraining.useFirst(sheet.log(), first.get(sheet.id()).useBy(), today.zone()).ifPresent(open::add);
+            AfterStraining.useFirst(sheet.plan(), sheet.log(), first.get(sheet.id()).useBy(), today.zone()).ifPresent(open::add);
             add(found, sheet, open, today);
         }
         RowWords words = new RowWords(house, today, first);
         List<Row> rows = found.stream().map(words::row)
                 .sorted(Comparator.comparing((Row row) -> row.state() != Row.State.LATE).thenComparing(Row::at).thenComparing(Row::name)).toList();
-        return new RoundsOfToday(
+        return new RoundsOfToday(conditions.open(),
                 rows.stream().filter(row -> !isAhead(row)).toList(), rows.stream().filter(RoundsService::isAhead).toList());
     }
 
@@ -96,7 +99,10 @@ public class RoundsService {
 
     private static void add(List<RowWords.Found> found, BatchSheet sheet, List<Task> open, Today today) {
         List<Task> tasks = new ArrayList<>(Rounds.doneBetween(sheet.log(), today.start(), today.end()));
-        tasks.addAll(open);
+        // What is mouldy is not shaken, read or strained any more: the row that says so is all that is asked of it.
+        if (sheet.condition().filter(told -> told.kind().isEnd()).isEmpty()) {
+            tasks.addAll(open);
+        }
         for (Task task : tasks) {
             Row.State state = today.state(task, sheet.course().stage().pace());
             boolean foreseen = FORESEEN.contains(task.key().kind()) && task.due().isBefore(today.end().plusSeconds(DAYS_AHEAD * 86_400L));

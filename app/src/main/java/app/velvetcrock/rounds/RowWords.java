@@ -1,6 +1,7 @@
 package app.velvetcrock.rounds;
 
 import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.charge.Cover;
 import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.TaskKind;
@@ -77,7 +78,7 @@ final class RowWords {
             case LOOK -> "smell, cover, mould";
             case PUSH_UNDER -> "stood out of the oil " + ago(found);
             case HEAT_ON -> sheet.course().heat().map(RowWords::left).orElse("");
-            case READ -> sheet.course().heat().map(this::heat).orElse("");
+            case READ -> sheet.heatAlarm(house).orElseGet(() -> sheet.course().heat().map(this::heat).orElse(""));
             case HEAT_OFF -> sheet.course().heat().map(RowWords::left).orElse("") + "; no lid until cool";
             case NEXT -> "%s has had its time".formatted(sheet.course().stage().name());
             case STRAIN -> sheet.course().overdueDays() > 0
@@ -108,7 +109,8 @@ final class RowWords {
 
     private String useFirst(BatchSheet sheet) {
         long days = ChronoUnit.DAYS.between(today.date(), firstToEnd.get(sheet.id()).useBy());
-        return "batch %d; ".formatted(sheet.number()) + whenToUse(days);
+        String food = sheet.plan().isMoistFood() ? "food, in the refrigerator: use or freeze it; day %d of %d; ".formatted(MoistFood.DAYS - days, MoistFood.DAYS) : "";
+        return "batch %d; ".formatted(sheet.number()) + food + whenToUse(days);
     }
 
     private String whenToUse(long days) {

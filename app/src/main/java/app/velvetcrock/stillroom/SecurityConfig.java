@@ -1,9 +1,8 @@
 package app.velvetcrock.stillroom;
 
-import java.time.Clock;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -23,23 +22,22 @@ class SecurityConfig {
     };
 
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return new BCryptPasswordEncoder();
+    PasswordEncoder passwordEncoder(@Value("${crock.password-rounds}") int rounds) {
+        return new BCryptPasswordEncoder(rounds);
     }
 
     @Bean
-    SecurityFilterChain pages(HttpSecurity http, JdbcClient sql, Clock clock) throws Exception {
-        SignInLimit limit = new SignInLimit(sql, clock);
+    SecurityFilterChain pages(HttpSecurity http, SignInLimit limit) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(OPEN).permitAll().anyRequest().authenticated())
                 .formLogin(form -> form.loginPage("/sign-in")
                         .usernameParameter("email")
                         .failureUrl("/sign-in?again")
                         .successHandler((request, response, authentication) -> {
-                            limit.forget(request);
+                            limit.forget(SignInFilter.email(request), request.getRemoteAddr());
                             response.sendRedirect(request.getContextPath() + "/shelf");
                         }))
                 .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
-                .addFilterBefore(limit, UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(new SignInFilter(limit), UsernamePasswordAuthenticationFilter.class)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .build();

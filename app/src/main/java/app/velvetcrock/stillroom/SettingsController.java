@@ -2,7 +2,10 @@ package app.velvetcrock.stillroom;
 
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Notice;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -18,10 +21,16 @@ class SettingsController {
 
     private final Households households;
     private final People people;
+    private final Passwords passwords;
+    private final SignInLimit limit;
+    private final Sessions sessions;
 
-    SettingsController(Households households, People people) {
+    SettingsController(Households households, People people, Passwords passwords, SignInLimit limit, Sessions sessions) {
         this.households = households;
         this.people = people;
+        this.passwords = passwords;
+        this.limit = limit;
+        this.sessions = sessions;
     }
 
     /** The settings form as sent; {@code version} says which state it was read from. */
@@ -61,15 +70,20 @@ class SettingsController {
     }
 
     @PostMapping("/settings/password")
-    String password(String oldPassword, String newPassword, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String password(@Nullable String oldPassword, @Nullable String newPassword, Model model, HttpServletRequest request, HttpServletResponse response, RedirectAttributes after) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
-        Passwords.check(fields, "newPassword", newPassword);
-        if (fields.isClear() && !people.changePassword(oldPassword, newPassword)) {
+        SignedIn person = Current.person();
+        passwords.check(fields, "newPassword", newPassword, List.of(person.name(), person.email(), house.settings().name()));
+        if (fields.isClear() && !limit.mayTry(person.email(), request.getRemoteAddr())) {
+            fields.trouble("oldPassword", "Too many wrong passwords from here. Wait a little.", "it again in some minutes");
+        } else if (fields.isClear() && !people.changePassword(Objects.requireNonNullElse(oldPassword, ""), newPassword)) {
             fields.trouble("oldPassword", "That is not the present password.", "the one you signed in with");
         }
         if (fields.isClear()) {
-            after.addFlashAttribute(Notice.NAME, new Notice("Password changed.", null));
+            limit.forget(person.email(), request.getRemoteAddr());
+            sessions.endOthers(person.email(), request);
+            after.addFlashAttribute(Notice.NAME, new Notice("Password changed. Wherever else you were signed in, you are not any more.", null));
             return "redirect:/settings";
         }
         response.setStatus(422);

@@ -5,6 +5,11 @@ import app.velvetcrock.web.NotHere;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.InetAddress;
+import java.util.Collections;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Stream;
 import java.net.UnknownHostException;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -23,11 +28,17 @@ import org.springframework.web.bind.annotation.PostMapping;
 @Controller
 class SignUpController {
 
+    private static final Set<String> LOOPBACK_NAMES = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
+
     private final People people;
+    private final Passwords passwords;
+    private final SignInLimit limit;
     private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
 
-    SignUpController(People people) {
+    SignUpController(People people, Passwords passwords, SignInLimit limit) {
         this.people = people;
+        this.passwords = passwords;
+        this.limit = limit;
     }
 
     /** The sign-up form as sent. */
@@ -58,9 +69,9 @@ class SignUpController {
         Optional<String> name = fields.words("name", form.name(), 80);
         Optional<HouseSettings> settings = form.house().read(fields);
         checkEmail(fields, form.email());
-        Passwords.check(fields, "password", form.password());
+        passwords.check(fields, "password", form.password(), Stream.of(form.name(), form.email(), form.house().household()).filter(Objects::nonNull).toList());
         if (fields.isClear() && people.isTaken(form.email())) {
-            fields.trouble("email", "There is an account with this email already.", "another email, or sign in");
+            taken(fields, request);
         }
         if (fields.isClear()) {
             try {
@@ -69,11 +80,20 @@ class SignUpController {
                 enter(person, request, response);
                 return "redirect:/shelf";
             } catch (DataIntegrityViolationException taken) {
-                fields.trouble("email", "There is an account with this email already.", "another email, or sign in");
+                taken(fields, request);
             }
         }
         response.setStatus(422);
         return form(model, form, fields);
+    }
+
+    /** Says so, but not to somebody who goes through a list of addresses. */
+    private void taken(Fields fields, HttpServletRequest request) {
+        if (limit.maySayTaken(request.getRemoteAddr())) {
+            fields.trouble("email", "There is an account with this email already.", "another email, or sign in");
+        } else {
+            fields.trouble("email", "Nobody can be signed up from here for now.", "it again in a quarter of an hour");
+        }
     }
 
     @PostMapping("/demo-entry")
@@ -107,7 +127,12 @@ class SignUpController {
                 .ifPresent(text -> fields.trouble("email", "“%s” is not an email address.".formatted(text), "something like name@example.org"));
     }
 
+    /** Asked from this machine itself, by one of its own names, and not handed on by anything before it. */
     private static boolean isLoopback(HttpServletRequest request) {
+        boolean forwarded = request.getHeader("Forwarded") != null || Collections.list(request.getHeaderNames()).stream().anyMatch(name -> name.toLowerCase(Locale.ROOT).startsWith("x-forwarded"));
+        if (forwarded || !LOOPBACK_NAMES.contains(request.getServerName())) {
+            return false;
+        }
         try {
             return InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress();
         } catch (UnknownHostException e) {

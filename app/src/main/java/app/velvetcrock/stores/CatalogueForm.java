@@ -63,7 +63,7 @@ record CatalogueForm(
         Optional<String> name = name(fields, cautions);
         Optional<String> latin = fields.optionalWords("botanical", botanical, LONGEST_NAME).filter(typed -> isSafe(fields, "botanical", typed, cautions));
         Optional<Part> used = fields.oneOf("part", Part.class, part);
-        Optional<Double> usual = number(fields, "ratio", ratio == null ? "" : ratio.strip().replaceFirst("^1 ?: ?", ""), "1:5 or 1:10")
+        Optional<Double> usual = number(fields, "ratio", ratio == null ? "" : after("1:", ratio), "1:5 or 1:10")
                 .filter(value -> within(fields, "ratio", value, LEAST_RATIO, MOST_RATIO, "mL to a gram"));
         return fields.isClear()
                 ? Optional.of(new HerbKind(corrects, name.orElseThrow(), latin.orElseThrow(), List.of(), used.orElseThrow(), usual.orElseThrow(), "#000000", chosen()))
@@ -72,7 +72,7 @@ record CatalogueForm(
 
     Optional<CarrierKind> carrier(Fields fields, Cautions cautions) {
         Optional<String> name = name(fields, cautions);
-        Optional<Double> weight = number(fields, "density", density == null ? "" : density.strip().replaceFirst("\\s*g/mL$", ""), "0.917")
+        Optional<Double> weight = number(fields, "density", density == null ? "" : before("g/mL", density), "0.917")
                 .filter(value -> within(fields, "density", value, LEAST_DENSITY, MOST_DENSITY, "g/mL"));
         Optional<Integer> keeps = fields.whole("months", months, 1, MOST_MONTHS, "months");
         Optional<Temperature> melts = melting == null || melting.isBlank() ? Optional.empty()
@@ -98,11 +98,24 @@ record CatalogueForm(
     }
 
     private static Optional<Double> number(Fields fields, String field, String typed, String example) {
+        if (fields.isTooLong(field, typed, 40)) {
+            return Optional.empty();
+        }
         if (!typed.matches("\\d{1,4}([.,]\\d{1,4})?")) {
             fields.trouble(field, typed.isEmpty() ? "Nothing is written here yet." : "“%s”: that is not a number.".formatted(typed), example);
             return Optional.empty();
         }
         return Optional.of(Double.valueOf(typed.replace(',', '.')));
+    }
+
+    private static String after(String start, String typed) {
+        String text = typed.strip().replace("1 :", "1:");
+        return text.startsWith(start) ? text.substring(start.length()).strip() : text;
+    }
+
+    private static String before(String end, String typed) {
+        String text = typed.strip();
+        return text.endsWith(end) ? text.substring(0, text.length() - end.length()).strip() : text;
     }
 
     private static boolean within(Fields fields, String field, double value, double least, double most, String unit) {

@@ -1,5 +1,8 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.look.Held;
+import java.util.Optional;
+
 /** Why stock moved. */
 public enum Cause {
     BOUGHT("brought in"),
@@ -28,5 +31,17 @@ public enum Cause {
 
     public String word() {
         return word;
+    }
+
+    /** What taking some out for this counts as, which an open condition may hold back; absent for what nothing holds back. */
+    Optional<Held> held() {
+        return switch (this) {
+            case DRIED, SPLIT, PROCESSED, MERGED, BLENDED, USED -> Optional.of(Held.USE);
+            case BOTTLED -> Optional.of(Held.BOTTLE);
+            case DRAWN -> Optional.of(Held.DRAW);
+            case GIVEN -> Optional.of(Held.GIVE);
+            case SOLD -> Optional.of(Held.SELL);
+            case BOUGHT, GATHERED, STRAINED, SETTLED, DISCARDED, CORRECTED, UNDONE -> Optional.empty();
+        };
     }
 }

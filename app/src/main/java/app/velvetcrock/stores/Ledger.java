@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
@@ -22,11 +23,13 @@ public class Ledger {
 
     private final LotRepository lots;
     private final MovementRepository movements;
+    private final Conditions conditions;
     private final Clock clock;
 
-    Ledger(LotRepository lots, MovementRepository movements, Clock clock) {
+    Ledger(LotRepository lots, MovementRepository movements, Conditions conditions, Clock clock) {
         this.lots = lots;
         this.movements = movements;
+        this.conditions = conditions;
         this.clock = clock;
     }
 
@@ -74,6 +77,7 @@ public class Ledger {
             throw new NotHere("that deed");
         }
         movements.ofDeed(deed).forEach(this::reverse);
+        conditions.takenBack(deed);
     }
 
     /** Moves back all that a line of a log moved; refused, with the later use named, when it is no longer there. */
@@ -82,6 +86,7 @@ public class Ledger {
         for (Movement movement : movements.holding(entry)) {
             reverse(movement);
         }
+        conditions.takenBack(entry);
     }
 
     void reverse(Movement movement) {
@@ -93,6 +98,7 @@ public class Ledger {
         back.deed = movement.deed;
         back.reverses = movement.id;
         change(lot, back);
+        conditions.takenBack(movement.id);
     }
 
     private void refuseIfUsedSince(Lot lot, Movement movement) {
@@ -116,6 +122,9 @@ public class Ledger {
         if (amount == 0) {
             return;
         }
+        if (amount < 0) {
+            why.cause().held().ifPresent(held -> conditions.refuseHeld(lot.batchId, lot.id, held));
+        }
         Movement movement = movement(lot, amount, why.cause(), why.at());
         movement.batchId = why.batch();
         movement.entryId = why.entry();
@@ -126,7 +135,12 @@ public class Ledger {
 
     private void change(Lot lot, Movement movement) {
         lot.balance += movement.amount;
-        movements.save(movement);
+        UUID id = movements.save(movement).id;
+        if (lot.balance == 0) {
+            boolean elsewhere = lot.batchId == null || lots.isLeftOf(lot.batchId, lot.id);
+            UUID source = movement.entryId != null ? movement.entryId : movement.deed != null ? movement.deed : id;
+            conditions.nothingLeft(elsewhere ? null : lot.batchId, lot.id, movement.cause == Cause.DISCARDED, source);
+        }
     }
 
     private Movement movement(Lot lot, long amount, Cause cause, Instant happenedAt) {

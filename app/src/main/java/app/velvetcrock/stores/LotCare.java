@@ -1,14 +1,20 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Finding;
+import app.velvetcrock.condition.Subject;
+import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -27,12 +33,14 @@ public class LotCare {
     private final LotRepository lots;
     private final Ledger ledger;
     private final LotEdges edges;
+    private final Conditions conditions;
     private final Clock clock;
 
-    LotCare(LotRepository lots, Ledger ledger, LotEdges edges, Clock clock) {
+    LotCare(LotRepository lots, Ledger ledger, LotEdges edges, Conditions conditions, Clock clock) {
         this.lots = lots;
         this.ledger = ledger;
         this.edges = edges;
+        this.conditions = conditions;
         this.clock = clock;
     }
 
@@ -78,6 +86,9 @@ public class LotCare {
         if (!alike) {
             throw new Refused("Only lots of one thing in one state are put together.");
         }
+        if (first.balance == 0 || second.balance == 0) {
+            throw new Refused("Nothing of “%s” is left to put together. Somebody may have done it already.".formatted(first.balance == 0 ? first.name : second.name));
+        }
         Lot both = first.sibling(first.typed + " and " + second.typed, clock.instant());
         both.bulkDensity = null;
         both.acquiredOn = earlier(first.acquiredOn, second.acquiredOn);
@@ -114,6 +125,13 @@ public class LotCare {
             throw new Refused("Nothing of “%s” is left, so there is nothing to throw out.".formatted(lot.name));
         }
         ledger.change(id, -lot.balance, Ledger.Why.ofDeed(Cause.DISCARDED, deed, clock.instant(), reason));
+    }
+
+    /** Writes down that something is wrong with it, which holds it back until that is answered. */
+    @Transactional
+    public void wrong(UUID id, Condition what, String words, Instant at) {
+        Lot lot = locked(id);
+        conditions.found(List.of(what), new Subject(null, id, lot.name), new Finding(at, null, words));
     }
 
     /** Sets the stock right to what was counted or weighed, with the reason; the only way it may change without being moved. */

@@ -1,5 +1,7 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.WrongForm;
 import app.velvetcrock.core.drying.DryingStart;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Density;
@@ -31,14 +33,16 @@ class LotController {
     private final LotSheets sheets;
     private final LotCare care;
     private final Rack rack;
+    private final Conditions conditions;
     private final Households households;
     private final OneTime oneTime;
     private final Clock clock;
 
-    LotController(LotSheets sheets, LotCare care, Rack rack, Households households, OneTime oneTime, Clock clock) {
+    LotController(LotSheets sheets, LotCare care, Rack rack, Conditions conditions, Households households, OneTime oneTime, Clock clock) {
         this.sheets = sheets;
         this.care = care;
         this.rack = rack;
+        this.conditions = conditions;
         this.households = households;
         this.oneTime = oneTime;
         this.clock = clock;
@@ -96,6 +100,15 @@ class LotController {
         Sent sent = sent(id, form, model, response, after);
         Optional<String> reason = form.reason(sent.fields());
         return reason.isEmpty() ? again(sent, "discard") : deed(sent, "thrown out", deed -> care.discard(id, reason.get(), deed));
+    }
+
+    @PostMapping("/stores/lots/{id}/wrong")
+    String wrong(@PathVariable UUID id, WrongForm wrong, Model model, HttpServletResponse response, RedirectAttributes after) {
+        Sent sent = sent(id, LotForm.keyed(wrong.key()), model, response, after);
+        Optional<WrongForm.Wrong> read = wrong.read(sent.fields());
+        model.addAttribute("wrong", wrong);
+        return read.isEmpty() ? again(sent, "wrong")
+                : done(sent, read.get().what().word() + ". It is held back until that is answered.", () -> care.wrong(id, read.get().what(), read.get().words(), clock.instant()));
     }
 
     @PostMapping("/stores/lots/{id}/correct")
@@ -169,7 +182,8 @@ class LotController {
         return "redirect:/stores/lots/" + sent.id();
     }
 
-    private static String page(Model model, LotSheet sheet, String which, LotForm typed, Fields sent) {
+    private String page(Model model, LotSheet sheet, String which, LotForm typed, Fields sent) {
+        model.addAttribute("conditions", conditions.ofLot(sheet.story().id()));
         model.addAttribute("sheet", sheet);
         model.addAttribute("lot", sheet.story());
         model.addAttribute("which", which);

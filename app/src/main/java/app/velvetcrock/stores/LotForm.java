@@ -31,7 +31,11 @@ record LotForm(
     private static final double HEAVIEST_BULK = 1.5;
 
     static LotForm empty() {
-        return new LotForm(null, "", "", "GROUND", "", null, "DRAWN", "", "", "", "", "1");
+        return keyed(null);
+    }
+
+    static LotForm keyed(@Nullable UUID key) {
+        return new LotForm(key, "", "", "GROUND", "", null, "DRAWN", "", "", "", "", "1");
     }
 
     UUID keyOrNew() {

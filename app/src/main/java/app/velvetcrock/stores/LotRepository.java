@@ -30,4 +30,8 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
 
     @Query("select l from Lot l where l.kind = :kind and l.balance > 0 order by l.name, l.createdAt, l.id")
     List<Lot> inStock(LotKind kind);
+
+    /** Tells whether another lot of a batch still has stock. */
+    @Query("select count(l) > 0 from Lot l where l.batchId = :batch and l.id <> :but and l.balance > 0")
+    boolean isLeftOf(UUID batch, UUID but);
 }

@@ -4,6 +4,7 @@ import app.velvetcrock.core.making.Firmness;
 import app.velvetcrock.core.making.FirmnessBand;
 import app.velvetcrock.core.measure.Contradiction;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.recipe.Recipe;
 import app.velvetcrock.core.recipe.RecipeLine;
 import app.velvetcrock.core.recipe.RecipeReader;
@@ -72,8 +73,8 @@ class RecipeController {
                 return new Shown(number, asked.written(), false, "", "", false, "", "", asked.wrong(), asked.instead());
             }
             RecipeLine.Contradicting two = (RecipeLine.Contradicting) line;
-            String wrong = "The weight and the volume imply %s; %s is %s, %s %% off: %s.".formatted(House.density(two.found().implied()), two.thing().name(),
-                    House.density(two.thing().density()), Decimals.upTo(Math.abs(two.found().offBy()) * 100, 1),
+            String wrong = "The weight and the volume imply %s; %s is %s, %s %% off: %s.".formatted(two.found().isPossible() ? House.density(Density.ofGramsPerMillilitre(two.found().implied())) : "what nothing weighs", two.thing().name(),
+                    House.density(two.thing().density()), two.found().isPossible() ? Decimals.upTo(Math.abs(two.found().offBy()) * 100, 1) : "far more than 100",
                     two.found().verdict() == Contradiction.Verdict.WORTH_A_LOOK ? "worth a look" : "one of the two is misread");
             return new Shown(number, two.written(), false, two.thing().name(), "", false, "", "", wrong, two.instead());
         }

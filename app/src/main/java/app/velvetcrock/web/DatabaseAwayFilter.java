@@ -10,6 +10,8 @@ import java.sql.SQLException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.core.io.ClassPathResource;
@@ -29,24 +31,66 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
     /** SQLSTATE classes 08 (connection) and 57 (operator intervention, such as a shutdown). */
     private static final String LOST = "08|57";
 
+    /** SQLSTATE class 53 (no room left on the disk or for a connection), and 58 (the system itself failed). */
+    private static final String FULL = "53|58";
+
+    private final LastWrite wrote;
+
+    DatabaseAwayFilter(LastWrite wrote) {
+        this.wrote = wrote;
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         try {
             chain.doFilter(request, response);
         } catch (RuntimeException | ServletException e) {
-            if (!isDatabaseAway(e) || response.isCommitted()) {
+            boolean full = isFull(e);
+            if (response.isCommitted()) {
                 throw e;
             }
-            LOG.warn("The database is away: {}", rootMessage(e));
+            if (full) {
+                wrote.failed();
+                LOG.error("Nothing can be written: {}", rootMessage(e));
+            } else if (isDatabaseAway(e)) {
+                LOG.warn("The database is away: {}", rootMessage(e));
+            } else {
+                LOG.error("Not answered", e);
+            }
+            answer(response, full ? "full" : isDatabaseAway(e) ? "away" : "broken");
+        }
+    }
+
+    /** Errors are answered within another pass of the request, in which the database may be away as well. */
+    @Override
+    protected boolean shouldNotFilterErrorDispatch() {
+        return false;
+    }
+
+    /** Writes a page that needs neither session nor database nor template. */
+    private static void answer(HttpServletResponse response, String page) throws IOException {
+            int status = page.equals("broken") ? HttpServletResponse.SC_INTERNAL_SERVER_ERROR : HttpServletResponse.SC_SERVICE_UNAVAILABLE;
             response.reset();
-            response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
+            response.setStatus(status);
             response.setHeader("Retry-After", "5");
             response.setHeader("Content-Security-Policy", "default-src 'none'; style-src 'self'; base-uri 'none'; frame-ancestors 'none'");
             response.setContentType("text/html;charset=UTF-8");
-            response.getOutputStream().write(new ClassPathResource("templates/web/away.html").getContentAsString(StandardCharsets.UTF_8)
+            response.getOutputStream().write(new ClassPathResource("templates/web/%s.html".formatted(page)).getContentAsString(StandardCharsets.UTF_8)
                     .getBytes(StandardCharsets.UTF_8));
+    }
+
+    static boolean isFull(@Nullable Throwable e) {
+        return hasState(e, FULL);
+    }
+
+    private static boolean hasState(@Nullable Throwable e, String states) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof SQLException sql && sql.getSQLState() != null && sql.getSQLState().length() >= 2 && sql.getSQLState().substring(0, 2).matches(states)) {
+                return true;
+            }
         }
+        return false;
     }
 
     /** Tells by the cause: lost connections, and pools that have none to give. */
@@ -55,11 +99,16 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
             if (cause instanceof java.sql.SQLTransientConnectionException) {
                 return true;
             }
-            if (cause instanceof SQLException sql && sql.getSQLState() != null && sql.getSQLState().substring(0, 2).matches(LOST)) {
+            // A connection that breaks in mid-deed cannot even be rolled back; what it says of that has no state of its own.
+            if (cause instanceof CannotCreateTransactionException || cause instanceof TransactionSystemException && hasState(cause, LOST) || isClosed(cause)) {
                 return true;
             }
         }
-        return false;
+        return hasState(e, LOST);
+    }
+
+    private static boolean isClosed(Throwable cause) {
+        return cause instanceof SQLException && cause.getMessage() != null && cause.getMessage().contains("onnection") && cause.getMessage().contains("closed");
     }
 
     private static @Nullable String rootMessage(Throwable e) {

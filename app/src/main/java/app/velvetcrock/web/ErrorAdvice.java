@@ -1,6 +1,12 @@
 package app.velvetcrock.web;
 
 import jakarta.servlet.http.HttpServletRequest;
+import org.springframework.beans.BeansException;
+import org.springframework.beans.TypeMismatchException;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.validation.BindException;
+import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -30,6 +36,20 @@ class ErrorAdvice {
     String overtaken(OptimisticLockingFailureException e, Model model, HttpServletRequest request) {
         return page(model, "Somebody else was quicker",
                 "Somebody changed this while you were at it. Nothing of theirs was lost and nothing of yours was written. Go back, look, and send again.");
+    }
+
+    /** Two who do the same at the same moment: the database lets one of them through. */
+    @ExceptionHandler({DataIntegrityViolationException.class, ConcurrencyFailureException.class})
+    @ResponseStatus(HttpStatus.CONFLICT)
+    String atOnce(Exception e, Model model) {
+        return page(model, "Somebody else was quicker", "The same was done a moment ago. Nothing was written twice. Go back and look how it stands now.");
+    }
+
+    /** What no form here sends: a word where a number stands, a row that is not there. */
+    @ExceptionHandler({BeansException.class, TypeMismatchException.class, BindException.class, ServletRequestBindingException.class})
+    @ResponseStatus(HttpStatus.BAD_REQUEST)
+    String malformed(Exception e, Model model) {
+        return page(model, "Not understood", "The address was not called as it should be. Nothing was written. Go back and try from the page itself.");
     }
 
     private static String page(Model model, String title, String words) {

@@ -24,6 +24,7 @@ class ErrorPage implements ErrorController {
         return switch (code) {
             case 404 -> "There is nothing at this address. It may be mistyped.";
             case 403 -> "The page was open too long or the sign-in has ended. Open the page again and send once more.";
+            case 413 -> "That is more than a form holds. Nothing was written.";
             case 400, 405 -> "The address was not called as it should be. Go back and try from the page itself.";
             default -> "That was our mistake, not yours. What was saved before is safe. Go back and try again.";
         };

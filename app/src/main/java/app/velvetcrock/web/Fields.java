@@ -31,6 +31,13 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Fields {
 
+    /** Longest text that can be an amount, with a range, a unit and what it is of. */
+    public static final int LONGEST_AMOUNT = 120;
+
+    private static final int LONGEST_NUMBER = 40;
+    private static final int FIRST_YEAR = 1900;
+    private static final int LAST_YEAR = 2200;
+
     private final AmountReader reader;
     private final Map<String, String> echoes = new LinkedHashMap<>();
     private final Map<String, Trouble> troubles = new LinkedHashMap<>();
@@ -47,6 +54,9 @@ public final class Fields {
 
     /** Reads an amount of something; absent with a trouble when it is not clear. */
     public Optional<Understood> amount(String field, @Nullable String typed, Expect expect) {
+        if (isTooLong(field, typed, LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
         Reading reading = reader.read(typed == null ? "" : typed, expect);
         if (reading instanceof Understood understood) {
             if (!understood.echo().equals(understood.typed().strip())) {
@@ -63,6 +73,9 @@ public final class Fields {
 
     /** Reads how much of a thing of known density: by weight, by volume, or by both, which must then agree. */
     public Optional<Weighed> massOf(String field, @Nullable String typed, Expect expect, KnownDensity known) {
+        if (isTooLong(field, typed, LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
         Optional<Both> both = reader.readBoth(typed == null ? "" : typed, expect);
         if (both.isPresent()) {
             return agreed(field, both.get(), known);
@@ -82,16 +95,23 @@ public final class Fields {
             echo(field, agree);
             return Optional.of(new Weighed(both.mass(), false, agree));
         }
-        String wrong = "%s and %s imply %s g/mL; this is %s g/mL, %s %% off: %s.".formatted(
-                weight.typed(), volume.typed(), Decimals.upTo(found.implied().gramsPerMillilitre(), 3), Decimals.upTo(known.density().gramsPerMillilitre(), 3),
-                Decimals.upTo(Math.abs(found.offBy()) * 100, 1),
-                found.verdict() == Contradiction.Verdict.WORTH_A_LOOK ? "worth a look" : "one of the two is misread");
+        String wrong = disagreement(found, known, weight, volume);
         List<Understood> choices = new ArrayList<>();
         found.slips().forEach(slip -> choices.add(new Understood(reader.clearly(slip.meant()).typed(), slip.meant(), slip.words())));
         choices.add(new Understood(weight.typed(), weight.amount(), "the weight alone: " + weight.echo()));
         choices.add(new Understood(volume.typed(), volume.amount(), "the volume alone: " + volume.echo()));
         troubles.put(field, new Trouble(wrong, found.slips().isEmpty() ? "whichever is right; no likely slip explains both" : "", choices));
         return Optional.empty();
+    }
+
+    private static String disagreement(Contradiction found, KnownDensity known, Understood weight, Understood volume) {
+        if (!found.isPossible()) {
+            return "%s and %s cannot be the same thing: one of the two is misread.".formatted(weight.typed(), volume.typed());
+        }
+        return "%s and %s imply %s g/mL; this is %s g/mL, %s %% off: %s.".formatted(
+                weight.typed(), volume.typed(), Decimals.upTo(found.implied(), 3), Decimals.upTo(known.density().gramsPerMillilitre(), 3),
+                Decimals.upTo(Math.abs(found.offBy()) * 100, 1),
+                found.verdict() == Contradiction.Verdict.WORTH_A_LOOK ? "worth a look" : "one of the two is misread");
     }
 
     public Optional<Mass> mass(String field, @Nullable String typed, double least, double most) {
@@ -109,6 +129,9 @@ public final class Fields {
 
     /** Reads an amount of money in minor units: "4.50", "4,50 EUR"; not below nothing. */
     public Optional<Long> money(String field, @Nullable String typed, Currency currency) {
+        if (isTooLong(field, typed, LONGEST_NUMBER)) {
+            return Optional.empty();
+        }
         String plain = typed == null ? "" : typed.strip().replace(currency.getCurrencyCode(), "").replace(currency.getSymbol(Locale.ENGLISH), "").strip();
         int places = Math.max(0, currency.getDefaultFractionDigits());
         if (!plain.matches("\\d{1,7}([.,]\\d{1,2})?")) {
@@ -125,7 +148,10 @@ public final class Fields {
 
     /** Reads a number between two ends. */
     public Optional<Double> number(String field, @Nullable String typed, double least, double most, String unit) {
-        String plain = typed == null ? "" : typed.strip().replaceFirst("\\s*%?( ?vol\\.?| ?abv)?$", "").replace(',', '.');
+        if (isTooLong(field, typed, LONGEST_NUMBER)) {
+            return Optional.empty();
+        }
+        String plain = without(typed, "abv", "vol.", "vol", "%").replace(',', '.');
         if (!plain.matches("\\d{1,6}(\\.\\d{1,4})?")) {
             trouble(field, typedWords(typed == null ? "" : typed) + "that is not a number.", "a number from %s to %s %s".formatted(Decimals.upTo(least, 2), Decimals.upTo(most, 2), unit));
             return Optional.empty();
@@ -138,8 +164,11 @@ public final class Fields {
         if (typed == null || typed.isBlank()) {
             return Optional.empty();
         }
+        if (isTooLong(field, typed, LONGEST_NUMBER)) {
+            return Optional.empty();
+        }
         try {
-            return Optional.of(LocalDate.parse(typed.strip()));
+            return Optional.of(LocalDate.parse(typed.strip())).filter(date -> isInLivingMemory(field, date));
         } catch (DateTimeParseException e) {
             trouble(field, typedWords(typed) + "that is not a date.", "2026-11-24, year first");
             return Optional.empty();
@@ -151,8 +180,11 @@ public final class Fields {
         if (typed == null || typed.isBlank()) {
             return Optional.empty();
         }
+        if (isTooLong(field, typed, LONGEST_NUMBER)) {
+            return Optional.empty();
+        }
         try {
-            return Optional.of(LocalDateTime.parse(typed.strip().replace(' ', 'T')));
+            return Optional.of(LocalDateTime.parse(typed.strip().replace(' ', 'T'))).filter(at -> isInLivingMemory(field, at.toLocalDate()));
         } catch (DateTimeParseException e) {
             trouble(field, typedWords(typed) + "that is not a day and a time.", "2026-11-24 08:30, year first");
             return Optional.empty();
@@ -161,7 +193,10 @@ public final class Fields {
 
     /** Reads a whole number. */
     public Optional<Integer> whole(String field, @Nullable String typed, int least, int most, String unit) {
-        String plain = typed == null ? "" : typed.strip().replaceFirst("\\s*(days?|d)$", "");
+        if (isTooLong(field, typed, LONGEST_NUMBER)) {
+            return Optional.empty();
+        }
+        String plain = without(typed, "days", "day", "d");
         if (!plain.matches("\\d{1,6}")) {
             trouble(field, typedWords(plain) + "that is not a whole number.", "a number from %d to %d".formatted(least, most));
             return Optional.empty();
@@ -246,6 +281,38 @@ public final class Fields {
         trouble(field, "Understood as %s %s; it must be between %s and %s %s.".formatted(number, unit, from, to, unit),
                 "something from %s to %s %s".formatted(from, to, unit));
         return false;
+    }
+
+    /**
+     * Refuses what is longer than its field can be before anything tries to read it.
+     *
+     * @return true where it was refused
+     */
+    public boolean isTooLong(String field, @Nullable String typed, int most) {
+        if (typed == null || typed.length() <= most) {
+            return false;
+        }
+        trouble(field, "This is %d letters long; %d is the most.".formatted(typed.length(), most), "something shorter");
+        return true;
+    }
+
+    private boolean isInLivingMemory(String field, LocalDate date) {
+        boolean sensible = date.getYear() >= FIRST_YEAR && date.getYear() <= LAST_YEAR;
+        if (!sensible) {
+            trouble(field, "The year %d is not one of a stillroom's.".formatted(date.getYear()), "a year from %d to %d".formatted(FIRST_YEAR, LAST_YEAR));
+        }
+        return sensible;
+    }
+
+    /** The text without these words at its end, each in its turn, nor the blanks before them. */
+    private static String without(@Nullable String typed, String... endings) {
+        String text = typed == null ? "" : typed.strip();
+        for (String ending : endings) {
+            if (text.toLowerCase(Locale.ROOT).endsWith(ending)) {
+                text = text.substring(0, text.length() - ending.length()).strip();
+            }
+        }
+        return text;
     }
 
     private static String typedWords(String typed) {

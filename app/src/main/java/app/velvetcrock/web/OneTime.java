@@ -1,7 +1,9 @@
 package app.velvetcrock.web;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
@@ -14,10 +16,17 @@ import org.springframework.transaction.annotation.Transactional;
  * Does the work of a form once for its key, however often and however close together it is sent.
  *
  * <p>The key's row is written in the work's own transaction: a second sending waits for the first and then gets its result;
- * when the first fails nothing stays and the second does the work.
+ * when the first fails nothing stays and the second does the work. The row is bound to what the form said: another body under
+ * the same key is refused.
  */
 @Component
 public class OneTime {
+
+    /** Where a request notes the key it claimed. */
+    private static final String CLAIMED = OneTime.class.getName();
+
+    private static final String OTHERWISE = "This form was sent before, and something in it has been changed since. What was sent first stands; nothing was written now. "
+            + "Open the page again and send it from there.";
 
     private final JdbcClient sql;
     private final Clock clock;
@@ -27,29 +36,72 @@ public class OneTime {
         this.clock = clock;
     }
 
+    /** What a form was answered with: where it led, and what was said there. */
+    public record Answer(String leadsTo, @Nullable Notice notice) {}
+
+    private record Row(String leadsTo, @Nullable String path, @Nullable String body, @Nullable String answer, @Nullable String words, @Nullable String undo) {
+
+        boolean isOther(Sending sending) {
+            return body != null && !(sending.path().equals(path) && sending.body().equals(body));
+        }
+    }
+
     /** Returns where the form leads: from the work, or from the first time it was done. A form without a key is always new. */
     @Transactional(propagation = Propagation.REQUIRED)
     public String once(UUID stillroom, @Nullable UUID formKey, Supplier<String> work) {
         UUID key = formKey == null ? UUID.randomUUID() : formKey;
+        Optional<HttpServletRequest> request = Sending.request();
+        Optional<Sending> sending = request.map(Sending::of);
         int fresh = sql.sql("""
-                        insert into form_key (stillroom_id, key, leads_to, sent_at) values (:stillroom, :key, '', :at)
+                        insert into form_key (stillroom_id, key, leads_to, sent_at, path, body_hash) values (:stillroom, :key, '', :at, :path, :body)
                         on conflict do nothing""")
                 .param("stillroom", stillroom).param("key", key).param("at", Timestamp.from(clock.instant()))
+                .param("path", sending.map(Sending::path).orElse(null)).param("body", sending.map(Sending::body).orElse(null))
                 .update();
         if (fresh == 0) {
-            return sql.sql("select leads_to from form_key where stillroom_id = :stillroom and key = :key")
-                    .param("stillroom", stillroom).param("key", key).query(String.class).single();
+            Row row = row(stillroom, key).orElseThrow();
+            if (sending.filter(row::isOther).isPresent()) {
+                throw new Refused(OTHERWISE);
+            }
+            return row.leadsTo();
         }
         String leadsTo = work.get();
         sql.sql("update form_key set leads_to = :to where stillroom_id = :stillroom and key = :key")
                 .param("to", leadsTo).param("stillroom", stillroom).param("key", key).update();
+        request.ifPresent(now -> now.setAttribute(CLAIMED, key));
         return leadsTo;
     }
 
-    /** Tells whether a form of this key was done before, so that a repeat is answered even if it would now be refused. */
+    /**
+     * The first answer to a form that is sent again; absent for one that is new, or whose first answer is still under way.
+     *
+     * @throws Refused where its key came before with another body
+     */
     @Transactional(readOnly = true)
-    public boolean wasDone(UUID stillroom, UUID key) {
-        return sql.sql("select count(*) from form_key where stillroom_id = :stillroom and key = :key")
-                .param("stillroom", stillroom).param("key", key).query(Integer.class).single() > 0;
+    public Optional<Answer> answered(UUID stillroom, HttpServletRequest request) {
+        Optional<Row> row = Sending.key(request).flatMap(key -> row(stillroom, key)).filter(before -> request.getRequestURI().equals(before.path()));
+        if (row.filter(before -> before.isOther(Sending.of(request))).isPresent()) {
+            throw new Refused(OTHERWISE);
+        }
+        return row.filter(before -> before.answer() != null)
+                .map(before -> new Answer(before.answer(), before.words() == null ? null : new Notice(before.words(), before.undo())));
+    }
+
+    /** Keeps what a form is being answered with, where this request did its work. */
+    @Transactional
+    public void answer(UUID stillroom, HttpServletRequest request, Answer answer) {
+        if (!(request.getAttribute(CLAIMED) instanceof UUID key)) {
+            return;
+        }
+        Optional<Notice> notice = Optional.ofNullable(answer.notice());
+        sql.sql("update form_key set answer = :answer, notice_words = :words, notice_undo = :undo where stillroom_id = :stillroom and key = :key")
+                .param("answer", answer.leadsTo()).param("words", notice.map(Notice::words).orElse(null)).param("undo", notice.map(Notice::undo).orElse(null))
+                .param("stillroom", stillroom).param("key", key).update();
+    }
+
+    private Optional<Row> row(UUID stillroom, UUID key) {
+        return sql.sql("select leads_to, path, body_hash, answer, notice_words, notice_undo from form_key where stillroom_id = :stillroom and key = :key")
+                .param("stillroom", stillroom).param("key", key)
+                .query((found, n) -> new Row(found.getString(1), found.getString(2), found.getString(3), found.getString(4), found.getString(5), found.getString(6))).optional();
     }
 }

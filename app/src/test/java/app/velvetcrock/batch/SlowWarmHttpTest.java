@@ -76,6 +76,31 @@ class SlowWarmHttpTest {
         assertThat(hot.page().select(".caution.WARN").text()).contains("Overheated").contains("30 minutes above the ceiling, 70 °C at the most");
     }
 
+    /** 63 °C over a ceiling of 60 says what to do on the Shelf, the batch and in Rounds, also once the heat is off, until a reading below. */
+    @Test
+    void heatOverItsCeilingSpeaksUntilAReadingBelow() {
+        tove.submit(batch, "form[action*=heat-on]", Map.of("when", "2026-11-24T07:30"));
+        tove.submit(batch, "form[action$=heat]", Map.of("temperature", "55", "when", "2026-11-24T08:00"));
+        String rising = tove.submit(batch, "form[action$=heat]", Map.of("temperature", "59", "when", "2026-11-24T08:10")).page().select(".heat-alarm").text();
+        assertThat(rising).contains("past 60 °C in about 3 min").contains("Read it again by 08:15");
+        tove.submit(batch, "form[action$=heat]", Map.of("temperature", "63", "when", "2026-11-24T08:20"));
+        isTooHot("turn it to warm or off and lift the lid now");
+        tove.submit(batch, "form[action*=heat-off]", Map.of("when", "2026-11-24T08:21"));
+        isTooHot("leave the lid off until it is below");
+        tove.submit(batch, "form[action$=heat]", Map.of("temperature", "60", "when", "2026-11-24T08:40"));
+        assertThat(tove.get(batch).page().select(".heat-alarm")).as("just at the ceiling is not above it").isEmpty();
+        // 63 at 08:20 to 60 at 08:40, with 59 to 63 before it: 7.5 + 20 minutes above
+        assertThat(tove.get("/shelf").page().select(".wrongs").text()).contains("overheated");
+    }
+
+    private void isTooHot(String words) {
+        for (String page : new String[] {batch, "/shelf"}) {
+            assertThat(tove.get(page).page().select(".heat-alarm").text()).as(page).contains("63 °C is over its ceiling of 60 °C").contains(words).contains("Read it again by 08:25");
+        }
+        assertThat(tove.get("/shelf").page().select(".crock-words").text()).contains("too hot");
+        assertThat(tove.get("/shelf").page().select(".round.LATE").text()).contains("Read the heat Nettle").contains("63 °C is over its ceiling");
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             ''        | nothing is written

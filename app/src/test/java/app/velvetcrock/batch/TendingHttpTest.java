@@ -73,7 +73,7 @@ class TendingHttpTest {
     /** 275 mL over 40 g: 275 − 52 − 5 = 218. Topped up by 40: 315 − 52 − 5 = 258, to the nearest 5; 315/40 = 1 : 7.9. */
     @Test
     void herbStandingOutIsToppedUpAndTheYieldCountsIt() {
-        Answer seen = tove.submit(batch, "form[action$=look]", Map.of("cover", "OUT"));
+        Answer seen = tove.submit(batch, "form[action$=look]", Map.of("smell", "RIGHT", "cover", "OUT", "mould", "NO"));
         assertThat(seen.page().select(".notice").text()).contains("herb above the oil. Push it under");
         assertThat(tove.get("/shelf").page().select(".tag.due .word").text()).isEqualTo("standing out");
         assertThat(tove.get("/shelf").page().select(".rounds").text()).contains("Push under, top up Nettle");

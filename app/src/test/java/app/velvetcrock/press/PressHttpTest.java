@@ -130,7 +130,7 @@ class PressHttpTest {
         assertThat(tove.get("/cupboard").page().select(".bottle").text()).isEqualTo("Nettle 207 mL 24 Feb");
         assertThat(tove.get("/shelf").page().select(".rounds").text()).doesNotContain("Decant");
         tove.submit(press.replace("press", "batch"), "li:contains(Settled) form", Map.of());
-        assertThat(tove.get("/cupboard").page().select(".bottle").text()).isEqualTo("Nettle 218 mL 24 Feb");
+        assertThat(tove.get("/cupboard").page().select(".bottle").text()).isEqualTo("Nettle 218 mL ! water under it");
     }
 
     @Test

@@ -11,6 +11,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.boot.test.web.server.LocalServerPort;
 
 @HttpTest
@@ -42,10 +43,69 @@ class DoorHttpTest {
         String email = UUID.randomUUID() + "@example.org";
         signUp(new Visitor(port), email);
         Visitor guesser = new Visitor(port);
-        for (int i = 0; i < SignInLimit.PER_EMAIL; i++) {
+        for (int i = 0; i < SignInLimit.FREE; i++) {
             assertThat(signIn(guesser, email, "guess number " + i).page().text()).contains("do not belong together");
         }
         assertThat(signIn(guesser, email, PASSWORD).page().text()).contains("Too many tries");
+    }
+
+    /** Only what was wrong counts, and being right forgets it: any number of right ones in a row are let in. */
+    @Test
+    void whatWasRightIsForgotten() {
+        String email = UUID.randomUUID() + "@example.org";
+        signUp(new Visitor(port), email);
+        for (int i = 0; i < 3 * SignInLimit.FREE; i++) {
+            Visitor owner = new Visitor(port);
+            if (i % 3 == 0) {
+                assertThat(signIn(owner, email, "a slip of the finger").page().text()).contains("do not belong together");
+            }
+            assertThat(signIn(owner, email, PASSWORD).path()).isEqualTo("/shelf");
+        }
+    }
+
+    /** The old password in the settings is a guess as well. */
+    @Test
+    void thePresentPasswordIsNotGuessedInTheSettings() {
+        Visitor tove = Visitor.household(port, "Old password");
+        for (int i = 0; i < SignInLimit.FREE; i++) {
+            assertThat(changed(tove, "guess number " + i).page().text()).contains("That is not the present password");
+        }
+        assertThat(changed(tove, "five jars of oil").page().text()).contains("Too many wrong passwords");
+    }
+
+    /** Changed on the laptop, the password ends what the phone was signed in with. */
+    @Test
+    void aNewPasswordSignsOutEverywhereElse() {
+        String email = UUID.randomUUID() + "@example.org";
+        Visitor laptop = new Visitor(port);
+        signUp(laptop, email);
+        Visitor phone = new Visitor(port);
+        signIn(phone, email, PASSWORD);
+        assertThat(phone.get("/shelf").path()).isEqualTo("/shelf");
+        assertThat(changed(laptop, PASSWORD).path()).isEqualTo("/settings");
+        assertThat(phone.get("/shelf").path()).isEqualTo("/sign-in");
+        assertThat(laptop.get("/shelf").path()).isEqualTo("/shelf");
+    }
+
+    private static Answer changed(Visitor visitor, String old) {
+        return visitor.submit("/settings", "form[action$=password]", Map.of("oldPassword", old, "newPassword", "six sturdy jars"));
+    }
+
+    /** The door to the demo opens to this machine by its own names alone, and to nothing that was handed on. */
+    @Test
+    void theDemoDoorAsksByWhatNameItIsCalled() {
+        assertThat(new Visitor(port).post("/demo-entry", Map.of(), "X-Forwarded-For", "203.0.113.9").status()).isEqualTo(404);
+        assertThat(new Visitor(port).post("/demo-entry", Map.of(), "Forwarded", "for=203.0.113.9").status()).isEqualTo(404);
+    }
+
+    /** A cookie that is no session is no one, on every page; the page is answered, and the next sign-in works. */
+    @ParameterizedTest
+    @ValueSource(strings = {"AAAA", "%00", "....", "''", "00000000-0000-0000-0000-000000000000"})
+    void aMadeUpCookieIsNobody(String cookie) {
+        String id = java.util.Base64.getEncoder().encodeToString(cookie.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        for (String value : new String[] {cookie, id}) {
+            assertThat(new Visitor(port).get("/sign-in", "Cookie", "CROCK=" + value).status()).as(value).isEqualTo(200);
+        }
     }
 
     @Test
@@ -68,6 +128,9 @@ class DoorHttpTest {
     @CsvSource(delimiter = '|', textBlock = """
             email          | nobody        | is not an email address
             password       | short         | needs at least 10
+            password       | Password1234  | first passwords anybody would try
+            password       | 1234567890    | first passwords anybody would try
+            password       | Kept name 26  | a name of yours
             house.currency | shells        | is not a currency code
             house.zone     | Atlantis      | is not a time zone
             house.pantry   | 90 °C         | a room is between

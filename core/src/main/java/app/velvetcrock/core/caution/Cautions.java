@@ -14,6 +14,16 @@ import java.util.Set;
 /** The shipped cautions and refused plants. */
 public final class Cautions {
 
+    /** A herb that somebody may also eat, so that its oil might be taken for food. */
+    public static final String EDIBLE = "edible";
+
+    /** Traits of a whole plan: food of anything moist; something edible and moist that is not meant for food. */
+    public static final String MOIST_FOOD = "moist-food";
+
+    public static final String EDIBLE_MOIST = "edible-moist";
+
+    private static final Set<String> OF_THE_PLAN = Set.of(MOIST_FOOD, EDIBLE_MOIST);
+
     private final List<Rule> rules;
     private final List<RefusedPlant> refused;
 
@@ -47,7 +57,8 @@ public final class Cautions {
     /** What each trait is called where somebody ticks it: the head of its first rule. */
     public Map<String, String> heads() {
         Map<String, String> heads = new LinkedHashMap<>();
-        rules.stream().filter(rule -> !rule.trait().equals("any")).forEach(rule -> heads.putIfAbsent(rule.trait(), rule.caution().head()));
+        heads.put(EDIBLE, "Eaten in the kitchen too");
+        rules.stream().filter(rule -> !rule.trait().equals("any") && !OF_THE_PLAN.contains(rule.trait())).forEach(rule -> heads.putIfAbsent(rule.trait(), rule.caution().head()));
         return heads;
     }
 

@@ -2,6 +2,7 @@ package app.velvetcrock.core.charge;
 
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Texture;
+import app.velvetcrock.core.measure.Check;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -20,8 +21,15 @@ public record HerbPortion(Mass mass, Texture texture, Moisture moisture, Optiona
     private static final Density WET_PARTICLE = Density.ofGramsPerMillilitre(1.00);
     /** [E] Dried herb swells in oil by 15 %, wet herb not at all (craft: ratios). */
     private static final double DRY_SWELLING = 1.15;
+    private static final double LEAST_GRAMS = Double.MIN_NORMAL;
+    private static final double MOST_GRAMS = 1_000_000;
     /** Wilted or fresh herb is usually charged 1:2 to 1:3; the middle (craft: ratios). */
     private static final double WET_USUAL_RATIO = 2.5;
+
+    public HerbPortion {
+        Check.range("herb", mass.grams(), LEAST_GRAMS, MOST_GRAMS, "g");
+        Check.range("usual ratio", usualRatio, 0.5, 100, "mL to a gram");
+    }
 
     public Density bulk() {
         return weighedBulk.orElseGet(() -> texture.bulkIn(moisture));

@@ -14,6 +14,9 @@ public record Levels(Length herb, Length oil) {
     /** [E] How far floating herb is drawn above the oil, mm. */
     private static final double FLOATING = 6;
 
+    /** [E] Even shaken down, a twentieth of a heap is gaps. */
+    private static final double LEAST_GAPS = 0.05;
+
     /** Works the levels out for a straight cylinder (craft: ratios). */
     public static Levels of(Charge charge) {
         Vessel vessel = charge.vessel();
@@ -23,7 +26,7 @@ public record Levels(Length herb, Length oil) {
             return new Levels(vessel.depthOf(standing), vessel.depthOf(charge.oil().plus(herbs.displacement())));
         }
         Volume loose = herbs.swollenLoose();
-        double gaps = 1 - herbs.displacement().millilitres() / loose.millilitres();
+        double gaps = gaps(herbs);
         Length herb = vessel.depthOf(loose);
         Length oil = vessel.depthOf(charge.oil().times(1 / gaps));
         return new Levels(herb, oil.millimetres() <= herb.millimetres() ? oil : vessel.depthOf(charge.oil().plus(herbs.displacement())));
@@ -36,7 +39,7 @@ public record Levels(Length herb, Length oil) {
     public static Levels standingOut(Charge charge) {
         Vessel vessel = charge.vessel();
         Herbs herbs = charge.herbs();
-        double gaps = 1 - herbs.displacement().millilitres() / herbs.swollenLoose().millilitres();
+        double gaps = gaps(herbs);
         Length herb = vessel.depthOf(herbs.swollenLoose());
         Length between = vessel.depthOf(charge.oil().times(1 / gaps));
         if (between.millimetres() < herb.millimetres() - FLOATING) {
@@ -44,6 +47,11 @@ public record Levels(Length herb, Length oil) {
         }
         Length oil = vessel.depthOf(charge.oil().plus(herbs.displacement()));
         return new Levels(Length.ofMillimetres(oil.millimetres() + FLOATING), oil);
+    }
+
+    /** Share of the standing herb that is not herb; a herb weighed heavier than its own matter lies as dense as anything can. */
+    private static double gaps(Herbs herbs) {
+        return Math.max(LEAST_GAPS, 1 - herbs.displacement().millilitres() / herbs.swollenLoose().millilitres());
     }
 
     /** Oil above the herb; nothing when the herb stands out. */

@@ -1,6 +1,9 @@
 package app.velvetcrock.core.course;
 
 import app.velvetcrock.core.charge.Charge;
+import app.velvetcrock.core.heat.HeatTrace;
+import app.velvetcrock.core.heat.Heated;
+import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
@@ -11,9 +14,12 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Where a batch stands at a moment, derived from its plan and its log.
@@ -26,11 +32,17 @@ import java.util.Optional;
  * @param length what the plan gives the stage, in the stage's pace
  * @param lengths what the plan gives every stage
  * @param charge what is really in the vessel: as weighed and poured, with every top-up
+ * @param moistFood true for food of anything moist, which is not left to settle
+ * @param heatBefore what its earlier heated stages were given, which it does not forget
  * @param standsOut true when the last look found herb above the oil and nothing was done about it since
  */
 public record Course(
         State state, Method method, Stage stage, Instant chargedAt, Instant stageSince, Instant now, long day, int length, List<Integer> lengths, LocalDate strainOn, Optional<LocalDate> strainedOn, Charge charge,
-        boolean standsOut, Optional<HeatCourse> heat) {
+        boolean standsOut, boolean moistFood, Optional<HeatCourse> heat, List<HeatTrace> heatBefore) {
+
+    public Course {
+        heatBefore = List.copyOf(heatBefore);
+    }
 
     /** What has become of a batch. */
     public enum State {
@@ -56,9 +68,9 @@ public record Course(
         State state = started.isEmpty() ? State.NEVER_STARTED : strained.isPresent() ? State.STRAINED
                 : log.last(Entry.Discarded.class).isPresent() ? State.DISCARDED : State.STANDING;
         LocalDate until = strained.orElse(now.atZone(zone).toLocalDate());
-        Optional<HeatCourse> heat = stage.isHeated() ? Optional.of(HeatCourse.of(stage, length, since, log)) : Optional.empty();
+        Optional<HeatCourse> heat = stage.isHeated() ? Optional.of(HeatCourse.of(heated(plan, stage), length, since, log)) : Optional.empty();
         return new Course(state, how.method(), stage, charged, since, now, Math.max(0, ChronoUnit.DAYS.between(since.atZone(zone).toLocalDate(), until)), length, how.lengths(),
-                end(how.method(), how.lengths(), at, since, zone).atZone(zone).toLocalDate(), strained, charge(plan.charge(), log), standsOut(log), heat);
+                end(how.method(), how.lengths(), at, since, zone).atZone(zone).toLocalDate(), strained, charge(plan.charge(), log), standsOut(log), plan.isMoistFood(), heat, before(plan, log, charged, at));
     }
 
     /** Which stage it is in: one further for each that was ended by hand. */
@@ -68,6 +80,43 @@ public record Course(
             at++;
         }
         return at;
+    }
+
+    private static List<HeatTrace> before(BatchPlan plan, Log log, Instant charged, int at) {
+        List<Stage> stages = plan.request().circumstances().method().stages();
+        List<HeatTrace> traces = new ArrayList<>();
+        Instant since = charged;
+        for (int i = 0; i < at; i++) {
+            Instant until = begun(stages.get(i), log).orElseThrow();
+            if (stages.get(i).isHeated()) {
+                Log during = new Log(log.entries().stream().filter(entry -> !entry.happenedAt().isAfter(until)).toList());
+                traces.add(HeatCourse.of(heated(plan, stages.get(i)), plan.request().circumstances().lengths().get(i), since, during).trace());
+            }
+            since = until;
+        }
+        return traces;
+    }
+
+    private static Heated heated(BatchPlan plan, Stage stage) {
+        return new Heated(stage, !plan.request().wettest().isDried());
+    }
+
+    /** What all its heated stages were given, this one last. */
+    public List<HeatTrace> traces() {
+        return Stream.concat(heatBefore.stream(), heat.stream().map(HeatCourse::trace)).toList();
+    }
+
+    /** The hottest reading of all its stages. */
+    public Optional<Temperature> peak() {
+        return traces().stream().flatMap(trace -> trace.peak().stream()).max(Comparator.naturalOrder());
+    }
+
+    public boolean isOverheated() {
+        return traces().stream().anyMatch(HeatTrace::isOverheated);
+    }
+
+    public boolean isScorched() {
+        return traces().stream().anyMatch(HeatTrace::scorched);
     }
 
     /** When a stage was ended, and so the next begun. */

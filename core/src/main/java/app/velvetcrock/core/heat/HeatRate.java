@@ -6,17 +6,28 @@ import app.velvetcrock.core.method.Band;
 /**
  * How much a minute at a temperature counts: 1 from the band's low end to the ceiling, less below it, nothing above.
  *
- * <p>[E] Q10 = 2: each 10 °C below the low end halves it, down to 15 °C below; from there it counts nothing (craft: heat).
+ * <p>Wet herb earns nothing below 40 °C, where germs grow (craft: heat). [E] Q10 = 2: each 10 °C below the low end halves it, down to 15 °C below; from there it counts nothing (craft: heat).
  */
-record HeatRate(Band band, Temperature ceiling) {
+record HeatRate(Band band, Temperature ceiling, boolean wet) {
 
     private static final double DEGREES_PER_HALVING = 10;
     private static final double LOWEST_BELOW = 15;
     private static final double LN2 = Math.log(2);
+    private static final double WET_LEAST = 40;
+
+    HeatRate(Band band, Temperature ceiling) {
+        this(band, ceiling, false);
+    }
+
+    /** The temperature from which anything is earned at all. */
+    private double least() {
+        double dry = band.low().celsius() - LOWEST_BELOW;
+        return wet ? Math.max(WET_LEAST, dry) : dry;
+    }
 
     double at(double celsius) {
         double low = band.low().celsius();
-        if (celsius > ceiling.celsius() || celsius < low - LOWEST_BELOW) {
+        if (celsius > ceiling.celsius() || celsius < least()) {
             return 0;
         }
         return celsius >= low ? 1 : Math.pow(2, (celsius - low) / DEGREES_PER_HALVING);
@@ -31,8 +42,8 @@ record HeatRate(Band band, Temperature ceiling) {
         }
         double low = band.low().celsius();
         double perDegree = minutes / (hot - cold);
-        double full = overlap(cold, hot, low, ceiling.celsius());
-        double start = Math.max(cold, low - LOWEST_BELOW);
+        double full = overlap(cold, hot, Math.max(low, least()), ceiling.celsius());
+        double start = Math.max(cold, least());
         double end = Math.min(hot, low);
         double weak = end <= start ? 0 : DEGREES_PER_HALVING / LN2
                 * (Math.pow(2, (end - low) / DEGREES_PER_HALVING) - Math.pow(2, (start - low) / DEGREES_PER_HALVING));
@@ -45,6 +56,11 @@ record HeatRate(Band band, Temperature ceiling) {
             return from >= low && from <= high ? minutes : 0;
         }
         return minutes / Math.abs(to - from) * overlap(Math.min(from, to), Math.max(from, to), low, high);
+    }
+
+    /** Minutes of a straight run that lie above a temperature; just at it is not above. */
+    static double above(double from, double to, double minutes, double celsius) {
+        return from == to ? (from > celsius ? minutes : 0) : within(from, to, minutes, celsius, Double.MAX_VALUE);
     }
 
     private static double overlap(double a, double b, double low, double high) {

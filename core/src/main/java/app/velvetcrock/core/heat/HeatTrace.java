@@ -41,8 +41,12 @@ public record HeatTrace(
         runs = List.copyOf(runs);
     }
 
-    /** Two readings next to each other, with what the time between them counts. */
-    public record Run(HeatReading from, HeatReading to, boolean unwatched, double creditedMinutes) {
+    /**
+     * Two readings next to each other, with what the time between them counts.
+     *
+     * @param split true where the heat was put on or off in between: such a run earns nothing and is not in the band, but what it shows above the ceiling is not forgiven
+     */
+    public record Run(HeatReading from, HeatReading to, boolean unwatched, boolean split, double creditedMinutes) {
 
         double minutes() {
             return Duration.between(from.at(), to.at()).toMillis() / 60_000.0;
@@ -52,18 +56,19 @@ public record HeatTrace(
     /**
      * Adds a heated stage's readings up.
      *
-     * @param events heat put on or off: a run never crosses one
+     * @param events heat put on or off: a run across one earns nothing
      * @throws IllegalArgumentException for a stage without a ceiling
      */
-    public static HeatTrace of(Stage stage, Instant start, Collection<HeatReading> readings, Collection<Instant> events) {
+    public static HeatTrace of(Heated heated, Instant start, Collection<HeatReading> readings, Collection<Instant> events) {
+        Stage stage = heated.stage();
         Temperature ceiling = stage.ceiling().orElseThrow(() -> new IllegalArgumentException(stage.key() + " is not heated; only a heated stage has a trace"));
-        HeatRate rate = new HeatRate(stage.band(), ceiling);
+        HeatRate rate = new HeatRate(stage.band(), ceiling, heated.wet());
         List<Run> runs = runs(stage, start, readings, events, rate);
         double scorching = Math.max(ceiling.celsius() + SCORCHING_OVER_CEILING, SCORCHING_LEAST);
         Optional<Temperature> peak = readings.stream().map(HeatReading::temperature).max(Comparator.naturalOrder());
         boolean scorched = hotterThan(runs, scorching) >= OVERHEATED_MINUTES
-                || peak.filter(t -> ceiling.celsius() >= SCORCHED_AT_ONCE ? t.celsius() > SCORCHED_IN_PAN : t.celsius() >= SCORCHED_AT_ONCE).isPresent();
-        double band = runs.stream().filter(run -> !run.unwatched())
+                || peak.filter(t -> stage.isOvenOrPan() ? t.celsius() > SCORCHED_IN_PAN : t.celsius() >= SCORCHED_AT_ONCE).isPresent();
+        double band = runs.stream().filter(run -> !run.unwatched() && !run.split())
                 .mapToDouble(run -> within(run, stage.band().low().celsius(), stage.band().high().celsius())).sum();
         return new HeatTrace(
                 TimeSpan.ofMinutes(band),
@@ -73,8 +78,9 @@ public record HeatTrace(
     }
 
     /** What a minute at a temperature counts in a heated stage, 0 to 1. */
-    public static double rateAt(Stage stage, Temperature temperature) {
-        return stage.ceiling().map(ceiling -> new HeatRate(stage.band(), ceiling).at(temperature.celsius())).orElse(0.0);
+    public static double rateAt(Heated heated, Temperature temperature) {
+        Stage stage = heated.stage();
+        return stage.ceiling().map(ceiling -> new HeatRate(stage.band(), ceiling, heated.wet()).at(temperature.celsius())).orElse(0.0);
     }
 
     /** Ten minutes above the ceiling, or more. */
@@ -88,28 +94,38 @@ public record HeatTrace(
         for (int i = 1; i < inOrder.size(); i++) {
             HeatReading from = inOrder.get(i - 1);
             HeatReading to = inOrder.get(i);
-            boolean split = events.stream().anyMatch(event -> event.isAfter(from.at()) && event.isBefore(to.at()));
-            if (!split) {
-                runs.add(run(stage, start, from, to, rate));
-            }
+            double trusted = trusted(stage, start, from);
+            runs.add(events.stream().filter(event -> event.isAfter(from.at()) && event.isBefore(to.at())).min(Comparator.naturalOrder())
+                    .map(event -> across(event, from, to, trusted)).orElseGet(() -> run(from, to, trusted, rate)));
         }
         return runs;
     }
 
-    private static Run run(Stage stage, Instant start, HeatReading from, HeatReading to, HeatRate rate) {
-        Run plain = new Run(from, to, false, 0);
+    /** Over a short break the line between the readings still tells how hot it was; over a long one only that it stayed as it was until the event. */
+    private static Run across(Instant event, HeatReading from, HeatReading to, double trusted) {
+        Run whole = new Run(from, to, false, true, 0);
+        return whole.minutes() <= trusted ? whole : new Run(from, new HeatReading(event, from.temperature()), false, true, 0);
+    }
+
+    private static Run run(HeatReading from, HeatReading to, double trusted, HeatRate rate) {
         double a = from.temperature().celsius();
         double b = to.temperature().celsius();
+        double minutes = new Run(from, to, false, false, 0).minutes();
+        boolean unwatched = minutes > trusted;
+        double credit = unwatched ? minutes * Math.min(rate.at(a), rate.at(b)) : rate.credit(a, b, minutes);
+        return new Run(from, to, unwatched, false, credit);
+    }
+
+    /** The longest gap after a reading over which the line to the next is trusted, minutes. */
+    private static double trusted(Stage stage, Instant start, HeatReading from) {
         int unit = stage.pace().minutes();
         double offset = Duration.between(start, from.at()).toMinutes() / (double) unit;
         double rhythm = stage.tending(Tending.Kind.READ).map(tending -> tending.everyAt(offset) * (double) unit).orElse(0.0);
-        boolean unwatched = plain.minutes() > Math.max(TRUSTED_MINUTES, TRUSTED_SHARE * rhythm);
-        double credit = unwatched ? plain.minutes() * Math.min(rate.at(a), rate.at(b)) : rate.credit(a, b, plain.minutes());
-        return new Run(from, to, unwatched, credit);
+        return Math.max(TRUSTED_MINUTES, TRUSTED_SHARE * rhythm);
     }
 
     private static double hotterThan(List<Run> runs, double celsius) {
-        return runs.stream().mapToDouble(run -> within(run, celsius, Double.MAX_VALUE)).sum();
+        return runs.stream().mapToDouble(run -> HeatRate.above(run.from().temperature().celsius(), run.to().temperature().celsius(), run.minutes(), celsius)).sum();
     }
 
     private static double within(Run run, double low, double high) {

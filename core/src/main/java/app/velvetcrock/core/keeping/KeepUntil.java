@@ -18,7 +18,8 @@ public record KeepUntil(LocalDate date, LimitedBy limitedBy, Working working) {
         CAP("limited by the longest such an oil may be kept"),
         WATER("limited by the water that lay under it: keep it in the refrigerator"),
         SCORCHED("limited by the heat it was given"),
-        FOOD_RULE("limited by the food rule");
+        FOOD_RULE("limited by the food rule"),
+        MOIST_FOOD("the rule for food: " + MoistFood.RULE);
 
         private final String words;
 

@@ -19,7 +19,6 @@ public final class Keeping {
     private static final int WILTED_MONTHS = 9;
     private static final int FRESH_MONTHS = 6;
     private static final int JUICY_DAYS = 30;
-    private static final int MOIST_FOOD_DAYS = 4;
     private static final int DRIED_FOOD_MONTHS = 3;
     private static final int WATERY_MONTHS = 3;
     private static final int SCORCHED_MONTHS = 6;
@@ -60,8 +59,8 @@ public final class Keeping {
      */
     public static KeepUntil ofMoistFood(LocalDate met) {
         Working working = Working.of("use by = herb meets oil + 4 days, at 4 °C or colder within 2 hours, or frozen")
-                .given("herb met oil", Figure.of(met)).standard("food oil of moist herb keeps", Figure.ofDays(MOIST_FOOD_DAYS)).build();
-        return new KeepUntil(met.plusDays(MOIST_FOOD_DAYS), LimitedBy.FOOD_RULE, working);
+                .given("herb met oil", Figure.of(met)).standard("food oil of moist herb keeps", Figure.ofDays(MoistFood.DAYS)).build();
+        return new KeepUntil(met.plusDays(MoistFood.DAYS), LimitedBy.MOIST_FOOD, working);
     }
 
     /** The last day nothing may lengthen beyond: the oil's own end, or its cap where that is earlier. */

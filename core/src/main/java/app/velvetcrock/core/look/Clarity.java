@@ -6,7 +6,8 @@ import java.util.Optional;
 public enum Clarity {
     CLEAR("clear"),
     CLOUDY_COLD("cloudy only when cold"),
-    CLOUDY("cloudy warm");
+    CLOUDY("cloudy warm"),
+    NOT_SEEN("not looked at");
 
     private final String word;
 

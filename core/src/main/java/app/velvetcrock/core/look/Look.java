@@ -26,6 +26,11 @@ public record Look(Smell smell, boolean standsOut, boolean mould) {
         return signs().stream().anyMatch(Sign::isEnd);
     }
 
+    /** What of it stays open until it is answered. */
+    public List<Condition> conditions() {
+        return signs().stream().flatMap(sign -> sign.condition().stream()).toList();
+    }
+
     /** The look in a few words. */
     public String words() {
         return "%s, %s, %s".formatted(smell.word(), standsOut ? "herb stands out of the oil" : "herb under the oil", mould ? "mould" : "no mould");

@@ -1,5 +1,7 @@
 package app.velvetcrock.core.look;
 
+import java.util.Optional;
+
 /** Something seen, what it likely is and what to do (craft: what you see). */
 public enum Sign {
     MOULD("mould", "Discard all of it, herb too; scald the jar; write down the cause.", true),
@@ -28,6 +30,18 @@ public enum Sign {
 
     public String advice() {
         return advice;
+    }
+
+    /** What stays open until somebody answers it; nothing for a sign that asks for no more than its advice. */
+    public Optional<Condition> condition() {
+        return switch (this) {
+            case MOULD -> Optional.of(Condition.MOULD);
+            case FERMENTED -> Optional.of(Condition.FERMENT);
+            case RANCID -> Optional.of(Condition.OFF);
+            case SCORCHED -> Optional.of(Condition.SCORCHED);
+            case WATER -> Optional.of(Condition.WATER);
+            case STANDS_OUT, CLOUDY, CONDENSATION, WEAK -> Optional.empty();
+        };
     }
 
     /** Tells whether nothing but throwing it out is right. */

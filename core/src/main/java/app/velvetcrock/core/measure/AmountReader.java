@@ -34,6 +34,9 @@ public final class AmountReader {
     private static final Pattern VAGUE = Pattern.compile("^(?:(?:big|small|large|generous|good|little|few) )*(?:handfuls?|pinch(?:es)?|dash(?:es)?|splash(?:es)?|glugs?|knobs?|dollops?"
             + "|bits?|sprigs?|bunch(?:es)?|(?:heaped|heaping|scant|rounded|packed|generous) .*)\\b.*");
     private static final int LONGEST = 60;
+    private static final double MOST_GRAMS = 1_000_000;
+    private static final double MOST_MILLILITRES = 1_000_000;
+    private static final double MOST_MILLIMETRES = 10_000;
 
     private final HouseholdUnits household;
     private final UnitWords words;
@@ -61,6 +64,9 @@ public final class AmountReader {
 
     /** Reads {@code text} for a field; never throws for what a person can type. */
     public Reading read(String text, Expect expect) {
+        if (text.length() > 4 * LONGEST) {
+            return refuse(text.substring(0, LONGEST) + "…", "this is longer than an amount can be", expect);
+        }
         String plain = ABOUT.matcher(KitchenNumber.plain(text)).replaceFirst("");
         if (plain.isEmpty()) {
             return refuse(text, "nothing is written here yet", expect);
@@ -137,12 +143,18 @@ public final class AmountReader {
 
     private Optional<Understood> reading(String text, Amount amount) {
         try {
-            amount.least();
-            amount.most();
+            if (isMoreThanAKitchenHolds(amount.least()) || isMoreThanAKitchenHolds(amount.most())) {
+                return Optional.empty();
+            }
             return Optional.of(new Understood(text, amount, household.echo(amount)));
         } catch (IllegalArgumentException outOfRange) {
             return Optional.empty();
         }
+    }
+
+    private static boolean isMoreThanAKitchenHolds(Quantity quantity) {
+        return quantity instanceof Mass mass && mass.grams() > MOST_GRAMS || quantity instanceof Volume volume && volume.millilitres() > MOST_MILLILITRES
+                || quantity instanceof Length length && length.millimetres() > MOST_MILLIMETRES;
     }
 
     private static String why(String word, KitchenNumber low, KitchenNumber high) {

@@ -25,14 +25,14 @@ public final class ContradictionCheck {
 
     /** Compares the two by the density the thing is known to have. */
     public Contradiction of(Both both, KnownDensity known) {
-        Density implied = Density.between(both.mass(), both.poured());
+        double implied = both.mass().grams() / both.poured().millilitres();
         double offBy = known.offBy(both.mass(), both.poured());
         Verdict verdict = verdict(implied, offBy, known);
         return new Contradiction(verdict, implied, offBy, verdict == Verdict.AGREE ? List.of() : slips(both, known));
     }
 
-    private static Verdict verdict(Density implied, double offBy, KnownDensity known) {
-        if (implied.gramsPerMillilitre() < known.least() || implied.gramsPerMillilitre() > known.most()) {
+    private static Verdict verdict(double implied, double offBy, KnownDensity known) {
+        if (!(implied >= known.least() && implied <= known.most())) {
             return Verdict.ONE_IS_MISREAD;
         }
         return known.isLiquid() && Math.abs(offBy) > known.agrees() ? Verdict.WORTH_A_LOOK : Verdict.AGREE;

@@ -16,6 +16,7 @@ public record Density(double gramsPerMillilitre) {
     }
 
     /** Divides a mass by a volume; refuses nothing at all in nothing. */
+    /** @throws IllegalArgumentException where the two imply nothing between 0.01 and 25 g/mL */
     public static Density between(Mass mass, Volume volume) {
         return new Density(mass.grams() / volume.millilitres());
     }

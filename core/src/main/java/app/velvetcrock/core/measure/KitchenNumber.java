@@ -27,9 +27,9 @@ record KitchenNumber(List<Double> values, int length) {
             Map.entry("thirteen", 13d), Map.entry("fourteen", 14d), Map.entry("fifteen", 15d), Map.entry("sixteen", 16d), Map.entry("seventeen", 17d),
             Map.entry("eighteen", 18d), Map.entry("nineteen", 19d), Map.entry("twenty", 20d));
 
-    private static final Map<String, Double> FRACTION_WORDS = Map.of(
-            "half", 0.5, "a half", 0.5, "one half", 0.5, "quarter", 0.25, "a quarter", 0.25, "one quarter", 0.25,
-            "three quarters", 0.75, "a third", 1 / 3d, "one third", 1 / 3d, "two thirds", 2 / 3d);
+    private static final Map<String, Double> FRACTION_WORDS = Map.ofEntries(
+            Map.entry("half", 0.5), Map.entry("a half", 0.5), Map.entry("an half", 0.5), Map.entry("one half", 0.5), Map.entry("quarter", 0.25), Map.entry("a quarter", 0.25),
+            Map.entry("one quarter", 0.25), Map.entry("three quarters", 0.75), Map.entry("a third", 1 / 3d), Map.entry("one third", 1 / 3d), Map.entry("two thirds", 2 / 3d));
 
     private static final String FRACTION_WORD = "three quarters|two thirds|(?:an? |one )?half|(?:a |one )?quarter|(?:a |one )third";
     private static final String DIGITS = "\\d{1,3}(?: \\d{3})+(?![\\d/])|\\.\\d+|\\d{1,3}(?:[,.]\\d{3}){2,}|\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d+(?:[.,]\\d+)?";

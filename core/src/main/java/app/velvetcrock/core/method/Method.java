@@ -88,7 +88,8 @@ public record Method(String key, String name, List<Stage> stages) {
 
     /** A shipped way or a shipped form of one. */
     public static Optional<Method> of(String key) {
-        return shipped().stream().flatMap(method -> Stream.concat(Stream.of(method), Variants.of(method).stream())).filter(method -> method.key.equals(key)).findFirst();
+        Stream<Method> forms = shipped().stream().flatMap(method -> Stream.concat(Stream.of(method), Variants.of(method).stream()));
+        return Stream.concat(forms, Stream.of(Variants.FOOD_PAN)).filter(method -> method.key.equals(key)).findFirst();
     }
 
     /** The shipped way this is a form of; itself for a shipped way. */

@@ -4,6 +4,7 @@ import app.velvetcrock.core.measure.Check;
 import app.velvetcrock.core.measure.Temperature;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * One stretch of a method, its lengths counted in its pace.
@@ -35,6 +36,8 @@ public record Stage(
 
     private static final double LEAST_STANDING = 0;
     private static final double MOST_STANDING = 40;
+
+    private static final Set<String> OVEN_AND_PAN = Set.of("oven", "pan");
 
     /** The lowest temperature its band may begin at. */
     public Temperature leastBand() {
@@ -68,6 +71,11 @@ public record Stage(
     public Stage tended(Tending other) {
         return new Stage(key, name, pace, least, usual, most, band, ceiling, inLight, vented, attended,
                 tendings.stream().map(tending -> tending.kind() == other.kind() ? other : tending).toList());
+    }
+
+    /** Oven and pan, which are hot by their nature and scorch only above 120 °C, wherever their ceiling was put (craft: heat). */
+    public boolean isOvenOrPan() {
+        return OVEN_AND_PAN.contains(key);
     }
 
     public boolean isHeated() {

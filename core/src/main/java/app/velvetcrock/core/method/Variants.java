@@ -28,7 +28,18 @@ public final class Variants {
     private static final Stage WINDOW = new Stage(WINDOW_STAGE, "in the warm window, loosened and shaken three times a day", Pace.DAYS, 7, 7, 14, Band.ofCelsius(18, 30),
             Optional.empty(), true, true, false, List.of(new Tending(Tending.Kind.SHAKE, 1, 7, 1), new Tending(Tending.Kind.LOOK, 1, 7, 7)));
 
+    /** The hot pan for food: no standing afterwards, since it must be cold within two hours (craft: keeping, food). */
+    public static final Method FOOD_PAN = Method.JUICY_PAN.variant("food", Method.JUICY_PAN.name() + ", for food", List.of(Method.JUICY_PAN.first()));
+
     private Variants() {}
+
+    /** The form a way takes for a charge: the hot pan without its standing for food of anything moist, and with it for all else. */
+    public static Method suiting(Method method, boolean moistFood) {
+        if (moistFood) {
+            return method.is(Method.JUICY_PAN) && method.stages().size() > 1 ? FOOD_PAN : method;
+        }
+        return method.equals(FOOD_PAN) ? Method.JUICY_PAN : method;
+    }
 
     /** The shipped forms of a shipped method; none for those that have only the one. */
     public static List<Method> of(Method method) {

@@ -78,6 +78,11 @@ public record BatchPlan(
                 charge.oil().millilitres() / (charge.herbs().mass().grams() + first.gramsPerMillilitre() * charge.oil().millilitres()));
     }
 
+    /** Tells whether it is food of anything moist: cold within two hours, used within four days, never passed on. */
+    public boolean isMoistFood() {
+        return request.isMoistFood();
+    }
+
     /** Why it is made against the rules of water, where it is: a mark the batch and its oil carry from then on. */
     public Optional<String> mark() {
         Circumstances how = request.circumstances();

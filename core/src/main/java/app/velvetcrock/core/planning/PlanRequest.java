@@ -9,6 +9,7 @@ import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.spirit.Dosing;
 import app.velvetcrock.core.strain.Pressing;
 import java.time.LocalDate;
@@ -54,6 +55,20 @@ public record PlanRequest(
     /** The wettest of its herbs, which decides how the oil keeps; of an oil infused before, its first herb counts as well. */
     public Moisture wettest() {
         return Stream.concat(herbs.stream().map(PlannedHerb::moisture), carrier.first().stream().map(FirstInfusion::moisture)).max(Moisture::compareTo).orElseThrow();
+    }
+
+    /** Tells whether it is food of anything moist, which has a rule of its own. */
+    public boolean isMoistFood() {
+        return circumstances.use() == Use.FOOD && !wettest().isDried();
+    }
+
+    /** The same as the rule of food wants it: the pan without its standing, and the refrigerator; all else as it is. */
+    PlanRequest underTheRuleOfFood() {
+        Method suiting = Variants.suiting(circumstances.method(), isMoistFood());
+        List<Integer> lengths = suiting.stages().size() == circumstances.lengths().size() ? circumstances.lengths()
+                : suiting.stages().size() < circumstances.lengths().size() ? circumstances.lengths().subList(0, suiting.stages().size()) : suiting.usualLengths();
+        return with(new Circumstances(suiting, lengths, circumstances.start(), circumstances.use(), circumstances.pressing(),
+                isMoistFood() ? Storage.REFRIGERATOR : circumstances.storage(), circumstances.means(), circumstances.dosing(), circumstances.knowingly()));
     }
 
     public Herbs charged() {

@@ -1,5 +1,6 @@
 package app.velvetcrock.core.planning;
 
+import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
@@ -44,9 +45,9 @@ public final class PlanSteps {
             steps.add(step(stages.get(i), how.lengths().get(i), !request.wettest().isDried(), hours.heatAlone()));
         }
         if (stages.get(stages.size() - 1).isHeated()) {
-            steps.add(new Step.Wait(COOL, "cooling", COOLING));
+            steps.add(request.isMoistFood() ? new Step.Wait(COOL, "cooling in cold water", MoistFood.COOLING) : new Step.Wait(COOL, "cooling", COOLING));
         }
-        steps.add(new Step.Hands(STRAIN, "strain and measure", STRAINING));
+        steps.add(new Step.Hands(STRAIN, request.isMoistFood() ? "strain, measure, into the refrigerator" : "strain and measure", STRAINING));
         if (settles(request)) {
             steps.add(new Step.Wait(SETTLE, "settling", SETTLING));
             steps.add(new Step.Hands(DECANT, "decant", DECANTING));
@@ -66,6 +67,9 @@ public final class PlanSteps {
     /** Moist herb, powder and watery spirit leave something that sinks. */
     private static boolean settles(PlanRequest request) {
         Circumstances how = request.circumstances();
+        if (request.isMoistFood()) {
+            return false;
+        }
         boolean fine = request.herbs().stream().anyMatch(herb -> herb.cut() == Cut.POWDER || herb.cut() == Cut.SLURRY);
         boolean watery = how.method().is(Method.SPIRIT_FIRST) && how.means().spirit().filter(strength -> strength.percent() < WATERY_SPIRIT).isPresent();
         return !request.wettest().isDried() || fine || watery;

@@ -45,7 +45,8 @@ public final class Planner {
     }
 
     /** Works everything out; a charge that will not do is still a plan, with its refusals and remedies. */
-    public BatchPlan plan(PlanRequest request) {
+    public BatchPlan plan(PlanRequest asked) {
+        PlanRequest request = asked.underTheRuleOfFood();
         Circumstances how = request.circumstances();
         Charge dry = new Charge(request.charged(), Volume.ZERO, request.vessel(), how.method().headspace());
         Charge charge = dry.withOil(request.oil().oilFor(dry));
@@ -73,7 +74,7 @@ public final class Planner {
     /** Dates the oil anew from how it was really finished; the bottle that ends first decides. */
     public static KeepUntil keepUntil(PlanRequest request, Finish finish) {
         LocalDate poured = request.circumstances().start();
-        if (isMoistFood(request)) {
+        if (request.isMoistFood()) {
             return Keeping.ofMoistFood(poured);
         }
         KeepUntil keep = Keeping.of(finish.shortestBottle(request), poured, finish.strained(), treatment(request, finish), finish.storage());
@@ -83,14 +84,10 @@ public final class Planner {
 
     /** The day nothing lengthens an oil beyond. */
     public static LocalDate latest(PlanRequest request, Finish finish) {
-        if (isMoistFood(request)) {
+        if (request.isMoistFood()) {
             return Keeping.ofMoistFood(request.circumstances().start()).date();
         }
         return Keeping.latest(finish.shortestBottle(request), request.circumstances().start(), finish.strained(), treatment(request, finish));
-    }
-
-    private static boolean isMoistFood(PlanRequest request) {
-        return request.circumstances().use() == Use.FOOD && !request.wettest().isDried();
     }
 
     /** The worst of its herbs decides: the wettest, the finest cut, a resinous bud among them; and the heat of a first infusion. */
@@ -126,6 +123,12 @@ public final class Planner {
         Set<String> traits = new TreeSet<>(request.carrier().kind().traits());
         request.herbs().forEach(herb -> traits.addAll(herb.kind().traits()));
         request.carrier().first().ifPresent(first -> traits.addAll(first.traits()));
+        if (request.isMoistFood()) {
+            traits.add(Cautions.MOIST_FOOD);
+        }
+        if (request.herbs().stream().anyMatch(herb -> !herb.moisture().isDried() && herb.kind().traits().contains(Cautions.EDIBLE))) {
+            traits.add(Cautions.EDIBLE_MOIST);
+        }
         return cautions.of(traits, request.circumstances().use());
     }
 }

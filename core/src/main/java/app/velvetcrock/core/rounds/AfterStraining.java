@@ -1,5 +1,7 @@
 package app.velvetcrock.core.rounds;
 
+import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.TaskKey;
@@ -21,8 +23,8 @@ public final class AfterStraining {
 
     private AfterStraining() {}
 
-    static Optional<Task> decant(Log log) {
-        boolean wanted = log.last(Entry.Strained.class).filter(Entry.Strained::settles).isPresent();
+    static Optional<Task> decant(Course course, Log log) {
+        boolean wanted = !course.moistFood() && log.last(Entry.Strained.class).filter(Entry.Strained::settles).isPresent();
         if (!wanted || log.last(Entry.Settled.class).isPresent()) {
             return Optional.empty();
         }
@@ -32,12 +34,14 @@ public final class AfterStraining {
     /**
      * Asks for an oil near its date to be used or smelled. Each sniff test passed opens the next, by its ordinal.
      *
+     * @param plan food of anything moist is asked for by its last day, all else from a fortnight before
      * @param useBy of the oil that ends first and is not used up
      */
-    public static Optional<Task> useFirst(Log log, LocalDate useBy, ZoneId zone) {
+    public static Optional<Task> useFirst(BatchPlan plan, Log log, LocalDate useBy, ZoneId zone) {
+        int ahead = plan.isMoistFood() ? 0 : LAST_DAYS;
         long passed = log.all(Entry.Sniffed.class).stream().filter(Entry.Sniffed::passed).count();
         TaskKey key = new TaskKey(TaskKey.AFTER, TaskKind.USE_FIRST, (int) passed + 1);
-        Instant due = app.velvetcrock.core.method.Pace.DAYS.after(useBy.minusDays(LAST_DAYS).atTime(12, 0).atZone(zone).toInstant(), 0, zone);
+        Instant due = app.velvetcrock.core.method.Pace.DAYS.after(useBy.minusDays(ahead).atTime(12, 0).atZone(zone).toInstant(), 0, zone);
         return log.done(key).isPresent() ? Optional.empty() : Optional.of(Task.open(key, due));
     }
 }

@@ -6,6 +6,7 @@ import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.heat.HeatAlarm;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Tending;
@@ -74,7 +75,7 @@ public final class Rounds {
             pushUnder(course, log).ifPresent(tasks::add);
             tasks.addAll(course.heat().map(heat -> heat(course, heat, hours)).orElseGet(() -> List.of(end(course, course.stageEnd(zone)))));
         } else if (course.state() == Course.State.STRAINED) {
-            AfterStraining.decant(log).ifPresent(tasks::add);
+            AfterStraining.decant(course, log).ifPresent(tasks::add);
         }
         return tasks;
     }
@@ -132,7 +133,7 @@ public final class Rounds {
     private static Optional<Task> tending(Course course, Tending tending, Log log, ZoneId zone) {
         TaskKind kind = TaskKind.valueOf(tending.kind().name());
         Optional<Instant> start = kind == TaskKind.READ
-                ? course.heat().filter(HeatCourse::on).flatMap(HeatCourse::onSince)
+                ? course.heat().filter(heat -> heat.on() || heat.alarm().filter(HeatAlarm::isOver).isPresent()).flatMap(HeatCourse::onSince)
                 : Optional.of(course.stageSince());
         if (start.isEmpty()) {
             return Optional.empty();
@@ -142,10 +143,15 @@ public final class Rounds {
         for (int ordinal = 1; kind == TaskKind.READ || tending.at(ordinal) < course.length(); ordinal++) {
             Instant due = course.stage().pace().after(start.get(), tending.at(ordinal), zone);
             if (!isCovered(done, ordinal, due, course.stage().pace(), zone)) {
-                return Optional.of(Task.open(new TaskKey(stage, kind, ordinal), due));
+                return Optional.of(Task.open(new TaskKey(stage, kind, ordinal), kind == TaskKind.READ ? noLater(due, course) : due));
             }
         }
         return Optional.empty();
+    }
+
+    /** A reading that came early never puts the next look off beyond its interval, nor beyond what the course allows. */
+    private static Instant noLater(Instant due, Course course) {
+        return course.heat().flatMap(heat -> heat.nextLook(course.stage())).filter(look -> look.isBefore(due)).orElse(due);
     }
 
     /** Names a heat session by a letter, so that a second evening's readings are tasks of their own. */

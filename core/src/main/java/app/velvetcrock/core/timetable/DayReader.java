@@ -29,10 +29,15 @@ public final class DayReader {
     private static final Pattern DATE = Pattern.compile("(?:by |on )?(\\d{1,2})(?:st|nd|rd|th)?\\.? (?:of )?([a-z]{3,9})\\.?,?(?: (\\d{4}))?");
     private static final Pattern ISO = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
 
+    private static final int LONGEST = 120;
+
     private DayReader() {}
 
     /** Reads all of a text; a weekday is the next one to come, a date without its year the next such. Empty for anything else. */
     public static Optional<LocalDate> read(String typed, LocalDate today) {
+        if (typed.length() > LONGEST) {
+            return Optional.empty();
+        }
         String text = typed.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
         Matcher weekday = WEEKDAY.matcher(text);
         Matcher ahead = AHEAD.matcher(text);

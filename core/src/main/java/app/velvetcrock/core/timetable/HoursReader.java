@@ -44,6 +44,9 @@ public final class HoursReader {
      * @throws NoHoursException where it is not hours, runs backwards, or says the same hour twice
      */
     public static List<Window> parse(String typed) {
+        if (typed.length() > 2 * LONGEST) {
+            throw new NoHoursException("that is longer than a day's hours can be");
+        }
         String text = typed.strip().toLowerCase(Locale.ROOT);
         if (text.isEmpty() || text.matches("none|nobody|away|out|-|–")) {
             return List.of();

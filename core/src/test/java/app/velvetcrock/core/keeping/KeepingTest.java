@@ -63,6 +63,10 @@ class KeepingTest {
         KeepUntil food = Keeping.of(long_, STRAINED, STRAINED, cold(Moisture.DRIED, true), Storage.COOL_DARK);
         assertThat(food.date()).isEqualTo(LocalDate.of(2026, 6, 1));
         assertThat(food.limitedBy()).isEqualTo(LimitedBy.FOOD_RULE);
+        assertThat(Keeping.ofMoistFood(STRAINED)).satisfies(moist -> {
+            assertThat(moist.date()).isEqualTo(STRAINED.plusDays(4));
+            assertThat(moist.limitedBy().words()).contains("4 °C").contains("within 2 hours").contains("within 4 days");
+        });
         assertThatThrownBy(() -> Keeping.of(long_, STRAINED, STRAINED, cold(Moisture.FRESH, true), Storage.COOL_DARK))
                 .hasMessageContaining("from the moment herb meets oil");
     }

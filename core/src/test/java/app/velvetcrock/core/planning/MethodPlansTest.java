@@ -17,6 +17,12 @@ import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.caution.Level;
+import app.velvetcrock.core.keeping.MoistFood;
+import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.timetable.HomeHours;
+import app.velvetcrock.core.timetable.Step;
+import org.junit.jupiter.params.provider.EnumSource;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
@@ -69,7 +75,7 @@ class MethodPlansTest {
         BatchPlan pan = planner.plan(request("juicy-pan", Moisture.FRESH, Use.FOOD, Optional.empty()));
         assertThat(pan.canStart()).isTrue();
         assertThat(pan.keepUntil().date()).isEqualTo(LocalDate.of(2026, 10, 5));
-        assertThat(pan.keepUntil().limitedBy()).isEqualTo(KeepUntil.LimitedBy.FOOD_RULE);
+        assertThat(pan.keepUntil().limitedBy()).isEqualTo(KeepUntil.LimitedBy.MOIST_FOOD);
         Finish later = Finish.asPlanned(pan.request(), LocalDate.of(2026, 10, 4)).kept(Storage.REFRIGERATOR, app.velvetcrock.core.keeping.Aftermath.NONE);
         assertThat(Planner.keepUntil(pan.request(), later).date()).isEqualTo(LocalDate.of(2026, 10, 5));
         assertThat(Planner.latest(pan.request(), later)).isEqualTo(LocalDate.of(2026, 10, 5));
@@ -77,6 +83,40 @@ class MethodPlansTest {
             boolean startable = planner.plan(request(method.key(), Moisture.FRESH, Use.FOOD, Optional.of(new Strength(96)))).canStart();
             assertThat(startable).as(method.key()).isEqualTo(method.equals(Method.JUICY_PAN));
         }
+    }
+
+    /** Straight from the pan into the refrigerator: no standing, no settling, cold well within two hours, and the rule stands first among the cautions. */
+    @ParameterizedTest
+    @EnumSource(value = Moisture.class, names = "DRIED", mode = EnumSource.Mode.EXCLUDE)
+    void foodOfMoistHerbIsColdWithinTwoHoursAndStandsNowhereElse(Moisture moisture) {
+        BatchPlan plan = planner.plan(request("juicy-pan", moisture, Use.FOOD, Optional.empty()));
+        assertThat(plan.isMoistFood()).isTrue();
+        assertThat(plan.request().circumstances().storage()).isEqualTo(Storage.REFRIGERATOR);
+        assertThat(plan.request().circumstances().method().stages()).extracting(Stage::key).containsExactly("pan");
+        assertThat(plan.keepUntil().date()).isEqualTo(START.plusDays(4));
+        assertThat(plan.keepUntil().limitedBy().words()).contains("4 °C").contains("within 2 hours").contains("within 4 days");
+        assertThat(plan.cautions().stream().filter(caution -> caution.level() == Level.WARN).findFirst()).hasValueSatisfying(first -> {
+            assertThat(first.head()).contains("within 2 hours").contains("within 4 days");
+            assertThat(first.onLabel()).isTrue();
+        });
+        List<Step> steps = PlanSteps.of(plan.request(), HomeHours.usual(ZONE));
+        assertThat(steps).extracting(Step::key).containsExactly("prepare", "pan", "cool", "strain");
+        assertThat(((Step.Wait) steps.get(2)).length().plus(((Step.Hands) steps.get(3)).length())).as("from the pan to the refrigerator").isLessThanOrEqualTo(MoistFood.COLD_WITHIN);
+    }
+
+    @Test
+    void thePanKeepsItsStandingForSkinAndDriedFoodHasNoSuchRule() {
+        BatchPlan skin = planner.plan(request("juicy-pan~food", Moisture.FRESH, Use.HANDS, Optional.empty()));
+        assertThat(skin.request().circumstances().method()).isEqualTo(Method.JUICY_PAN);
+        assertThat(planner.plan(request("cold-dark", Moisture.DRIED, Use.FOOD, Optional.empty())).isMoistFood()).isFalse();
+    }
+
+    /** Fresh nettle on skin might be taken for food; dried it is no danger. */
+    @Test
+    void anEdibleMoistHerbThatIsNotForFoodSaysSo() {
+        assertThat(planner.plan(request("fresh-low", Moisture.FRESH, Use.HANDS, Optional.empty())).cautions())
+                .anySatisfy(caution -> assertThat(caution).matches(c -> c.head().equals("Not for the kitchen") && c.onLabel()));
+        assertThat(planner.plan(request("cold-dark", Moisture.DRIED, Use.HANDS, Optional.empty())).cautions()).noneMatch(caution -> caution.head().equals("Not for the kitchen"));
     }
 
     /** 40 g take 20 g of 40 % with 13.3 g of water; with the herb's 4 g and what 36 g bind, 4.9 g, and the oil's 0.25 g: 12.2 g free. */

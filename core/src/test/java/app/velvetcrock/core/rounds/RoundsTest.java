@@ -140,10 +140,10 @@ class RoundsTest {
     @Test
     void anOilNearItsDateIsAskedForAndASniffOpensTheNext() {
         LocalDate useBy = LocalDate.of(2027, 7, 1);
-        Task first = AfterStraining.useFirst(Log.of(log), useBy, ZONE).orElseThrow();
+        Task first = AfterStraining.useFirst(plan, Log.of(log), useBy, ZONE).orElseThrow();
         assertThat(first.due()).isEqualTo(instant("2027-06-17T08:00"));
         at("2027-06-20T08:00", new Entry.Sniffed(true));
-        assertThat(AfterStraining.useFirst(Log.of(log), LocalDate.of(2027, 7, 20), ZONE).orElseThrow().key().ordinal()).isEqualTo(2);
+        assertThat(AfterStraining.useFirst(plan, Log.of(log), LocalDate.of(2027, 7, 20), ZONE).orElseThrow().key().ordinal()).isEqualTo(2);
     }
 
     /** Heat on at 18:00, read 45 °C at 19:00 and 20:00: an hour earned, seven to go at full rate: off at 03:00. */
@@ -167,6 +167,38 @@ class RoundsTest {
         doNext("2026-11-25T18:00", TaskKind.HEAT_ON);
         assertThat(due("2026-11-25T18:01", TaskKind.READ)).isEqualTo(instant("2026-11-25T19:00"));
         assertThat(ordinals("2026-11-25T18:01", TaskKind.READ)).as("a second evening counts from one").containsExactly(1);
+    }
+
+    /** Slow warm is read each hour. Readings at 18:10 and 18:20 do not put the next look off to 21:00: it comes an hour after the last. Too hot, it comes after five minutes. */
+    @Test
+    void aReadingMoreNeverPutsTheNextLookOff() {
+        begin(Method.SLOW_WARM, 8);
+        doNext("2026-10-01T18:00", TaskKind.HEAT_ON);
+        read("2026-10-01T18:10", 1, 44);
+        read("2026-10-01T18:20", 2, 45);
+        assertThat(due("2026-10-01T18:21", TaskKind.READ)).isEqualTo(instant("2026-10-01T19:20"));
+        read("2026-10-01T18:50", 3, 63);
+        assertThat(due("2026-10-01T18:51", TaskKind.READ)).isEqualTo(instant("2026-10-01T18:55"));
+        assertThat(course("2026-10-01T18:51").heat().orElseThrow().alarm().orElseThrow().isOver()).isTrue();
+        doNext("2026-10-01T18:52", TaskKind.HEAT_OFF);
+        assertThat(kinds("2026-10-01T18:53")).as("asked for until it is below").contains(TaskKind.READ);
+        read("2026-10-01T18:58", 4, 57);
+        assertThat(course("2026-10-01T18:59").heat().orElseThrow().alarm()).isEmpty();
+        assertThat(kinds("2026-10-01T18:59")).doesNotContain(TaskKind.READ);
+    }
+
+    /** Too hot in the first stage is not forgotten in the second: 20 minutes at 82 °C, then 14 days of rest. */
+    @Test
+    void aRestDoesNotForgetTheHeatBeforeIt() {
+        begin(Method.HEAT_THEN_REST, 60);
+        doNext("2026-10-01T19:00", TaskKind.HEAT_ON);
+        at("2026-10-01T19:00", new Entry.Heat(Optional.empty(), Temperature.ofCelsius(82)));
+        at("2026-10-01T19:20", new Entry.Heat(Optional.empty(), Temperature.ofCelsius(82)));
+        at("2026-10-01T20:30", new Entry.Tended(new TaskKey("heat", TaskKind.NEXT, 1)));
+        Course resting = course("2026-10-09T12:00");
+        assertThat(resting.heat()).isEmpty();
+        assertThat(resting.isScorched()).isTrue();
+        assertThat(resting.peak()).contains(Temperature.ofCelsius(82));
     }
 
     /** Heat, then rest: an hour's heat from 19:00, ended by hand at 20:30; then 14 days in the dark, shaken daily, strained on the 15th. */

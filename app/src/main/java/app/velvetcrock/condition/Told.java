@@ -1,0 +1,37 @@
+package app.velvetcrock.condition;
+
+import app.velvetcrock.core.look.Condition;
+import app.velvetcrock.core.look.Held;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * A condition as pages tell it.
+ *
+ * @param by who found it
+ * @param answer how it was answered; absent while it is open
+ */
+public record Told(UUID id, Condition kind, Subject subject, Instant foundAt, String by, String words, Optional<Answered> answer) {
+
+    /** An answer in words, when and by whom. */
+    public record Answered(String words, Instant at, String by, boolean canTakeBack) {}
+
+    public boolean isOpen() {
+        return answer.isEmpty();
+    }
+
+    public boolean holds(Held deed) {
+        return isOpen() && kind.holds(deed);
+    }
+
+    /** Tells whether it is of this batch as a whole, and so of all that came of it. */
+    public boolean isOfBatch(UUID batch) {
+        return batch.equals(subject.batch()) && subject.lot() == null;
+    }
+
+    /** Tells whether it is of this lot: by itself, or as all of its batch. */
+    public boolean isOfLot(UUID batch, UUID lot) {
+        return lot.equals(subject.lot()) || isOfBatch(batch);
+    }
+}

@@ -1,0 +1,55 @@
+package app.velvetcrock.core.look;
+
+import java.util.EnumSet;
+import java.util.Set;
+
+/** Something wrong with a batch or a lot that stays open until it is answered, and what is held back meanwhile (craft: what you see). */
+public enum Condition {
+    MOULD("mould", Sign.MOULD.advice(), EnumSet.allOf(Held.class), Ruin.MOULD),
+    FERMENT("fermenting", Sign.FERMENTED.advice(), EnumSet.allOf(Held.class), Ruin.FERMENTED),
+    OFF("smells off", Sign.RANCID.advice(), EnumSet.allOf(Held.class), Ruin.RANCID),
+    WATER("water under it", Sign.WATER.advice(), EnumSet.of(Held.BOTTLE, Held.GIVE, Held.SELL), Ruin.WATER),
+    OVERHEATED("overheated", "It was above its ceiling for ten minutes or more. Look and sniff: scent is lost, and it keeps less long if it smells fried.", EnumSet.noneOf(Held.class), Ruin.SCORCHED),
+    SCORCHED("scorched?", Sign.SCORCHED.advice(), EnumSet.of(Held.BOTTLE, Held.GIVE, Held.SELL), Ruin.SCORCHED),
+    ON_HOLD("on hold", "Keep it back until the question is answered.", EnumSet.of(Held.USE, Held.BOTTLE, Held.GIVE, Held.SELL), Ruin.DOUBT);
+
+    private final String word;
+    private final String advice;
+    private final Set<Held> holds;
+    private final Ruin ruin;
+
+    Condition(String word, String advice, Set<Held> holds, Ruin ruin) {
+        this.word = word;
+        this.advice = advice;
+        this.holds = holds;
+        this.ruin = ruin;
+    }
+
+    public String word() {
+        return word;
+    }
+
+    /** What to do about it. */
+    public String advice() {
+        return advice;
+    }
+
+    public boolean holds(Held deed) {
+        return holds.contains(deed);
+    }
+
+    /** Tells whether nothing is right but throwing it out, or finding that it was never so. */
+    public boolean isEnd() {
+        return holds.contains(Held.STRAIN);
+    }
+
+    /** The cause written down when it is thrown out for this. */
+    public Ruin ruin() {
+        return ruin;
+    }
+
+    /** Tells whether somebody finds it with eyes and nose; heat is found by the readings. */
+    public boolean isSeen() {
+        return this != OVERHEATED;
+    }
+}

@@ -1,0 +1,23 @@
+package app.velvetcrock.core.look;
+
+/** What may not be done to something while a condition of it is open. */
+public enum Held {
+    /** Going into a batch, or together with anything else. */
+    USE("used"),
+    STRAIN("strained"),
+    BOTTLE("bottled"),
+    DRAW("drawn from"),
+    GIVE("given away"),
+    SELL("sold");
+
+    private final String word;
+
+    Held(String word) {
+        this.word = word;
+    }
+
+    /** The word as it follows "is not": "strained". */
+    public String word() {
+        return word;
+    }
+}
