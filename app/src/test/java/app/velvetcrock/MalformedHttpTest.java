@@ -95,8 +95,8 @@ class MalformedHttpTest {
                 broken.add("%d %s %s %s%s".formatted(answer.status(), route[0], path, fields, wrote ? " wrote all the same" : ""));
             }
         }
-        assertThat(broken).isEmpty();
         System.out.println(REQUESTS + " malformed requests, the slowest took " + slowest / 1_000_000 + " ms");
+        assertThat(broken).isEmpty();
     }
 
     /** Filled to the brim with blanks, digits or dashes, every field of every form is refused or read; one that went back and forth over it would take minutes. */

@@ -1,7 +1,9 @@
 package app.velvetcrock.condition;
 
 import app.velvetcrock.stillroom.Current;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.ControllerAdvice;
@@ -18,23 +20,29 @@ class Alarms {
     }
 
     @ModelAttribute("alarms")
-    Bar alarms() {
-        return new Bar(conditions);
+    Bar alarms(HttpServletRequest request) {
+        return new Bar(conditions, request.getRequestURI());
     }
 
-    /** The open conditions, read once. */
+    /** The open conditions but for those that the page itself is about, read once. */
     static final class Bar {
 
         private final Conditions conditions;
+        private final String here;
         private @Nullable List<Told> open;
 
-        private Bar(Conditions conditions) {
+        private Bar(Conditions conditions, String here) {
             this.conditions = conditions;
+            this.here = here;
+        }
+
+        private boolean isAbout(Subject subject) {
+            return Stream.of(subject.batch(), subject.lot()).anyMatch(id -> id != null && here.contains(id.toString()));
         }
 
         public List<Told> open() {
             if (open == null) {
-                open = Current.signedIn().isPresent() ? conditions.open() : List.of();
+                open = Current.signedIn().isPresent() ? conditions.open().stream().filter(told -> !isAbout(told.subject())).toList() : List.of();
             }
             return open;
         }

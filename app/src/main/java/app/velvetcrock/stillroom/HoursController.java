@@ -13,6 +13,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -46,8 +47,13 @@ class HoursController {
     /** A person's week as typed; {@code id} is empty for a new one, {@code version} says which state it was read from. */
     record WeekForm(@Nullable UUID key, @Nullable UUID id, @Nullable Integer version, @Nullable String name, @Nullable List<String> day) {
 
+        WeekForm {
+            List<String> typed = day == null ? List.of() : day;
+            day = IntStream.range(0, DayOfWeek.values().length).mapToObj(i -> i < typed.size() && typed.get(i) != null ? typed.get(i) : "").toList();
+        }
+
         String of(int weekday) {
-            return day == null || weekday >= day.size() || day.get(weekday) == null ? "" : day.get(weekday);
+            return day.get(weekday);
         }
     }
 

@@ -54,7 +54,9 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
         if (method.isInLight()) {
             advice.add("light costs a fifth of its life; a paper sleeve keeps the sun's warmth without it");
         }
-        if (situation.wettest() == Moisture.WILTED) {
+        if (situation.use() == Use.FOOD && !situation.wettest().isDried()) {
+            advice.add("food: off when the sizzle stops, cooled at once, into the refrigerator within two hours");
+        } else if (situation.wettest() == Moisture.WILTED) {
             advice.add("wilted herb: under cloth, looked at daily, settled and decanted");
         } else if (situation.wettest() == Moisture.FRESH) {
             advice.add(method.is(Method.SUN_WINDOW) ? "fresh in the sun under cloth: an old way and an advanced choice" : "under cloth until no bubbles rise and the herb is crisp; settle a day, decant");
