@@ -22,14 +22,16 @@ class AssetsTest {
 
     @Test
     void assetsMatchTheirInputs() throws IOException, NoSuchAlgorithmException {
-        List<Path> inputs = new ArrayList<>(List.of(ROOT.resolve("frontend/package-lock.json"), ROOT.resolve("frontend/build.mjs")));
+        List<Path> inputs = new ArrayList<>(
+                List.of(ROOT.resolve("frontend/package-lock.json"), ROOT.resolve("frontend/build.mjs")));
         inputs.addAll(filesUnder(ROOT.resolve("frontend/src")));
         inputs.addAll(filesUnder(RESOURCES.resolve("templates")));
         MessageDigest hash = MessageDigest.getInstance("SHA-256");
         for (Path input : inputs) {
             hash.update(Files.readAllBytes(input));
         }
-        assertThat(Files.readString(RESOURCES.resolve("static/css/inputs.sha256")).strip())
+        assertThat(Files.readString(RESOURCES.resolve("static/css/inputs.sha256"))
+                        .strip())
                 .as("run the build with Node 20 and commit static/")
                 .isEqualTo(HexFormat.of().formatHex(hash.digest()));
     }
@@ -42,7 +44,9 @@ class AssetsTest {
     private static List<Path> filesUnder(Path dir) throws IOException {
         List<Path> files = new ArrayList<>();
         try (Stream<Path> entries = Files.list(dir)) {
-            for (Path entry : entries.sorted(Comparator.comparing(path -> path.getFileName().toString())).toList()) {
+            for (Path entry : entries.sorted(
+                            Comparator.comparing(path -> path.getFileName().toString()))
+                    .toList()) {
                 if (Files.isDirectory(entry)) {
                     files.addAll(filesUnder(entry));
                 } else {

@@ -57,37 +57,82 @@ class ForeignHouseholdTest {
     @BeforeEach
     void twoHouseholds() {
         owner = Visitor.stocked(port, SECRET);
-        batch = owner.post(Visitor.form(owner.get("/bench?amount=40+g").page(), "#bench", Map.of())).path().substring(7);
+        batch = owner.post(Visitor.form(owner.get("/bench?amount=40+g").page(), "#bench", Map.of()))
+                .path()
+                .substring(7);
         owner.post("/batch/" + batch + "/note", Map.of("key", UUID.randomUUID().toString(), "words", SECRET));
         Document bench = owner.get("/bench").page();
         herbLot = bench.select("#herb option").first().attr("value");
         carrierLot = bench.select("#carrier option").first().attr("value");
         jar = bench.select("#jar option").last().attr("value");
-        entry = owner.get("/batch/" + batch).page().select("form[action*=entries]").first().attr("action").replaceAll(".*/entries/(.*)/undo", "$1");
-        strained = owner.post(Visitor.form(owner.get("/bench?amount=30+g").page(), "#bench", Map.of())).path().substring(7);
+        entry = owner.get("/batch/" + batch)
+                .page()
+                .select("form[action*=entries]")
+                .first()
+                .attr("action")
+                .replaceAll(".*/entries/(.*)/undo", "$1");
+        strained = owner.post(Visitor.form(owner.get("/bench?amount=30+g").page(), "#bench", Map.of()))
+                .path()
+                .substring(7);
         owner.submit("/press/" + strained, "form[action*=press]", Map.of("out", "150 g"));
         oil = owner.get("/cupboard").page().select("main .bottle").attr("href").substring(10);
         owner.submit("/cupboard/" + oil, "form[action$=draw]", Map.of("amount", "20 mL"));
-        drawing = owner.get("/cupboard/" + oil).page().select("form[action*=movements]").attr("action").replaceAll(".*movements/(.*)/undo", "$1");
+        drawing = owner.get("/cupboard/" + oil)
+                .page()
+                .select("form[action*=movements]")
+                .attr("action")
+                .replaceAll(".*movements/(.*)/undo", "$1");
         owner.post("/stores/catalogue/herbs", Map.of("common", SECRET, "part", "LEAF", "ratio", "1:5"));
         owner.post("/stores/lots/" + herbLot + "/draw", Map.of("amount", "7 g", "why", "DRAWN"));
-        deed = owner.get("/stores/lots/" + herbLot).page().select("form[action*=deeds]").attr("action").replaceAll(".*deeds/(.*)/undo", "$1");
-        owner.submit("/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "300 g", "moisture", "FRESH"));
+        deed = owner.get("/stores/lots/" + herbLot)
+                .page()
+                .select("form[action*=deeds]")
+                .attr("action")
+                .replaceAll(".*deeds/(.*)/undo", "$1");
+        owner.submit(
+                "/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "300 g", "moisture", "FRESH"));
         String wet = owner.get("/stores").page().select("tr:contains(fresh) a").attr("href");
         owner.post(wet + "/dry", Map.of());
-        drying = owner.get("/stores/drying").page().select("form[action$=weigh]").attr("action").replaceAll(".*drying/(.*)/weigh", "$1");
+        drying = owner.get("/stores/drying")
+                .page()
+                .select("form[action$=weigh]")
+                .attr("action")
+                .replaceAll(".*drying/(.*)/weigh", "$1");
         owner.post("/stores/kit", Map.of("kind", "POT", "name", SECRET, "pieces", "1"));
-        kit = owner.get("/stores/kit").page().select("form[action*=undo]").attr("action").replaceAll(".*kit/(.*)/undo", "$1");
-        recipe = owner.post("/stores/recipes", Map.of("title", SECRET, "body", "1 cup olive oil", "act", "keep")).path().substring("/stores/recipes/".length());
-        owner.post(Visitor.form(owner.get("/bench").page(), "#bench", Map.of("called", SECRET)).to("/bench/ways"));
-        way = owner.get("/bench").page().select("button[formaction*=ways/]").attr("formaction").replaceAll(".*ways/(.*)/undo", "$1");
+        kit = owner.get("/stores/kit")
+                .page()
+                .select("form[action*=undo]")
+                .attr("action")
+                .replaceAll(".*kit/(.*)/undo", "$1");
+        recipe = owner.post("/stores/recipes", Map.of("title", SECRET, "body", "1 cup olive oil", "act", "keep"))
+                .path()
+                .substring("/stores/recipes/".length());
+        owner.post(Visitor.form(owner.get("/bench").page(), "#bench", Map.of("called", SECRET))
+                .to("/bench/ways"));
+        way = owner.get("/bench")
+                .page()
+                .select("button[formaction*=ways/]")
+                .attr("formaction")
+                .replaceAll(".*ways/(.*)/undo", "$1");
         keptRecipe = owner.post("/bench/recipes/from/" + batch, Map.of()).path().substring("/bench/recipes/".length());
         owner.submit("/settings/hours", "#new-person", Map.of("name", SECRET));
         resident = owner.get("/settings/hours").page().select("input[name=id]").attr("value");
-        absence = owner.submit("/settings/hours", "#new-exception", Map.of("first", "2026-12-01")).page().select("form[action*=exceptions/]").attr("action").replaceAll(".*exceptions/(.*)/undo.*", "$1");
-        feed = owner.post("/settings/calendar", Map.of()).page().getElementById("address").attr("value").replaceAll("https?://[^/]*", "");
+        absence = owner.submit("/settings/hours", "#new-exception", Map.of("first", "2026-12-01"))
+                .page()
+                .select("form[action*=exceptions/]")
+                .attr("action")
+                .replaceAll(".*exceptions/(.*)/undo.*", "$1");
+        feed = owner.post("/settings/calendar", Map.of())
+                .page()
+                .getElementById("address")
+                .attr("value")
+                .replaceAll("https?://[^/]*", "");
         owner.post("/cupboard/" + oil + "/wrong", Map.of("what", "ON_HOLD"));
-        condition = owner.get("/cupboard/" + oil).page().select("a[href*=conditions]").attr("href").replace("/conditions/", "");
+        condition = owner.get("/cupboard/" + oil)
+                .page()
+                .select("a[href*=conditions]")
+                .attr("href")
+                .replace("/conditions/", "");
         stranger = Visitor.stocked(port, "Another kitchen");
     }
 
@@ -95,120 +140,274 @@ class ForeignHouseholdTest {
     void everyRouteIsTriedByAStranger() {
         Map<String, Consumer<String>> cases = cases();
         Set<String> routes = routes();
-        assertThat(cases.keySet()).as("a route without a foreign-household case, or a case without a route").isEqualTo(routes);
-        String before = owner.get("/batch/" + batch).page().select("section").text() + owner.get("/stores").page().select("table").text() + owner.get("/cupboard/" + oil).page().select("section").text();
+        assertThat(cases.keySet())
+                .as("a route without a foreign-household case, or a case without a route")
+                .isEqualTo(routes);
+        String before = owner.get("/batch/" + batch).page().select("section").text()
+                + owner.get("/stores").page().select("table").text()
+                + owner.get("/cupboard/" + oil).page().select("section").text();
         cases.forEach((route, attempt) -> attempt.accept(route));
-        String after = owner.get("/batch/" + batch).page().select("section").text() + owner.get("/stores").page().select("table").text() + owner.get("/cupboard/" + oil).page().select("section").text();
+        String after = owner.get("/batch/" + batch).page().select("section").text()
+                + owner.get("/stores").page().select("table").text()
+                + owner.get("/cupboard/" + oil).page().select("section").text();
         assertThat(after).isEqualTo(before);
     }
 
     private Map<String, Consumer<String>> cases() {
         Map<String, Consumer<String>> cases = new LinkedHashMap<>();
-        for (String own : new String[] {"/shelf", "/", "/stores", "/press", "/cupboard", "/settings", "/settings/hours", "/settings/calendar", "/bench/recipes"}) {
+        for (String own : new String[] {
+            "/shelf",
+            "/",
+            "/stores",
+            "/press",
+            "/cupboard",
+            "/settings",
+            "/settings/hours",
+            "/settings/calendar",
+            "/bench/recipes"
+        }) {
             cases.put("GET " + own, route -> showsNothing(stranger.get(own)));
         }
-        cases.put("GET /bench", route -> showsNothing(stranger.get("/bench?herb=" + herbLot + "&carrier=" + carrierLot)));
-        cases.put("GET /bench/plan", route -> showsNothing(stranger.get("/bench/plan?herb=" + herbLot + "&jar=" + jar)));
+        cases.put(
+                "GET /bench", route -> showsNothing(stranger.get("/bench?herb=" + herbLot + "&carrier=" + carrierLot)));
+        cases.put(
+                "GET /bench/plan", route -> showsNothing(stranger.get("/bench/plan?herb=" + herbLot + "&jar=" + jar)));
         cases.put("POST /bench/start", route -> {
-            Answer answer = stranger.post("/bench/start", Map.of("herb", herbLot, "carrier", carrierLot, "jar", jar, "amount", "30 g"));
+            Answer answer = stranger.post(
+                    "/bench/start", Map.of("herb", herbLot, "carrier", carrierLot, "jar", jar, "amount", "30 g"));
             assertThat(answer.status()).isEqualTo(422);
             showsNothing(answer);
         });
-        cases.put("GET /bench/time", route -> showsNothing(stranger.get("/bench/time?herb=" + herbLot + "&jar=" + jar)));
-        cases.put("POST /bench/recipes", route -> showsNothing(stranger.post("/bench/recipes", Map.of("herb", herbLot, "carrier", carrierLot, "title", "Mine", "amount", "30 g"))));
-        cases.put("POST /bench/recipes/from/{batch}", route -> isNotHere(stranger.post("/bench/recipes/from/" + batch, Map.of())));
-        cases.put("POST /bench/recipes/import", route -> showsNothing(stranger.post("/bench/recipes/import", Map.of("file", "{}"))));
+        cases.put(
+                "GET /bench/time", route -> showsNothing(stranger.get("/bench/time?herb=" + herbLot + "&jar=" + jar)));
+        cases.put(
+                "POST /bench/recipes",
+                route -> showsNothing(stranger.post(
+                        "/bench/recipes",
+                        Map.of("herb", herbLot, "carrier", carrierLot, "title", "Mine", "amount", "30 g"))));
+        cases.put(
+                "POST /bench/recipes/from/{batch}",
+                route -> isNotHere(stranger.post("/bench/recipes/from/" + batch, Map.of())));
+        cases.put(
+                "POST /bench/recipes/import",
+                route -> showsNothing(stranger.post("/bench/recipes/import", Map.of("file", "{}"))));
         for (String part : new String[] {"", "/json", "/text"}) {
-            cases.put("GET /bench/recipes/{id}" + part, route -> isNotHere(stranger.get("/bench/recipes/" + keptRecipe + part)));
+            cases.put(
+                    "GET /bench/recipes/{id}" + part,
+                    route -> isNotHere(stranger.get("/bench/recipes/" + keptRecipe + part)));
         }
-        cases.put("POST /bench/recipes/{id}/undo", route -> isNotHere(stranger.post("/bench/recipes/" + keptRecipe + "/undo", Map.of())));
-        cases.put("GET /feed/{secret}", route -> isNotHere(stranger.get("/feed/AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA")));
+        cases.put(
+                "POST /bench/recipes/{id}/undo",
+                route -> isNotHere(stranger.post("/bench/recipes/" + keptRecipe + "/undo", Map.of())));
+        cases.put(
+                "GET /feed/{secret}",
+                route -> isNotHere(stranger.get("/feed/AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA")));
         cases.put("GET /batch/{id}/calendar", route -> isNotHere(stranger.get("/batch/" + batch + "/calendar")));
         cases.put("POST /settings/calendar", route -> {
             showsNothing(stranger.post("/settings/calendar", Map.of()));
-            assertThat(owner.get(feed).raw().body()).as("a stranger's new address puts out nobody else's").contains("BEGIN:VCALENDAR");
+            assertThat(owner.get(feed).raw().body())
+                    .as("a stranger's new address puts out nobody else's")
+                    .contains("BEGIN:VCALENDAR");
         });
         cases.put("POST /settings/calendar/revoke", route -> {
             showsNothing(stranger.post("/settings/calendar/revoke", Map.of()));
             assertThat(owner.get(feed).raw().body()).contains("BEGIN:VCALENDAR");
         });
-        cases.put("POST /settings/hours", route -> isNotHere(stranger.post("/settings/hours", Map.of("id", resident, "version", "0", "name", "X"))));
-        cases.put("POST /settings/hours/{id}/undo", route -> isNotHere(stranger.post("/settings/hours/" + resident + "/undo", Map.of())));
-        cases.put("POST /settings/hours/exceptions", route -> isNotHere(stranger.post("/settings/hours/exceptions", Map.of("person", resident, "first", "2026-12-01"))));
-        cases.put("POST /settings/hours/exceptions/{id}/undo", route -> isNotHere(stranger.post("/settings/hours/exceptions/" + absence + "/undo", Map.of())));
+        cases.put(
+                "POST /settings/hours",
+                route -> isNotHere(
+                        stranger.post("/settings/hours", Map.of("id", resident, "version", "0", "name", "X"))));
+        cases.put(
+                "POST /settings/hours/{id}/undo",
+                route -> isNotHere(stranger.post("/settings/hours/" + resident + "/undo", Map.of())));
+        cases.put(
+                "POST /settings/hours/exceptions",
+                route -> isNotHere(stranger.post(
+                        "/settings/hours/exceptions", Map.of("person", resident, "first", "2026-12-01"))));
+        cases.put(
+                "POST /settings/hours/exceptions/{id}/undo",
+                route -> isNotHere(stranger.post("/settings/hours/exceptions/" + absence + "/undo", Map.of())));
         cases.put("POST /settings/hours/alone", route -> {
             stranger.post("/settings/hours/alone", Map.of("may", "yes"));
-            assertThat(owner.get("/settings/hours").page().select("#heat-alone input[checked]")).isEmpty();
+            assertThat(owner.get("/settings/hours").page().select("#heat-alone input[checked]"))
+                    .isEmpty();
         });
-        cases.put("POST /batch/{id}/plan", route -> isNotHere(stranger.post("/batch/" + batch + "/plan", Map.of("length", "40 days", "reason", "x"))));
+        cases.put(
+                "POST /batch/{id}/plan",
+                route -> isNotHere(
+                        stranger.post("/batch/" + batch + "/plan", Map.of("length", "40 days", "reason", "x"))));
         cases.put("POST /bench/ways", route -> {
-            Answer answer = stranger.post("/bench/ways", Map.of("herb", herbLot, "carrier", carrierLot, "jar", jar, "amount", "30 g", "called", "Mine"));
+            Answer answer = stranger.post(
+                    "/bench/ways",
+                    Map.of("herb", herbLot, "carrier", carrierLot, "jar", jar, "amount", "30 g", "called", "Mine"));
             assertThat(answer.status()).isEqualTo(422);
             showsNothing(answer);
         });
-        cases.put("POST /bench/ways/{id}/undo", route -> isNotHere(stranger.post("/bench/ways/" + way + "/undo", Map.of())));
+        cases.put(
+                "POST /bench/ways/{id}/undo",
+                route -> isNotHere(stranger.post("/bench/ways/" + way + "/undo", Map.of())));
         cases.put("GET /batch/{id}", route -> isNotHere(stranger.get("/batch/" + batch)));
         cases.put("GET /batch/{id}/label", route -> isNotHere(stranger.get("/batch/" + batch + "/label")));
         cases.put("POST /batch/{id}/note", route -> isNotHere(stranger.post("/batch/" + batch + "/note", note())));
-        cases.put("POST /batch/{id}/entries/{entry}/undo", route -> isNotHere(stranger.post("/batch/" + batch + "/entries/" + entry + "/undo", Map.of())));
+        cases.put(
+                "POST /batch/{id}/entries/{entry}/undo",
+                route -> isNotHere(stranger.post("/batch/" + batch + "/entries/" + entry + "/undo", Map.of())));
         cases.put("GET /press/{id}", route -> isNotHere(stranger.get("/press/" + batch)));
-        cases.put("POST /press/{id}", route -> isNotHere(stranger.post("/press/" + batch, Map.of("out", "200 g", "pressing", "HAND"))));
+        cases.put(
+                "POST /press/{id}",
+                route -> isNotHere(stranger.post("/press/" + batch, Map.of("out", "200 g", "pressing", "HAND"))));
         for (String form : new String[] {"look", "heat", "top-up", "wrong", "discard"}) {
-            cases.put("POST /batch/{id}/" + form, route -> isNotHere(stranger.post("/batch/" + batch + "/" + form, everything())));
+            cases.put(
+                    "POST /batch/{id}/" + form,
+                    route -> isNotHere(stranger.post("/batch/" + batch + "/" + form, everything())));
         }
-        cases.put("POST /batch/{id}/tasks/{task}", route -> isNotHere(stranger.post("/batch/" + batch + "/tasks/stand.shake.1", everything())));
-        cases.put("POST /press/{id}/settle", route -> isNotHere(stranger.post("/press/" + strained + "/settle", Map.of("left", "100 g"))));
+        cases.put(
+                "POST /batch/{id}/tasks/{task}",
+                route -> isNotHere(stranger.post("/batch/" + batch + "/tasks/stand.shake.1", everything())));
+        cases.put(
+                "POST /press/{id}/settle",
+                route -> isNotHere(stranger.post("/press/" + strained + "/settle", Map.of("left", "100 g"))));
         cases.put("GET /cupboard/{lot}", route -> isNotHere(stranger.get("/cupboard/" + oil)));
         cases.put("GET /cupboard/{lot}/label", route -> isNotHere(stranger.get("/cupboard/" + oil + "/label")));
         for (String form : new String[] {"bottle", "draw", "sniff", "wrong", "discard"}) {
-            cases.put("POST /cupboard/{lot}/" + form, route -> isNotHere(stranger.post("/cupboard/" + oil + "/" + form, everything())));
+            cases.put(
+                    "POST /cupboard/{lot}/" + form,
+                    route -> isNotHere(stranger.post("/cupboard/" + oil + "/" + form, everything())));
         }
-        cases.put("POST /cupboard/{lot}/movements/{movement}/undo", route -> isNotHere(stranger.post("/cupboard/" + oil + "/movements/" + drawing + "/undo", Map.of())));
+        cases.put(
+                "POST /cupboard/{lot}/movements/{movement}/undo",
+                route -> isNotHere(stranger.post("/cupboard/" + oil + "/movements/" + drawing + "/undo", Map.of())));
         cases.put("GET /stores/lots/{id}", route -> isNotHere(stranger.get("/stores/lots/" + herbLot)));
-        cases.put("POST /stores/lots/{id}/undo", route -> isNotHere(stranger.post("/stores/lots/" + carrierLot + "/undo", Map.of())));
-        cases.put("POST /stores/jars/{id}/undo", route -> isNotHere(stranger.post("/stores/jars/" + jar + "/undo", Map.of())));
-        for (String what : List.of("split", "process", "merge", "draw", "discard", "correct", "cup", "open", "dry", "wrong")) {
-            cases.put("POST /stores/lots/{id}/" + what, route -> isNotHere(stranger.post("/stores/lots/" + herbLot + "/" + what, Map.of("amount", "10 g", "note", "x", "other", herbLot))));
+        cases.put(
+                "POST /stores/lots/{id}/undo",
+                route -> isNotHere(stranger.post("/stores/lots/" + carrierLot + "/undo", Map.of())));
+        cases.put(
+                "POST /stores/jars/{id}/undo",
+                route -> isNotHere(stranger.post("/stores/jars/" + jar + "/undo", Map.of())));
+        for (String what :
+                List.of("split", "process", "merge", "draw", "discard", "correct", "cup", "open", "dry", "wrong")) {
+            cases.put(
+                    "POST /stores/lots/{id}/" + what,
+                    route -> isNotHere(stranger.post(
+                            "/stores/lots/" + herbLot + "/" + what,
+                            Map.of("amount", "10 g", "note", "x", "other", herbLot))));
         }
         cases.put("GET /conditions/{id}", route -> isNotHere(stranger.get("/conditions/" + condition)));
-        cases.put("POST /conditions/{id}/answer", route -> isNotHere(stranger.post("/conditions/" + condition + "/answer", Map.of("answer", "NOT_SO", "words", "x"))));
+        cases.put(
+                "POST /conditions/{id}/answer",
+                route -> isNotHere(stranger.post(
+                        "/conditions/" + condition + "/answer", Map.of("answer", "NOT_SO", "words", "x"))));
         cases.put("POST /conditions/{id}/undo", route -> {
             isNotHere(stranger.post("/conditions/" + condition + "/undo", Map.of()));
-            assertThat(owner.get("/conditions/" + condition).page().text()).as("a stranger opens nothing again").contains("It was not so").doesNotContain("Answered");
+            assertThat(owner.get("/conditions/" + condition).page().text())
+                    .as("a stranger opens nothing again")
+                    .contains("It was not so")
+                    .doesNotContain("Answered");
         });
-        cases.put("POST /stores/deeds/{deed}/undo", route -> isNotHere(stranger.post("/stores/deeds/" + deed + "/undo", Map.of())));
+        cases.put(
+                "POST /stores/deeds/{deed}/undo",
+                route -> isNotHere(stranger.post("/stores/deeds/" + deed + "/undo", Map.of())));
         cases.put("GET /stores/drying", route -> showsNothing(stranger.get("/stores/drying")));
-        cases.put("POST /stores/drying/{id}/weigh", route -> isNotHere(stranger.post("/stores/drying/" + drying + "/weigh", Map.of("mass", "100 g"))));
-        cases.put("POST /stores/drying/{id}/weighings/{weighing}/undo", route -> isNotHere(stranger.post("/stores/drying/" + drying + "/weighings/" + drying + "/undo", Map.of())));
-        cases.put("POST /stores/drying/{id}/down", route -> isNotHere(stranger.post("/stores/drying/" + drying + "/down", Map.of())));
-        cases.put("POST /stores/drying/{id}/back", route -> isNotHere(stranger.post("/stores/drying/" + drying + "/back", Map.of())));
+        cases.put(
+                "POST /stores/drying/{id}/weigh",
+                route -> isNotHere(stranger.post("/stores/drying/" + drying + "/weigh", Map.of("mass", "100 g"))));
+        cases.put(
+                "POST /stores/drying/{id}/weighings/{weighing}/undo",
+                route -> isNotHere(
+                        stranger.post("/stores/drying/" + drying + "/weighings/" + drying + "/undo", Map.of())));
+        cases.put(
+                "POST /stores/drying/{id}/down",
+                route -> isNotHere(stranger.post("/stores/drying/" + drying + "/down", Map.of())));
+        cases.put(
+                "POST /stores/drying/{id}/back",
+                route -> isNotHere(stranger.post("/stores/drying/" + drying + "/back", Map.of())));
         cases.put("GET /stores/supplies", route -> showsNothing(stranger.get("/stores/supplies")));
-        cases.put("POST /stores/supplies", route -> showsNothing(stranger.post("/stores/supplies", Map.of("kind", "none"))));
-        cases.put("POST /stores/containers", route -> showsNothing(stranger.post("/stores/containers", Map.of("name", ""))));
-        cases.put("POST /stores/blend", route -> assertThat(stranger.post("/stores/blend", Map.of("blend", "x", "from1", carrierLot, "amount1", "10 mL")).page().text()).contains("not here any more"));
+        cases.put(
+                "POST /stores/supplies",
+                route -> showsNothing(stranger.post("/stores/supplies", Map.of("kind", "none"))));
+        cases.put(
+                "POST /stores/containers",
+                route -> showsNothing(stranger.post("/stores/containers", Map.of("name", ""))));
+        cases.put("POST /stores/blend", route -> assertThat(
+                        stranger.post("/stores/blend", Map.of("blend", "x", "from1", carrierLot, "amount1", "10 mL"))
+                                .page()
+                                .text())
+                .contains("not here any more"));
         cases.put("GET /stores/kit", route -> showsNothing(stranger.get("/stores/kit")));
         cases.put("POST /stores/kit", route -> showsNothing(stranger.post("/stores/kit", Map.of("name", ""))));
-        cases.put("POST /stores/kit/{id}/undo", route -> isNotHere(stranger.post("/stores/kit/" + kit + "/undo", Map.of())));
+        cases.put(
+                "POST /stores/kit/{id}/undo",
+                route -> isNotHere(stranger.post("/stores/kit/" + kit + "/undo", Map.of())));
         cases.put("GET /stores/recipes", route -> showsNothing(stranger.get("/stores/recipes")));
-        cases.put("POST /stores/recipes", route -> showsNothing(stranger.post("/stores/recipes", Map.of("body", "1 cup olive oil"))));
+        cases.put(
+                "POST /stores/recipes",
+                route -> showsNothing(stranger.post("/stores/recipes", Map.of("body", "1 cup olive oil"))));
         cases.put("GET /stores/recipes/{id}", route -> isNotHere(stranger.get("/stores/recipes/" + recipe)));
-        cases.put("POST /stores/recipes/{id}/remove", route -> isNotHere(stranger.post("/stores/recipes/" + recipe + "/remove", Map.of())));
-        cases.put("GET /stores/search", route -> assertThat(stranger.get("/stores/search?q=" + SECRET.replace(' ', '+')).page().select(".found").text()).doesNotContain(SECRET));
+        cases.put(
+                "POST /stores/recipes/{id}/remove",
+                route -> isNotHere(stranger.post("/stores/recipes/" + recipe + "/remove", Map.of())));
+        cases.put("GET /stores/search", route -> assertThat(stranger.get("/stores/search?q=" + SECRET.replace(' ', '+'))
+                        .page()
+                        .select(".found")
+                        .text())
+                .doesNotContain(SECRET));
         cases.put("GET /stores/convert", route -> isNotHere(stranger.get("/stores/convert?amount=10+g&of=" + herbLot)));
-        cases.put("GET /stores/catalogue", route -> showsNothing(stranger.get("/stores/catalogue?correct=own-" + SECRET.toLowerCase().replace(' ', '-'))));
-        cases.put("POST /stores/catalogue/herbs", route -> showsNothing(stranger.post("/stores/catalogue/herbs", Map.of("common", "none"))));
-        cases.put("POST /stores/catalogue/carriers", route -> showsNothing(stranger.post("/stores/catalogue/carriers", Map.of("common", "none"))));
-        cases.put("POST /stores/catalogue/{kind}/forget", route -> isNotHere(stranger.post("/stores/catalogue/own-" + SECRET.toLowerCase().replace(' ', '-') + "/forget", Map.of())));
-        cases.put("GET /stores/echo", route -> showsNothing(stranger.get("/stores/echo?field=amount&prefix=h-&expect=SOLID&amount=3+g")));
+        cases.put(
+                "GET /stores/catalogue",
+                route -> showsNothing(stranger.get(
+                        "/stores/catalogue?correct=own-" + SECRET.toLowerCase().replace(' ', '-'))));
+        cases.put(
+                "POST /stores/catalogue/herbs",
+                route -> showsNothing(stranger.post("/stores/catalogue/herbs", Map.of("common", "none"))));
+        cases.put(
+                "POST /stores/catalogue/carriers",
+                route -> showsNothing(stranger.post("/stores/catalogue/carriers", Map.of("common", "none"))));
+        cases.put(
+                "POST /stores/catalogue/{kind}/forget",
+                route -> isNotHere(stranger.post(
+                        "/stores/catalogue/own-" + SECRET.toLowerCase().replace(' ', '-') + "/forget", Map.of())));
+        cases.put(
+                "GET /stores/echo",
+                route -> showsNothing(stranger.get("/stores/echo?field=amount&prefix=h-&expect=SOLID&amount=3+g")));
         cases.put("POST /stores/herbs", route -> showsNothing(stranger.post("/stores/herbs", Map.of("herb", SECRET))));
-        cases.put("POST /stores/carriers", route -> showsNothing(stranger.post("/stores/carriers", Map.of("carrier", "none"))));
-        cases.put("POST /stores/jars", route -> showsNothing(stranger.post("/stores/jars", Map.of("capacity", "none"))));
-        cases.put("POST /settings", route -> assertThat(stranger.post("/settings", Map.of("version", "0", "theme", "DARK", "house.household", "Taken over",
-                "house.system", "US", "house.cups", "US", "house.scale", "CELSIUS", "house.currency", "EUR", "house.zone", "UTC", "house.pantry", "10 C",
-                "house.room", "20 C")).page().text()).doesNotContain(SECRET));
-        cases.put("POST /settings/password", route -> showsNothing(stranger.post("/settings/password", Map.of("oldPassword", "x", "newPassword", "y"))));
+        cases.put(
+                "POST /stores/carriers",
+                route -> showsNothing(stranger.post("/stores/carriers", Map.of("carrier", "none"))));
+        cases.put(
+                "POST /stores/jars", route -> showsNothing(stranger.post("/stores/jars", Map.of("capacity", "none"))));
+        cases.put("POST /settings", route -> assertThat(stranger.post(
+                                "/settings",
+                                Map.of(
+                                        "version",
+                                        "0",
+                                        "theme",
+                                        "DARK",
+                                        "house.household",
+                                        "Taken over",
+                                        "house.system",
+                                        "US",
+                                        "house.cups",
+                                        "US",
+                                        "house.scale",
+                                        "CELSIUS",
+                                        "house.currency",
+                                        "EUR",
+                                        "house.zone",
+                                        "UTC",
+                                        "house.pantry",
+                                        "10 C",
+                                        "house.room",
+                                        "20 C"))
+                        .page()
+                        .text())
+                .doesNotContain(SECRET));
+        cases.put(
+                "POST /settings/password",
+                route -> showsNothing(
+                        stranger.post("/settings/password", Map.of("oldPassword", "x", "newPassword", "y"))));
         // Open to everybody, and about no household at all.
-        for (String open : new String[] {"GET /sign-in", "GET /sign-up", "POST /sign-up", "POST /demo-entry", "ANY /error"}) {
+        for (String open :
+                new String[] {"GET /sign-in", "GET /sign-up", "POST /sign-up", "POST /demo-entry", "ANY /error"}) {
             cases.put(open, route -> showsNothing(new Visitor(port).get("/sign-in")));
         }
         return cases;
@@ -219,7 +418,8 @@ class ForeignHouseholdTest {
         for (RequestMappingInfo info : mappings.getHandlerMethods().keySet()) {
             for (String pattern : info.getPatternValues()) {
                 Set<RequestMethod> methods = info.getMethodsCondition().getMethods();
-                routes.add((methods.isEmpty() ? "ANY" : methods.iterator().next().name()) + " " + pattern);
+                routes.add(
+                        (methods.isEmpty() ? "ANY" : methods.iterator().next().name()) + " " + pattern);
             }
         }
         return routes;
@@ -227,8 +427,27 @@ class ForeignHouseholdTest {
 
     /** Every field of every small form, each readable, so that only the household stands in the way. */
     private Map<String, String> everything() {
-        Map<String, String> fields = new LinkedHashMap<>(Map.of("key", UUID.randomUUID().toString(), "smell", "RIGHT", "temperature", "45 C", "amount", "20 mL",
-                "from", carrierLot, "ruin", "MOULD", "lesson", "none", "count", "1", "size", "50 mL", "glass", "DARK"));
+        Map<String, String> fields = new LinkedHashMap<>(Map.of(
+                "key",
+                UUID.randomUUID().toString(),
+                "smell",
+                "RIGHT",
+                "temperature",
+                "45 C",
+                "amount",
+                "20 mL",
+                "from",
+                carrierLot,
+                "ruin",
+                "MOULD",
+                "lesson",
+                "none",
+                "count",
+                "1",
+                "size",
+                "50 mL",
+                "glass",
+                "DARK"));
         fields.putAll(Map.of("place", "ROOM", "why", "DRAWN"));
         return fields;
     }
@@ -255,7 +474,9 @@ class ForeignHouseholdTest {
             if (route.startsWith("GET ") && !route.matches("GET /sign-(in|up)")) {
                 Answer answer = new Visitor(port).get(route.substring(4).replaceAll("\\{[^}]+}", batch));
                 if (route.startsWith("GET /feed/")) {
-                    assertThat(answer.status()).as("a feed opens by its secret alone").isEqualTo(404);
+                    assertThat(answer.status())
+                            .as("a feed opens by its secret alone")
+                            .isEqualTo(404);
                 } else {
                     assertThat(answer.path()).as(route).isEqualTo("/sign-in");
                 }

@@ -57,8 +57,10 @@ class MalformedHttpTest {
     @BeforeEach
     void household() {
         tove = Visitor.stocked(port, "Malformed");
-        batch = tove.post(Visitor.form(tove.get("/bench?amount=40+g").page(), "#bench", Map.of())).path();
-        String other = tove.post(Visitor.form(tove.get("/bench?amount=30+g").page(), "#bench", Map.of())).path();
+        batch = tove.post(Visitor.form(tove.get("/bench?amount=40+g").page(), "#bench", Map.of()))
+                .path();
+        String other = tove.post(Visitor.form(tove.get("/bench?amount=30+g").page(), "#bench", Map.of()))
+                .path();
         tove.submit(other.replace("batch", "press"), "form[action*=press]", Map.of("out", "150 g"));
         oil = tove.get("/cupboard").page().select("main .bottle").attr("href");
         lot = tove.get("/stores").page().select("tr:contains(Nettle) a").attr("href");
@@ -69,7 +71,8 @@ class MalformedHttpTest {
         Random random = new Random(20261125);
         List<String> routes = routes();
         Set<String> names = names();
-        String token = tove.get("/settings").page().selectFirst("input[name=_csrf]").attr("value");
+        String token =
+                tove.get("/settings").page().selectFirst("input[name=_csrf]").attr("value");
         List<String> broken = new ArrayList<>();
         long slowest = 0;
         for (int i = 0; i < REQUESTS; i++) {
@@ -77,13 +80,20 @@ class MalformedHttpTest {
             String path = route[1].replaceAll("\\{[^}]+}", junk(random, true));
             Map<String, String> fields = new LinkedHashMap<>();
             for (int n = random.nextInt(6); n > 0; n--) {
-                fields.put(random.nextInt(4) == 0 ? junk(random, false) : List.copyOf(names).get(random.nextInt(names.size())), junk(random, false));
+                fields.put(
+                        random.nextInt(4) == 0
+                                ? junk(random, false)
+                                : List.copyOf(names).get(random.nextInt(names.size())),
+                        junk(random, false));
             }
             String before = written();
             long began = System.nanoTime();
             Answer answer;
             if (route[0].equals("GET")) {
-                String query = fields.entrySet().stream().map(e -> Visitor.encode(e.getKey()) + "=" + Visitor.encode(e.getValue())).reduce((a, b) -> a + "&" + b).orElse("");
+                String query = fields.entrySet().stream()
+                        .map(e -> Visitor.encode(e.getKey()) + "=" + Visitor.encode(e.getValue()))
+                        .reduce((a, b) -> a + "&" + b)
+                        .orElse("");
                 answer = tove.get(path + "?" + query + (random.nextInt(10) == 0 ? "&q=%ff%fe" : ""));
             } else {
                 fields.put("_csrf", token);
@@ -92,7 +102,8 @@ class MalformedHttpTest {
             slowest = Math.max(slowest, System.nanoTime() - began);
             boolean wrote = answer.status() >= 400 && !written().equals(before);
             if (answer.status() >= 500 || wrote) {
-                broken.add("%d %s %s %s%s".formatted(answer.status(), route[0], path, fields, wrote ? " wrote all the same" : ""));
+                broken.add("%d %s %s %s%s"
+                        .formatted(answer.status(), route[0], path, fields, wrote ? " wrote all the same" : ""));
             }
         }
         System.out.println(REQUESTS + " malformed requests, the slowest took " + slowest / 1_000_000 + " ms");
@@ -105,20 +116,40 @@ class MalformedHttpTest {
     @Timeout(240)
     void everyFieldOfEveryFormTakesTextOfAnyLength(String sign) {
         String text = "1" + sign.repeat(LONGEST) + "1";
-        for (String page : List.of("/stores", "/stores/supplies", "/stores/kit", "/stores/recipes", "/stores/catalogue", "/bench", "/settings", "/settings/hours", batch, oil, lot,
+        for (String page : List.of(
+                "/stores",
+                "/stores/supplies",
+                "/stores/kit",
+                "/stores/recipes",
+                "/stores/catalogue",
+                "/bench",
+                "/settings",
+                "/settings/hours",
+                batch,
+                oil,
+                lot,
                 batch.replace("batch", "press"))) {
             Document document = tove.get(page).page();
             for (Element form : document.select("main form[method=post]")) {
-                for (Element field : form.select("input:not([type]), input[type=text], textarea, input[type=date], input[type=datetime-local]")) {
-                    Map<String, String> fields = new LinkedHashMap<>(Visitor.form(document, cssOf(form), Map.of()).fields());
+                for (Element field : form.select(
+                        "input:not([type]), input[type=text], textarea, input[type=date], input[type=datetime-local]")) {
+                    Map<String, String> fields = new LinkedHashMap<>(
+                            Visitor.form(document, cssOf(form), Map.of()).fields());
                     fields.put(field.attr("name"), text);
                     Answer answer = tove.post(new Filled(form.attr("action"), fields));
-                    assertThat(answer.status()).as(page + " " + field.attr("name")).isLessThan(500);
+                    assertThat(answer.status())
+                            .as(page + " " + field.attr("name"))
+                            .isLessThan(500);
                 }
             }
         }
-        for (String query : List.of("/stores/search?q=", "/stores/echo?field=amount&prefix=h-&expect=SOLID&amount=", "/stores/convert?of=olive+oil&amount=")) {
-            assertThat(tove.get(query + Visitor.encode(text.substring(0, 6000))).status()).as(query).isLessThan(500);
+        for (String query : List.of(
+                "/stores/search?q=",
+                "/stores/echo?field=amount&prefix=h-&expect=SOLID&amount=",
+                "/stores/convert?of=olive+oil&amount=")) {
+            assertThat(tove.get(query + Visitor.encode(text.substring(0, 6000))).status())
+                    .as(query)
+                    .isLessThan(500);
         }
     }
 
@@ -127,8 +158,19 @@ class MalformedHttpTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/shelf?a=%ff", "/bench?more[256].amount=1", "/bench?more[-1].amount=1", "/bench?more[x].amount=1", "/bench?time[by]=1", "/bench?time.hold[100000]=1",
-        "/bench?start=0000-01-01", "/bench?start=%2B999999999-01-01", "/stores/catalogue?corrects=NaN", "/sign-in?%ff=1"})
+    @ValueSource(
+            strings = {
+                "/shelf?a=%ff",
+                "/bench?more[256].amount=1",
+                "/bench?more[-1].amount=1",
+                "/bench?more[x].amount=1",
+                "/bench?time[by]=1",
+                "/bench?time.hold[100000]=1",
+                "/bench?start=0000-01-01",
+                "/bench?start=%2B999999999-01-01",
+                "/stores/catalogue?corrects=NaN",
+                "/sign-in?%ff=1"
+            })
     void whatNoFormSendsIsNoMistakeOfOurs(String address) {
         for (Visitor visitor : List.of(tove, new Visitor(port))) {
             assertThat(visitor.get(address).status()).as(address).isLessThan(500);
@@ -140,7 +182,10 @@ class MalformedHttpTest {
         Answer answer = tove.post(batch + "/note", Map.of("words", "x".repeat(70_000)));
         assertThat(answer.status()).isEqualTo(413);
         assertThat(answer.page().text()).contains("more than a form holds");
-        Answer late = tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "olive", "amount", "1 L", "opened", "1066-10-14"));
+        Answer late = tove.submit(
+                "/stores",
+                "form[action$=carriers]",
+                Map.of("carrier", "olive", "amount", "1 L", "opened", "1066-10-14"));
         assertThat(late.page().text()).contains("The year 1066 is not one of a stillroom's");
     }
 
@@ -152,10 +197,15 @@ class MalformedHttpTest {
         atOnce(i -> tove.post(undo));
         assertThat(tove.get(batch).page().text()).contains("Taken back: nothing stands in a jar");
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "50 g"));
-        List<String> lots = tove.get("/stores").page().select("tr:contains(Nettle) a").eachAttr("href").stream().distinct().toList();
-        atOnce(i -> tove.post(lots.get(i % 2) + "/merge", Map.of("other", lots.get((i + 1) % 2).replaceAll(".*/", ""))));
+        List<String> lots = tove.get("/stores").page().select("tr:contains(Nettle) a").eachAttr("href").stream()
+                .distinct()
+                .toList();
+        atOnce(i -> tove.post(
+                lots.get(i % 2) + "/merge",
+                Map.of("other", lots.get((i + 1) % 2).replaceAll(".*/", ""))));
         assertThat(tove.get("/stores").page().select("tr:contains(Nettle)")).hasSize(1);
-        assertThat(tove.get("/stores").page().select("tr:contains(Nettle)").text()).contains("220 g");
+        assertThat(tove.get("/stores").page().select("tr:contains(Nettle)").text())
+                .contains("220 g");
     }
 
     /** A repeat gets the first answer though the stock has gone since; another body under the key is refused, and nothing is written. */
@@ -166,7 +216,8 @@ class MalformedHttpTest {
         tove.submit(lot, "#do-draw", Map.of("amount", "30 g"));
         Answer again = tove.post(draw);
         assertThat(again.path()).isEqualTo(first.path());
-        assertThat(again.page().select(".notice").text()).isEqualTo(first.page().select(".notice").text());
+        assertThat(again.page().select(".notice").text())
+                .isEqualTo(first.page().select(".notice").text());
         Map<String, String> other = new LinkedHashMap<>(draw.fields());
         other.put("amount", "20 g");
         String before = written();
@@ -177,21 +228,31 @@ class MalformedHttpTest {
     }
 
     private static void atOnce(java.util.function.IntFunction<Answer> deed) {
-        List<CompletableFuture<Answer>> all = IntStream.range(0, 6).mapToObj(i -> CompletableFuture.supplyAsync(() -> deed.apply(i))).toList();
-        assertThat(all.stream().map(CompletableFuture::join)).extracting(Answer::status).allSatisfy(status -> assertThat(status).isLessThan(500));
+        List<CompletableFuture<Answer>> all = IntStream.range(0, 6)
+                .mapToObj(i -> CompletableFuture.supplyAsync(() -> deed.apply(i)))
+                .toList();
+        assertThat(all.stream().map(CompletableFuture::join))
+                .extracting(Answer::status)
+                .allSatisfy(status -> assertThat(status).isLessThan(500));
     }
 
     /** How much has been written, by whomever. */
     private String written() {
-        return sql.sql("select (select count(*) from movement) || ' ' || (select count(*) from batch_entry) || ' ' || (select count(*) from lot) || ' ' || (select count(*) from batch)"
-                + " || ' ' || (select count(*) from condition) || ' ' || (select count(*) from form_key) || ' ' || (select coalesce(sum(balance), 0) from lot)").query(String.class).single();
+        return sql.sql(
+                        "select (select count(*) from movement) || ' ' || (select count(*) from batch_entry) || ' ' || (select count(*) from lot) || ' ' || (select count(*) from batch)"
+                                + " || ' ' || (select count(*) from condition) || ' ' || (select count(*) from form_key) || ' ' || (select coalesce(sum(balance), 0) from lot)")
+                .query(String.class)
+                .single();
     }
 
     private List<String> routes() {
         List<String> routes = new ArrayList<>();
         for (RequestMappingInfo info : mappings.getHandlerMethods().keySet()) {
             Set<RequestMethod> methods = info.getMethodsCondition().getMethods();
-            info.getPatternValues().forEach(pattern -> routes.add((methods.isEmpty() ? "GET" : methods.iterator().next().name()) + " " + pattern));
+            info.getPatternValues()
+                    .forEach(pattern -> routes.add((methods.isEmpty()
+                                    ? "GET"
+                                    : methods.iterator().next().name()) + " " + pattern));
         }
         routes.removeIf(route -> route.contains("sign-") || route.contains("demo-entry") || route.contains("/error"));
         routes.sort(null);
@@ -201,7 +262,17 @@ class MalformedHttpTest {
     /** Every name a field of a page has. */
     private Set<String> names() {
         Set<String> names = new LinkedHashSet<>();
-        for (String page : List.of("/stores", "/bench", "/settings", "/settings/hours", batch, oil, lot, "/shelf", "/stores/supplies", "/stores/kit")) {
+        for (String page : List.of(
+                "/stores",
+                "/bench",
+                "/settings",
+                "/settings/hours",
+                batch,
+                oil,
+                lot,
+                "/shelf",
+                "/stores/supplies",
+                "/stores/kit")) {
             tove.get(page).page().select("main [name]").forEach(field -> names.add(field.attr("name")));
         }
         names.remove("_csrf");
@@ -209,10 +280,45 @@ class MalformedHttpTest {
     }
 
     private String junk(Random random, boolean inPath) {
-        List<String> bits = List.of("", "x", "-1", "NaN", "Infinity", "1e999", "9".repeat(30), "2026-13-45", "+999999999-12-31", "12:99", "null", "RIGHT", "MOULD", "YES", "00000000-0000-0000-0000-000000000000",
-                UUID.nameUUIDFromBytes(new byte[] {(byte) random.nextInt(250)}).toString(), lot.replaceAll(".*/", ""), oil.replaceAll(".*/", ""), batch.replaceAll(".*/", ""), "15 kg", "2 g, 1 cup", "an half cup",
-                "é", "'; drop table lot; --", "<script>", "more[99].amount", "a.b.c.d", "stand.shake.1", "stand.shake.99999", "${7*7}", "{}", "[1]", "60 g", "yes");
+        List<String> bits = List.of(
+                "",
+                "x",
+                "-1",
+                "NaN",
+                "Infinity",
+                "1e999",
+                "9".repeat(30),
+                "2026-13-45",
+                "+999999999-12-31",
+                "12:99",
+                "null",
+                "RIGHT",
+                "MOULD",
+                "YES",
+                "00000000-0000-0000-0000-000000000000",
+                UUID.nameUUIDFromBytes(new byte[] {(byte) random.nextInt(250)}).toString(),
+                lot.replaceAll(".*/", ""),
+                oil.replaceAll(".*/", ""),
+                batch.replaceAll(".*/", ""),
+                "15 kg",
+                "2 g, 1 cup",
+                "an half cup",
+                "é",
+                "'; drop table lot; --",
+                "<script>",
+                "more[99].amount",
+                "a.b.c.d",
+                "stand.shake.1",
+                "stand.shake.99999",
+                "${7*7}",
+                "{}",
+                "[1]",
+                "60 g",
+                "yes");
         String bit = bits.get(random.nextInt(bits.size()));
-        return inPath ? Visitor.encode(bit.isEmpty() || bit.contains(";") || bit.contains("/") || bit.contains("%") ? "x" : bit) : random.nextInt(12) == 0 ? bit + "\u0000" : bit;
+        return inPath
+                ? Visitor.encode(
+                        bit.isEmpty() || bit.contains(";") || bit.contains("/") || bit.contains("%") ? "x" : bit)
+                : random.nextInt(12) == 0 ? bit + "\u0000" : bit;
     }
 }

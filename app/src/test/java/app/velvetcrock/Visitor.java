@@ -6,8 +6,8 @@ import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
-import java.net.http.HttpResponse.BodyHandlers;
 import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -21,7 +21,10 @@ import org.jsoup.nodes.Element;
 public final class Visitor {
 
     private final String base;
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(new CookieManager()).followRedirects(HttpClient.Redirect.NORMAL).build();
+    private final HttpClient client = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NORMAL)
+            .build();
 
     public Visitor(int port) {
         base = "http://127.0.0.1:" + port;
@@ -30,10 +33,21 @@ public final class Visitor {
     /** A new household, signed in. */
     public static Visitor household(int port, String name) {
         Visitor visitor = new Visitor(port);
-        Answer answer = visitor.submit("/sign-up", "form", Map.of(
-                "name", "Tove", "email", UUID.randomUUID() + "@example.org", "password", "five jars of oil", "house.household", name));
+        Answer answer = visitor.submit(
+                "/sign-up",
+                "form",
+                Map.of(
+                        "name",
+                        "Tove",
+                        "email",
+                        UUID.randomUUID() + "@example.org",
+                        "password",
+                        "five jars of oil",
+                        "house.household",
+                        name));
         if (!answer.path().equals("/shelf")) {
-            throw new AssertionError("sign-up led to " + answer.path() + ": " + answer.page().text());
+            throw new AssertionError(
+                    "sign-up led to " + answer.path() + ": " + answer.page().text());
         }
         return visitor;
     }
@@ -42,7 +56,10 @@ public final class Visitor {
     public static Visitor stocked(int port, String name) {
         Visitor visitor = household(port, name);
         visitor.submit("/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "200 g"));
-        visitor.submit("/stores", "form[action$=carriers]", Map.of("carrier", "rapeseed", "amount", "1 L", "opened", "2026-09-20"));
+        visitor.submit(
+                "/stores",
+                "form[action$=carriers]",
+                Map.of("carrier", "rapeseed", "amount", "1 L", "opened", "2026-09-20"));
         visitor.submit("/stores", "form[action$=jars]", Map.of("capacity", "500 mL", "width", "84 mm", "pieces", "2"));
         return visitor;
     }
@@ -55,7 +72,9 @@ public final class Visitor {
     }
 
     public Answer get(String path, String header, String value) {
-        return send(HttpRequest.newBuilder(URI.create(base + path)).header(header, value).GET());
+        return send(HttpRequest.newBuilder(URI.create(base + path))
+                .header(header, value)
+                .GET());
     }
 
     /** Opens a page and sends one of its forms with some fields changed. */
@@ -106,7 +125,9 @@ public final class Visitor {
     /** Posts some fields to an address with this visitor's own token, as a hand-made request would. */
     public Answer post(String path, Map<String, String> fields) {
         Map<String, String> all = new LinkedHashMap<>(fields);
-        all.put("_csrf", get("/settings").page().selectFirst("input[name=_csrf]").attr("value"));
+        all.put(
+                "_csrf",
+                get("/settings").page().selectFirst("input[name=_csrf]").attr("value"));
         return post(new Filled(path, all));
     }
 

@@ -30,8 +30,12 @@ class Batch {
     int number;
 
     String name;
-    @Nullable UUID jarId;
-    @Nullable UUID kitId;
+
+    @Nullable
+    UUID jarId;
+
+    @Nullable
+    UUID kitId;
 
     @Column(columnDefinition = "jsonb")
     @ColumnTransformer(write = "?::jsonb")

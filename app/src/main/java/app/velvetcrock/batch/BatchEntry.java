@@ -53,10 +53,12 @@ class BatchEntry {
     /** The one-time key of the form it came from. */
     UUID clientKey;
 
-    @Nullable UUID correctsId;
+    @Nullable
+    UUID correctsId;
 
     /** The task it did, as its key is written. */
-    @Nullable String task;
+    @Nullable
+    String task;
 
     /** As it was typed. */
     String typed;

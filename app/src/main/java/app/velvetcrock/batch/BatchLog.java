@@ -48,7 +48,8 @@ class BatchLog {
 
     @Transactional(readOnly = true)
     BatchSheet sheet(UUID id) {
-        return reader.read(List.of(batches.findHere(id).orElseThrow(() -> new NotHere("that batch")))).get(0);
+        return reader.read(List.of(batches.findHere(id).orElseThrow(() -> new NotHere("that batch"))))
+                .get(0);
     }
 
     /** Lets only one at a time write about a batch, and reads it as it then stands. */
@@ -60,12 +61,16 @@ class BatchLog {
 
     @Transactional(propagation = Propagation.MANDATORY)
     UUID write(UUID batch, Draft draft, UUID key) {
-        return save(new BatchEntry(draft.kind(), batch, draft.at(), new BatchEntry.Said(key, draft.typed())), draft.task(), json.write(draft.value()));
+        return save(
+                new BatchEntry(draft.kind(), batch, draft.at(), new BatchEntry.Said(key, draft.typed())),
+                draft.task(),
+                json.write(draft.value()));
     }
 
     @Transactional(propagation = Propagation.MANDATORY)
     void takeBack(UUID batch, UUID entry) {
-        BatchEntry back = new BatchEntry(Kind.TAKEN_BACK, batch, clock.instant(), new BatchEntry.Said(UUID.randomUUID(), ""));
+        BatchEntry back =
+                new BatchEntry(Kind.TAKEN_BACK, batch, clock.instant(), new BatchEntry.Said(UUID.randomUUID(), ""));
         back.correctsId = entry;
         save(back, null, "{}");
     }

@@ -4,9 +4,9 @@ import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
-import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.timetable.Timetable;
+import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stillroom.Hours;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -46,7 +46,10 @@ class BatchPage {
     record Typed(String which, TendForm form, Fields fields) {}
 
     String show(Model model, BatchSheet sheet) {
-        return show(model, sheet, new Typed("", TendForm.empty(), new Fields(House.usual().reader())));
+        return show(
+                model,
+                sheet,
+                new Typed("", TendForm.empty(), new Fields(House.usual().reader())));
     }
 
     String show(Model model, BatchSheet sheet, Typed typed) {
@@ -55,7 +58,15 @@ class BatchPage {
         model.addAttribute("conditions", conditions.ofBatch(sheet.id()));
         model.addAttribute("drawing", drawing(sheet));
         model.addAttribute("ribbon", Ribbon.of(sheet, clock.instant(), households.current()));
-        model.addAttribute("ahead", Remaining.of(sheet.course(), sheet.plan().request(), hours.home(), sheet.frozen().holds()).map(Timetable::placed).orElse(List.of()));
+        model.addAttribute(
+                "ahead",
+                Remaining.of(
+                                sheet.course(),
+                                sheet.plan().request(),
+                                hours.home(),
+                                sheet.frozen().holds())
+                        .map(Timetable::placed)
+                        .orElse(List.of()));
         model.addAttribute("which", typed.which());
         model.addAttribute("typed", typed.form());
         model.addAttribute("sent", typed.fields());
@@ -70,7 +81,9 @@ class BatchPage {
     /** Bottles in stock of the oil a batch stands in. */
     List<Stock.OfCarrier> sameOil(BatchSheet sheet) {
         String kind = sheet.plan().request().carrier().kind().key();
-        return stores.carriers().stream().filter(carrier -> carrier.kind().key().equals(kind)).toList();
+        return stores.carriers().stream()
+                .filter(carrier -> carrier.kind().key().equals(kind))
+                .toList();
     }
 
     private static JarDrawing drawing(BatchSheet sheet) {

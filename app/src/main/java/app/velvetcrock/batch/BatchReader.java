@@ -8,8 +8,8 @@ import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.timetable.HomeHours;
-import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Hours;
+import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
 import java.time.Clock;
@@ -41,7 +41,16 @@ class BatchReader {
     private final Json json;
     private final Clock clock;
 
-    BatchReader(EntryRepository entries, PlanRevisions revisions, Households households, Hours hours, People people, Conditions conditions, LogWords words, Json json, Clock clock) {
+    BatchReader(
+            EntryRepository entries,
+            PlanRevisions revisions,
+            Households households,
+            Hours hours,
+            People people,
+            Conditions conditions,
+            LogWords words,
+            Json json,
+            Clock clock) {
         this.entries = entries;
         this.revisions = revisions;
         this.households = households;
@@ -58,10 +67,19 @@ class BatchReader {
             return List.of();
         }
         Reading reading = new Reading(households.current(), hours.home(), people.namesHere(), conditions.open());
-        Map<UUID, String> revised = revisions.latest(batches.stream().map(b -> b.id).toList());
-        Map<UUID, List<BatchEntry>> logs = entries.ofBatches(batches.stream().map(b -> b.id).toList())
-                .stream().collect(Collectors.groupingBy(entry -> entry.batchId));
-        return batches.stream().map(batch -> sheet(batch, revised.getOrDefault(batch.id, batch.plan), logs.getOrDefault(batch.id, List.of()), reading)).toList();
+        Map<UUID, String> revised =
+                revisions.latest(batches.stream().map(b -> b.id).toList());
+        Map<UUID, List<BatchEntry>> logs = entries
+                .ofBatches(batches.stream().map(b -> b.id).toList())
+                .stream()
+                .collect(Collectors.groupingBy(entry -> entry.batchId));
+        return batches.stream()
+                .map(batch -> sheet(
+                        batch,
+                        revised.getOrDefault(batch.id, batch.plan),
+                        logs.getOrDefault(batch.id, List.of()),
+                        reading))
+                .toList();
     }
 
     private record Reading(House house, HomeHours home, Map<UUID, String> names, List<Told> open) {}
@@ -69,22 +87,55 @@ class BatchReader {
     private BatchSheet sheet(Batch batch, String plan, List<BatchEntry> log, Reading reading) {
         FrozenPlan frozen = json.read(plan, FrozenPlan.class);
         var zone = reading.house().settings().zone();
-        List<Entry> said = log.stream().map(entry -> new Entry(entry.id, entry.happenedAt, words.what(entry))).toList();
+        List<Entry> said = log.stream()
+                .map(entry -> new Entry(entry.id, entry.happenedAt, words.what(entry)))
+                .toList();
         Course course = Course.of(frozen.plan(), said, clock.instant(), zone);
         Log holding = Log.of(said);
-        Set<UUID> takenBack = log.stream().filter(e -> e.correctsId != null).map(e -> e.correctsId).collect(Collectors.toSet());
-        Set<Kind> held = log.stream().filter(e -> !takenBack.contains(e.id)).map(e -> e.kind)
+        Set<UUID> takenBack = log.stream()
+                .filter(e -> e.correctsId != null)
+                .map(e -> e.correctsId)
+                .collect(Collectors.toSet());
+        Set<Kind> held = log.stream()
+                .filter(e -> !takenBack.contains(e.id))
+                .map(e -> e.kind)
                 .collect(Collectors.toCollection(() -> EnumSet.noneOf(Kind.class)));
-        List<BatchSheet.Line> lines = log.stream().map(e -> line(e, takenBack.contains(e.id), held, reading)).toList();
-        return new BatchSheet(batch.id, batch.number, batch.name, batch.stand(), frozen, course, holding, Rounds.open(course, holding, reading.home(), frozen.holds()), lines,
-                reading.open().stream().filter(told -> batch.id.equals(told.subject().batch())).toList());
+        List<BatchSheet.Line> lines = log.stream()
+                .map(e -> line(e, takenBack.contains(e.id), held, reading))
+                .toList();
+        return new BatchSheet(
+                batch.id,
+                batch.number,
+                batch.name,
+                batch.stand(),
+                frozen,
+                course,
+                holding,
+                Rounds.open(course, holding, reading.home(), frozen.holds()),
+                lines,
+                reading.open().stream()
+                        .filter(told -> batch.id.equals(told.subject().batch()))
+                        .toList());
     }
 
     private BatchSheet.Line line(BatchEntry entry, boolean takenBack, Set<Kind> held, Reading reading) {
-        Set<Kind> resting = entry.kind == Kind.CHARGED ? ON_CHARGE : entry.kind == Kind.STRAINED ? ON_STRAINING : Set.of();
-        boolean can = !takenBack && entry.kind != Kind.TAKEN_BACK && resting.stream().noneMatch(held::contains);
-        Optional<StrainedValue> strained = entry.kind == Kind.STRAINED ? Optional.of(json.read(entry.value, StrainedValue.class)) : Optional.empty();
-        return new BatchSheet.Line(entry.id, entry.kind.name(), entry.happenedAt, entry.recordedAt, reading.names().getOrDefault(entry.accountId, "somebody"),
-                words.of(entry, reading.house()), entry.typed, takenBack, can, strained);
+        Set<Kind> resting =
+                entry.kind == Kind.CHARGED ? ON_CHARGE : entry.kind == Kind.STRAINED ? ON_STRAINING : Set.of();
+        boolean can =
+                !takenBack && entry.kind != Kind.TAKEN_BACK && resting.stream().noneMatch(held::contains);
+        Optional<StrainedValue> strained = entry.kind == Kind.STRAINED
+                ? Optional.of(json.read(entry.value, StrainedValue.class))
+                : Optional.empty();
+        return new BatchSheet.Line(
+                entry.id,
+                entry.kind.name(),
+                entry.happenedAt,
+                entry.recordedAt,
+                reading.names().getOrDefault(entry.accountId, "somebody"),
+                words.of(entry, reading.house()),
+                entry.typed,
+                takenBack,
+                can,
+                strained);
     }
 }

@@ -5,9 +5,9 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
-import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.Query;
 
 interface BatchRepository extends JpaRepository<Batch, UUID> {
@@ -23,7 +23,8 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     int nextNumber();
 
     /** Batches neither strained nor thrown out, whose start holds; the core says of each what that comes to. */
-    @Query("""
+    @Query(
+            """
             select b from Batch b where not exists (
                 select e from BatchEntry e where e.batchId = b.id
                 and e.kind in (app.velvetcrock.batch.BatchEntry.Kind.STRAINED, app.velvetcrock.batch.BatchEntry.Kind.DISCARDED)
@@ -35,7 +36,8 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
     List<Batch> unstrained();
 
     /** Batches strained or thrown out, and that holds; the newest first. */
-    @Query("""
+    @Query(
+            """
             select b from Batch b where exists (
                 select e from BatchEntry e where e.batchId = b.id
                 and e.kind in (app.velvetcrock.batch.BatchEntry.Kind.STRAINED, app.velvetcrock.batch.BatchEntry.Kind.DISCARDED)

@@ -1,14 +1,13 @@
 package app.velvetcrock.batch;
 
 import app.velvetcrock.condition.Told;
-import app.velvetcrock.core.heat.HeatAlarm;
-import app.velvetcrock.core.look.Held;
-import java.util.Comparator;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Levels;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.heat.HeatAlarm;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Pace;
@@ -18,6 +17,7 @@ import app.velvetcrock.core.strain.YieldForecast;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stillroom.House;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -29,7 +29,16 @@ import java.util.UUID;
  * @param conditions what is wrong with it or with what came of it, and not answered yet
  */
 public record BatchSheet(
-        UUID id, int number, String name, Stand stand, FrozenPlan frozen, Course course, Log log, List<Task> open, List<Line> lines, List<Told> conditions) {
+        UUID id,
+        int number,
+        String name,
+        Stand stand,
+        FrozenPlan frozen,
+        Course course,
+        Log log,
+        List<Task> open,
+        List<Line> lines,
+        List<Told> conditions) {
 
     private static final double MINUTES_PER_HOUR = 60;
 
@@ -48,7 +57,15 @@ public record BatchSheet(
      * @param canTakeBack true when it can still be taken back from here
      */
     public record Line(
-            UUID id, String kind, Instant happenedAt, Instant recordedAt, String by, String words, String typed, boolean takenBack, boolean canTakeBack,
+            UUID id,
+            String kind,
+            Instant happenedAt,
+            Instant recordedAt,
+            String by,
+            String words,
+            String typed,
+            boolean takenBack,
+            boolean canTakeBack,
             Optional<StrainedValue> strained) {}
 
     public BatchPlan plan() {
@@ -57,7 +74,10 @@ public record BatchSheet(
 
     /** What straining gave, when it was strained and that holds. */
     public Optional<StrainedValue> strained() {
-        return lines.stream().filter(line -> !line.takenBack()).flatMap(line -> line.strained().stream()).findFirst();
+        return lines.stream()
+                .filter(line -> !line.takenBack())
+                .flatMap(line -> line.strained().stream())
+                .findFirst();
     }
 
     public Volume oilIn() {
@@ -69,29 +89,42 @@ public record BatchSheet(
         Charge really = course.charge();
         return really.equals(plan().charge())
                 ? plan().yield()
-                : YieldForecast.of(really.herbs(), really.oil(), plan().request().circumstances().pressing(), plan().request().ownRetentions());
+                : YieldForecast.of(
+                        really.herbs(),
+                        really.oil(),
+                        plan().request().circumstances().pressing(),
+                        plan().request().ownRetentions());
     }
 
     /** The vessel as it stands, drawn at a scale: with herb above the oil when the last look found it so. */
     public JarDrawing drawing(double scale) {
         Charge really = course.charge();
-        Levels levels = course.standsOut() ? Levels.standingOut(really) : really.equals(plan().charge()) ? plan().found().levels() : Levels.of(really);
+        Levels levels = course.standsOut()
+                ? Levels.standingOut(really)
+                : really.equals(plan().charge()) ? plan().found().levels() : Levels.of(really);
         return JarDrawing.of(really.vessel(), levels, JarDrawing.Look.of(plan(), course.progress()), scale);
     }
 
     /** What throwing it out taught; empty where it was not thrown out. */
     public String lesson() {
-        return log.last(app.velvetcrock.core.course.Entry.Discarded.class).map(d -> "%s: %s".formatted(d.ruin().word(), d.lesson())).orElse("");
+        return log.last(app.velvetcrock.core.course.Entry.Discarded.class)
+                .map(d -> "%s: %s".formatted(d.ruin().word(), d.lesson()))
+                .orElse("");
     }
 
     /** The last temperature read, for the crock; nothing where none was read. */
     public String degrees(House house) {
-        return course.heat().flatMap(HeatCourse::latest).map(reading -> house.temperature(reading.temperature())).orElse("");
+        return course.heat()
+                .flatMap(HeatCourse::latest)
+                .map(reading -> house.temperature(reading.temperature()))
+                .orElse("");
     }
 
     /** The heat it has had, drawn so wide; absent where nothing is heated. */
     public Optional<HeatPicture> trace(Instant now, House house, double width) {
-        return course.heat().map(heat -> HeatPicture.of(course.stage(), heat, Ribbon.scale(this, now, house, new Ribbon.Frame(0, width)), house));
+        return course.heat()
+                .map(heat -> HeatPicture.of(
+                        course.stage(), heat, Ribbon.scale(this, now, house, new Ribbon.Frame(0, width)), house));
     }
 
     /** What is wrong with it as a whole, not with one of its bottles. */
@@ -101,7 +134,9 @@ public record BatchSheet(
 
     /** The condition that holds a deed back; absent where nothing does. */
     public Optional<Told> holding(Held deed) {
-        return conditions.stream().filter(told -> told.isOfBatch(id) && told.holds(deed)).findFirst();
+        return conditions.stream()
+                .filter(told -> told.isOfBatch(id) && told.holds(deed))
+                .findFirst();
     }
 
     /** What to do about heat that is over its ceiling, or on its way there; absent while it is well. */
@@ -113,10 +148,17 @@ public record BatchSheet(
         String ceiling = house.temperature(alarm.ceiling());
         String again = house.time(alarm.lookAgain());
         if (alarm.isOver()) {
-            return "%s is over its ceiling of %s: %s. Read it again by %s.".formatted(house.temperature(alarm.latest().temperature()), ceiling,
-                    heat.on() ? "turn it to warm or off and lift the lid now" : "leave the lid off until it is below", again);
+            return "%s is over its ceiling of %s: %s. Read it again by %s."
+                    .formatted(
+                            house.temperature(alarm.latest().temperature()),
+                            ceiling,
+                            heat.on()
+                                    ? "turn it to warm or off and lift the lid now"
+                                    : "leave the lid off until it is below",
+                            again);
         }
-        return "On this course it is past %s in about %d min: turn it to warm or lift the lid. Read it again by %s.".formatted(ceiling, alarm.reached().orElseThrow().toMinutes(), again);
+        return "On this course it is past %s in about %d min: turn it to warm or lift the lid. Read it again by %s."
+                .formatted(ceiling, alarm.reached().orElseThrow().toMinutes(), again);
     }
 
     /** What it is called where it is one of several: "Yarrow, jar 3". */
@@ -126,7 +168,9 @@ public record BatchSheet(
 
     /** The word the vessel's tag carries. */
     public String tagWord() {
-        Optional<String> wrong = condition().map(told -> told.kind().word()).or(() -> course.heat().flatMap(HeatCourse::alarm).map(alarm -> alarm.isOver() ? "too hot" : "soon too hot"));
+        Optional<String> wrong = condition().map(told -> told.kind().word()).or(() -> course.heat()
+                .flatMap(HeatCourse::alarm)
+                .map(alarm -> alarm.isOver() ? "too hot" : "soon too hot"));
         if (wrong.isPresent()) {
             return wrong.get();
         }
@@ -137,21 +181,33 @@ public record BatchSheet(
             return "strain: %d d over".formatted(course.overdueDays());
         }
         if (course.isDue()) {
-            return course.next().isPresent() ? "next stage now" : course.heat().isPresent() ? "strain now" : "strain today";
+            return course.next().isPresent()
+                    ? "next stage now"
+                    : course.heat().isPresent() ? "strain now" : "strain today";
         }
-        return course.heat().map(BatchSheet::heatWord).orElseGet(() -> course.stage().pace() == Pace.DAYS
-                ? "day %d of %d".formatted(course.day(), course.length())
-                : "%s of %s".formatted(Decimals.upTo(course.progress() * course.length(), 0), course.stage().pace().words(course.length())));
+        return course.heat()
+                .map(BatchSheet::heatWord)
+                .orElseGet(() -> course.stage().pace() == Pace.DAYS
+                        ? "day %d of %d".formatted(course.day(), course.length())
+                        : "%s of %s"
+                                .formatted(
+                                        Decimals.upTo(course.progress() * course.length(), 0),
+                                        course.stage().pace().words(course.length())));
     }
 
     private static String heatWord(HeatCourse heat) {
-        String hours = "%s of %s h".formatted(Decimals.upTo(heat.trace().credited().minutes() / MINUTES_PER_HOUR, 1),
-                Decimals.upTo(heat.wanted().minutes() / MINUTES_PER_HOUR, 0));
+        String hours = "%s of %s h"
+                .formatted(
+                        Decimals.upTo(heat.trace().credited().minutes() / MINUTES_PER_HOUR, 1),
+                        Decimals.upTo(heat.wanted().minutes() / MINUTES_PER_HOUR, 0));
         return heat.on() ? hours : heat.sessions() == 0 ? "not on heat yet" : hours + ", off";
     }
 
     /** Tells whether the tag should stand out: something is wrong, or it is time. */
     public boolean isPressing() {
-        return condition().isPresent() || course.standsOut() || course.isDue() || course.heat().flatMap(HeatCourse::alarm).isPresent();
+        return condition().isPresent()
+                || course.standsOut()
+                || course.isDue()
+                || course.heat().flatMap(HeatCourse::alarm).isPresent();
     }
 }

@@ -53,8 +53,20 @@ public class Batches {
     private final Clock clock;
 
     Batches(
-            BatchRepository batches, EntryRepository entries, BatchReader reader, BatchLog log, Conditions conditions, HeatWatch wrong, Lineage lineage,
-            Stores stores, KitShelf kit, Oils oils, Ledger ledger, Households households, Json json, Clock clock) {
+            BatchRepository batches,
+            EntryRepository entries,
+            BatchReader reader,
+            BatchLog log,
+            Conditions conditions,
+            HeatWatch wrong,
+            Lineage lineage,
+            Stores stores,
+            KitShelf kit,
+            Oils oils,
+            Ledger ledger,
+            Households households,
+            Json json,
+            Clock clock) {
         this.batches = batches;
         this.entries = entries;
         this.reader = reader;
@@ -82,13 +94,16 @@ public class Batches {
     /** Every batch that stands in a vessel, by number. */
     @Transactional(readOnly = true)
     public List<BatchSheet> standing() {
-        return reader.read(batches.unstrained()).stream().filter(sheet -> sheet.course().state() == Course.State.STANDING).toList();
+        return reader.read(batches.unstrained()).stream()
+                .filter(sheet -> sheet.course().state() == Course.State.STANDING)
+                .toList();
     }
 
     /** How many of each size of jar, and of each pot, are in use. */
     @Transactional(readOnly = true)
     public Map<UUID, Long> inUse() {
-        return batches.unstrained().stream().collect(Collectors.groupingBy(batch -> batch.stand().id(), Collectors.counting()));
+        return batches.unstrained().stream()
+                .collect(Collectors.groupingBy(batch -> batch.stand().id(), Collectors.counting()));
     }
 
     /** The latest batches that were strained or thrown out, the newest first. */
@@ -118,7 +133,10 @@ public class Batches {
         List<UUID> started = new ArrayList<>();
         for (int i = 0; i < parts.size(); i++) {
             String which = parts.size() == 1 ? "" : " (%d of %d)".formatted(i + 1, parts.size());
-            started.add(start(parts.get(i), which, i == 0 ? key : UUID.nameUUIDFromBytes((key + which).getBytes(StandardCharsets.UTF_8))));
+            started.add(start(
+                    parts.get(i),
+                    which,
+                    i == 0 ? key : UUID.nameUUIDFromBytes((key + which).getBytes(StandardCharsets.UTF_8))));
         }
         return started;
     }
@@ -133,8 +151,12 @@ public class Batches {
         take(beginning.stand());
         String names = plan.request().herbNames();
         String name = (names.length() > LONGEST_NAME ? names.substring(0, LONGEST_NAME) + "…" : names) + which;
-        Batch batch = batches.saveAndFlush(new Batch(batches.nextNumber(), name, beginning.stand(), json.write(frozen), clock.instant()));
-        UUID entry = log.write(batch.id, Draft.of(Kind.CHARGED, weighed.at(), "", new Entry.Charged(weighed.herb(), weighed.oil())), key);
+        Batch batch = batches.saveAndFlush(
+                new Batch(batches.nextNumber(), name, beginning.stand(), json.write(frozen), clock.instant()));
+        UUID entry = log.write(
+                batch.id,
+                Draft.of(Kind.CHARGED, weighed.at(), "", new Entry.Charged(weighed.herb(), weighed.oil())),
+                key);
         use(batch.id, frozen, weighed, new Ledger.Why(Cause.USED, batch.id, entry, weighed.at()));
         return batch.id;
     }
@@ -144,10 +166,19 @@ public class Batches {
         BatchPlan plan = frozen.plan();
         double really = weighed.herb().grams() / plan.charge().herbs().mass().grams();
         for (int i = 0; i < frozen.herbLots().size(); i++) {
-            use(batch, frozen.herbLots().get(i), plan.request().herbs().get(i).mass().times(really), why);
+            use(
+                    batch,
+                    frozen.herbLots().get(i),
+                    plan.request().herbs().get(i).mass().times(really),
+                    why);
         }
-        use(batch, frozen.carrierLot(), plan.request().carrier().kind().density().massOf(weighed.oil()), why);
-        plan.moistening().ifPresent(moist -> frozen.spiritLot().ifPresent(lot -> use(batch, lot, moist.fromBottle().times(really), why)));
+        use(
+                batch,
+                frozen.carrierLot(),
+                plan.request().carrier().kind().density().massOf(weighed.oil()),
+                why);
+        plan.moistening().ifPresent(moist -> frozen.spiritLot()
+                .ifPresent(lot -> use(batch, lot, moist.fromBottle().times(really), why)));
     }
 
     private void use(UUID batch, UUID lot, Mass mass, Ledger.Why why) {
@@ -167,7 +198,10 @@ public class Batches {
     public void takeBack(UUID id, UUID entry) {
         BatchSheet sheet = log.locked(id);
         BatchEntry line = entries.findHere(id, entry).orElseThrow(() -> new NotHere("that line"));
-        BatchSheet.Line shown = sheet.lines().stream().filter(l -> l.id().equals(entry)).findFirst().orElseThrow();
+        BatchSheet.Line shown = sheet.lines().stream()
+                .filter(l -> l.id().equals(entry))
+                .findFirst()
+                .orElseThrow();
         if (shown.takenBack()) {
             return;
         }
@@ -201,7 +235,8 @@ public class Batches {
         Stock.OfJar vessel = stand.kit() ? kit.lockPot(stand.id()) : stores.lockJar(stand.id());
         long taken = inUse().getOrDefault(stand.id(), 0L);
         if (taken >= vessel.pieces()) {
-            throw new Refused("Every “%s” is in use (%d of %d). Choose another, or strain one.".formatted(vessel.vessel().name(), taken, vessel.pieces()));
+            throw new Refused("Every “%s” is in use (%d of %d). Choose another, or strain one."
+                    .formatted(vessel.vessel().name(), taken, vessel.pieces()));
         }
     }
 }

@@ -15,13 +15,15 @@ import java.util.UUID;
  * @param spiritLot the spirit, where the way takes one
  * @param holds moments before which a step, by its key, is not to begin
  */
-public record FrozenPlan(BatchPlan plan, List<UUID> herbLots, UUID carrierLot, Optional<UUID> spiritLot, Map<String, Instant> holds) {
+public record FrozenPlan(
+        BatchPlan plan, List<UUID> herbLots, UUID carrierLot, Optional<UUID> spiritLot, Map<String, Instant> holds) {
 
     public FrozenPlan {
         herbLots = List.copyOf(herbLots);
         holds = Map.copyOf(holds);
         if (herbLots.size() != plan.request().herbs().size()) {
-            throw new IllegalArgumentException("%d lots for %d herbs".formatted(herbLots.size(), plan.request().herbs().size()));
+            throw new IllegalArgumentException("%d lots for %d herbs"
+                    .formatted(herbLots.size(), plan.request().herbs().size()));
         }
     }
 }

@@ -15,7 +15,17 @@ import java.util.List;
  * @param bandTop upper end of the band
  * @param ceilingY the ceiling
  */
-public record HeatPicture(double left, double right, double height, double bandTop, double bandBottom, double ceilingY, String bandWords, String ceilingWords, List<Line> lines, List<Dot> dots) {
+public record HeatPicture(
+        double left,
+        double right,
+        double height,
+        double bandTop,
+        double bandBottom,
+        double ceilingY,
+        String bandWords,
+        String ceilingWords,
+        List<Line> lines,
+        List<Dot> dots) {
 
     private static final double HEIGHT = 150;
     private static final double COLDEST = 10;
@@ -29,18 +39,43 @@ public record HeatPicture(double left, double right, double height, double bandT
 
     static HeatPicture of(Stage stage, HeatCourse heat, Ribbon.Scale scale, House house) {
         Temperature ceiling = stage.ceiling().orElseThrow();
-        double hottest = Math.max(ceiling.celsius(), heat.trace().peak().map(Temperature::celsius).orElse(0.0)) + ABOVE_CEILING;
-        List<Line> lines = heat.trace().runs().stream().filter(run -> !run.split()).map(run -> line(run, scale, hottest)).toList();
-        List<Dot> dots = heat.readings().stream()
-                .map(reading -> new Dot(scale.x(reading.at()), y(reading, hottest), house.time(reading.at()) + " " + house.temperature(reading.temperature())))
+        double hottest = Math.max(
+                        ceiling.celsius(),
+                        heat.trace().peak().map(Temperature::celsius).orElse(0.0))
+                + ABOVE_CEILING;
+        List<Line> lines = heat.trace().runs().stream()
+                .filter(run -> !run.split())
+                .map(run -> line(run, scale, hottest))
                 .toList();
-        return new HeatPicture(scale.frame().left(), scale.frame().right(), HEIGHT, y(stage.band().high().celsius(), hottest), y(stage.band().low().celsius(), hottest), y(ceiling.celsius(), hottest),
-                "%s to %s".formatted(house.temperature(stage.band().low()), house.temperature(stage.band().high())),
-                "ceiling " + house.temperature(ceiling), lines, dots);
+        List<Dot> dots = heat.readings().stream()
+                .map(reading -> new Dot(
+                        scale.x(reading.at()),
+                        y(reading, hottest),
+                        house.time(reading.at()) + " " + house.temperature(reading.temperature())))
+                .toList();
+        return new HeatPicture(
+                scale.frame().left(),
+                scale.frame().right(),
+                HEIGHT,
+                y(stage.band().high().celsius(), hottest),
+                y(stage.band().low().celsius(), hottest),
+                y(ceiling.celsius(), hottest),
+                "%s to %s"
+                        .formatted(
+                                house.temperature(stage.band().low()),
+                                house.temperature(stage.band().high())),
+                "ceiling " + house.temperature(ceiling),
+                lines,
+                dots);
     }
 
     private static Line line(HeatTrace.Run run, Ribbon.Scale scale, double hottest) {
-        return new Line(scale.x(run.from().at()), y(run.from(), hottest), scale.x(run.to().at()), y(run.to(), hottest), run.unwatched());
+        return new Line(
+                scale.x(run.from().at()),
+                y(run.from(), hottest),
+                scale.x(run.to().at()),
+                y(run.to(), hottest),
+                run.unwatched());
     }
 
     private static double y(HeatReading reading, double hottest) {

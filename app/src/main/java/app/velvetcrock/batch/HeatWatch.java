@@ -32,7 +32,12 @@ class HeatWatch {
         if (!course.method().isHeated()) {
             return;
         }
-        Finding finding = Finding.by(line, course.heat().flatMap(heat -> heat.latest()).map(reading -> reading.at()).orElse(clock.instant()));
+        Finding finding = Finding.by(
+                line,
+                course.heat()
+                        .flatMap(heat -> heat.latest())
+                        .map(reading -> reading.at())
+                        .orElse(clock.instant()));
         conditions.keep(Condition.OVERHEATED, course.isOverheated(), Tending.subject(sheet), finding);
         conditions.keep(Condition.SCORCHED, course.isScorched(), Tending.subject(sheet), finding);
     }

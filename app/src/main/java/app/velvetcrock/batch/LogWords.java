@@ -29,13 +29,15 @@ class LogWords {
             case HEAT -> new Entry.Heat(task, json.read(entry.value, Temperature.class));
             case STRAINED -> {
                 StrainedValue value = json.read(entry.value, StrainedValue.class);
-                yield new Entry.Strained(value.out(), value.pressing(), !value.seen().signs().isEmpty());
+                yield new Entry.Strained(
+                        value.out(), value.pressing(), !value.seen().signs().isEmpty());
             }
             case SETTLED -> {
                 LogValue.Settled value = json.read(entry.value, LogValue.Settled.class);
                 yield new Entry.Settled(value.left(), value.water());
             }
-            case SNIFFED -> new Entry.Sniffed(json.read(entry.value, LogValue.Sniffed.class).passed());
+            case SNIFFED -> new Entry.Sniffed(
+                    json.read(entry.value, LogValue.Sniffed.class).passed());
             case DISCARDED -> {
                 LogValue.Discarded value = json.read(entry.value, LogValue.Discarded.class);
                 yield new Entry.Discarded(value.ruin(), value.lesson());
@@ -53,7 +55,8 @@ class LogWords {
             }
             case TOPPED_UP -> {
                 Entry.ToppedUp value = json.read(entry.value, Entry.ToppedUp.class);
-                yield "Topped up with %s from %s".formatted(house.volume(value.oil()), value.bottle().name());
+                yield "Topped up with %s from %s"
+                        .formatted(house.volume(value.oil()), value.bottle().name());
             }
             case TENDED -> tended(TaskKey.parse(entry.task).kind());
             case LOOKED -> "Looked: " + json.read(entry.value, Look.class).words();
@@ -63,11 +66,15 @@ class LogWords {
             case BOTTLED -> json.read(entry.value, LogValue.Bottled.class).words();
             case SNIFFED -> {
                 LogValue.Sniffed value = json.read(entry.value, LogValue.Sniffed.class);
-                yield value.passed() ? "Sniffed and good: use by %s, %s".formatted(house.date(value.useBy()), value.why()) : "Sniffed, and not good";
+                yield value.passed()
+                        ? "Sniffed and good: use by %s, %s".formatted(house.date(value.useBy()), value.why())
+                        : "Sniffed, and not good";
             }
             case DISCARDED -> {
                 LogValue.Discarded value = json.read(entry.value, LogValue.Discarded.class);
-                yield "Thrown out: %s. %s".formatted(value.ruin().word(), value.lesson()).strip();
+                yield "Thrown out: %s. %s"
+                        .formatted(value.ruin().word(), value.lesson())
+                        .strip();
             }
             case NOTED -> entry.typed;
             case TAKEN_BACK -> "Took a line back";
@@ -87,12 +94,19 @@ class LogWords {
 
     private static String strained(StrainedValue value, House house) {
         String words = "Strained, %s: %s came out".formatted(value.pressing().word(), house.volume(value.out()));
-        String seen = "; %s, %s".formatted(value.seen().clarity().word(), value.seen().smell().word());
-        String water = value.seen().water().millilitres() > 0 ? ", %s of water under it".formatted(house.volume(value.seen().water())) : "";
-        return words + seen + water + (value.seen().colour().isBlank() ? "" : ", " + value.seen().colour());
+        String seen = "; %s, %s"
+                .formatted(value.seen().clarity().word(), value.seen().smell().word());
+        String water = value.seen().water().millilitres() > 0
+                ? ", %s of water under it".formatted(house.volume(value.seen().water()))
+                : "";
+        return words
+                + seen
+                + water
+                + (value.seen().colour().isBlank() ? "" : ", " + value.seen().colour());
     }
 
     private static String settled(LogValue.Settled value, House house) {
-        return "Settled and decanted: %s left, %s of water under it".formatted(house.volume(value.left()), house.volume(value.water()));
+        return "Settled and decanted: %s left, %s of water under it"
+                .formatted(house.volume(value.left()), house.volume(value.water()));
     }
 }

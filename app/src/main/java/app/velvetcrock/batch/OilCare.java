@@ -5,15 +5,14 @@ import app.velvetcrock.batch.BatchLog.Draft;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
 import app.velvetcrock.condition.Subject;
-import app.velvetcrock.core.keeping.MoistFood;
-import app.velvetcrock.core.look.Condition;
-import java.util.List;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.keeping.Aftermath;
 import app.velvetcrock.core.keeping.KeepUntil;
+import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.keeping.SniffTest;
 import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
@@ -31,6 +30,7 @@ import app.velvetcrock.stores.Stock;
 import app.velvetcrock.web.Refused;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -71,20 +71,40 @@ public class OilCare {
         }
         Mass each = now.density().massOf(bottles.size());
         if (each.grams() * bottles.count() > now.left().grams() + each.grams() * (1 - 1e-9)) {
-            throw new Refused("%s fill %d × %s at most; that is less than %d bottles. Nothing was bottled.".formatted(
-                    house.volume(now.volumeLeft()), (int) Math.ceil(now.left().grams() / each.grams()), house.volume(bottles.size()), bottles.count()));
+            throw new Refused("%s fill %d × %s at most; that is less than %d bottles. Nothing was bottled."
+                    .formatted(
+                            house.volume(now.volumeLeft()),
+                            (int) Math.ceil(now.left().grams() / each.grams()),
+                            house.volume(bottles.size()),
+                            bottles.count()));
         }
         LocalDate useBy = keepIn(sheet, bottles.place(), bottles.glass()).date();
-        String words = "Bottled %d × %s, %s, %s; use by %s".formatted(
-                bottles.count(), house.volume(bottles.size()), bottles.glass().word(), bottles.place().word(), house.date(useBy));
-        UUID entry = log.write(oil.batch(), Draft.of(Kind.BOTTLED, at, words, new LogValue.Bottled(lot, bottles.count(), bottles.size(), words)), key);
+        String words = "Bottled %d × %s, %s, %s; use by %s"
+                .formatted(
+                        bottles.count(),
+                        house.volume(bottles.size()),
+                        bottles.glass().word(),
+                        bottles.place().word(),
+                        house.date(useBy));
+        UUID entry = log.write(
+                oil.batch(),
+                Draft.of(Kind.BOTTLED, at, words, new LogValue.Bottled(lot, bottles.count(), bottles.size(), words)),
+                key);
         Ledger.Why why = new Ledger.Why(Cause.BOTTLED, oil.batch(), entry, at);
         long rest = now.left().toMilligrams();
         for (int i = 1; i <= bottles.count(); i++) {
             Mass filled = Mass.ofMilligrams(Math.min(rest, each.toMilligrams()));
             rest -= filled.toMilligrams();
-            UUID bottle = oils.add(new Oils.NewOil(oil.batch(), now.name(), sheet.plan().request().carrier().kind().key(), now.density(),
-                    useBy, bottles.place(), typed), Optional.of(new Stock.OfBottle(bottles.size(), bottles.glass())));
+            UUID bottle = oils.add(
+                    new Oils.NewOil(
+                            oil.batch(),
+                            now.name(),
+                            sheet.plan().request().carrier().kind().key(),
+                            now.density(),
+                            useBy,
+                            bottles.place(),
+                            typed),
+                    Optional.of(new Stock.OfBottle(bottles.size(), bottles.glass())));
             ledger.take(lot, filled, why);
             ledger.put(bottle, filled, why);
             lineage.outOf(oil.batch(), bottle);
@@ -103,7 +123,8 @@ public class OilCare {
         UUID batch = oils.find(lot).batch();
         BatchSheet sheet = log.locked(batch);
         Stock.OfOil oil = oils.find(lot);
-        SniffTest test = passed ? passed(sheet, oil, at) : new SniffTest(oil.useBy(), false, "throw it out if it smells off");
+        SniffTest test =
+                passed ? passed(sheet, oil, at) : new SniffTest(oil.useBy(), false, "throw it out if it smells off");
         LogValue.Sniffed value = new LogValue.Sniffed(lot, passed, oil.useBy(), test.useBy(), test.why());
         UUID entry = log.write(batch, Draft.of(Kind.SNIFFED, at, "", value), key);
         if (!passed) {
@@ -122,7 +143,8 @@ public class OilCare {
         if (oil.left().toMilligrams() == 0) {
             throw new Refused("Nothing of that oil is left, so there is nothing to throw out.");
         }
-        UUID entry = log.write(batch, Draft.of(Kind.DISCARDED, at, lesson, new LogValue.Discarded(ruin, lesson, lot)), key);
+        UUID entry =
+                log.write(batch, Draft.of(Kind.DISCARDED, at, lesson, new LogValue.Discarded(ruin, lesson, lot)), key);
         ledger.take(lot, oil.left(), new Ledger.Why(Cause.DISCARDED, batch, entry, at));
     }
 
@@ -154,11 +176,16 @@ public class OilCare {
     private SniffTest passed(BatchSheet sheet, Stock.OfOil oil, Instant at) {
         House house = households.current();
         PlanRequest request = sheet.plan().request();
-        Finish finish = finish(sheet, oil.place(), oil.bottle().map(Stock.OfBottle::glass).orElse(Glass.DARK));
+        Finish finish = finish(
+                sheet, oil.place(), oil.bottle().map(Stock.OfBottle::glass).orElse(Glass.DARK));
         Optional<LocalDate> last = sheet.log().entries().stream()
                 .filter(entry -> entry.what() instanceof Entry.Sniffed sniffed && sniffed.passed())
-                .map(entry -> house.dayOf(entry.happenedAt())).reduce((a, b) -> b);
-        boolean never = request.circumstances().use() == Use.FOOD || finish.after().waterDecanted() || request.wettest() == Moisture.JUICY || sheet.plan().mark().isPresent();
+                .map(entry -> house.dayOf(entry.happenedAt()))
+                .reduce((a, b) -> b);
+        boolean never = request.circumstances().use() == Use.FOOD
+                || finish.after().waterDecanted()
+                || request.wettest() == Moisture.JUICY
+                || sheet.plan().mark().isPresent();
         return SniffTest.passed(oil.useBy(), house.dayOf(at), Planner.latest(request, finish), last, never);
     }
 

@@ -33,7 +33,8 @@ class PlanChangeController {
     private final Households households;
     private final OneTime oneTime;
 
-    PlanChangeController(Batches batches, PlanChanging changing, BatchPage page, Households households, OneTime oneTime) {
+    PlanChangeController(
+            Batches batches, PlanChanging changing, BatchPage page, Households households, OneTime oneTime) {
         this.batches = batches;
         this.changing = changing;
         this.page = page;
@@ -42,10 +43,16 @@ class PlanChangeController {
     }
 
     /** The change as typed. */
-    record ChangeForm(@Nullable UUID key, @Nullable String length, @Nullable String strainFrom, @Nullable String reason) {}
+    record ChangeForm(
+            @Nullable UUID key, @Nullable String length, @Nullable String strainFrom, @Nullable String reason) {}
 
     @PostMapping("/batch/{id}/plan")
-    String change(@PathVariable UUID id, ChangeForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String change(
+            @PathVariable UUID id,
+            ChangeForm form,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
         BatchSheet sheet = batches.sheet(id);
@@ -60,18 +67,23 @@ class PlanChangeController {
             changing.change(id, change.get(), key);
             return "changed";
         });
-        after.addFlashAttribute(Notice.NAME, new Notice("The plan is changed; the one before is kept with the reason.", null));
+        after.addFlashAttribute(
+                Notice.NAME, new Notice("The plan is changed; the one before is kept with the reason.", null));
         return "redirect:/batch/" + id;
     }
 
     private static Optional<PlanChanging.Change> read(ChangeForm form, Course course, Fields fields, House house) {
-        Optional<Integer> length = length(form.length(), course.stage(), fields).filter(count -> count != course.length());
-        Optional<Instant> from = fields.moment("strainFrom", form.strainFrom()).map(at -> at.atZone(house.settings().zone()).toInstant());
+        Optional<Integer> length =
+                length(form.length(), course.stage(), fields).filter(count -> count != course.length());
+        Optional<Instant> from = fields.moment("strainFrom", form.strainFrom())
+                .map(at -> at.atZone(house.settings().zone()).toInstant());
         Optional<String> reason = fields.words("reason", form.reason(), LONGEST_REASON);
         if (fields.isClear() && length.isEmpty() && from.isEmpty()) {
             fields.trouble("length", "Nothing is changed here.", "another length, or a day for the straining");
         }
-        return fields.isClear() ? Optional.of(new PlanChanging.Change(length, from, reason.orElseThrow())) : Optional.empty();
+        return fields.isClear()
+                ? Optional.of(new PlanChanging.Change(length, from, reason.orElseThrow()))
+                : Optional.empty();
     }
 
     private static Optional<Integer> length(@Nullable String typed, Stage stage, Fields fields) {
@@ -82,12 +94,22 @@ class PlanChangeController {
         if (fields.isTooLong("length", typed, Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
-        return fields.amount("length", text.matches("\\d+") ? text + " " + stage.pace().many() : text, Expect.TIME)
-                .map(read -> (int) Math.round(((TimeSpan) read.amount().middle()).minutes() / stage.pace().minutes()))
+        return fields.amount(
+                        "length",
+                        text.matches("\\d+") ? text + " " + stage.pace().many() : text,
+                        Expect.TIME)
+                .map(read -> (int) Math.round(((TimeSpan) read.amount().middle()).minutes()
+                        / stage.pace().minutes()))
                 .filter(count -> {
                     boolean sensible = count >= stage.least() && count <= stage.most();
                     if (!sensible) {
-                        fields.trouble("length", "Understood as %s; this stage takes between %d and %s.".formatted(stage.pace().words(count), stage.least(), stage.pace().words(stage.most())),
+                        fields.trouble(
+                                "length",
+                                "Understood as %s; this stage takes between %d and %s."
+                                        .formatted(
+                                                stage.pace().words(count),
+                                                stage.least(),
+                                                stage.pace().words(stage.most())),
                                 stage.pace().words(stage.usual()));
                     }
                     return sensible;

@@ -31,7 +31,8 @@ class PlanChanging {
     private final Json json;
     private final Clock clock;
 
-    PlanChanging(BatchLog log, PlanRevisions revisions, Planner planner, Households households, Json json, Clock clock) {
+    PlanChanging(
+            BatchLog log, PlanRevisions revisions, Planner planner, Households households, Json json, Clock clock) {
         this.log = log;
         this.revisions = revisions;
         this.planner = planner;
@@ -53,14 +54,20 @@ class PlanChanging {
         BatchSheet sheet = log.locked(id);
         Course course = sheet.course();
         if (course.state() != Course.State.STANDING) {
-            throw new Refused("Batch %d does not stand any more, so its plan stays as it was.".formatted(sheet.number()));
+            throw new Refused(
+                    "Batch %d does not stand any more, so its plan stays as it was.".formatted(sheet.number()));
         }
         List<Integer> lengths = new ArrayList<>(course.lengths());
         change.length().ifPresent(length -> lengths.set(course.method().stages().indexOf(course.stage()), length));
         Map<String, Instant> holds = new HashMap<>(sheet.frozen().holds());
         change.strainFrom().ifPresent(at -> holds.put(PlanSteps.STRAIN, at));
         PlanRequest request = sheet.plan().request();
-        FrozenPlan revised = new FrozenPlan(planner.plan(request.with(request.circumstances().lasting(lengths))), sheet.frozen().herbLots(), sheet.frozen().carrierLot(), sheet.frozen().spiritLot(), holds);
+        FrozenPlan revised = new FrozenPlan(
+                planner.plan(request.with(request.circumstances().lasting(lengths))),
+                sheet.frozen().herbLots(),
+                sheet.frozen().carrierLot(),
+                sheet.frozen().spiritLot(),
+                holds);
         revisions.add(id, json.write(revised), change.reason());
         log.write(id, Draft.of(Kind.NOTED, clock.instant(), words(course, change), List.of()), key);
     }
@@ -68,7 +75,12 @@ class PlanChanging {
     private String words(Course course, Change change) {
         House house = households.current();
         List<String> words = new ArrayList<>();
-        change.length().ifPresent(length -> words.add("%s for %s instead of %s".formatted(course.stage().name(), course.stage().pace().words(length), course.stage().pace().words(course.length()))));
+        change.length()
+                .ifPresent(length -> words.add("%s for %s instead of %s"
+                        .formatted(
+                                course.stage().name(),
+                                course.stage().pace().words(length),
+                                course.stage().pace().words(course.length()))));
         change.strainFrom().ifPresent(at -> words.add("not strained before " + house.moment(at)));
         return "Plan changed: %s, because %s".formatted(String.join(", ", words), change.reason());
     }

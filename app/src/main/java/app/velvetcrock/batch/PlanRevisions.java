@@ -27,8 +27,10 @@ class PlanRevisions {
     /** The plan that holds of each batch that was revised. */
     Map<UUID, String> latest(Collection<UUID> batches) {
         Map<UUID, String> plans = new HashMap<>();
-        sql.sql("select distinct on (batch_id) batch_id, plan from plan_revision where stillroom_id = :stillroom and batch_id in (:batches) order by batch_id, number desc")
-                .param("stillroom", Current.stillroom()).param("batches", batches)
+        sql.sql(
+                        "select distinct on (batch_id) batch_id, plan from plan_revision where stillroom_id = :stillroom and batch_id in (:batches) order by batch_id, number desc")
+                .param("stillroom", Current.stillroom())
+                .param("batches", batches)
                 .query(row -> {
                     plans.put(row.getObject(1, UUID.class), row.getString(2));
                 });
@@ -38,11 +40,18 @@ class PlanRevisions {
     /** Puts a plan in the place of the one before; the caller has locked the batch. */
     @Transactional(propagation = Propagation.MANDATORY)
     void add(UUID batch, String plan, String reason) {
-        sql.sql("""
+        sql.sql(
+                        """
                         insert into plan_revision (stillroom_id, id, batch_id, number, plan, reason, account_id, recorded_at)
                         select :stillroom, :id, :batch, coalesce(max(number), 1) + 1, :plan::jsonb, :reason, :account, :now from plan_revision
                         where stillroom_id = :stillroom and batch_id = :batch""")
-                .param("stillroom", Current.stillroom()).param("id", UUID.randomUUID()).param("batch", batch).param("plan", plan).param("reason", reason)
-                .param("account", Current.person().account()).param("now", Timestamp.from(clock.instant())).update();
+                .param("stillroom", Current.stillroom())
+                .param("id", UUID.randomUUID())
+                .param("batch", batch)
+                .param("plan", plan)
+                .param("reason", reason)
+                .param("account", Current.person().account())
+                .param("now", Timestamp.from(clock.instant()))
+                .update();
     }
 }

@@ -25,24 +25,36 @@ public class Retentions {
 
     /** What a herb of this kind, part, cut and moisture kept at a pressing, mL per g, the newest first. */
     public List<Double> of(String herb, Texture texture, Moisture moisture, Pressing pressing) {
-        return sql.sql("""
+        return sql.sql(
+                        """
                         select r.kept from retention r where r.stillroom_id = :stillroom and r.herb = :herb and r.part = :part and r.cut = :cut
                         and r.moisture = :moisture and r.pressing = :pressing and not exists (
                             select 1 from batch_entry t where t.stillroom_id = r.stillroom_id and t.corrects_id = r.id)
                         order by r.id desc limit :most""")
-                .param("stillroom", Current.stillroom()).param("herb", herb)
-                .param("part", texture.part().name()).param("cut", texture.cut().name()).param("moisture", moisture.name())
-                .param("pressing", pressing.name()).param("most", MOST)
-                .query(Double.class).list();
+                .param("stillroom", Current.stillroom())
+                .param("herb", herb)
+                .param("part", texture.part().name())
+                .param("cut", texture.cut().name())
+                .param("moisture", moisture.name())
+                .param("pressing", pressing.name())
+                .param("most", MOST)
+                .query(Double.class)
+                .list();
     }
 
     void learn(UUID entry, PlannedHerb herb, Pressing pressing, double kept) {
-        sql.sql("""
+        sql.sql(
+                        """
                         insert into retention (stillroom_id, id, herb, part, cut, moisture, pressing, kept)
                         values (:stillroom, :id, :herb, :part, :cut, :moisture, :pressing, :kept)""")
-                .param("stillroom", Current.stillroom()).param("id", entry).param("herb", herb.kind().key())
-                .param("part", herb.texture().part().name()).param("cut", herb.cut().name()).param("moisture", herb.moisture().name())
-                .param("pressing", pressing.name()).param("kept", kept)
+                .param("stillroom", Current.stillroom())
+                .param("id", entry)
+                .param("herb", herb.kind().key())
+                .param("part", herb.texture().part().name())
+                .param("cut", herb.cut().name())
+                .param("moisture", herb.moisture().name())
+                .param("pressing", pressing.name())
+                .param("kept", kept)
                 .update();
     }
 }

@@ -20,7 +20,13 @@ import java.util.stream.Stream;
  * @param nowX now, while the batch stands
  */
 public record Ribbon(
-        double width, double planEndX, Optional<Double> nowX, List<Tick> axis, List<Mark> planned, List<Mark> done, Optional<HeatPicture> heat) {
+        double width,
+        double planEndX,
+        Optional<Double> nowX,
+        List<Tick> axis,
+        List<Mark> planned,
+        List<Mark> done,
+        Optional<HeatPicture> heat) {
 
     static final double WIDTH = 1180;
     private static final double LEFT = 74;
@@ -40,10 +46,20 @@ public record Ribbon(
         boolean standing = course.state() == Course.State.STANDING;
         List<Mark> done = sheet.lines().stream()
                 .filter(line -> !line.kind().equals("TAKEN_BACK"))
-                .map(line -> new Mark(scale.x(line.happenedAt()), mark(sheet, line), house.moment(line.happenedAt()) + ": " + line.words(), line.takenBack()))
+                .map(line -> new Mark(
+                        scale.x(line.happenedAt()),
+                        mark(sheet, line),
+                        house.moment(line.happenedAt()) + ": " + line.words(),
+                        line.takenBack()))
                 .toList();
-        return new Ribbon(WIDTH, scale.x(planEnd(course, zone)), standing ? Optional.of(scale.x(now)) : Optional.empty(), axis(scale, course, house),
-                planned(course, scale, zone), done, course.heat().map(heat -> HeatPicture.of(course.stage(), heat, scale, house)));
+        return new Ribbon(
+                WIDTH,
+                scale.x(planEnd(course, zone)),
+                standing ? Optional.of(scale.x(now)) : Optional.empty(),
+                axis(scale, course, house),
+                planned(course, scale, zone),
+                done,
+                course.heat().map(heat -> HeatPicture.of(course.stage(), heat, scale, house)));
     }
 
     /** Pixels between which a time is drawn. */
@@ -54,7 +70,12 @@ public record Ribbon(
         Course course = sheet.course();
         Instant planEnd = planEnd(course, house.settings().zone());
         Stream<Instant> reached = course.state() == Course.State.STANDING ? Stream.of(now) : lastDone(sheet, course);
-        return new Scale(course.chargedAt(), Stream.concat(Stream.of(planEnd), reached).max(Comparator.naturalOrder()).orElseThrow(), frame);
+        return new Scale(
+                course.chargedAt(),
+                Stream.concat(Stream.of(planEnd), reached)
+                        .max(Comparator.naturalOrder())
+                        .orElseThrow(),
+                frame);
     }
 
     private static Instant planEnd(Course course, ZoneId zone) {
@@ -64,8 +85,13 @@ public record Ribbon(
     /** What happened in the vessel; what came after straining would only draw it out. */
     private static Stream<Instant> lastDone(BatchSheet sheet, Course course) {
         return course.heat().isPresent()
-                ? sheet.log().entries().stream().filter(entry -> entry.what() instanceof Entry.Heat || entry.what() instanceof Entry.Tended).map(Entry::happenedAt)
-                : sheet.log().entries().stream().filter(entry -> entry.what() instanceof Entry.Strained || entry.what() instanceof Entry.Discarded).map(Entry::happenedAt);
+                ? sheet.log().entries().stream()
+                        .filter(entry -> entry.what() instanceof Entry.Heat || entry.what() instanceof Entry.Tended)
+                        .map(Entry::happenedAt)
+                : sheet.log().entries().stream()
+                        .filter(entry ->
+                                entry.what() instanceof Entry.Strained || entry.what() instanceof Entry.Discarded)
+                        .map(Entry::happenedAt);
     }
 
     private static String mark(BatchSheet sheet, BatchSheet.Line line) {
@@ -101,7 +127,8 @@ public record Ribbon(
     record Scale(Instant start, Instant end, Frame frame) {
 
         double x(Instant at) {
-            double share = Duration.between(start, at).toMillis() / (double) Math.max(1, Duration.between(start, end).toMillis());
+            double share = Duration.between(start, at).toMillis()
+                    / (double) Math.max(1, Duration.between(start, end).toMillis());
             return frame.left() + (frame.right() - frame.left()) * Math.max(0, Math.min(1, share));
         }
     }

@@ -1,8 +1,8 @@
 package app.velvetcrock.batch;
 
-import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.look.Clarity;
+import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Sign;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Mass;
@@ -17,7 +17,8 @@ import java.util.UUID;
  *
  * @param learned true when the next forecast may learn from it
  */
-public record StrainedValue(Volume out, Mass mass, Pressing pressing, KeepUntil keepUntil, UUID lot, boolean learned, Seen seen) {
+public record StrainedValue(
+        Volume out, Mass mass, Pressing pressing, KeepUntil keepUntil, UUID lot, boolean learned, Seen seen) {
 
     /** What of that stays open until it is answered. */
     static List<Condition> conditions(Seen seen) {

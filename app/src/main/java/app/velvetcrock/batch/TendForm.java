@@ -24,9 +24,20 @@ import org.jspecify.annotations.Nullable;
  * @param when when it was done, as a browser's date and time; empty for now
  */
 record TendForm(
-        @Nullable UUID key, @Nullable String back, @Nullable String well, @Nullable String when, @Nullable String task, @Nullable String words,
-        @Nullable String smell, @Nullable String cover, @Nullable String mould, @Nullable String temperature,
-        @Nullable String amount, @Nullable UUID from, @Nullable String ruin, @Nullable String lesson) {
+        @Nullable UUID key,
+        @Nullable String back,
+        @Nullable String well,
+        @Nullable String when,
+        @Nullable String task,
+        @Nullable String words,
+        @Nullable String smell,
+        @Nullable String cover,
+        @Nullable String mould,
+        @Nullable String temperature,
+        @Nullable String amount,
+        @Nullable UUID from,
+        @Nullable String ruin,
+        @Nullable String lesson) {
 
     static final int LONGEST_NOTE = 500;
     private static final double MOST_TOP_UP_MILLILITRES = 5000;
@@ -54,14 +65,19 @@ record TendForm(
             return Optional.of(now);
         }
         Instant charged = sheet.course().chargedAt();
-        return fields.moment("when", when).map(there -> there.atZone(house.settings().zone()).toInstant()).filter(at -> {
-            boolean sensible = !at.isAfter(now) && !at.isBefore(charged);
-            if (!sensible) {
-                fields.trouble("when", "Understood %s; it lies between the charging, %s, and now.".formatted(house.moment(at), house.moment(charged)),
-                        "a time in between, or leave it empty for now");
-            }
-            return sensible;
-        });
+        return fields.moment("when", when)
+                .map(there -> there.atZone(house.settings().zone()).toInstant())
+                .filter(at -> {
+                    boolean sensible = !at.isAfter(now) && !at.isBefore(charged);
+                    if (!sensible) {
+                        fields.trouble(
+                                "when",
+                                "Understood %s; it lies between the charging, %s, and now."
+                                        .formatted(house.moment(at), house.moment(charged)),
+                                "a time in between, or leave it empty for now");
+                    }
+                    return sensible;
+                });
     }
 
     /** A look: all well by the one tap that says so, else what was said of smell, cover and mould; a form that says nothing is asked. */
@@ -72,10 +88,13 @@ record TendForm(
         Optional<Smell> smelled = fields.oneOf("smell", Smell.class, smell);
         Optional<Boolean> out = either(fields, "cover", cover, "OUT", "UNDER");
         Optional<Boolean> grows = either(fields, "mould", mould, "YES", "NO");
-        return smelled.isPresent() && out.isPresent() && grows.isPresent() ? Optional.of(new Look(smelled.get(), out.get(), grows.get())) : Optional.empty();
+        return smelled.isPresent() && out.isPresent() && grows.isPresent()
+                ? Optional.of(new Look(smelled.get(), out.get(), grows.get()))
+                : Optional.empty();
     }
 
-    private static Optional<Boolean> either(Fields fields, String field, @Nullable String typed, String yes, String no) {
+    private static Optional<Boolean> either(
+            Fields fields, String field, @Nullable String typed, String yes, String no) {
         if (yes.equals(typed) || no.equals(typed)) {
             return Optional.of(yes.equals(typed));
         }
@@ -84,20 +103,32 @@ record TendForm(
     }
 
     Optional<Temperature> heat(Fields fields, House house) {
-        return fields.amount("temperature", temperature, Expect.TEMPERATURE).map(read -> (Temperature) read.amount().middle()).filter(read -> {
-            boolean sensible = read.celsius() >= LEAST_CELSIUS && read.celsius() <= MOST_CELSIUS;
-            if (!sensible) {
-                fields.trouble("temperature", "Understood %s; an oil on the heat is between %s and %s.".formatted(house.temperature(read),
-                        house.temperature(Temperature.ofCelsius(LEAST_CELSIUS)), house.temperature(Temperature.ofCelsius(MOST_CELSIUS))), "46 °C or 115 °F");
-            }
-            return sensible;
-        });
+        return fields.amount("temperature", temperature, Expect.TEMPERATURE)
+                .map(read -> (Temperature) read.amount().middle())
+                .filter(read -> {
+                    boolean sensible = read.celsius() >= LEAST_CELSIUS && read.celsius() <= MOST_CELSIUS;
+                    if (!sensible) {
+                        fields.trouble(
+                                "temperature",
+                                "Understood %s; an oil on the heat is between %s and %s."
+                                        .formatted(
+                                                house.temperature(read),
+                                                house.temperature(Temperature.ofCelsius(LEAST_CELSIUS)),
+                                                house.temperature(Temperature.ofCelsius(MOST_CELSIUS))),
+                                "46 °C or 115 °F");
+                    }
+                    return sensible;
+                });
     }
 
     Optional<Stock.OfCarrier> bottle(Fields fields, List<Stock.OfCarrier> bottles) {
-        Optional<Stock.OfCarrier> chosen = bottles.stream().filter(bottle -> bottle.id().equals(from)).findFirst();
+        Optional<Stock.OfCarrier> chosen =
+                bottles.stream().filter(bottle -> bottle.id().equals(from)).findFirst();
         if (chosen.isEmpty()) {
-            fields.trouble("from", "No bottle of this oil is chosen.", "one from the list, or bring one into the Stores first");
+            fields.trouble(
+                    "from",
+                    "No bottle of this oil is chosen.",
+                    "one from the list, or bring one into the Stores first");
         }
         return chosen;
     }
@@ -106,10 +137,14 @@ record TendForm(
         return fields.massOf("amount", amount, Expect.LIQUID, KnownDensity.ofOil(bottle.density()))
                 .map(read -> bottle.density().volumeOf(read.mass()))
                 .filter(volume -> {
-                    double most = Math.min(MOST_TOP_UP_MILLILITRES, bottle.volumeLeft().millilitres());
+                    double most = Math.min(
+                            MOST_TOP_UP_MILLILITRES, bottle.volumeLeft().millilitres());
                     boolean sensible = volume.millilitres() > 0 && volume.millilitres() <= most;
                     if (!sensible) {
-                        fields.trouble("amount", "Understood %s; the bottle holds %s.".formatted(house.volume(volume), house.volume(bottle.volumeLeft())),
+                        fields.trouble(
+                                "amount",
+                                "Understood %s; the bottle holds %s."
+                                        .formatted(house.volume(volume), house.volume(bottle.volumeLeft())),
                                 "what was poured in, such as 30 mL or 2 tbsp");
                     }
                     return sensible;

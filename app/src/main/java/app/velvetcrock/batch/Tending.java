@@ -5,7 +5,6 @@ import app.velvetcrock.batch.BatchLog.Draft;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
 import app.velvetcrock.condition.Subject;
-import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.HeatCourse;
@@ -14,6 +13,7 @@ import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.heat.HeatReading;
 import app.velvetcrock.core.heat.WarmUp;
 import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Temperature;
@@ -48,7 +48,15 @@ public class Tending {
     private final Hours hours;
     private final WarmUps warmUps;
 
-    Tending(BatchLog log, Conditions conditions, HeatWatch wrong, Ledger ledger, Lineage lineage, Households households, Hours hours, WarmUps warmUps) {
+    Tending(
+            BatchLog log,
+            Conditions conditions,
+            HeatWatch wrong,
+            Ledger ledger,
+            Lineage lineage,
+            Households households,
+            Hours hours,
+            WarmUps warmUps) {
         this.log = log;
         this.conditions = conditions;
         this.wrong = wrong;
@@ -97,8 +105,15 @@ public class Tending {
 
     /** How long the heat took to come up, where this reading is the one that shows it. */
     private static Optional<Duration> warmedUp(BatchSheet sheet, HeatReading now) {
-        return sheet.course().heat().filter(HeatCourse::on).flatMap(heat -> heat.onSince().flatMap(on -> WarmUp.endedBy(on,
-                heat.readings().stream().filter(reading -> !reading.at().isBefore(on) && reading.at().isBefore(now.at())).toList(), now, sheet.course().stage().band().low())));
+        return sheet.course().heat().filter(HeatCourse::on).flatMap(heat -> heat.onSince()
+                .flatMap(on -> WarmUp.endedBy(
+                        on,
+                        heat.readings().stream()
+                                .filter(reading -> !reading.at().isBefore(on)
+                                        && reading.at().isBefore(now.at()))
+                                .toList(),
+                        now,
+                        sheet.course().stage().band().low())));
     }
 
     /** Pours more oil over; stock falls, and the yield counts it from now on. */
@@ -106,10 +121,14 @@ public class Tending {
     public UUID topUp(UUID id, Stock.OfCarrier from, Volume oil, When when) {
         BatchSheet sheet = standing(id);
         if (!from.kind().key().equals(sheet.plan().request().carrier().kind().key())) {
-            throw new Refused("Jar %d stands in %s; top it up with the same oil.".formatted(sheet.number(), sheet.plan().request().carrier().kind().common()));
+            throw new Refused("Jar %d stands in %s; top it up with the same oil."
+                    .formatted(
+                            sheet.number(),
+                            sheet.plan().request().carrier().kind().common()));
         }
         Bottle bottle = new Bottle(from.name(), from.kind().monthsOpened(), from.opened(), from.bestBefore());
-        UUID entry = log.write(id, Draft.of(Kind.TOPPED_UP, when.at(), when.typed(), new Entry.ToppedUp(oil, bottle)), when.key());
+        UUID entry = log.write(
+                id, Draft.of(Kind.TOPPED_UP, when.at(), when.typed(), new Entry.ToppedUp(oil, bottle)), when.key());
         ledger.take(from.id(), from.density().massOf(oil), new Ledger.Why(Cause.USED, id, entry, when.at()));
         lineage.into(id, from.id());
         return entry;
@@ -119,7 +138,10 @@ public class Tending {
     @Transactional
     public UUID discard(UUID id, Ruin ruin, String lesson, When when) {
         standing(id);
-        UUID entry = log.write(id, Draft.of(Kind.DISCARDED, when.at(), lesson, new LogValue.Discarded(ruin, lesson, null)), when.key());
+        UUID entry = log.write(
+                id,
+                Draft.of(Kind.DISCARDED, when.at(), lesson, new LogValue.Discarded(ruin, lesson, null)),
+                when.key());
         conditions.thrownOut(id, entry);
         return entry;
     }
@@ -137,7 +159,8 @@ public class Tending {
     private BatchSheet standing(UUID id) {
         BatchSheet sheet = log.locked(id);
         if (sheet.course().state() != Course.State.STANDING) {
-            throw new Refused("Batch %d does not stand any more: %s. Nothing was written.".formatted(sheet.number(), state(sheet.course().state())));
+            throw new Refused("Batch %d does not stand any more: %s. Nothing was written."
+                    .formatted(sheet.number(), state(sheet.course().state())));
         }
         return sheet;
     }
@@ -148,10 +171,18 @@ public class Tending {
 
     private void refuseIfDone(BatchSheet sheet, @Nullable TaskKey task) {
         Optional<Entry> done = task == null ? Optional.empty() : sheet.log().done(task);
-        done.flatMap(entry -> sheet.lines().stream().filter(line -> line.id().equals(entry.id())).findFirst()).ifPresent(line -> {
-            throw new AlreadyDone("%s, jar %d, was seen to already: %s, by %s, %s. Nothing was written twice.".formatted(
-                    sheet.name(), sheet.number(), line.words(), line.by(), households.current().moment(line.happenedAt())));
-        });
+        done.flatMap(entry -> sheet.lines().stream()
+                        .filter(line -> line.id().equals(entry.id()))
+                        .findFirst())
+                .ifPresent(line -> {
+                    throw new AlreadyDone("%s, jar %d, was seen to already: %s, by %s, %s. Nothing was written twice."
+                            .formatted(
+                                    sheet.name(),
+                                    sheet.number(),
+                                    line.words(),
+                                    line.by(),
+                                    households.current().moment(line.happenedAt())));
+                });
     }
 
     private @Nullable TaskKey next(BatchSheet sheet, TaskKind kind) {

@@ -40,7 +40,8 @@ class TendingController {
     private final OneTime oneTime;
     private final Clock clock;
 
-    TendingController(Batches batches, Tending tending, BatchPage page, Households households, OneTime oneTime, Clock clock) {
+    TendingController(
+            Batches batches, Tending tending, BatchPage page, Households households, OneTime oneTime, Clock clock) {
         this.batches = batches;
         this.tending = tending;
         this.page = page;
@@ -50,74 +51,135 @@ class TendingController {
     }
 
     /** What a form is read with, and what its answer goes into. */
-    private record Sent(UUID id, TendForm form, BatchSheet sheet, House house, Fields fields, Model model, HttpServletResponse response, RedirectAttributes after) {}
+    private record Sent(
+            UUID id,
+            TendForm form,
+            BatchSheet sheet,
+            House house,
+            Fields fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {}
 
     @PostMapping("/batch/{id}/note")
-    String note(@PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String note(
+            @PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         Optional<String> note = sent.fields().words("words", form.words(), TendForm.LONGEST_NOTE);
         Optional<Instant> at = at(sent);
-        return note.isEmpty() || at.isEmpty() ? again(sent, "note") : write(sent, "Written down.", () -> {
-            batches.note(id, note.get(), at.get(), form.keyOrNew());
-            return null;
-        });
+        return note.isEmpty() || at.isEmpty()
+                ? again(sent, "note")
+                : write(sent, "Written down.", () -> {
+                    batches.note(id, note.get(), at.get(), form.keyOrNew());
+                    return null;
+                });
     }
 
     @PostMapping("/batch/{id}/tasks/{task}")
-    String done(@PathVariable UUID id, @PathVariable("task") String written, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String done(
+            @PathVariable UUID id,
+            @PathVariable("task") String written,
+            TendForm form,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
         TaskKey task = task(written);
         Sent sent = sent(id, form, model, response, after);
         Optional<Instant> at = at(sent);
-        return at.isEmpty() ? again(sent, "task") : write(sent, task.kind().word() + ": done.",
-                () -> tending.done(id, task, new Tending.When(at.get(), "", form.keyOrNew())));
+        return at.isEmpty()
+                ? again(sent, "task")
+                : write(
+                        sent,
+                        task.kind().word() + ": done.",
+                        () -> tending.done(id, task, new Tending.When(at.get(), "", form.keyOrNew())));
     }
 
     @PostMapping("/batch/{id}/look")
-    String look(@PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String look(
+            @PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         Optional<Look> look = form.look(sent.fields());
         Optional<Instant> at = at(sent);
-        return look.isEmpty() || at.isEmpty() ? again(sent, "look") : write(sent, words(look.get()),
-                () -> tending.look(id, optionalTask(form), look.get(), new Tending.When(at.get(), "", form.keyOrNew())));
+        return look.isEmpty() || at.isEmpty()
+                ? again(sent, "look")
+                : write(
+                        sent,
+                        words(look.get()),
+                        () -> tending.look(
+                                id, optionalTask(form), look.get(), new Tending.When(at.get(), "", form.keyOrNew())));
     }
 
     @PostMapping("/batch/{id}/heat")
-    String heat(@PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String heat(
+            @PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         Optional<Temperature> temperature = form.heat(sent.fields(), sent.house());
         Optional<Instant> at = at(sent);
-        return temperature.isEmpty() || at.isEmpty() ? again(sent, "heat") : write(sent, "Read %s.".formatted(sent.house().temperature(temperature.get())),
-                () -> tending.read(id, optionalTask(form), temperature.get(), new Tending.When(at.get(), form.temperature(), form.keyOrNew())));
+        return temperature.isEmpty() || at.isEmpty()
+                ? again(sent, "heat")
+                : write(
+                        sent,
+                        "Read %s.".formatted(sent.house().temperature(temperature.get())),
+                        () -> tending.read(
+                                id,
+                                optionalTask(form),
+                                temperature.get(),
+                                new Tending.When(at.get(), form.temperature(), form.keyOrNew())));
     }
 
     @PostMapping("/batch/{id}/top-up")
-    String topUp(@PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String topUp(
+            @PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         Optional<Stock.OfCarrier> bottle = form.bottle(sent.fields(), page.sameOil(sent.sheet()));
         Optional<Volume> oil = bottle.flatMap(b -> form.topUp(sent.fields(), sent.house(), b));
         Optional<Instant> at = at(sent);
-        return oil.isEmpty() || at.isEmpty() ? again(sent, "top-up") : write(sent, "Topped up with %s.".formatted(sent.house().volume(oil.get())),
-                () -> tending.topUp(id, bottle.get(), oil.get(), new Tending.When(at.get(), form.amount(), form.keyOrNew())));
+        return oil.isEmpty() || at.isEmpty()
+                ? again(sent, "top-up")
+                : write(
+                        sent,
+                        "Topped up with %s.".formatted(sent.house().volume(oil.get())),
+                        () -> tending.topUp(
+                                id,
+                                bottle.get(),
+                                oil.get(),
+                                new Tending.When(at.get(), form.amount(), form.keyOrNew())));
     }
 
     @PostMapping("/batch/{id}/wrong")
-    String wrong(@PathVariable UUID id, WrongForm wrong, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String wrong(
+            @PathVariable UUID id,
+            WrongForm wrong,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
         Sent sent = sent(id, TendForm.keyed(wrong.key()), model, response, after);
         Optional<WrongForm.Wrong> read = wrong.read(sent.fields());
         model.addAttribute("wrong", wrong);
-        return read.isEmpty() ? again(sent, "wrong") : write(sent, read.get().what().word() + ". It is held back until that is answered.", () -> {
-            tending.wrong(id, read.get().what(), read.get().words(), clock.instant());
-            return null;
-        });
+        return read.isEmpty()
+                ? again(sent, "wrong")
+                : write(sent, read.get().what().word() + ". It is held back until that is answered.", () -> {
+                    tending.wrong(id, read.get().what(), read.get().words(), clock.instant());
+                    return null;
+                });
     }
 
     @PostMapping("/batch/{id}/discard")
-    String discard(@PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String discard(
+            @PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         Optional<Ruin> ruin = form.ruin(sent.fields());
         Optional<String> lesson = sent.fields().words("lesson", form.lesson(), LONGEST_LESSON);
-        return ruin.isEmpty() || lesson.isEmpty() ? again(sent, "discard") : write(sent, "Thrown out. The lesson is kept, and the jar is free.",
-                () -> tending.discard(id, ruin.get(), lesson.get(), new Tending.When(clock.instant(), lesson.get(), form.keyOrNew())));
+        return ruin.isEmpty() || lesson.isEmpty()
+                ? again(sent, "discard")
+                : write(
+                        sent,
+                        "Thrown out. The lesson is kept, and the jar is free.",
+                        () -> tending.discard(
+                                id,
+                                ruin.get(),
+                                lesson.get(),
+                                new Tending.When(clock.instant(), lesson.get(), form.keyOrNew())));
     }
 
     private Sent sent(UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
@@ -140,8 +202,21 @@ class TendingController {
         UUID key = sent.form().keyOrNew();
         try {
             String entry = oneTime.once(Current.stillroom(), key, () -> String.valueOf(work.get()));
-            String undo = entry.equals("null") ? null : "/batch/%s/entries/%s/undo?back=%s".formatted(sent.id(), entry, "shelf".equals(sent.form().back()) ? "shelf" : "batch");
-            sent.after().addFlashAttribute(Notice.NAME, new Notice("%s, jar %d: %s".formatted(sent.sheet().name(), sent.sheet().number(), words), undo));
+            String undo = entry.equals("null")
+                    ? null
+                    : "/batch/%s/entries/%s/undo?back=%s"
+                            .formatted(
+                                    sent.id(), entry, "shelf".equals(sent.form().back()) ? "shelf" : "batch");
+            sent.after()
+                    .addFlashAttribute(
+                            Notice.NAME,
+                            new Notice(
+                                    "%s, jar %d: %s"
+                                            .formatted(
+                                                    sent.sheet().name(),
+                                                    sent.sheet().number(),
+                                                    words),
+                                    undo));
         } catch (AlreadyDone done) {
             sent.after().addFlashAttribute(Notice.NAME, new Notice(done.getMessage(), null));
         }
@@ -151,7 +226,10 @@ class TendingController {
     private static String words(Look look) {
         return look.signs().isEmpty()
                 ? "looked, all well."
-                : look.signs().stream().map(sign -> sign.word() + ". " + sign.advice()).reduce((a, b) -> a + " " + b).orElseThrow();
+                : look.signs().stream()
+                        .map(sign -> sign.word() + ". " + sign.advice())
+                        .reduce((a, b) -> a + " " + b)
+                        .orElseThrow();
     }
 
     private static @Nullable TaskKey optionalTask(TendForm form) {

@@ -2,13 +2,13 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.FrozenPlan;
-import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Bath;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.JarChoice;
 import app.velvetcrock.core.charge.JarSplit;
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
@@ -87,31 +87,69 @@ public class Bench {
         if (!shelves.areEnough()) {
             return new BenchWork(form, fields, shelves, way, Optional.empty());
         }
-        return new BenchWork(form, fields, shelves, way, plan(form, way, new BenchReading.Desk(fields, shelves, house, new BenchSentence(fields, house, today), withTime)));
+        return new BenchWork(
+                form,
+                fields,
+                shelves,
+                way,
+                plan(
+                        form,
+                        way,
+                        new BenchReading.Desk(
+                                fields, shelves, house, new BenchSentence(fields, house, today), withTime)));
     }
 
     /** The way named, shipped or the household's own; until one is chosen the fittest stands there. */
     private Method way(BenchForm typed, BenchStock.Shelves shelves, House house) {
         String key = typed.method() == null ? "" : typed.method();
-        Optional<Method> named = shelves.own().stream().map(OwnWays.OfWay::method).filter(method -> method.key().equals(key)).findFirst().or(() -> Method.of(key));
+        Optional<Method> named = shelves.own().stream()
+                .map(OwnWays.OfWay::method)
+                .filter(method -> method.key().equals(key))
+                .findFirst()
+                .or(() -> Method.of(key));
         if (!shelves.areEnough()) {
             return named.orElse(Method.COLD_AND_DARK);
         }
-        List<Ingredient> herbs = Stream.concat(Stream.of(BenchReading.named(shelves.herbs(), Stock.OfHerb::id, typed.herb()).orElse(shelves.herbs().get(0))),
-                        Stream.ofNullable(typed.more()).flatMap(List::stream).filter(Objects::nonNull).flatMap(row -> BenchReading.named(shelves.herbs(), Stock.OfHerb::id, row.herb()).stream()))
-                .map(herb -> new Ingredient(herb.kind(), herb.moisture())).toList();
-        var carrier = BenchReading.named(shelves.carriers(), Stock.OfCarrier::id, typed.carrier()).orElse(shelves.carriers().get(0)).kind();
-        Use use = Stream.of(Use.values()).filter(value -> value.name().equals(typed.use())).findFirst().orElse(Use.ADULT_SKIN);
-        boolean moistFood = use == Use.FOOD && herbs.stream().anyMatch(herb -> !herb.moisture().isDried());
+        List<Ingredient> herbs = Stream.concat(
+                        Stream.of(BenchReading.named(shelves.herbs(), Stock.OfHerb::id, typed.herb())
+                                .orElse(shelves.herbs().get(0))),
+                        Stream.ofNullable(typed.more())
+                                .flatMap(List::stream)
+                                .filter(Objects::nonNull)
+                                .flatMap(row ->
+                                        BenchReading.named(shelves.herbs(), Stock.OfHerb::id, row.herb()).stream()))
+                .map(herb -> new Ingredient(herb.kind(), herb.moisture()))
+                .toList();
+        var carrier = BenchReading.named(shelves.carriers(), Stock.OfCarrier::id, typed.carrier())
+                .orElse(shelves.carriers().get(0))
+                .kind();
+        Use use = Stream.of(Use.values())
+                .filter(value -> value.name().equals(typed.use()))
+                .findFirst()
+                .orElse(Use.ADULT_SKIN);
+        boolean moistFood = use == Use.FOOD
+                && herbs.stream().anyMatch(herb -> !herb.moisture().isDried());
         if (named.isPresent()) {
             return Variants.suiting(named.get(), moistFood);
         }
-        Optional<Strength> spirit = shelves.spirits().stream().findFirst().flatMap(Stock.OfSupply::abv).map(Strength::new);
-        return Variants.suiting(Choice.ranked(new Situation(herbs, carrier, use, new Means(house.settings().pantry(), spirit, shelves.kit()))).get(0).method(), moistFood);
+        Optional<Strength> spirit = shelves.spirits().stream()
+                .findFirst()
+                .flatMap(Stock.OfSupply::abv)
+                .map(Strength::new);
+        return Variants.suiting(
+                Choice.ranked(new Situation(
+                                herbs, carrier, use, new Means(house.settings().pantry(), spirit, shelves.kit())))
+                        .get(0)
+                        .method(),
+                moistFood);
     }
 
     private Optional<BenchWork.Planned> plan(BenchForm form, Method way, BenchReading.Desk desk) {
-        Optional<Stock.OfJar> vessel = BenchReading.named(Stream.concat(desk.shelves().jars().stream(), desk.shelves().pots().stream()).toList(), Stock.OfJar::id, form.jar());
+        Optional<Stock.OfJar> vessel = BenchReading.named(
+                Stream.concat(desk.shelves().jars().stream(), desk.shelves().pots().stream())
+                        .toList(),
+                Stock.OfJar::id,
+                form.jar());
         Optional<BenchReading.Asked> read = reading.read(form, way, vessel, desk);
         return read.flatMap(asked -> parts(form, asked, vessel, desk)).map(parts -> {
             enough(parts, read.get(), desk);
@@ -127,29 +165,62 @@ public class Bench {
         }
         List<Choice> ways = ways(plan, way, desk.shelves());
         BenchTime.Asked asked = time.read(form, plan.request(), desk.fields(), desk.house());
-        Map<String, String> late = time.late(asked, plan.request(), ways.stream().filter(choice -> choice.fitness().isAllowed()).map(Choice::method).toList(), desk.house());
-        List<Choice> sorted = ways.stream().sorted(Comparator.comparing(choice -> late.containsKey(choice.method().base().key()) && late.containsKey(choice.method().key()))).toList();
+        Map<String, String> late = time.late(
+                asked,
+                plan.request(),
+                ways.stream()
+                        .filter(choice -> choice.fitness().isAllowed())
+                        .map(Choice::method)
+                        .toList(),
+                desk.house());
+        List<Choice> sorted = ways.stream()
+                .sorted(Comparator.comparing(
+                        choice -> late.containsKey(choice.method().base().key())
+                                && late.containsKey(choice.method().key())))
+                .toList();
         Optional<Bath> bath = bath(plan, desk.shelves());
-        boolean lacksBath = isInWater(plan) && bath.isEmpty() && !desk.shelves().pans().isEmpty();
-        Optional<BenchTime.Timing> timing = desk.withTime() ? Optional.of(time.timing(asked, plan.request())) : Optional.empty();
+        boolean lacksBath =
+                isInWater(plan) && bath.isEmpty() && !desk.shelves().pans().isEmpty();
+        Optional<BenchTime.Timing> timing =
+                desk.withTime() ? Optional.of(time.timing(asked, plan.request())) : Optional.empty();
         Map<String, Instant> holds = BenchTime.frozen(asked, timing);
-        return new BenchWork.Planned(parts.stream().map(part -> part.holding(holds)).toList(), sorted, bath, late, timing, Optional.empty(), lacksBath);
+        return new BenchWork.Planned(
+                parts.stream().map(part -> part.holding(holds)).toList(),
+                sorted,
+                bath,
+                late,
+                timing,
+                Optional.empty(),
+                lacksBath);
     }
 
     /** The plan of every vessel: of one, or of each jar the charge is divided over. */
-    private Optional<List<BenchWork.Part>> parts(BenchForm form, BenchReading.Asked asked, Optional<Stock.OfJar> named, BenchReading.Desk desk) {
+    private Optional<List<BenchWork.Part>> parts(
+            BenchForm form, BenchReading.Asked asked, Optional<Stock.OfJar> named, BenchReading.Desk desk) {
         List<Stock.OfJar> jars = desk.shelves().jars();
-        List<Vessel> free = jars.stream().flatMap(jar -> Collections.nCopies(Math.min(MOST_OF_A_SIZE, jar.pieces()), jar.vessel()).stream()).toList();
+        List<Vessel> free = jars.stream()
+                .flatMap(jar -> Collections.nCopies(Math.min(MOST_OF_A_SIZE, jar.pieces()), jar.vessel()).stream())
+                .toList();
         Stock.OfJar largest = jars.isEmpty() ? desk.shelves().pots().get(0) : jars.get(jars.size() - 1);
-        Charge bare = new Charge(asked.charged(), Volume.ZERO, largest.vessel(), asked.how().method().headspace());
+        Charge bare = new Charge(
+                asked.charged(),
+                Volume.ZERO,
+                largest.vessel(),
+                asked.how().method().headspace());
         if (BenchForm.SPLIT.equals(form.jar())) {
             List<JarSplit.Share> shares = JarSplit.of(free, bare, asked.oil());
             if (shares.isEmpty()) {
-                desk.fields().trouble("jar", "The free jars together do not take it.", "less herb, or put more jars into the Stores");
+                desk.fields()
+                        .trouble(
+                                "jar",
+                                "The free jars together do not take it.",
+                                "less herb, or put more jars into the Stores");
                 return Optional.empty();
             }
             PlanRequest whole = request(asked, largest, free);
-            return Optional.of(shares.stream().map(share -> part(whole.part(share), asked, jarOf(jars, share.vessel()), desk)).toList());
+            return Optional.of(shares.stream()
+                    .map(share -> part(whole.part(share), asked, jarOf(jars, share.vessel()), desk))
+                    .toList());
         }
         Stock.OfJar jar = named.orElseGet(() -> {
             Optional<Vessel> chosen = JarChoice.smallest(free, bare, asked.oil());
@@ -160,28 +231,47 @@ public class Bench {
     }
 
     private static Stock.OfJar jarOf(List<Stock.OfJar> jars, Vessel vessel) {
-        return jars.stream().filter(jar -> jar.vessel().equals(vessel)).findFirst().orElseThrow();
+        return jars.stream()
+                .filter(jar -> jar.vessel().equals(vessel))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static PlanRequest request(BenchReading.Asked asked, Stock.OfJar jar, List<Vessel> free) {
         return new PlanRequest(asked.planned(), asked.pour().carrier(), asked.oil(), jar.vessel(), free, asked.how());
     }
 
-    private BenchWork.Part part(PlanRequest request, BenchReading.Asked asked, Stock.OfJar jar, BenchReading.Desk desk) {
+    private BenchWork.Part part(
+            PlanRequest request, BenchReading.Asked asked, Stock.OfJar jar, BenchReading.Desk desk) {
         BatchPlan plan = planner.plan(request);
         Instant at = desk.house().instantOn(asked.how().start(), clock.instant());
-        FrozenPlan frozen = new FrozenPlan(plan, asked.herbs().stream().map(Stock.OfHerb::id).toList(), asked.pour().id(),
-                plan.moistening().flatMap(moist -> asked.spirit().lot()).map(Stock.OfSupply::id), Map.of());
-        return new BenchWork.Part(frozen, jar, new Batches.Weighed(plan.charge().herbs().mass(), plan.charge().oil(), at));
+        FrozenPlan frozen = new FrozenPlan(
+                plan,
+                asked.herbs().stream().map(Stock.OfHerb::id).toList(),
+                asked.pour().id(),
+                plan.moistening().flatMap(moist -> asked.spirit().lot()).map(Stock.OfSupply::id),
+                Map.of());
+        return new BenchWork.Part(
+                frozen,
+                jar,
+                new Batches.Weighed(plan.charge().herbs().mass(), plan.charge().oil(), at));
     }
 
     /** The same with what was really weighed and poured, where that is typed. */
-    private BenchWork.Part really(BenchForm form, BenchWork.Part part, BenchReading.Asked asked, BenchReading.Desk desk) {
+    private BenchWork.Part really(
+            BenchForm form, BenchWork.Part part, BenchReading.Asked asked, BenchReading.Desk desk) {
         Charge charge = part.plan().charge();
         double left = asked.herbs().size() == 1 ? asked.herbs().get(0).left().grams() : Double.MAX_VALUE;
-        Optional<Mass> weighed = desk.sentence().weighed(form.weighed(), charge.herbs().mass(), left);
+        Optional<Mass> weighed =
+                desk.sentence().weighed(form.weighed(), charge.herbs().mass(), left);
         Optional<Volume> poured = desk.sentence().poured(form.poured(), asked.pour(), charge.oil());
-        return new BenchWork.Part(part.frozen(), part.jar(), new Batches.Weighed(weighed.orElse(charge.herbs().mass()), poured.orElse(charge.oil()), part.weighed().at()));
+        return new BenchWork.Part(
+                part.frozen(),
+                part.jar(),
+                new Batches.Weighed(
+                        weighed.orElse(charge.herbs().mass()),
+                        poured.orElse(charge.oil()),
+                        part.weighed().at()));
     }
 
     /** Notes beside the fields what of its herbs, oil or spirit is not there. */
@@ -191,27 +281,50 @@ public class Bench {
             Stock.OfHerb herb = asked.herbs().get(i);
             double need = 0;
             for (int j = 0; j < asked.herbs().size(); j++) {
-                need += asked.herbs().get(j).id().equals(herb.id()) ? asked.planned().get(j).mass().grams() : 0;
+                need += asked.herbs().get(j).id().equals(herb.id())
+                        ? asked.planned().get(j).mass().grams()
+                        : 0;
             }
             if (need > herb.left().grams() + 1e-9) {
-                desk.fields().trouble(i == 0 ? "amount" : "more[%d].amount".formatted(i - 1), "Understood %s; only %s of this is left.".formatted(
-                        house.mass(Mass.ofGrams(need)), house.mass(herb.left())), "at most what is left");
+                desk.fields()
+                        .trouble(
+                                i == 0 ? "amount" : "more[%d].amount".formatted(i - 1),
+                                "Understood %s; only %s of this is left."
+                                        .formatted(house.mass(Mass.ofGrams(need)), house.mass(herb.left())),
+                                "at most what is left");
             }
         }
         Volume oil = parts.stream().map(part -> part.plan().charge().oil()).reduce(Volume.ZERO, Volume::plus);
         var density = asked.pour().carrier().kind().density();
         if (density.massOf(oil).toMilligrams() > asked.pour().left().toMilligrams()) {
-            desk.fields().trouble("oil", "This takes %s; the bottle holds %s.".formatted(house.volume(oil), house.volume(density.volumeOf(asked.pour().left()))), "less, or another bottle");
+            desk.fields()
+                    .trouble(
+                            "oil",
+                            "This takes %s; the bottle holds %s."
+                                    .formatted(
+                                            house.volume(oil),
+                                            house.volume(density.volumeOf(
+                                                    asked.pour().left()))),
+                            "less, or another bottle");
         }
-        Mass spirit = parts.stream().flatMap(part -> part.plan().moistening().stream()).map(Moistening::fromBottle).reduce(Mass.ZERO, Mass::plus);
-        asked.spirit().lot().filter(lot -> spirit.compareTo(lot.mass()) > 0).ifPresent(lot -> desk.fields().trouble("spirit.perGram",
-                "This takes %s of spirit; the bottle holds %s.".formatted(house.mass(spirit), house.mass(lot.mass())), "less spirit, or less herb"));
+        Mass spirit = parts.stream()
+                .flatMap(part -> part.plan().moistening().stream())
+                .map(Moistening::fromBottle)
+                .reduce(Mass.ZERO, Mass::plus);
+        asked.spirit().lot().filter(lot -> spirit.compareTo(lot.mass()) > 0).ifPresent(lot -> desk.fields()
+                .trouble(
+                        "spirit.perGram",
+                        "This takes %s of spirit; the bottle holds %s."
+                                .formatted(house.mass(spirit), house.mass(lot.mass())),
+                        "less spirit, or less herb"));
     }
 
     /** All shipped ways and the household's own, and under the one chosen the other forms it comes in. */
     private static List<Choice> ways(BatchPlan plan, Method chosen, BenchStock.Shelves shelves) {
         Situation situation = Planner.situation(plan.request());
-        List<Method> methods = new ArrayList<>(Method.shipped().stream().map(method -> Variants.suiting(method, plan.isMoistFood())).toList());
+        List<Method> methods = new ArrayList<>(Method.shipped().stream()
+                .map(method -> Variants.suiting(method, plan.isMoistFood()))
+                .toList());
         shelves.own().forEach(own -> methods.add(own.method()));
         List<Choice> ways = new ArrayList<>();
         for (Choice choice : Choice.ranked(situation, methods)) {
@@ -226,11 +339,14 @@ public class Bench {
     /** Tells whether a way heats a jar in water. */
     private static boolean isInWater(BatchPlan plan) {
         Set<Source> sources = plan.request().circumstances().method().sources();
-        return (sources.contains(Source.POT) || sources.contains(Source.SLOW_COOKER)) && !plan.charge().vessel().open();
+        return (sources.contains(Source.POT) || sources.contains(Source.SLOW_COOKER))
+                && !plan.charge().vessel().open();
     }
 
     /** The pan a jar can stand in, of a way that heats it in water. */
     private static Optional<Bath> bath(BatchPlan plan, BenchStock.Shelves shelves) {
-        return isInWater(plan) ? Bath.smallest(shelves.pans().stream().map(Stock.OfJar::vessel).toList(), plan.charge()) : Optional.empty();
+        return isInWater(plan)
+                ? Bath.smallest(shelves.pans().stream().map(Stock.OfJar::vessel).toList(), plan.charge())
+                : Optional.empty();
     }
 }

@@ -103,11 +103,19 @@ class BenchController {
         String leadsTo = oneTime.once(Current.stillroom(), key, () -> {
             BenchWork.Planned planned = work.planned().orElseThrow();
             List<Batches.Beginning> parts = planned.parts().stream()
-                    .map(part -> new Batches.Beginning(part.frozen(), new Stand(part.jar().id(), part.jar().kit()), part.weighed())).toList();
+                    .map(part -> new Batches.Beginning(
+                            part.frozen(), new Stand(part.jar().id(), part.jar().kit()), part.weighed()))
+                    .toList();
             UUID first = batches.startAll(parts, key).get(0);
             return planned.isSplit() ? "/shelf" : "/batch/" + first;
         });
-        after.addFlashAttribute(Notice.NAME, new Notice(leadsTo.equals("/shelf") ? "All of them stand on the Shelf. Label each jar now." : "It stands on the Shelf. Label the jar now.", null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        leadsTo.equals("/shelf")
+                                ? "All of them stand on the Shelf. Label each jar now."
+                                : "It stands on the Shelf. Label the jar now.",
+                        null));
         return "redirect:" + leadsTo;
     }
 
@@ -121,8 +129,13 @@ class BenchController {
             return page(model, work);
         }
         PlanRequest.Circumstances how = work.planned().get().plan().request().circumstances();
-        UUID once = form.key() == null ? UUID.randomUUID() : UUID.nameUUIDFromBytes((form.key() + name.get()).getBytes(StandardCharsets.UTF_8));
-        String leadsTo = oneTime.once(Current.stillroom(), once, () -> "/bench?" + kept(work, ways.keep(name.get(), how.method(), how.lengths())));
+        UUID once = form.key() == null
+                ? UUID.randomUUID()
+                : UUID.nameUUIDFromBytes((form.key() + name.get()).getBytes(StandardCharsets.UTF_8));
+        String leadsTo = oneTime.once(
+                Current.stillroom(),
+                once,
+                () -> "/bench?" + kept(work, ways.keep(name.get(), how.method(), how.lengths())));
         after.addFlashAttribute(Notice.NAME, new Notice("“%s” is one of your ways now.".formatted(name.get()), null));
         return "redirect:" + leadsTo;
     }
@@ -131,8 +144,11 @@ class BenchController {
     String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
         boolean removed = back == null;
         ways.remove(id, removed);
-        after.addFlashAttribute(Notice.NAME, new Notice(removed ? "That way is put away; batches made by it keep it." : "It is one of your ways again.",
-                removed ? "/bench/ways/%s/undo?back=yes".formatted(id) : null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        removed ? "That way is put away; batches made by it keep it." : "It is one of your ways again.",
+                        removed ? "/bench/ways/%s/undo?back=yes".formatted(id) : null));
         return "redirect:/bench";
     }
 
@@ -155,7 +171,9 @@ class BenchController {
             fields.put("more[%d].herb".formatted(i), more.get(i).herb());
             fields.put("more[%d].amount".formatted(i), more.get(i).amount());
         }
-        fields.forEach((name, value) -> query.queryParam(name.replace("[", "%5B").replace("]", "%5D"), UriUtils.encode(value == null ? "" : value, StandardCharsets.UTF_8)));
+        fields.forEach((name, value) -> query.queryParam(
+                name.replace("[", "%5B").replace("]", "%5D"),
+                UriUtils.encode(value == null ? "" : value, StandardCharsets.UTF_8)));
         return String.valueOf(query.build(true).getQuery());
     }
 
@@ -165,8 +183,13 @@ class BenchController {
         model.addAttribute("fields", work.fields());
         model.addAttribute("schools", schools);
         Optional<BenchTime.Timing> timing = work.planned().flatMap(BenchWork.Planned::timing);
-        model.addAttribute("ribbon", timing.flatMap(t -> t.timetable().map(timetable -> TimeRibbon.of(t, timetable, households.current()))).orElse(null));
-        model.addAttribute("lateWords", timing.flatMap(BenchTime.Timing::inTime).map(BenchTime::words).orElse(""));
+        model.addAttribute(
+                "ribbon",
+                timing.flatMap(t -> t.timetable().map(timetable -> TimeRibbon.of(t, timetable, households.current())))
+                        .orElse(null));
+        model.addAttribute(
+                "lateWords",
+                timing.flatMap(BenchTime.Timing::inTime).map(BenchTime::words).orElse(""));
         model.addAttribute("holdAt", new HoldAt());
         model.addAttribute("rhythms", new Rhythms());
         model.addAttribute("cuts", Cut.values());
@@ -183,12 +206,25 @@ class BenchController {
         List<Costs.Taken> taken = new ArrayList<>();
         for (BenchWork.Part part : planned.parts()) {
             BatchPlan plan = part.plan();
-            double really = part.weighed().herb().grams() / plan.charge().herbs().mass().grams();
+            double really =
+                    part.weighed().herb().grams() / plan.charge().herbs().mass().grams();
             for (int i = 0; i < part.frozen().herbLots().size(); i++) {
-                taken.add(new Costs.Taken(part.frozen().herbLots().get(i), plan.request().herbs().get(i).mass().times(really).toMilligrams()));
+                taken.add(new Costs.Taken(
+                        part.frozen().herbLots().get(i),
+                        plan.request().herbs().get(i).mass().times(really).toMilligrams()));
             }
-            taken.add(new Costs.Taken(part.frozen().carrierLot(), plan.request().carrier().kind().density().massOf(part.weighed().oil()).toMilligrams()));
-            plan.moistening().ifPresent(moist -> part.frozen().spiritLot().ifPresent(lot -> taken.add(new Costs.Taken(lot, moist.fromBottle().times(really).toMilligrams()))));
+            taken.add(new Costs.Taken(
+                    part.frozen().carrierLot(),
+                    plan.request()
+                            .carrier()
+                            .kind()
+                            .density()
+                            .massOf(part.weighed().oil())
+                            .toMilligrams()));
+            plan.moistening().ifPresent(moist -> part.frozen()
+                    .spiritLot()
+                    .ifPresent(lot -> taken.add(new Costs.Taken(
+                            lot, moist.fromBottle().times(really).toMilligrams()))));
         }
         return costs.of(taken);
     }
@@ -205,7 +241,11 @@ class BenchController {
     static final class HoldAt {
 
         public String of(Instant moment, House house) {
-            return moment.atZone(house.settings().zone()).toLocalDateTime().withSecond(0).withNano(0).toString();
+            return moment.atZone(house.settings().zone())
+                    .toLocalDateTime()
+                    .withSecond(0)
+                    .withNano(0)
+                    .toString();
         }
     }
 
@@ -214,29 +254,49 @@ class BenchController {
 
     private List<RemedyChip> remedies(BenchWork work) {
         House house = households.current();
-        return work.planned().stream().flatMap(p -> p.plan().remedies().stream()).map(remedy -> chip(remedy, work, house)).toList();
+        return work.planned().stream()
+                .flatMap(p -> p.plan().remedies().stream())
+                .map(remedy -> chip(remedy, work, house))
+                .toList();
     }
 
     private static RemedyChip chip(Remedy remedy, BenchWork work, House house) {
         if (remedy instanceof Remedy.MoreOil more) {
-            return new RemedyChip("pour %s, which makes it %s".formatted(house.volume(more.oil()), house.ratio(more.ratio())),
-                    "oil", Math.round(more.oil().millilitres()) + " mL");
+            return new RemedyChip(
+                    "pour %s, which makes it %s".formatted(house.volume(more.oil()), house.ratio(more.ratio())),
+                    "oil",
+                    Math.round(more.oil().millilitres()) + " mL");
         } else if (remedy instanceof Remedy.FinerCut finer) {
-            return new RemedyChip("take it %s".formatted(finer.cut().word()), "cut", finer.cut().name());
+            return new RemedyChip(
+                    "take it %s".formatted(finer.cut().word()),
+                    "cut",
+                    finer.cut().name());
         } else if (remedy instanceof Remedy.LessHerb less) {
-            return new RemedyChip("take only %s of herb".formatted(house.mass(less.herb())), work.planned().orElseThrow().plan().request().herbs().size() > 1 ? "total" : "amount", less.herb().grams() + " g");
+            return new RemedyChip(
+                    "take only %s of herb".formatted(house.mass(less.herb())),
+                    work.planned().orElseThrow().plan().request().herbs().size() > 1 ? "total" : "amount",
+                    less.herb().grams() + " g");
         }
         if (remedy instanceof Remedy.SplitOver split) {
             return new RemedyChip("divide it over %s".formatted(jars(split)), "jar", BenchForm.SPLIT);
         }
         Remedy.OtherJar other = (Remedy.OtherJar) remedy;
-        String jar = work.shelves().jars().stream().filter(j -> j.vessel().equals(other.vessel())).findFirst().orElseThrow().id().toString();
+        String jar = work.shelves().jars().stream()
+                .filter(j -> j.vessel().equals(other.vessel()))
+                .findFirst()
+                .orElseThrow()
+                .id()
+                .toString();
         return new RemedyChip("use the %s".formatted(other.vessel().name()), "jar", jar);
     }
 
     /** The jars of a division: "3 × Litre jar", "2 × Half litre jar and Litre jar". */
     private static String jars(Remedy.SplitOver split) {
-        Map<String, Long> counts = split.shares().stream().collect(Collectors.groupingBy(share -> share.vessel().name(), LinkedHashMap::new, Collectors.counting()));
-        return counts.entrySet().stream().map(jar -> jar.getValue() == 1 ? jar.getKey() : jar.getValue() + " × " + jar.getKey()).collect(Collectors.joining(" and "));
+        Map<String, Long> counts = split.shares().stream()
+                .collect(Collectors.groupingBy(
+                        share -> share.vessel().name(), LinkedHashMap::new, Collectors.counting()));
+        return counts.entrySet().stream()
+                .map(jar -> jar.getValue() == 1 ? jar.getKey() : jar.getValue() + " × " + jar.getKey())
+                .collect(Collectors.joining(" and "));
     }
 }

@@ -24,10 +24,30 @@ import org.jspecify.annotations.Nullable;
  * @param want what is wanted of it; empty where herb and oil are said
  */
 public record BenchForm(
-        @Nullable UUID key, @Nullable String herb, @Nullable String amount, @Nullable String cut, @Nullable List<HerbRow> more, @Nullable String total, @Nullable String carrier,
-        @Nullable String oil, @Nullable String jar, @Nullable String method, @Nullable String length, @Nullable String then, @Nullable String start, @Nullable String use,
-        @Nullable String pressing, @Nullable String storage, @Nullable String weighed, @Nullable String poured, @Nullable Numbers numbers, @Nullable SpiritForm spirit,
-        @Nullable String knowingly, @Nullable String called, @Nullable Time time, @Nullable Want want) {
+        @Nullable UUID key,
+        @Nullable String herb,
+        @Nullable String amount,
+        @Nullable String cut,
+        @Nullable List<HerbRow> more,
+        @Nullable String total,
+        @Nullable String carrier,
+        @Nullable String oil,
+        @Nullable String jar,
+        @Nullable String method,
+        @Nullable String length,
+        @Nullable String then,
+        @Nullable String start,
+        @Nullable String use,
+        @Nullable String pressing,
+        @Nullable String storage,
+        @Nullable String weighed,
+        @Nullable String poured,
+        @Nullable Numbers numbers,
+        @Nullable SpiritForm spirit,
+        @Nullable String knowingly,
+        @Nullable String called,
+        @Nullable Time time,
+        @Nullable Want want) {
 
     /** Stands for a jar where the charge is to be divided over several. */
     public static final String SPLIT = "split";
@@ -45,14 +65,24 @@ public record BenchForm(
 
     /** Numbers of a way: its first and second stage, and how often it is tended. */
     public record Numbers(
-            @Nullable String band, @Nullable String ceiling, @Nullable String thenBand, @Nullable String thenCeiling, @Nullable String shake, @Nullable String look,
+            @Nullable String band,
+            @Nullable String ceiling,
+            @Nullable String thenBand,
+            @Nullable String thenCeiling,
+            @Nullable String shake,
+            @Nullable String look,
             @Nullable String read) {
 
         static final Numbers NONE = new Numbers("", "", "", "", "", "", "");
 
         public boolean isTyped() {
-            return !(BenchForm.isBlank(band) && BenchForm.isBlank(ceiling) && BenchForm.isBlank(thenBand) && BenchForm.isBlank(thenCeiling) && BenchForm.isBlank(shake)
-                    && BenchForm.isBlank(look) && BenchForm.isBlank(read));
+            return !(BenchForm.isBlank(band)
+                    && BenchForm.isBlank(ceiling)
+                    && BenchForm.isBlank(thenBand)
+                    && BenchForm.isBlank(thenCeiling)
+                    && BenchForm.isBlank(shake)
+                    && BenchForm.isBlank(look)
+                    && BenchForm.isBlank(read));
         }
     }
 
@@ -106,44 +136,102 @@ public record BenchForm(
 
     /** A plain charge of one herb in one oil, all else as usual. */
     public static BenchForm of(String herb, String amount, String carrier, String oil) {
-        return new BenchForm(null, herb, amount, null, null, null, carrier, oil, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null);
+        return new BenchForm(
+                null, herb, amount, null, null, null, carrier, oil, null, null, null, null, null, null, null, null,
+                null, null, null, null, null, null, null, null);
     }
 
     /** The same by another way. */
     public BenchForm by(String way) {
-        return new BenchForm(key, herb, amount, cut, more, total, carrier, oil, jar, way, length, then, start, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+        return new BenchForm(
+                key, herb, amount, cut, more, total, carrier, oil, jar, way, length, then, start, use, pressing,
+                storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
     }
 
     /** The same for herb and oil worked out from what is wanted; of a blend the whole is said. */
     BenchForm making(String howMuch, String ofOil) {
         boolean blend = more != null && !more.isEmpty();
-        return new BenchForm(key, herb, blend ? amount : howMuch, cut, more, blend ? howMuch : total, carrier, ofOil, jar, method, length, then, start, use, pressing, storage, weighed, poured,
-                numbers, spirit, knowingly, called, time, null);
+        return new BenchForm(
+                key,
+                herb,
+                blend ? amount : howMuch,
+                cut,
+                more,
+                blend ? howMuch : total,
+                carrier,
+                ofOil,
+                jar,
+                method,
+                length,
+                then,
+                start,
+                use,
+                pressing,
+                storage,
+                weighed,
+                poured,
+                numbers,
+                spirit,
+                knowingly,
+                called,
+                time,
+                null);
     }
 
     /** The same for so long, from a day. */
     public BenchForm lasting(String howLong, String from) {
-        return new BenchForm(key, herb, amount, cut, more, total, carrier, oil, jar, method, howLong, then, from, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+        return new BenchForm(
+                key, herb, amount, cut, more, total, carrier, oil, jar, method, howLong, then, from, use, pressing,
+                storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
     }
 
     /** The same as a blend with these herbs besides. */
     public BenchForm with(List<HerbRow> others) {
-        return new BenchForm(key, herb, amount, cut, others, total, carrier, oil, jar, method, length, then, start, use, pressing, storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+        return new BenchForm(
+                key, herb, amount, cut, others, total, carrier, oil, jar, method, length, then, start, use, pressing,
+                storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
     }
 
     /** The form with what a newcomer would find filled in. */
     BenchForm withDefaults(Method way, String usualAmount, String today) {
-        List<HerbRow> rows = more == null ? List.of() : more.stream().filter(row -> row != null && !row.isBlank()).limit(MOST_MORE).toList();
+        List<HerbRow> rows = more == null
+                ? List.of()
+                : more.stream()
+                        .filter(row -> row != null && !row.isBlank())
+                        .limit(MOST_MORE)
+                        .toList();
         return new BenchForm(
-                key, or(herb, ""), or(amount, usualAmount), or(cut, ""), rows, or(total, ""), or(carrier, ""), oil == null ? "" : oil, or(jar, ""), way.key(),
-                or(length, way.first().pace().words(way.first().usual())), or(then, usualThen(way)), or(start, today), or(use, "ADULT_SKIN"), or(pressing, "HAND"),
-                or(storage, "COOL_DARK"), or(weighed, ""), or(poured, ""), numbers == null ? Numbers.NONE : numbers, spirit == null ? SpiritForm.NONE : spirit,
-                or(knowingly, ""), or(called, ""), (time == null ? Time.NONE : time).filled(), (want == null ? Want.NONE : want).filled());
+                key,
+                or(herb, ""),
+                or(amount, usualAmount),
+                or(cut, ""),
+                rows,
+                or(total, ""),
+                or(carrier, ""),
+                oil == null ? "" : oil,
+                or(jar, ""),
+                way.key(),
+                or(length, way.first().pace().words(way.first().usual())),
+                or(then, usualThen(way)),
+                or(start, today),
+                or(use, "ADULT_SKIN"),
+                or(pressing, "HAND"),
+                or(storage, "COOL_DARK"),
+                or(weighed, ""),
+                or(poured, ""),
+                numbers == null ? Numbers.NONE : numbers,
+                spirit == null ? SpiritForm.NONE : spirit,
+                or(knowingly, ""),
+                or(called, ""),
+                (time == null ? Time.NONE : time).filled(),
+                (want == null ? Want.NONE : want).filled());
     }
 
     /** What the second stage takes usually; empty where there is none. */
     private static String usualThen(Method way) {
-        return way.stages().size() < 2 ? "" : way.stages().get(1).pace().words(way.stages().get(1).usual());
+        return way.stages().size() < 2
+                ? ""
+                : way.stages().get(1).pace().words(way.stages().get(1).usual());
     }
 
     private static String or(@Nullable String value, String other) {

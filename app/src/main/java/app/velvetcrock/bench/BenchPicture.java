@@ -20,7 +20,15 @@ import java.util.stream.Collectors;
  * @param oilMap which y of the jar's drawing means how much oil, as "y:mL" knots from the floor up; a dragged mark reads it
  */
 record BenchPicture(
-        JarDrawing jar, double width, double height, double jarX, double oilLabelY, double herbLabelY, double airMiddleY, double coverMiddleY, String oilMap) {
+        JarDrawing jar,
+        double width,
+        double height,
+        double jarX,
+        double oilLabelY,
+        double herbLabelY,
+        double airMiddleY,
+        double coverMiddleY,
+        String oilMap) {
 
     private static final double MARGIN = 128;
     private static final double LABEL = 44;
@@ -43,19 +51,38 @@ record BenchPicture(
         double cover = (jar.oilY() + jar.herbY()) / 2;
         double airLabel = Math.max(TOP, Math.min(air, cover - LABEL));
         return new BenchPicture(
-                jar, width, Math.max(jar.height(), TOP + 2 * LABEL) + 4, (width - jar.width()) / 2,
-                oilAbove ? upper : lower, oilAbove ? lower : upper, airLabel, Math.max(cover, airLabel + LABEL), oilMap(jar, charge));
+                jar,
+                width,
+                Math.max(jar.height(), TOP + 2 * LABEL) + 4,
+                (width - jar.width()) / 2,
+                oilAbove ? upper : lower,
+                oilAbove ? lower : upper,
+                airLabel,
+                Math.max(cover, airLabel + LABEL),
+                oilMap(jar, charge));
     }
 
     private static String oilMap(JarDrawing jar, Charge charge) {
         double most = charge.vessel().capacity().millilitres();
-        List<Double> knots = new ArrayList<>(List.of(charge.pressedNeed().millilitres() - HAIR, charge.pressedNeed().millilitres(), charge.looseNeed().millilitres()));
+        List<Double> knots = new ArrayList<>(List.of(
+                charge.pressedNeed().millilitres() - HAIR,
+                charge.pressedNeed().millilitres(),
+                charge.looseNeed().millilitres()));
         for (int i = 0; i <= KNOTS; i++) {
             knots.add(most * i / KNOTS);
         }
-        return knots.stream().filter(oil -> oil >= 0 && oil <= most).sorted()
-                .map(oil -> String.format(Locale.ROOT, "%.1f:%.1f",
-                        jar.floorY() - Levels.of(charge.withOil(Volume.ofMillilitres(oil))).oil().millimetres() * jar.scale(), oil))
+        return knots.stream()
+                .filter(oil -> oil >= 0 && oil <= most)
+                .sorted()
+                .map(oil -> String.format(
+                        Locale.ROOT,
+                        "%.1f:%.1f",
+                        jar.floorY()
+                                - Levels.of(charge.withOil(Volume.ofMillilitres(oil)))
+                                                .oil()
+                                                .millimetres()
+                                        * jar.scale(),
+                        oil))
                 .collect(Collectors.joining(" "));
     }
 

@@ -38,15 +38,22 @@ class BenchReading {
     record Desk(Fields fields, BenchStock.Shelves shelves, House house, BenchSentence sentence, boolean withTime) {}
 
     /** What is to be planned, read and clear, before a vessel is chosen. */
-    record Asked(List<Stock.OfHerb> herbs, List<PlannedHerb> planned, BenchStock.Pour pour, OilWish oil, PlanRequest.Circumstances how, BenchSentence.Spirit spirit, Optional<Wanted> wanted) {
-
+    record Asked(
+            List<Stock.OfHerb> herbs,
+            List<PlannedHerb> planned,
+            BenchStock.Pour pour,
+            OilWish oil,
+            PlanRequest.Circumstances how,
+            BenchSentence.Spirit spirit,
+            Optional<Wanted> wanted) {
 
         Asked outOf(Wanted want) {
             return new Asked(herbs, planned, pour, oil, how, spirit, Optional.of(want));
         }
 
         Herbs charged() {
-            return new Herbs(planned.stream().map(herb -> herb.portion(how.method())).toList());
+            return new Herbs(
+                    planned.stream().map(herb -> herb.portion(how.method())).toList());
         }
     }
 
@@ -56,14 +63,30 @@ class BenchReading {
         List<BlendSentence.Row> rows = rows(form, desk);
         BenchStock.Pour pour = pour(form, desk);
         if (form.want() != null && !BenchForm.isBlank(form.want().amount())) {
-            Optional<Wanted> wanted = new WantSentence(fields, desk.house(), desk.shelves().containers()).wanted(form, rows, pour, retentions);
-            return wanted.flatMap(want -> read(form.making(desk.house().mass(want.herb()), Math.round(want.oil().millilitres()) + " mL"), way, vessel, desk).map(asked -> asked.outOf(want)));
+            Optional<Wanted> wanted = new WantSentence(
+                            fields, desk.house(), desk.shelves().containers())
+                    .wanted(form, rows, pour, retentions);
+            return wanted.flatMap(want -> read(
+                            form.making(
+                                    desk.house().mass(want.herb()),
+                                    Math.round(want.oil().millilitres()) + " mL"),
+                            way,
+                            vessel,
+                            desk)
+                    .map(asked -> asked.outOf(want)));
         }
-        Optional<List<Mass>> masses = new BlendSentence(fields, desk.house()).masses(rows, form.total(), vessel.map(Stock.OfJar::vessel));
+        Optional<List<Mass>> masses =
+                new BlendSentence(fields, desk.house()).masses(rows, form.total(), vessel.map(Stock.OfJar::vessel));
         Optional<OilWish> oil = desk.sentence().oil(pour.carrier().kind().density(), form.oil());
-        Method numbered = new NumbersSentence(fields, desk.house()).apply(way, form.numbers() == null ? BenchForm.Numbers.NONE : form.numbers());
-        BenchSentence.Spirit spirit = desk.sentence().spirit(form.spirit() == null ? BenchForm.SpiritForm.NONE : form.spirit(), desk.shelves().spirits(), way.is(Method.SPIRIT_FIRST));
-        Optional<PlanRequest.Circumstances> how = desk.sentence().circumstances(form, numbered, spirit, desk.shelves().kit());
+        Method numbered = new NumbersSentence(fields, desk.house())
+                .apply(way, form.numbers() == null ? BenchForm.Numbers.NONE : form.numbers());
+        BenchSentence.Spirit spirit = desk.sentence()
+                .spirit(
+                        form.spirit() == null ? BenchForm.SpiritForm.NONE : form.spirit(),
+                        desk.shelves().spirits(),
+                        way.is(Method.SPIRIT_FIRST));
+        Optional<PlanRequest.Circumstances> how = desk.sentence()
+                .circumstances(form, numbered, spirit, desk.shelves().kit());
         if (!fields.isClear()) {
             return Optional.empty();
         }
@@ -71,10 +94,20 @@ class BenchReading {
         List<PlannedHerb> planned = new ArrayList<>();
         for (int i = 0; i < herbs.size(); i++) {
             Stock.OfHerb herb = herbs.get(i);
-            planned.add(new PlannedHerb(herb.kind(), herb.texture(), herb.moisture(), herb.weighedBulk(), masses.orElseThrow().get(i),
-                    retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), how.orElseThrow().pressing())));
+            planned.add(new PlannedHerb(
+                    herb.kind(),
+                    herb.texture(),
+                    herb.moisture(),
+                    herb.weighedBulk(),
+                    masses.orElseThrow().get(i),
+                    retentions.of(
+                            herb.kind().key(),
+                            herb.texture(),
+                            herb.moisture(),
+                            how.orElseThrow().pressing())));
         }
-        return Optional.of(new Asked(herbs, planned, pour, oil.orElseThrow(), how.orElseThrow(), spirit, Optional.empty()));
+        return Optional.of(
+                new Asked(herbs, planned, pour, oil.orElseThrow(), how.orElseThrow(), spirit, Optional.empty()));
     }
 
     private List<BlendSentence.Row> rows(BenchForm form, Desk desk) {
@@ -85,22 +118,38 @@ class BenchReading {
         for (int i = 0; i < more.size(); i++) {
             String field = "more[%d].".formatted(i);
             if (BenchForm.isBlank(more.get(i).herb())) {
-                desk.fields().trouble(field + "herb", "An amount stands here without its herb.", "a herb from the list, or empty the amount");
+                desk.fields()
+                        .trouble(
+                                field + "herb",
+                                "An amount stands here without its herb.",
+                                "a herb from the list, or empty the amount");
             } else {
-                Stock.OfHerb herb = pick(desk.fields(), field + "herb", desk.shelves().herbs(), Stock.OfHerb::id, more.get(i).herb());
-                rows.add(new BlendSentence.Row(desk.sentence().atLeast(herb, form.cut(), materia), more.get(i).amount(), field + "amount"));
+                Stock.OfHerb herb = pick(
+                        desk.fields(),
+                        field + "herb",
+                        desk.shelves().herbs(),
+                        Stock.OfHerb::id,
+                        more.get(i).herb());
+                rows.add(new BlendSentence.Row(
+                        desk.sentence().atLeast(herb, form.cut(), materia),
+                        more.get(i).amount(),
+                        field + "amount"));
             }
         }
         return rows;
     }
 
     private BenchStock.Pour pour(BenchForm form, Desk desk) {
-        return named(desk.shelves().oils(), Stock.OfOil::id, form.carrier()).map(stock::pour)
-                .orElseGet(() -> BenchStock.pour(pick(desk.fields(), "carrier", desk.shelves().carriers(), Stock.OfCarrier::id, form.carrier())));
+        return named(desk.shelves().oils(), Stock.OfOil::id, form.carrier())
+                .map(stock::pour)
+                .orElseGet(() -> BenchStock.pour(pick(
+                        desk.fields(), "carrier", desk.shelves().carriers(), Stock.OfCarrier::id, form.carrier())));
     }
 
     static <T> Optional<T> named(List<T> from, Function<T, UUID> id, @Nullable String typed) {
-        return BenchForm.id(typed).flatMap(wanted -> from.stream().filter(value -> id.apply(value).equals(wanted)).findFirst());
+        return BenchForm.id(typed).flatMap(wanted -> from.stream()
+                .filter(value -> id.apply(value).equals(wanted))
+                .findFirst());
     }
 
     private static <T> T pick(Fields fields, String field, List<T> from, Function<T, UUID> id, @Nullable String typed) {

@@ -38,8 +38,10 @@ import org.jspecify.annotations.Nullable;
 /** Reads the blanks of the Bench's sentence, each with its trouble beside it. */
 final class BenchSentence {
 
-    private static final Pattern RATIO = Pattern.compile("1 ?: ?(\\d{1,3}(?:[.,]\\d{1,2})?)( ?(?:by volume|cups?|by cups))?");
-    private static final Pattern FILL = Pattern.compile("(?:to )?fill(?: it| the jar)?(?: up)?|full|to the (?:top|headspace)");
+    private static final Pattern RATIO =
+            Pattern.compile("1 ?: ?(\\d{1,3}(?:[.,]\\d{1,2})?)( ?(?:by volume|cups?|by cups))?");
+    private static final Pattern FILL =
+            Pattern.compile("(?:to )?fill(?: it| the jar)?(?: up)?|full|to the (?:top|headspace)");
     private static final Pattern ABOVE = Pattern.compile("(.+?) above(?: it| the herb)?");
     private static final double LEAST_RATIO = 0.5;
     private static final double MOST_RATIO = 100;
@@ -65,21 +67,32 @@ final class BenchSentence {
 
     /** The herb as fine as it is to be taken; nothing makes it coarser than it is stored. A weighed cup of another cut does not hold. */
     Stock.OfHerb cut(Stock.OfHerb stored, @Nullable String typed, Materia materia) {
-        if (typed == null || typed.isBlank() || typed.equals(stored.texture().cut().name())) {
+        if (typed == null
+                || typed.isBlank()
+                || typed.equals(stored.texture().cut().name())) {
             return stored;
         }
         Optional<Cut> cut = fields.oneOf("cut", Cut.class, typed);
         if (cut.filter(c -> c.compareTo(stored.texture().cut()) < 0).isPresent()) {
-            fields.trouble("cut", "This is stored %s; it cannot be made coarser.".formatted(stored.texture().cut().word()), "as it is, or finer");
+            fields.trouble(
+                    "cut",
+                    "This is stored %s; it cannot be made coarser."
+                            .formatted(stored.texture().cut().word()),
+                    "as it is, or finer");
             return stored;
         }
-        return cut.map(c -> stored.at(materia.texture(stored.texture().part(), c))).orElse(stored);
+        return cut.map(c -> stored.at(materia.texture(stored.texture().part(), c)))
+                .orElse(stored);
     }
 
     /** Another herb of a blend: at least as fine as the first is taken, never coarser than it is stored. */
     Stock.OfHerb atLeast(Stock.OfHerb stored, @Nullable String typed, Materia materia) {
-        return Stream.of(Cut.values()).filter(cut -> cut.name().equals(typed) && cut.compareTo(stored.texture().cut()) > 0).findFirst()
-                .map(cut -> stored.at(materia.texture(stored.texture().part(), cut))).orElse(stored);
+        return Stream.of(Cut.values())
+                .filter(cut -> cut.name().equals(typed)
+                        && cut.compareTo(stored.texture().cut()) > 0)
+                .findFirst()
+                .map(cut -> stored.at(materia.texture(stored.texture().part(), cut)))
+                .orElse(stored);
     }
 
     /** Nothing typed covers the herb; "1:7" is a ratio, by weight or by volume; "fill" and "2 cm above" go by the jar; else an amount. */
@@ -105,7 +118,10 @@ final class BenchSentence {
 
     private Optional<OilWish> ratio(double ratio, boolean byVolume) {
         if (ratio < LEAST_RATIO || ratio > (byVolume ? MOST_CUPS : MOST_RATIO)) {
-            fields.trouble("oil", "Understood one of herb to %s of oil; it must be between %s and %.0f.".formatted(Decimals.upTo(ratio, 2), LEAST_RATIO, byVolume ? MOST_CUPS : MOST_RATIO),
+            fields.trouble(
+                    "oil",
+                    "Understood one of herb to %s of oil; it must be between %s and %.0f."
+                            .formatted(Decimals.upTo(ratio, 2), LEAST_RATIO, byVolume ? MOST_CUPS : MOST_RATIO),
                     byVolume ? "1:2 by volume" : "1:5 or 1:8");
             return Optional.empty();
         }
@@ -120,18 +136,25 @@ final class BenchSentence {
 
     /** The spirit named, else the strongest; only a way that takes one reads the rest of the form. */
     Spirit spirit(BenchForm.SpiritForm form, List<Stock.OfSupply> spirits, boolean asked) {
-        Optional<Stock.OfSupply> lot = BenchForm.id(form.lot()).flatMap(id -> spirits.stream().filter(s -> s.id().equals(id)).findFirst()).or(() -> spirits.stream().findFirst());
+        Optional<Stock.OfSupply> lot = BenchForm.id(form.lot())
+                .flatMap(id -> spirits.stream().filter(s -> s.id().equals(id)).findFirst())
+                .or(() -> spirits.stream().findFirst());
         Optional<Strength> bottle = lot.flatMap(Stock.OfSupply::abv).map(Strength::new);
         if (!asked || lot.isEmpty()) {
             return new Spirit(lot, bottle, Dosing.AS_USUAL);
         }
-        Optional<Double> perGram = BenchForm.isBlank(form.perGram()) ? Optional.of(Dosing.USUAL) : fields.number("spirit.perGram", form.perGram(), Dosing.LEAST, Dosing.MOST, "g to a gram of herb");
+        Optional<Double> perGram = BenchForm.isBlank(form.perGram())
+                ? Optional.of(Dosing.USUAL)
+                : fields.number("spirit.perGram", form.perGram(), Dosing.LEAST, Dosing.MOST, "g to a gram of herb");
         if (BenchForm.isBlank(form.thin())) {
             return new Spirit(lot, bottle, new Dosing(perGram.orElse(Dosing.USUAL), Optional.empty()));
         }
         double most = bottle.orElseThrow().percent() - 1;
         Optional<Double> thin = fields.number("spirit.thin", form.thin(), Math.min(LEAST_SPIRIT, most), most, "%");
-        return new Spirit(lot, thin.map(Strength::new).or(() -> bottle), new Dosing(perGram.orElse(Dosing.USUAL), thin.isPresent() ? bottle : Optional.empty()));
+        return new Spirit(
+                lot,
+                thin.map(Strength::new).or(() -> bottle),
+                new Dosing(perGram.orElse(Dosing.USUAL), thin.isPresent() ? bottle : Optional.empty()));
     }
 
     /** How, when and for whom. */
@@ -139,17 +162,28 @@ final class BenchSentence {
         List<Integer> lengths = new ArrayList<>();
         length("length", form.length(), method.first()).ifPresent(lengths::add);
         if (method.stages().size() > 1) {
-            String then = BenchForm.isBlank(form.then()) ? method.stages().get(1).pace().words(method.stages().get(1).usual()) : form.then();
+            String then = BenchForm.isBlank(form.then())
+                    ? method.stages().get(1).pace().words(method.stages().get(1).usual())
+                    : form.then();
             length("then", then, method.stages().get(1)).ifPresent(lengths::add);
         }
         Optional<LocalDate> start = start(form.start());
         Optional<Use> use = fields.oneOf("use", Use.class, form.use());
         Optional<Pressing> pressing = fields.oneOf("pressing", Pressing.class, form.pressing());
         Optional<Storage> storage = fields.oneOf("storage", Storage.class, form.storage());
-        Optional<String> knowingly = fields.optionalWords("knowingly", form.knowingly(), LONGEST_REASON).filter(words -> !words.isEmpty());
+        Optional<String> knowingly = fields.optionalWords("knowingly", form.knowingly(), LONGEST_REASON)
+                .filter(words -> !words.isEmpty());
         return fields.isClear()
-                ? Optional.of(new PlanRequest.Circumstances(method, lengths, start.orElseThrow(), use.orElseThrow(), pressing.orElseThrow(), storage.orElseThrow(),
-                        new Means(house.settings().pantry(), spirit.strength(), kit), spirit.dosing(), knowingly))
+                ? Optional.of(new PlanRequest.Circumstances(
+                        method,
+                        lengths,
+                        start.orElseThrow(),
+                        use.orElseThrow(),
+                        pressing.orElseThrow(),
+                        storage.orElseThrow(),
+                        new Means(house.settings().pantry(), spirit.strength(), kit),
+                        spirit.dosing(),
+                        knowingly))
                 : Optional.empty();
     }
 
@@ -158,7 +192,8 @@ final class BenchSentence {
         if (typed == null || typed.isBlank()) {
             return Optional.of(planned);
         }
-        return fields.mass("weighed", typed, planned.grams() / MOST_OFF, Math.min(planned.grams() * MOST_OFF, leftGrams));
+        return fields.mass(
+                "weighed", typed, planned.grams() / MOST_OFF, Math.min(planned.grams() * MOST_OFF, leftGrams));
     }
 
     /** What oil was really poured: as planned when nothing is typed. */
@@ -172,8 +207,11 @@ final class BenchSentence {
         return volume("poured", density, typed).filter(volume -> {
             boolean near = volume.millilitres() >= planned.millilitres() / MOST_OFF && volume.millilitres() <= most;
             if (!near) {
-                fields.trouble("poured", "Understood %s; the plan says %s and the bottle holds %s.".formatted(
-                        house.volume(volume), house.volume(planned), house.volume(left)), "what was poured, or change the plan");
+                fields.trouble(
+                        "poured",
+                        "Understood %s; the plan says %s and the bottle holds %s."
+                                .formatted(house.volume(volume), house.volume(planned), house.volume(left)),
+                        "what was poured, or change the plan");
             }
             return near;
         });
@@ -190,7 +228,11 @@ final class BenchSentence {
             return true;
         }
         String number = Decimals.upTo(value, 1);
-        fields.trouble(field, "Understood as %s %s; a jar takes more than nothing and at most %.0f %s.".formatted(number, unit, most, unit), "40 g or 350 mL");
+        fields.trouble(
+                field,
+                "Understood as %s %s; a jar takes more than nothing and at most %.0f %s."
+                        .formatted(number, unit, most, unit),
+                "40 g or 350 mL");
         return false;
     }
 
@@ -214,11 +256,20 @@ final class BenchSentence {
                     }
                     boolean otherPace = isUsualOfAnother(text, stage);
                     if (otherPace) {
-                        fields.echo(field, "%s is for another way; %s is usual for this one".formatted(text, stage.pace().words(stage.usual())));
+                        fields.echo(
+                                field,
+                                "%s is for another way; %s is usual for this one"
+                                        .formatted(text, stage.pace().words(stage.usual())));
                         return Optional.of(stage.usual());
                     }
-                    fields.trouble(field, "Understood as %s %s; this way takes between %d and %s.".formatted(
-                            Decimals.upTo(exact, 1), stage.pace().many(), stage.least(), stage.most() + " " + stage.pace().many()),
+                    fields.trouble(
+                            field,
+                            "Understood as %s %s; this way takes between %d and %s."
+                                    .formatted(
+                                            Decimals.upTo(exact, 1),
+                                            stage.pace().many(),
+                                            stage.least(),
+                                            stage.most() + " " + stage.pace().many()),
                             stage.pace().words(stage.usual()));
                     return Optional.empty();
                 });
@@ -228,15 +279,20 @@ final class BenchSentence {
     private static boolean isUsualOfAnother(String text, Stage stage) {
         boolean days = text.matches(".*\\b(d|days?|w|weeks?)$");
         boolean clock = text.matches(".*\\b(h|hours?|hrs?|min|minutes?)$");
-        return (stage.pace() == Pace.DAYS ? clock : days) || Method.shipped().stream().flatMap(method -> method.stages().stream())
-                .anyMatch(other -> other.pace().words(other.usual()).equals(text) && !other.equals(stage));
+        return (stage.pace() == Pace.DAYS ? clock : days)
+                || Method.shipped().stream()
+                        .flatMap(method -> method.stages().stream())
+                        .anyMatch(other -> other.pace().words(other.usual()).equals(text) && !other.equals(stage));
     }
 
     private Optional<LocalDate> start(@Nullable String typed) {
         Optional<LocalDate> start = fields.date("start", typed).filter(date -> {
             boolean sensible = !date.isAfter(today) && !date.isBefore(today.minusDays(LONGEST_AGO_DAYS));
             if (!sensible) {
-                fields.trouble("start", "Understood %s; a jar is charged today or was charged earlier.".formatted(house.date(date)), "today, or a day already past");
+                fields.trouble(
+                        "start",
+                        "Understood %s; a jar is charged today or was charged earlier.".formatted(house.date(date)),
+                        "today, or a day already past");
             }
             return sensible;
         });

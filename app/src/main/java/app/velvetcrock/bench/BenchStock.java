@@ -4,10 +4,9 @@ import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Told;
-import app.velvetcrock.core.look.Held;
-import org.jspecify.annotations.Nullable;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.keeping.Treatment;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.planning.FirstInfusion;
@@ -27,6 +26,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Reads what there is to plan with. */
@@ -61,8 +61,15 @@ class BenchStock {
      * @param containers tins and bottles to fill
      */
     public record Shelves(
-            List<Stock.OfHerb> herbs, List<Stock.OfCarrier> carriers, List<Stock.OfOil> oils, List<Stock.OfJar> jars, List<Stock.OfJar> pots, List<Stock.OfJar> pans,
-            List<Stock.OfSupply> spirits, Set<Source> kit, List<OwnWays.OfWay> own,
+            List<Stock.OfHerb> herbs,
+            List<Stock.OfCarrier> carriers,
+            List<Stock.OfOil> oils,
+            List<Stock.OfJar> jars,
+            List<Stock.OfJar> pots,
+            List<Stock.OfJar> pans,
+            List<Stock.OfSupply> spirits,
+            Set<Source> kit,
+            List<OwnWays.OfWay> own,
             List<Stock.OfSupply> containers) {
 
         public boolean areEnough() {
@@ -74,37 +81,72 @@ class BenchStock {
     record Pour(UUID id, PlannedCarrier carrier, Mass left) {}
 
     Shelves read(House house, LocalDate today) {
-        List<Told> held = conditions.open().stream().filter(told -> told.holds(Held.USE)).toList();
+        List<Told> held =
+                conditions.open().stream().filter(told -> told.holds(Held.USE)).toList();
         Map<UUID, Long> taken = batches.inUse();
         List<Stock.OfJar> pans = kit.pots();
         List<Stock.OfSupply> spirits = stores.supplies(Set.of(LotKind.SPIRIT)).stream()
-                .filter(lot -> lot.abv().isPresent() && isFree(held, null, lot.id())).sorted(Comparator.comparing((Stock.OfSupply lot) -> -lot.abv().orElse(0.0))).toList();
-        return new Shelves(stores.herbs().stream().filter(lot -> isFree(held, null, lot.id())).toList(),
-                liquidFirst(stores.carriers().stream().filter(lot -> isFree(held, null, lot.id())).toList(), house, today),
-                oils.inStock().stream().filter(oil -> isFree(held, oil.batch(), oil.id())).toList(), free(stores.jars(), taken), free(pans, taken), pans, spirits, kit.sources(), ways.all(),
+                .filter(lot -> lot.abv().isPresent() && isFree(held, null, lot.id()))
+                .sorted(Comparator.comparing((Stock.OfSupply lot) -> -lot.abv().orElse(0.0)))
+                .toList();
+        return new Shelves(
+                stores.herbs().stream()
+                        .filter(lot -> isFree(held, null, lot.id()))
+                        .toList(),
+                liquidFirst(
+                        stores.carriers().stream()
+                                .filter(lot -> isFree(held, null, lot.id()))
+                                .toList(),
+                        house,
+                        today),
+                oils.inStock().stream()
+                        .filter(oil -> isFree(held, oil.batch(), oil.id()))
+                        .toList(),
+                free(stores.jars(), taken),
+                free(pans, taken),
+                pans,
+                spirits,
+                kit.sources(),
+                ways.all(),
                 stores.supplies(Set.of(LotKind.CONTAINER)));
     }
 
     /** What is mouldy, off or on hold goes into nothing, so it is not offered. */
     private static boolean isFree(List<Told> held, @Nullable UUID batch, UUID lot) {
-        return held.stream().noneMatch(told -> lot.equals(told.subject().lot()) || (batch != null && told.isOfBatch(batch)));
+        return held.stream()
+                .noneMatch(told -> lot.equals(told.subject().lot()) || (batch != null && told.isOfBatch(batch)));
     }
 
     private static List<Stock.OfJar> free(List<Stock.OfJar> all, Map<UUID, Long> taken) {
-        return all.stream().map(jar -> new Stock.OfJar(jar.id(), jar.vessel(), (int) (jar.pieces() - taken.getOrDefault(jar.id(), 0L)), jar.kit())).filter(jar -> jar.pieces() > 0).toList();
+        return all.stream()
+                .map(jar -> new Stock.OfJar(
+                        jar.id(), jar.vessel(), (int) (jar.pieces() - taken.getOrDefault(jar.id(), 0L)), jar.kit()))
+                .filter(jar -> jar.pieces() > 0)
+                .toList();
     }
 
     /** Puts what pours in this pantry first, and of one oil the bottle that lasts longest: what the sentence begins with. */
     private static List<Stock.OfCarrier> liquidFirst(List<Stock.OfCarrier> carriers, House house, LocalDate today) {
         return carriers.stream()
-                .sorted(Comparator.comparing((Stock.OfCarrier c) -> c.kind().melting().filter(m -> m.compareTo(house.settings().pantry()) > 0).isPresent())
+                .sorted(Comparator.comparing((Stock.OfCarrier c) -> c.kind()
+                                .melting()
+                                .filter(m -> m.compareTo(house.settings().pantry()) > 0)
+                                .isPresent())
                         .thenComparing(Stock.OfCarrier::name)
-                        .thenComparing(c -> new Bottle(c.name(), c.kind().monthsOpened(), c.opened(), c.bestBefore()).end(today), Comparator.reverseOrder()))
+                        .thenComparing(
+                                c -> new Bottle(c.name(), c.kind().monthsOpened(), c.opened(), c.bestBefore())
+                                        .end(today),
+                                Comparator.reverseOrder()))
                 .toList();
     }
 
     static Pour pour(Stock.OfCarrier bottle) {
-        return new Pour(bottle.id(), new PlannedCarrier(bottle.kind(), new Bottle(bottle.name(), bottle.kind().monthsOpened(), bottle.opened(), bottle.bestBefore())), bottle.left());
+        return new Pour(
+                bottle.id(),
+                new PlannedCarrier(
+                        bottle.kind(),
+                        new Bottle(bottle.name(), bottle.kind().monthsOpened(), bottle.opened(), bottle.bestBefore())),
+                bottle.left());
     }
 
     /** A finished oil with what it carries of its first herb; its own date is the bottle's best before. */
@@ -112,13 +154,26 @@ class BenchStock {
         BatchSheet sheet = batches.sheet(oil.batch());
         PlanRequest request = sheet.plan().request();
         double out = sheet.strained().orElseThrow().out().millilitres();
-        Set<String> traits = new TreeSet<>(request.carrier().first().map(FirstInfusion::traits).orElse(Set.of()));
+        Set<String> traits = new TreeSet<>(
+                request.carrier().first().map(FirstInfusion::traits).orElse(Set.of()));
         request.herbs().forEach(herb -> traits.addAll(herb.kind().traits()));
-        double before = request.carrier().first().map(FirstInfusion::gramsPerMillilitre).orElse(0.0);
-        boolean hot = request.circumstances().method().hottest().high().compareTo(Treatment.HOT) >= 0 || request.carrier().first().filter(FirstInfusion::hot).isPresent();
-        FirstInfusion first = new FirstInfusion("%s, batch %d".formatted(oil.name(), sheet.number()), before + sheet.course().charge().herbs().mass().grams() / Math.max(1, out),
-                request.wettest(), hot, traits);
-        Bottle bottle = new Bottle(oil.name(), request.carrier().kind().monthsOpened(), request.carrier().bottle().opened().or(() -> Optional.of(request.circumstances().start())),
+        double before =
+                request.carrier().first().map(FirstInfusion::gramsPerMillilitre).orElse(0.0);
+        boolean hot = request.circumstances().method().hottest().high().compareTo(Treatment.HOT) >= 0
+                || request.carrier().first().filter(FirstInfusion::hot).isPresent();
+        FirstInfusion first = new FirstInfusion(
+                "%s, batch %d".formatted(oil.name(), sheet.number()),
+                before + sheet.course().charge().herbs().mass().grams() / Math.max(1, out),
+                request.wettest(),
+                hot,
+                traits);
+        Bottle bottle = new Bottle(
+                oil.name(),
+                request.carrier().kind().monthsOpened(),
+                request.carrier()
+                        .bottle()
+                        .opened()
+                        .or(() -> Optional.of(request.circumstances().start())),
                 Optional.of(oil.useBy()));
         return new Pour(oil.id(), new PlannedCarrier(request.carrier().kind(), bottle, Optional.of(first)), oil.left());
     }

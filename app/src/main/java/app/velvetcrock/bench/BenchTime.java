@@ -62,12 +62,25 @@ class BenchTime {
      * @param firstFree a start at which nothing clashes; empty where nothing clashes now, or none is found
      */
     public record Timing(
-            List<Step> steps, HomeHours home, Instant now, Optional<Timetable> timetable, Optional<Instant> need, Optional<InTime> inTime, Optional<WetHerb> wet,
-            List<Clashes.Clash> clashes, Optional<Instant> firstFree) {
+            List<Step> steps,
+            HomeHours home,
+            Instant now,
+            Optional<Timetable> timetable,
+            Optional<Instant> need,
+            Optional<InTime> inTime,
+            Optional<WetHerb> wet,
+            List<Clashes.Clash> clashes,
+            Optional<Instant> firstFree) {
 
         /** The heat a session of wet herb should get on each of the few days it may take. */
         public long hoursEach() {
-            return steps.stream().filter(Step.Heat.class::isInstance).map(step -> (long) Math.ceil(WetHerb.hoursEach(((Step.Heat) step).heat(), home.warmUp()).toMinutes() / 60.0)).findFirst().orElse(0L);
+            return steps.stream()
+                    .filter(Step.Heat.class::isInstance)
+                    .map(step -> (long) Math.ceil(WetHerb.hoursEach(((Step.Heat) step).heat(), home.warmUp())
+                                    .toMinutes()
+                            / 60.0))
+                    .findFirst()
+                    .orElse(0L);
         }
     }
 
@@ -81,7 +94,9 @@ class BenchTime {
         List<Step> steps = PlanSteps.of(request, home);
         for (int i = 0; i < steps.size(); i++) {
             String key = steps.get(i).key();
-            fields.moment("time.hold[%d]".formatted(i), time.held(i)).ifPresent(at -> holds.put(key, at.atZone(house.settings().zone()).toInstant()));
+            fields.moment("time.hold[%d]".formatted(i), time.held(i))
+                    .ifPresent(at ->
+                            holds.put(key, at.atZone(house.settings().zone()).toInstant()));
         }
         return new Asked(home, house.instantOn(request.circumstances().start(), clock.instant()), need, holds);
     }
@@ -90,21 +105,30 @@ class BenchTime {
         if (BenchForm.isBlank(time.by())) {
             return Optional.empty();
         }
-        if (fields.isTooLong("time.by", time.by(), Fields.LONGEST_AMOUNT) || fields.isTooLong("time.at", time.at(), Fields.LONGEST_AMOUNT)) {
+        if (fields.isTooLong("time.by", time.by(), Fields.LONGEST_AMOUNT)
+                || fields.isTooLong("time.at", time.at(), Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
         Optional<LocalDate> day = DayReader.read(time.by(), today);
         if (day.isEmpty()) {
-            fields.trouble("time.by", "“%s”: that is no day known here.".formatted(time.by().strip()), "Saturday week, in 5 weeks, or 12 Dec");
+            fields.trouble(
+                    "time.by",
+                    "“%s”: that is no day known here.".formatted(time.by().strip()),
+                    "Saturday week, in 5 weeks, or 12 Dec");
             return Optional.empty();
         }
         try {
-            LocalTime at = BenchForm.isBlank(time.at()) ? Pace.MORNING : LocalTime.parse(time.at().strip());
+            LocalTime at = BenchForm.isBlank(time.at())
+                    ? Pace.MORNING
+                    : LocalTime.parse(time.at().strip());
             Instant need = day.get().atTime(at).atZone(house.settings().zone()).toInstant();
             fields.echo("time.by", "needed by %s, %s".formatted(house.day(day.get()), house.time(need)));
             return Optional.of(need);
         } catch (DateTimeParseException notATime) {
-            fields.trouble("time.at", "“%s”: that is no time of the clock.".formatted(time.at().strip()), "08:00");
+            fields.trouble(
+                    "time.at",
+                    "“%s”: that is no time of the clock.".formatted(time.at().strip()),
+                    "08:00");
             return Optional.empty();
         }
     }
@@ -117,23 +141,47 @@ class BenchTime {
         Set<Source> owned = kit.sources();
         String source = source(request.circumstances().method(), owned);
         Clashes.Among among = among(asked.home(), owned);
-        List<Clashes.Clash> clashes = timetable.map(placed -> Clashes.of(Booking.of(placed, source, request.herbNames()), among)).orElse(List.of());
-        Optional<Instant> free = clashes.isEmpty() ? Optional.empty() : Clashes.firstFree(steps, asked.from(), asked.home(), source, among);
-        return new Timing(steps, asked.home(), asked.from(), timetable, asked.need(), inTime, timetable.flatMap(placed -> WetHerb.of(placed, asked.home().warmUp())).filter(WetHerb::wantsRefrigerator), clashes, free);
+        List<Clashes.Clash> clashes = timetable
+                .map(placed -> Clashes.of(Booking.of(placed, source, request.herbNames()), among))
+                .orElse(List.of());
+        Optional<Instant> free = clashes.isEmpty()
+                ? Optional.empty()
+                : Clashes.firstFree(steps, asked.from(), asked.home(), source, among);
+        return new Timing(
+                steps,
+                asked.home(),
+                asked.from(),
+                timetable,
+                asked.need(),
+                inTime,
+                timetable
+                        .flatMap(placed -> WetHerb.of(placed, asked.home().warmUp()))
+                        .filter(WetHerb::wantsRefrigerator),
+                clashes,
+                free);
     }
 
     /** Which of some ways cannot be made in time, in words; a way that can is not among them. */
     Map<String, String> late(Asked asked, PlanRequest request, List<Method> ways, House house) {
         Map<String, String> late = new HashMap<>();
-        asked.need().ifPresent(need -> ways.forEach(way -> {
-            InTime inTime = InTime.of(PlanSteps.of(request.with(request.circumstances().by(way)), asked.home()), asked.from(), need, asked.home());
-            if (inTime.spoils()) {
-                late.put(way.key(), "its heat comes in too many sessions");
-            } else if (!inTime.isFeasible()) {
-                late.put(way.key(), inTime.soonest().map(soonest -> "ready %s, %s late".formatted(house.day(house.dayOf(soonest.end())), words(inTime)))
-                        .orElse("nobody is home long enough"));
-            }
-        }));
+        asked.need()
+                .ifPresent(need -> ways.forEach(way -> {
+                    InTime inTime = InTime.of(
+                            PlanSteps.of(request.with(request.circumstances().by(way)), asked.home()),
+                            asked.from(),
+                            need,
+                            asked.home());
+                    if (inTime.spoils()) {
+                        late.put(way.key(), "its heat comes in too many sessions");
+                    } else if (!inTime.isFeasible()) {
+                        late.put(
+                                way.key(),
+                                inTime.soonest()
+                                        .map(soonest -> "ready %s, %s late"
+                                                .formatted(house.day(house.dayOf(soonest.end())), words(inTime)))
+                                        .orElse("nobody is home long enough"));
+                    }
+                }));
         return late;
     }
 
@@ -141,14 +189,18 @@ class BenchTime {
     static Map<String, Instant> frozen(Asked asked, Optional<Timing> timing) {
         Map<String, Instant> holds = new HashMap<>(asked.holds());
         if (!holds.isEmpty()) {
-            timing.flatMap(Timing::timetable).stream().flatMap(timetable -> timetable.placed().stream()).filter(placed -> placed.step() instanceof Step.Heat)
+            timing.flatMap(Timing::timetable).stream()
+                    .flatMap(timetable -> timetable.placed().stream())
+                    .filter(placed -> placed.step() instanceof Step.Heat)
                     .forEach(placed -> holds.putIfAbsent(placed.step().key(), placed.start()));
         }
         return holds;
     }
 
     static String words(InTime inTime) {
-        long hours = inTime.late().map(late -> Math.max(1, Math.round(late.toMinutes() / 60.0))).orElse(0L);
+        long hours = inTime.late()
+                .map(late -> Math.max(1, Math.round(late.toMinutes() / 60.0)))
+                .orElse(0L);
         return hours < 48 ? Pace.HOURS.words(hours) : Pace.DAYS.words(Math.round(hours / 24.0));
     }
 
@@ -156,14 +208,28 @@ class BenchTime {
         List<Booking> others = new ArrayList<>();
         for (BatchSheet sheet : batches.standing()) {
             String source = source(sheet.plan().request().circumstances().method(), owned);
-            Remaining.of(sheet.course(), sheet.plan().request().with(sheet.plan().request().circumstances().lasting(sheet.course().lengths())), home, sheet.frozen().holds())
-                    .ifPresent(timetable -> others.addAll(Booking.of(timetable, source, "%s, jar %d".formatted(sheet.name(), sheet.number()))));
+            Remaining.of(
+                            sheet.course(),
+                            sheet.plan()
+                                    .request()
+                                    .with(sheet.plan()
+                                            .request()
+                                            .circumstances()
+                                            .lasting(sheet.course().lengths())),
+                            home,
+                            sheet.frozen().holds())
+                    .ifPresent(timetable -> others.addAll(
+                            Booking.of(timetable, source, "%s, jar %d".formatted(sheet.name(), sheet.number()))));
         }
         return new Clashes.Among(others, kit.pieces());
     }
 
     /** The one source of heat a way would use: the first it can use that is owned; none where none is. */
     private static String source(Method method, Set<Source> owned) {
-        return method.sources().stream().filter(owned::contains).map(Source::name).findFirst().orElse("");
+        return method.sources().stream()
+                .filter(owned::contains)
+                .map(Source::name)
+                .findFirst()
+                .orElse("");
     }
 }

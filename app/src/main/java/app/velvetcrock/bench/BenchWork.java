@@ -25,7 +25,8 @@ import java.util.Optional;
  *
  * @param way the way as chosen, without the numbers typed for it
  */
-public record BenchWork(BenchForm form, Fields fields, BenchStock.Shelves shelves, Method way, Optional<Planned> planned) {
+public record BenchWork(
+        BenchForm form, Fields fields, BenchStock.Shelves shelves, Method way, Optional<Planned> planned) {
 
     private static final double PICTURE_WIDTH = 260;
     private static final double PICTURE_HEIGHT = 390;
@@ -47,7 +48,10 @@ public record BenchWork(BenchForm form, Fields fields, BenchStock.Shelves shelve
 
         /** The same with some of its steps held back. */
         Part holding(Map<String, Instant> holds) {
-            return new Part(new FrozenPlan(frozen.plan(), frozen.herbLots(), frozen.carrierLot(), frozen.spiritLot(), holds), jar, weighed);
+            return new Part(
+                    new FrozenPlan(frozen.plan(), frozen.herbLots(), frozen.carrierLot(), frozen.spiritLot(), holds),
+                    jar,
+                    weighed);
         }
     }
 
@@ -60,7 +64,14 @@ public record BenchWork(BenchForm form, Fields fields, BenchStock.Shelves shelve
      * @param lacksBath true where it wants a water bath and no pot listed is large enough
      * @param wanted what it was worked back from; absent where herb and oil are said
      */
-    public record Planned(List<Part> parts, List<Choice> ways, Optional<Bath> bath, Map<String, String> late, Optional<BenchTime.Timing> timing, Optional<Wanted> wanted, boolean lacksBath) {
+    public record Planned(
+            List<Part> parts,
+            List<Choice> ways,
+            Optional<Bath> bath,
+            Map<String, String> late,
+            Optional<BenchTime.Timing> timing,
+            Optional<Wanted> wanted,
+            boolean lacksBath) {
 
         Planned outOf(Optional<Wanted> want) {
             return new Planned(parts, ways, bath, late, timing, want, lacksBath);
@@ -84,7 +95,9 @@ public record BenchWork(BenchForm form, Fields fields, BenchStock.Shelves shelve
         }
 
         public Mass herbInAll() {
-            return parts.stream().map(part -> part.plan().charge().herbs().mass()).reduce(Mass.ZERO, Mass::plus);
+            return parts.stream()
+                    .map(part -> part.plan().charge().herbs().mass())
+                    .reduce(Mass.ZERO, Mass::plus);
         }
 
         public Volume oilInAll() {
@@ -99,9 +112,15 @@ public record BenchWork(BenchForm form, Fields fields, BenchStock.Shelves shelve
         public List<RefusedWays> refused() {
             Map<List<Fitness.Reason>, List<String>> byReason = new LinkedHashMap<>();
             Method chosen = plan().request().circumstances().method();
-            ways.stream().filter(choice -> !choice.fitness().isAllowed() && !chosen.is(choice.method().base()))
-                    .forEach(choice -> byReason.computeIfAbsent(choice.fitness().refusals(), reasons -> new ArrayList<>()).add(choice.method().name()));
-            return byReason.entrySet().stream().map(entry -> new RefusedWays(entry.getValue(), entry.getKey())).toList();
+            ways.stream()
+                    .filter(choice -> !choice.fitness().isAllowed()
+                            && !chosen.is(choice.method().base()))
+                    .forEach(choice -> byReason.computeIfAbsent(
+                                    choice.fitness().refusals(), reasons -> new ArrayList<>())
+                            .add(choice.method().name()));
+            return byReason.entrySet().stream()
+                    .map(entry -> new RefusedWays(entry.getValue(), entry.getKey()))
+                    .toList();
         }
 
         public long refusedCount() {
@@ -110,13 +129,17 @@ public record BenchWork(BenchForm form, Fields fields, BenchStock.Shelves shelve
 
         public BenchPicture picture() {
             double scale = JarDrawing.scaleToFit(jar().vessel(), PICTURE_WIDTH, PICTURE_HEIGHT);
-            JarDrawing drawing = JarDrawing.of(jar().vessel(), plan().found().levels(), JarDrawing.Look.of(plan(), 1), scale);
+            JarDrawing drawing =
+                    JarDrawing.of(jar().vessel(), plan().found().levels(), JarDrawing.Look.of(plan(), 1), scale);
             return BenchPicture.of(drawing, plan().charge(), PICTURE_WIDTH);
         }
     }
 
     /** Tells whether this can be started just so. */
     public boolean canStart() {
-        return fields.isClear() && planned.filter(p -> p.parts().stream().allMatch(part -> part.plan().canStart())).isPresent();
+        return fields.isClear()
+                && planned.filter(p ->
+                                p.parts().stream().allMatch(part -> part.plan().canStart()))
+                        .isPresent();
     }
 }

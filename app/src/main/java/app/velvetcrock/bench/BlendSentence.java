@@ -49,25 +49,34 @@ final class BlendSentence {
     Optional<List<Mass>> masses(List<Row> rows, @Nullable String total, Optional<Vessel> vessel) {
         List<HerbWish> said = new ArrayList<>();
         rows.forEach(row -> wish(row.field(), row.typed(), bulk(row.herb())).ifPresent(said::add));
-        Optional<HerbWish> whole = BenchForm.isBlank(total) ? Optional.empty() : wish("total", total, bulk(rows.get(0).herb()));
+        Optional<HerbWish> whole = BenchForm.isBlank(total)
+                ? Optional.empty()
+                : wish("total", total, bulk(rows.get(0).herb()));
         if (!fields.isClear()) {
             return Optional.empty();
         }
-        boolean lies = said.stream().anyMatch(BlendSentence::lies) || whole.filter(BlendSentence::lies).isPresent();
+        boolean lies = said.stream().anyMatch(BlendSentence::lies)
+                || whole.filter(BlendSentence::lies).isPresent();
         if (lies && vessel.isEmpty()) {
             fields.trouble("jar", "How the herb lies depends on the jar, and none is chosen.", "the jar it goes into");
             return Optional.empty();
         }
         List<HerbPortion> grams = rows.stream().map(row -> gram(row.herb())).toList();
         // Without a jar nothing lies in one: any will do to carry the sum.
-        Vessel any = vessel.orElseGet(() -> new Vessel("jar", app.velvetcrock.core.measure.Volume.ofMillilitres(1000), app.velvetcrock.core.measure.Length.ofMillimetres(100)));
+        Vessel any = vessel.orElseGet(() -> new Vessel(
+                "jar",
+                app.velvetcrock.core.measure.Volume.ofMillilitres(1000),
+                app.velvetcrock.core.measure.Length.ofMillimetres(100)));
         try {
             Herbs herbs = BlendAmounts.of(grams, said, whole, any);
             List<Mass> masses = BlendAmounts.masses(herbs);
             say(rows, said, masses, whole.isPresent());
             return within(masses) ? Optional.of(masses) : Optional.empty();
         } catch (BlendAmounts.UnclearException unclear) {
-            fields.trouble(unclear.row() < 0 ? "total" : rows.get(unclear.row()).field(), sentence(unclear.getMessage()), unclear.row() < 0 ? "90 g" : "1 part, or 20 g");
+            fields.trouble(
+                    unclear.row() < 0 ? "total" : rows.get(unclear.row()).field(),
+                    sentence(unclear.getMessage()),
+                    unclear.row() < 0 ? "90 g" : "1 part, or 20 g");
             return Optional.empty();
         }
     }
@@ -80,7 +89,11 @@ final class BlendSentence {
         double grams = masses.stream().mapToDouble(Mass::grams).sum();
         boolean sensible = grams > 0 && grams <= MOST_GRAMS;
         if (!sensible) {
-            fields.trouble("amount", "Understood as %s g of herb; a jar takes more than nothing and at most %.0f g.".formatted(Math.round(grams), MOST_GRAMS), "40 g");
+            fields.trouble(
+                    "amount",
+                    "Understood as %s g of herb; a jar takes more than nothing and at most %.0f g."
+                            .formatted(Math.round(grams), MOST_GRAMS),
+                    "40 g");
         }
         return sensible;
     }
@@ -89,7 +102,9 @@ final class BlendSentence {
     private void say(List<Row> rows, List<HerbWish> said, List<Mass> masses, boolean whole) {
         for (int i = 0; i < rows.size(); i++) {
             if (whole || !(said.get(i) instanceof HerbWish.Weight)) {
-                fields.echo(rows.get(i).field(), "%s: %s".formatted(rows.get(i).herb().kind().common(), house.mass(masses.get(i))));
+                fields.echo(
+                        rows.get(i).field(),
+                        "%s: %s".formatted(rows.get(i).herb().kind().common(), house.mass(masses.get(i))));
             }
         }
     }
@@ -103,7 +118,8 @@ final class BlendSentence {
         Matcher fill = FILL.matcher(text);
         Matcher deep = DEEP.matcher(text);
         if (parts.matches()) {
-            return share(field, typed, parts.group(1), 1000).map(number -> new HerbWish.Parts(number, parts.group(2) != null));
+            return share(field, typed, parts.group(1), 1000)
+                    .map(number -> new HerbWish.Parts(number, parts.group(2) != null));
         } else if (fill.matches()) {
             return share(field, typed, fill.group(1), 1).map(HerbWish.Fill::new);
         } else if (deep.matches()) {
@@ -115,25 +131,38 @@ final class BlendSentence {
     private Optional<Double> share(String field, @Nullable String typed, String number, double most) {
         Optional<Double> share = ShareReader.read(number).filter(value -> value >= 0.01 && value <= most);
         if (share.isEmpty()) {
-            fields.trouble(field, "“%s”: that is no number this can be%s.".formatted(typed, most == 1 ? ", and a jar holds no more than itself" : ""), most == 1 ? "2/3 jar" : "2 parts");
+            fields.trouble(
+                    field,
+                    "“%s”: that is no number this can be%s."
+                            .formatted(typed, most == 1 ? ", and a jar holds no more than itself" : ""),
+                    most == 1 ? "2/3 jar" : "2 parts");
         }
         return share;
     }
 
     /** A herb by weight; by volume it is weighed by its loose bulk density, and says so. */
     private Optional<Mass> weight(String field, @Nullable String typed, Density bulk) {
-        return fields.massOf(field, typed, Expect.SOLID, KnownDensity.ofHerb(bulk)).map(read -> {
-            if (read.byVolume()) {
-                fields.echo(field, read.echo() + ", about " + Math.round(read.mass().grams()) + " g loosely filled");
-            }
-            return read.mass();
-        }).filter(mass -> {
-            boolean sensible = mass.grams() > 0 && mass.grams() <= MOST_GRAMS;
-            if (!sensible) {
-                fields.trouble(field, "Understood as %s; a jar takes more than nothing and at most %.0f g.".formatted(house.mass(mass), MOST_GRAMS), "40 g");
-            }
-            return sensible;
-        });
+        return fields.massOf(field, typed, Expect.SOLID, KnownDensity.ofHerb(bulk))
+                .map(read -> {
+                    if (read.byVolume()) {
+                        fields.echo(
+                                field,
+                                read.echo() + ", about "
+                                        + Math.round(read.mass().grams()) + " g loosely filled");
+                    }
+                    return read.mass();
+                })
+                .filter(mass -> {
+                    boolean sensible = mass.grams() > 0 && mass.grams() <= MOST_GRAMS;
+                    if (!sensible) {
+                        fields.trouble(
+                                field,
+                                "Understood as %s; a jar takes more than nothing and at most %.0f g."
+                                        .formatted(house.mass(mass), MOST_GRAMS),
+                                "40 g");
+                    }
+                    return sensible;
+                });
     }
 
     private static Density bulk(Stock.OfHerb herb) {
@@ -141,7 +170,12 @@ final class BlendSentence {
     }
 
     private static HerbPortion gram(Stock.OfHerb herb) {
-        return new HerbPortion(Mass.ofGrams(1), herb.texture(), herb.moisture(), herb.weighedBulk(), herb.kind().usualRatio());
+        return new HerbPortion(
+                Mass.ofGrams(1),
+                herb.texture(),
+                herb.moisture(),
+                herb.weighedBulk(),
+                herb.kind().usualRatio());
     }
 
     private static String sentence(String words) {

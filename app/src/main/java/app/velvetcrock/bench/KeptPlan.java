@@ -32,10 +32,13 @@ class KeptPlan {
     String recipe;
 
     /** The batch it was kept from; none for one planned or brought in. */
-    @Nullable UUID batchId;
+    @Nullable
+    UUID batchId;
 
     Instant createdAt;
-    @Nullable Instant removedAt;
+
+    @Nullable
+    Instant removedAt;
 
     protected KeptPlan() {}
 

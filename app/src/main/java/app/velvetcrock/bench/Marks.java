@@ -18,6 +18,12 @@ record Marks(String oilUnit, double oilPer, double oilStep, String herbUnit, dou
     static Marks of(House house) {
         return house.settings().units().system() == UnitSystem.METRIC
                 ? METRIC
-                : new Marks("fl oz", house.settings().units().cups().fluidOunce().millilitres(), QUARTER, "oz", GRAMS_PER_OUNCE, TWENTIETH);
+                : new Marks(
+                        "fl oz",
+                        house.settings().units().cups().fluidOunce().millilitres(),
+                        QUARTER,
+                        "oz",
+                        GRAMS_PER_OUNCE,
+                        TWENTIETH);
     }
 }

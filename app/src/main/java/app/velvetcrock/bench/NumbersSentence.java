@@ -36,9 +36,19 @@ final class NumbersSentence {
             return way;
         }
         List<Stage> stages = new ArrayList<>(way.stages());
-        stages.set(0, heat(stages.get(0), new Typed("numbers.band", typed.band()), new Typed("numbers.ceiling", typed.ceiling())));
+        stages.set(
+                0,
+                heat(
+                        stages.get(0),
+                        new Typed("numbers.band", typed.band()),
+                        new Typed("numbers.ceiling", typed.ceiling())));
         if (stages.size() > 1) {
-            stages.set(1, heat(stages.get(1), new Typed("numbers.thenBand", typed.thenBand()), new Typed("numbers.thenCeiling", typed.thenCeiling())));
+            stages.set(
+                    1,
+                    heat(
+                            stages.get(1),
+                            new Typed("numbers.thenBand", typed.thenBand()),
+                            new Typed("numbers.thenCeiling", typed.thenCeiling())));
         }
         tend(stages, Tending.Kind.SHAKE, new Typed("numbers.shake", typed.shake()));
         tend(stages, Tending.Kind.LOOK, new Typed("numbers.look", typed.look()));
@@ -65,9 +75,15 @@ final class NumbersSentence {
         try {
             return stage.at(wanted.get(), limit);
         } catch (IllegalArgumentException outside) {
-            String field = band.isBlank() || outside.getMessage().startsWith("ceiling") ? ceiling.field() : band.field();
-            fields.trouble(field, "This stage is kept between %s and %s, its band under its ceiling.".formatted(house.temperature(stage.leastBand()), house.temperature(stage.mostHeat())),
-                    field.equals(band.field()) ? words(stage.band()) : stage.ceiling().map(house::temperature).orElse(""));
+            String field =
+                    band.isBlank() || outside.getMessage().startsWith("ceiling") ? ceiling.field() : band.field();
+            fields.trouble(
+                    field,
+                    "This stage is kept between %s and %s, its band under its ceiling."
+                            .formatted(house.temperature(stage.leastBand()), house.temperature(stage.mostHeat())),
+                    field.equals(band.field())
+                            ? words(stage.band())
+                            : stage.ceiling().map(house::temperature).orElse(""));
             return stage;
         }
     }
@@ -78,17 +94,21 @@ final class NumbersSentence {
     }
 
     private Optional<Band> band(Typed typed, Stage stage) {
-        return fields.amount(typed.field(), typed.text(), Expect.TEMPERATURE).map(Understood::amount).flatMap(amount -> {
-            if (!amount.isRange()) {
-                fields.trouble(typed.field(), "One temperature alone is no band to keep it in.", words(stage.band()));
-                return Optional.empty();
-            }
-            return Optional.of(new Band((Temperature) amount.least(), (Temperature) amount.most()));
-        });
+        return fields.amount(typed.field(), typed.text(), Expect.TEMPERATURE)
+                .map(Understood::amount)
+                .flatMap(amount -> {
+                    if (!amount.isRange()) {
+                        fields.trouble(
+                                typed.field(), "One temperature alone is no band to keep it in.", words(stage.band()));
+                        return Optional.empty();
+                    }
+                    return Optional.of(new Band((Temperature) amount.least(), (Temperature) amount.most()));
+                });
     }
 
     private Optional<Temperature> temperature(Typed typed) {
-        return fields.amount(typed.field(), typed.text(), Expect.TEMPERATURE).map(read -> (Temperature) read.amount().middle());
+        return fields.amount(typed.field(), typed.text(), Expect.TEMPERATURE)
+                .map(read -> (Temperature) read.amount().middle());
     }
 
     private void tend(List<Stage> stages, Tending.Kind kind, Typed typed) {
@@ -108,23 +128,39 @@ final class NumbersSentence {
         if (fields.isTooLong(typed.field(), typed.text(), Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
-        String plain = String.valueOf(typed.text()).toLowerCase(java.util.Locale.ROOT).replace("daily", "1").replaceAll(UNITS, " ").replaceAll("\\s+,", ",").replaceAll("\\s+", " ").strip();
+        String plain = String.valueOf(typed.text())
+                .toLowerCase(java.util.Locale.ROOT)
+                .replace("daily", "1")
+                .replaceAll(UNITS, " ")
+                .replaceAll("\\s+,", ",")
+                .replaceAll("\\s+", " ")
+                .strip();
         Matcher matcher = RHYTHM.matcher(plain);
         int every = matcher.matches() ? Integer.parseInt(matcher.group(1)) : 0;
         if (every < 1) {
-            fields.trouble(typed.field(), "“%s” is no rhythm known here.".formatted(String.valueOf(typed.text()).strip()), "1 for 7, then 3");
+            fields.trouble(
+                    typed.field(),
+                    "“%s” is no rhythm known here."
+                            .formatted(String.valueOf(typed.text()).strip()),
+                    "1 for 7, then 3");
             return Optional.empty();
         }
         int after = matcher.group(3) == null ? every : Math.max(1, Integer.parseInt(matcher.group(3)));
-        int upTo = matcher.group(2) == null ? every : Math.max(every, Integer.parseInt(matcher.group(2)) / every * every);
+        int upTo =
+                matcher.group(2) == null ? every : Math.max(every, Integer.parseInt(matcher.group(2)) / every * every);
         String unit = stage.pace().many();
-        fields.echo(typed.field(), every == after ? "every %d %s".formatted(every, unit) : "every %d up to %d %s, then every %d".formatted(every, upTo, unit, after));
+        fields.echo(
+                typed.field(),
+                every == after
+                        ? "every %d %s".formatted(every, unit)
+                        : "every %d up to %d %s, then every %d".formatted(every, upTo, unit, after));
         return Optional.of(new Tending(kind, every, upTo, after));
     }
 
     /** A rhythm as somebody would type it: "1 for 7, then 3". */
     static String words(Tending tending) {
-        return tending.everyAtFirst() == tending.everyAfter() ? String.valueOf(tending.everyAfter())
+        return tending.everyAtFirst() == tending.everyAfter()
+                ? String.valueOf(tending.everyAfter())
                 : "%d for %d, then %d".formatted(tending.everyAtFirst(), tending.first(), tending.everyAfter());
     }
 }

@@ -31,7 +31,9 @@ class OwnWay {
     String method;
 
     Instant createdAt;
-    @Nullable Instant removedAt;
+
+    @Nullable
+    Instant removedAt;
 
     protected OwnWay() {}
 

@@ -30,7 +30,9 @@ class OwnWays {
 
     @Transactional(readOnly = true)
     List<OfWay> all() {
-        return ways.all().stream().map(way -> new OfWay(way.id, json.read(way.method, Method.class))).toList();
+        return ways.all().stream()
+                .map(way -> new OfWay(way.id, json.read(way.method, Method.class)))
+                .toList();
     }
 
     /** Keeps a way as it is planned: its numbers, and these lengths as its usual ones. */

@@ -26,8 +26,10 @@ class RecipeFile {
 
     private static final int MOST_WRONGS = 3;
 
-    private final JsonMapper mapper = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
-    private final Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12).getSchema(shipped(), InputFormat.JSON);
+    private final JsonMapper mapper =
+            JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+    private final Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+            .getSchema(shipped(), InputFormat.JSON);
 
     /** A file that is no recipe; its message says why, for whoever sent it. */
     static final class NoRecipeException extends RuntimeException {
@@ -50,19 +52,25 @@ class RecipeFile {
      */
     PlanRecipe read(String text) {
         if (text.length() > LONGEST) {
-            throw new NoRecipeException("This is %d letters long; a recipe has at most %d.".formatted(text.length(), LONGEST));
+            throw new NoRecipeException(
+                    "This is %d letters long; a recipe has at most %d.".formatted(text.length(), LONGEST));
         }
         try {
             mapper.readTree(text);
             List<Error> wrongs = schema.validate(text, InputFormat.JSON);
             if (!wrongs.isEmpty()) {
-                throw new NoRecipeException("It is not in the form of a recipe: " + wrongs.stream().limit(MOST_WRONGS).map(RecipeFile::words).collect(Collectors.joining("; ")) + ".");
+                throw new NoRecipeException("It is not in the form of a recipe: "
+                        + wrongs.stream()
+                                .limit(MOST_WRONGS)
+                                .map(RecipeFile::words)
+                                .collect(Collectors.joining("; ")) + ".");
             }
             return mapper.readValue(text, OpenRecipe.class).recipe();
         } catch (JacksonException notJson) {
             throw new NoRecipeException("It cannot be read as a recipe file; perhaps it was cut short.");
         } catch (IllegalArgumentException outside) {
-            throw new NoRecipeException("It is a recipe, but not one that can be made here: " + outside.getMessage() + ".");
+            throw new NoRecipeException(
+                    "It is a recipe, but not one that can be made here: " + outside.getMessage() + ".");
         }
     }
 

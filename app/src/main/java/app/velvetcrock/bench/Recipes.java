@@ -40,7 +40,9 @@ public class Recipes {
 
     @Transactional(readOnly = true)
     List<Kept> all() {
-        return plans.all().stream().map(plan -> new Kept(plan.id, file.read(plan.recipe))).toList();
+        return plans.all().stream()
+                .map(plan -> new Kept(plan.id, file.read(plan.recipe)))
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -64,9 +66,24 @@ public class Recipes {
     public UUID keepBatch(UUID id) {
         BatchSheet sheet = batches.sheet(id);
         PlanRecipe planned = PlanRecipe.of(title(sheet), sheet.plan(), notes(sheet));
-        PlanRecipe charged = planned.times(sheet.course().charge().herbs().mass().grams() / planned.grams());
-        return save(new PlanRecipe(charged.title(), charged.herbs(), charged.carrier(), charged.carrierName(), sheet.course().charge().oil().millilitres(), charged.method(), sheet.course().lengths(),
-                charged.use(), charged.pressing(), charged.storage(), charged.spiritPerGram(), charged.spiritPercent(), charged.notes()), id);
+        PlanRecipe charged =
+                planned.times(sheet.course().charge().herbs().mass().grams() / planned.grams());
+        return save(
+                new PlanRecipe(
+                        charged.title(),
+                        charged.herbs(),
+                        charged.carrier(),
+                        charged.carrierName(),
+                        sheet.course().charge().oil().millilitres(),
+                        charged.method(),
+                        sheet.course().lengths(),
+                        charged.use(),
+                        charged.pressing(),
+                        charged.storage(),
+                        charged.spiritPerGram(),
+                        charged.spiritPercent(),
+                        charged.notes()),
+                id);
     }
 
     /** Puts a recipe away, or takes it out again. */
@@ -82,8 +99,12 @@ public class Recipes {
 
     /** What was to be changed next time, the newest first. */
     private static List<String> notes(BatchSheet sheet) {
-        List<String> notes = new ArrayList<>(sheet.lines().stream().filter(line -> !line.takenBack() && line.kind().equals("NOTED") && line.words().startsWith(NEXT_TIME))
-                .map(line -> line.words().substring(NEXT_TIME.length())).toList());
+        List<String> notes = new ArrayList<>(sheet.lines().stream()
+                .filter(line -> !line.takenBack()
+                        && line.kind().equals("NOTED")
+                        && line.words().startsWith(NEXT_TIME))
+                .map(line -> line.words().substring(NEXT_TIME.length()))
+                .toList());
         Collections.reverse(notes);
         return notes;
     }

@@ -45,7 +45,15 @@ class RecipesController {
     private final OneTime oneTime;
     private final Clock clock;
 
-    RecipesController(Recipes recipes, RecipeFile file, Bench bench, BenchStock stock, Materia materia, Households households, OneTime oneTime, Clock clock) {
+    RecipesController(
+            Recipes recipes,
+            RecipeFile file,
+            Bench bench,
+            BenchStock stock,
+            Materia materia,
+            Households households,
+            OneTime oneTime,
+            Clock clock) {
         this.recipes = recipes;
         this.file = file;
         this.bench = bench;
@@ -73,29 +81,52 @@ class RecipesController {
         BenchWork work = bench.charge(form);
         Optional<String> called = work.fields().words("title", title, LONGEST_TITLE);
         if (called.isEmpty() || work.planned().isEmpty()) {
-            after.addFlashAttribute(Notice.NAME, new Notice(called.isEmpty() ? "The recipe wants a name; nothing was kept." : "The plan is not clear yet; nothing was kept.", null));
+            after.addFlashAttribute(
+                    Notice.NAME,
+                    new Notice(
+                            called.isEmpty()
+                                    ? "The recipe wants a name; nothing was kept."
+                                    : "The plan is not clear yet; nothing was kept.",
+                            null));
             return "redirect:/bench";
         }
-        UUID once = form.key() == null ? UUID.randomUUID() : UUID.nameUUIDFromBytes(("recipe " + form.key() + called.get()).getBytes(StandardCharsets.UTF_8));
-        String id = oneTime.once(Current.stillroom(), once, () -> String.valueOf(recipes.keep(called.get(), work.planned().orElseThrow().plan())));
+        UUID once = form.key() == null
+                ? UUID.randomUUID()
+                : UUID.nameUUIDFromBytes(("recipe " + form.key() + called.get()).getBytes(StandardCharsets.UTF_8));
+        String id = oneTime.once(
+                Current.stillroom(),
+                once,
+                () -> String.valueOf(
+                        recipes.keep(called.get(), work.planned().orElseThrow().plan())));
         return kept(id, "“%s” is kept.".formatted(called.get()), after);
     }
 
     /** Keeps a batch to be made again; what was to be changed stands first. */
     @PostMapping("/bench/recipes/from/{batch}")
     String fromBatch(@PathVariable UUID batch, @Nullable UUID key, RedirectAttributes after) {
-        String id = oneTime.once(Current.stillroom(), key == null ? UUID.randomUUID() : key, () -> String.valueOf(recipes.keepBatch(batch)));
+        String id = oneTime.once(
+                Current.stillroom(),
+                key == null ? UUID.randomUUID() : key,
+                () -> String.valueOf(recipes.keepBatch(batch)));
         return kept(id, "It is kept as a recipe.", after);
     }
 
     /** Takes a recipe in from its file, pasted. */
     @PostMapping("/bench/recipes/import")
-    String take(@Nullable String file, @Nullable UUID key, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String take(
+            @Nullable String file,
+            @Nullable UUID key,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
         Fields fields = new Fields(households.current().reader());
         String text = file == null ? "" : file.strip();
         try {
             PlanRecipe recipe = this.file.read(text);
-            String id = oneTime.once(Current.stillroom(), key == null ? UUID.randomUUID() : key, () -> String.valueOf(recipes.keep(recipe)));
+            String id = oneTime.once(
+                    Current.stillroom(),
+                    key == null ? UUID.randomUUID() : key,
+                    () -> String.valueOf(recipes.keep(recipe)));
             return kept(id, "“%s” is taken in.".formatted(recipe.title()), after);
         } catch (RecipeFile.NoRecipeException none) {
             fields.trouble("file", none.getMessage(), "the whole of a recipe file, from its first brace to its last");
@@ -117,48 +148,85 @@ class RecipesController {
         model.addAttribute("look", look);
         model.addAttribute("fields", fields);
         model.addAttribute("factor", scaled.grams() / kept.recipe().grams());
-        model.addAttribute("jars", shelves.jars().stream().map(jar -> new ToJar(jar.vessel().name(), Decimals.upTo(kept.recipe().fills(jar.vessel()), 2))).toList());
+        model.addAttribute(
+                "jars",
+                shelves.jars().stream()
+                        .map(jar -> new ToJar(
+                                jar.vessel().name(), Decimals.upTo(kept.recipe().fills(jar.vessel()), 2)))
+                        .toList());
         model.addAttribute("missing", sheet.missing(shelves));
         model.addAttribute("bench", sheet.bench(shelves));
-        model.addAttribute("others", recipes.all().stream().filter(one -> !one.id().equals(id)).toList());
+        model.addAttribute(
+                "others",
+                recipes.all().stream().filter(one -> !one.id().equals(id)).toList());
         model.addAttribute("other", other.orElse(null));
-        model.addAttribute("differences", other.map(one -> kept.recipe().differences(one.recipe())).orElse(List.of()));
+        model.addAttribute(
+                "differences",
+                other.map(one -> kept.recipe().differences(one.recipe())).orElse(List.of()));
         return "bench/recipe";
     }
 
     @GetMapping("/bench/recipes/{id}/json")
     ResponseEntity<String> json(@PathVariable UUID id, Look look) {
-        return download(file.write(scaled(recipes.find(id).recipe(), look, new Fields(households.current().reader()))), MediaType.APPLICATION_JSON, "recipe.json");
+        return download(
+                file.write(scaled(
+                        recipes.find(id).recipe(),
+                        look,
+                        new Fields(households.current().reader()))),
+                MediaType.APPLICATION_JSON,
+                "recipe.json");
     }
 
     @GetMapping("/bench/recipes/{id}/text")
     ResponseEntity<String> text(@PathVariable UUID id, Look look) {
         House house = households.current();
-        return download(new RecipeSheet(id, scaled(recipes.find(id).recipe(), look, new Fields(house.reader())), house).text(), MediaType.TEXT_PLAIN, "recipe.txt");
+        return download(
+                new RecipeSheet(id, scaled(recipes.find(id).recipe(), look, new Fields(house.reader())), house).text(),
+                MediaType.TEXT_PLAIN,
+                "recipe.txt");
     }
 
     @PostMapping("/bench/recipes/{id}/undo")
     String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
         boolean removed = back == null;
         recipes.remove(id, removed);
-        after.addFlashAttribute(Notice.NAME, new Notice(removed ? "That recipe is put away." : "It is back.", removed ? "/bench/recipes/%s/undo?back=yes".formatted(id) : null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        removed ? "That recipe is put away." : "It is back.",
+                        removed ? "/bench/recipes/%s/undo?back=yes".formatted(id) : null));
         return "redirect:/bench/recipes";
     }
 
     /** So many times as much, for so much herb, or to give so much oil; as it is kept where none is clear. */
     private PlanRecipe scaled(PlanRecipe recipe, Look look, Fields fields) {
         if (!BenchForm.isBlank(look.oil())) {
-            return fields.capacity("oil", look.oil(), 1, MOST_MILLILITRES).flatMap(wanted -> toGive(recipe, wanted, fields)).orElse(recipe);
+            return fields.capacity("oil", look.oil(), 1, MOST_MILLILITRES)
+                    .flatMap(wanted -> toGive(recipe, wanted, fields))
+                    .orElse(recipe);
         }
         if (!BenchForm.isBlank(look.grams())) {
-            return fields.mass("grams", look.grams(), recipe.grams() * PlanRecipe.LEAST_FACTOR, recipe.grams() * PlanRecipe.MOST_FACTOR).map(mass -> recipe.times(mass.grams() / recipe.grams())).orElse(recipe);
+            return fields.mass(
+                            "grams",
+                            look.grams(),
+                            recipe.grams() * PlanRecipe.LEAST_FACTOR,
+                            recipe.grams() * PlanRecipe.MOST_FACTOR)
+                    .map(mass -> recipe.times(mass.grams() / recipe.grams()))
+                    .orElse(recipe);
         }
-        return BenchForm.isBlank(look.factor()) ? recipe
-                : fields.number("factor", look.factor(), PlanRecipe.LEAST_FACTOR, PlanRecipe.MOST_FACTOR, "times").map(recipe::times).orElse(recipe);
+        return BenchForm.isBlank(look.factor())
+                ? recipe
+                : fields.number("factor", look.factor(), PlanRecipe.LEAST_FACTOR, PlanRecipe.MOST_FACTOR, "times")
+                        .map(recipe::times)
+                        .orElse(recipe);
     }
 
     private Optional<PlanRecipe> toGive(PlanRecipe recipe, Volume wanted, Fields fields) {
-        double kept = recipe.herbs().stream().mapToDouble(herb -> herb.grams() * Wanted.atMost(Retention.shipped(materia.texture(herb.part(), herb.cut()), herb.moisture(), recipe.pressing()))).sum();
+        double kept = recipe.herbs().stream()
+                .mapToDouble(herb -> herb.grams()
+                        * Wanted.atMost(Retention.shipped(
+                                materia.texture(herb.part(), herb.cut()), herb.moisture(), recipe.pressing())))
+                .sum();
         try {
             return Optional.of(recipe.times(recipe.gives(wanted, Volume.ofMillilitres(kept))));
         } catch (IllegalArgumentException tooFar) {
@@ -168,8 +236,12 @@ class RecipesController {
     }
 
     private static ResponseEntity<String> download(String body, MediaType type, String name) {
-        return ResponseEntity.ok().contentType(new MediaType(type, StandardCharsets.UTF_8))
-                .header("Content-Disposition", ContentDisposition.attachment().filename(name).build().toString()).body(body);
+        return ResponseEntity.ok()
+                .contentType(new MediaType(type, StandardCharsets.UTF_8))
+                .header(
+                        "Content-Disposition",
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(body);
     }
 
     private static String kept(String id, String words, RedirectAttributes after) {

@@ -18,7 +18,14 @@ import java.util.Optional;
  * @param minutesPerPixel what a bar dragged by a pixel is moved by
  * @param needX where it is needed; absent where no day is said
  */
-public record TimeRibbon(double width, double height, double minutesPerPixel, List<Tick> days, List<Bar> home, List<Bar> bars, Optional<Double> needX) {
+public record TimeRibbon(
+        double width,
+        double height,
+        double minutesPerPixel,
+        List<Tick> days,
+        List<Bar> home,
+        List<Bar> bars,
+        Optional<Double> needX) {
 
     private static final double WIDTH = 1180;
     private static final double LEFT = 190;
@@ -44,7 +51,8 @@ public record TimeRibbon(double width, double height, double minutesPerPixel, Li
     public record Bar(double x, double y, double width, String kind, int step, String words, String starts) {}
 
     static TimeRibbon of(BenchTime.Timing timing, Timetable timetable, House house) {
-        Instant end = timing.need().filter(need -> need.isAfter(timetable.end())).orElse(timetable.end());
+        Instant end =
+                timing.need().filter(need -> need.isAfter(timetable.end())).orElse(timetable.end());
         LocalDate first = house.dayOf(timetable.start());
         LocalDate last = house.dayOf(end).plusDays(1);
         Instant from = first.atStartOfDay(house.settings().zone()).toInstant();
@@ -55,7 +63,12 @@ public record TimeRibbon(double width, double height, double minutesPerPixel, Li
         for (int i = 0; i < timetable.placed().size(); i++) {
             Placed placed = timetable.placed().get(i);
             for (Span span : placed.spans()) {
-                bars.add(scale.bar(span, TOP + i * LANE, kind(placed.step()), i, placed.step().name()));
+                bars.add(scale.bar(
+                        span,
+                        TOP + i * LANE,
+                        kind(placed.step()),
+                        i,
+                        placed.step().name()));
             }
         }
         List<Bar> home = new ArrayList<>();
@@ -63,7 +76,13 @@ public record TimeRibbon(double width, double height, double minutesPerPixel, Li
         for (LocalDate day = first; days <= MOST_DAYS_OF_HOURS && day.isBefore(last); day = day.plusDays(1)) {
             timing.home().on(day).forEach(span -> home.add(scale.bar(span, TOP, "home", 0, "home")));
         }
-        return new TimeRibbon(WIDTH, TOP + timetable.placed().size() * LANE + 6, 1 / perMinute, ticks(first, last, scale), home, bars,
+        return new TimeRibbon(
+                WIDTH,
+                TOP + timetable.placed().size() * LANE + 6,
+                1 / perMinute,
+                ticks(first, last, scale),
+                home,
+                bars,
                 timing.need().filter(need -> !need.isAfter(to)).map(scale::x));
     }
 
@@ -76,7 +95,9 @@ public record TimeRibbon(double width, double height, double minutesPerPixel, Li
         long step = Math.max(1, (long) Math.ceil(days / (double) MOST_TICKS));
         List<Tick> ticks = new ArrayList<>();
         for (LocalDate day = first; day.isBefore(last); day = day.plusDays(step)) {
-            ticks.add(new Tick(scale.x(day.atStartOfDay(scale.house().settings().zone()).toInstant()), scale.house().day(day)));
+            ticks.add(new Tick(
+                    scale.x(day.atStartOfDay(scale.house().settings().zone()).toInstant()),
+                    scale.house().day(day)));
         }
         return ticks;
     }
@@ -99,10 +120,21 @@ public record TimeRibbon(double width, double height, double minutesPerPixel, Li
 
         Bar bar(Span span, double y, String kind, int step, String name) {
             double width = Math.max(THINNEST, x(span.endExclusive()) - x(span.startInclusive()));
-            String words = "%s: %s %s to %s".formatted(name, house.day(house.dayOf(span.startInclusive())), house.time(span.startInclusive()),
-                    house.dayOf(span.startInclusive()).equals(house.dayOf(span.endExclusive())) ? house.time(span.endExclusive())
-                            : house.day(house.dayOf(span.endExclusive())) + " " + house.time(span.endExclusive()));
-            String starts = span.startInclusive().atZone(house.settings().zone()).toLocalDateTime().withSecond(0).withNano(0).toString();
+            String words = "%s: %s %s to %s"
+                    .formatted(
+                            name,
+                            house.day(house.dayOf(span.startInclusive())),
+                            house.time(span.startInclusive()),
+                            house.dayOf(span.startInclusive()).equals(house.dayOf(span.endExclusive()))
+                                    ? house.time(span.endExclusive())
+                                    : house.day(house.dayOf(span.endExclusive())) + " "
+                                            + house.time(span.endExclusive()));
+            String starts = span.startInclusive()
+                    .atZone(house.settings().zone())
+                    .toLocalDateTime()
+                    .withSecond(0)
+                    .withNano(0)
+                    .toString();
             return new Bar(x(span.startInclusive()), y, width, kind, step, words, starts);
         }
     }

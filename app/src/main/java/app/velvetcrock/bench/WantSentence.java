@@ -22,7 +22,8 @@ import java.util.regex.Pattern;
 /** Reads what is wanted, oil or so many containers of a salve, and works back to herb and oil. */
 final class WantSentence {
 
-    private static final Pattern COUNT = Pattern.compile("(\\d{1,4}) ?(?:×|x|tins?|jars?|pots?|bottles?|sticks?|pieces?)?");
+    private static final Pattern COUNT =
+            Pattern.compile("(\\d{1,4}) ?(?:×|x|tins?|jars?|pots?|bottles?|sticks?|pieces?)?");
     private static final Pattern RATIO = Pattern.compile("1 ?: ?(\\d{1,3}(?:[.,]\\d{1,2})?)");
 
     /** [E] The middle of a salve, where no firmness is said. */
@@ -46,8 +47,16 @@ final class WantSentence {
         Stock.OfHerb herb = rows.get(0).herb();
         Density density = pour.carrier().kind().density();
         Optional<Volume> oil = BenchForm.isBlank(form.want().container()) ? oil(form, density) : salve(form, density);
-        Pressing pressing = List.of(Pressing.values()).stream().filter(p -> p.name().equals(form.pressing())).findFirst().orElse(Pressing.HAND);
-        HerbPortion gram = new HerbPortion(Mass.ofGrams(1), herb.texture(), herb.moisture(), herb.weighedBulk(), herb.kind().usualRatio());
+        Pressing pressing = List.of(Pressing.values()).stream()
+                .filter(p -> p.name().equals(form.pressing()))
+                .findFirst()
+                .orElse(Pressing.HAND);
+        HerbPortion gram = new HerbPortion(
+                Mass.ofGrams(1),
+                herb.texture(),
+                herb.moisture(),
+                herb.weighedBulk(),
+                herb.kind().usualRatio());
         List<Double> measured = retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), pressing);
         return oil.flatMap(volume -> back(volume, ratio(form, gram), gram, new Known(pressing, measured)));
     }
@@ -57,11 +66,20 @@ final class WantSentence {
     private Optional<Wanted> back(Volume oil, double ratio, HerbPortion gram, Known known) {
         try {
             Wanted wanted = Wanted.of(oil, ratio, Wanted.retention(gram, known.pressing(), known.measured()));
-            fields.echo("want.amount", "%s of oil: pour %s over %s, at %s; enough nine times in ten".formatted(
-                    house.about(oil), house.about(wanted.oil()), house.about(wanted.herb()), house.ratio(ratio)));
+            fields.echo(
+                    "want.amount",
+                    "%s of oil: pour %s over %s, at %s; enough nine times in ten"
+                            .formatted(
+                                    house.about(oil),
+                                    house.about(wanted.oil()),
+                                    house.about(wanted.herb()),
+                                    house.ratio(ratio)));
             return Optional.of(wanted);
         } catch (IllegalArgumentException keepsAll) {
-            fields.trouble("oil", "At %s the herb may keep nearly all of it.".formatted(house.ratio(ratio)), "a ratio such as 1:6");
+            fields.trouble(
+                    "oil",
+                    "At %s the herb may keep nearly all of it.".formatted(house.ratio(ratio)),
+                    "a ratio such as 1:6");
             return Optional.empty();
         }
     }
@@ -69,29 +87,46 @@ final class WantSentence {
     /** The ratio said, else what is usual for a gram of the herb. */
     private static double ratio(BenchForm form, HerbPortion gram) {
         Matcher typed = RATIO.matcher(form.oil() == null ? "" : form.oil().strip());
-        return typed.matches() ? Double.parseDouble(typed.group(1).replace(',', '.')) : gram.usualOil().millilitres();
+        return typed.matches()
+                ? Double.parseDouble(typed.group(1).replace(',', '.'))
+                : gram.usualOil().millilitres();
     }
 
     private Optional<Volume> oil(BenchForm form, Density density) {
-        return fields.massOf("want.amount", form.want().amount(), Expect.LIQUID, KnownDensity.ofOil(density)).map(read -> density.volumeOf(read.mass())).filter(volume -> {
-            boolean sensible = volume.millilitres() > 0 && volume.millilitres() <= MOST_MILLILITRES;
-            if (!sensible) {
-                fields.trouble("want.amount", "Understood %s; more than nothing and at most 20 litres.".formatted(house.volume(volume)), "300 mL");
-            }
-            return sensible;
-        });
+        return fields.massOf("want.amount", form.want().amount(), Expect.LIQUID, KnownDensity.ofOil(density))
+                .map(read -> density.volumeOf(read.mass()))
+                .filter(volume -> {
+                    boolean sensible = volume.millilitres() > 0 && volume.millilitres() <= MOST_MILLILITRES;
+                    if (!sensible) {
+                        fields.trouble(
+                                "want.amount",
+                                "Understood %s; more than nothing and at most 20 litres."
+                                        .formatted(house.volume(volume)),
+                                "300 mL");
+                    }
+                    return sensible;
+                });
     }
 
     private Optional<Volume> salve(BenchForm form, Density density) {
         if (fields.isTooLong("want.amount", form.want().amount(), Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
-        Matcher count = COUNT.matcher(String.valueOf(form.want().amount()).strip().toLowerCase(Locale.ROOT));
+        Matcher count =
+                COUNT.matcher(String.valueOf(form.want().amount()).strip().toLowerCase(Locale.ROOT));
         Optional<UUID> id = BenchForm.id(form.want().container());
-        Optional<Volume> holds = containers.stream().filter(lot -> id.filter(lot.id()::equals).isPresent()).findFirst().flatMap(Stock.OfSupply::holds);
-        Optional<Double> firmness = BenchForm.isBlank(form.want().firmness()) ? Optional.of(SALVE) : fields.number("want.firmness", form.want().firmness(), 0, HARDEST, "on the scale");
+        Optional<Volume> holds = containers.stream()
+                .filter(lot -> id.filter(lot.id()::equals).isPresent())
+                .findFirst()
+                .flatMap(Stock.OfSupply::holds);
+        Optional<Double> firmness = BenchForm.isBlank(form.want().firmness())
+                ? Optional.of(SALVE)
+                : fields.number("want.firmness", form.want().firmness(), 0, HARDEST, "on the scale");
         if (!count.matches() || count.group(1).equals("0")) {
-            fields.trouble("want.amount", "“%s” is no number of containers.".formatted(form.want().amount()), "18 tins");
+            fields.trouble(
+                    "want.amount",
+                    "“%s” is no number of containers.".formatted(form.want().amount()),
+                    "18 tins");
         }
         if (holds.isEmpty()) {
             fields.trouble("want.container", "That container is not here any more.", "another from the list");
@@ -99,8 +134,11 @@ final class WantSentence {
         if (!fields.isClear()) {
             return Optional.empty();
         }
-        Wanted.Salve salve = Wanted.Salve.of(Integer.parseInt(count.group(1)), holds.orElseThrow(), firmness.orElseThrow(), density);
-        fields.echo("want.firmness", "%s in all, %s of it beeswax".formatted(house.about(salve.all()), house.about(salve.wax())));
+        Wanted.Salve salve =
+                Wanted.Salve.of(Integer.parseInt(count.group(1)), holds.orElseThrow(), firmness.orElseThrow(), density);
+        fields.echo(
+                "want.firmness",
+                "%s in all, %s of it beeswax".formatted(house.about(salve.all()), house.about(salve.wax())));
         return Optional.of(salve.oil());
     }
 }

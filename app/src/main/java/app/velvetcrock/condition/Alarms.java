@@ -42,7 +42,11 @@ class Alarms {
 
         public List<Told> open() {
             if (open == null) {
-                open = Current.signedIn().isPresent() ? conditions.open().stream().filter(told -> !isAbout(told.subject())).toList() : List.of();
+                open = Current.signedIn().isPresent()
+                        ? conditions.open().stream()
+                                .filter(told -> !isAbout(told.subject()))
+                                .toList()
+                        : List.of();
             }
             return open;
         }

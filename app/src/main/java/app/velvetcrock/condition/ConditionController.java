@@ -41,7 +41,12 @@ class ConditionController {
     }
 
     @PostMapping("/conditions/{id}/answer")
-    String answer(@PathVariable UUID id, AnswerForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String answer(
+            @PathVariable UUID id,
+            AnswerForm form,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
         Told told = conditions.find(id);
         Fields fields = fields();
         Optional<String> words = fields.words("words", form.words(), LONGEST_WORDS);
@@ -54,14 +59,24 @@ class ConditionController {
             conditions.answer(id, "DEALT_WITH".equals(form.answer()), words.get());
             return "answered";
         });
-        after.addFlashAttribute(Notice.NAME, new Notice("%s: %s is answered.".formatted(told.subject().name(), told.kind().word()), "/conditions/%s/undo".formatted(id)));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        "%s: %s is answered."
+                                .formatted(told.subject().name(), told.kind().word()),
+                        "/conditions/%s/undo".formatted(id)));
         return "redirect:" + told.subject().page();
     }
 
     @PostMapping("/conditions/{id}/undo")
     String undo(@PathVariable UUID id, RedirectAttributes after) {
         Told told = conditions.reopen(id);
-        after.addFlashAttribute(Notice.NAME, new Notice("%s: %s is open again.".formatted(told.subject().name(), told.kind().word()), null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        "%s: %s is open again."
+                                .formatted(told.subject().name(), told.kind().word()),
+                        null));
         return "redirect:" + told.subject().page();
     }
 

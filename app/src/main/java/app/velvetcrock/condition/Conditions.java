@@ -41,7 +41,8 @@ public class Conditions {
 
     @Transactional(readOnly = true)
     public Told find(UUID id) {
-        return told(List.of(conditions.findHere(id).orElseThrow(() -> new NotHere("that condition")))).get(0);
+        return told(List.of(conditions.findHere(id).orElseThrow(() -> new NotHere("that condition"))))
+                .get(0);
     }
 
     /** Every condition of a batch and of the lots that came of it, answered ones too. */
@@ -61,9 +62,21 @@ public class Conditions {
             return List.of();
         }
         Map<UUID, String> names = people.namesHere();
-        return found.stream().map(one -> new Told(one.id, one.kind, one.subject(), one.foundAt, names.getOrDefault(one.foundBy, "somebody"), one.words,
-                Optional.ofNullable(one.answer).map(answer -> new Told.Answered(words(one, answer), one.answeredAt, names.getOrDefault(one.answeredBy, "somebody"),
-                        one.answerSource == null)))).toList();
+        return found.stream()
+                .map(one -> new Told(
+                        one.id,
+                        one.kind,
+                        one.subject(),
+                        one.foundAt,
+                        names.getOrDefault(one.foundBy, "somebody"),
+                        one.words,
+                        Optional.ofNullable(one.answer)
+                                .map(answer -> new Told.Answered(
+                                        words(one, answer),
+                                        one.answeredAt,
+                                        names.getOrDefault(one.answeredBy, "somebody"),
+                                        one.answerSource == null))))
+                .toList();
     }
 
     private static String words(FoundCondition one, Answer answer) {
@@ -89,12 +102,17 @@ public class Conditions {
     /** Keeps a condition that the core works out, such as too much heat: opens it once it holds, withdraws it when it holds no longer. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void keep(Condition kind, boolean holds, Subject subject, Finding finding) {
-        List<FoundCondition> before = conditions.ofBatch(subject.batch()).stream().filter(one -> one.kind == kind && one.source != null).toList();
-        List<FoundCondition> standing = before.stream().filter(one -> one.answer != Answer.TAKEN_BACK).toList();
+        List<FoundCondition> before = conditions.ofBatch(subject.batch()).stream()
+                .filter(one -> one.kind == kind && one.source != null)
+                .toList();
+        List<FoundCondition> standing =
+                before.stream().filter(one -> one.answer != Answer.TAKEN_BACK).toList();
         if (holds && standing.isEmpty()) {
             found(List.of(kind), subject, finding);
         } else if (!holds) {
-            standing.stream().filter(one -> one.answer == null).forEach(one -> answer(one, Answer.TAKEN_BACK, "", finding.source()));
+            standing.stream()
+                    .filter(one -> one.answer == null)
+                    .forEach(one -> answer(one, Answer.TAKEN_BACK, "", finding.source()));
         }
     }
 
@@ -118,8 +136,11 @@ public class Conditions {
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void nothingLeft(@Nullable UUID batch, UUID lot, boolean thrownOut, UUID source) {
-        answerOpen(one -> lot.equals(one.lotId) || (one.lotId == null && one.batchId != null && one.batchId.equals(batch)),
-                thrownOut ? Answer.THROWN_OUT : Answer.DEALT_WITH, thrownOut ? "" : "nothing of it is left", source);
+        answerOpen(
+                one -> lot.equals(one.lotId) || (one.lotId == null && one.batchId != null && one.batchId.equals(batch)),
+                thrownOut ? Answer.THROWN_OUT : Answer.DEALT_WITH,
+                thrownOut ? "" : "nothing of it is left",
+                source);
     }
 
     /** Answers one kind of a lot by what was done about it. */
@@ -151,7 +172,8 @@ public class Conditions {
             throw new Refused("That was answered already: %s.".formatted(words(one, one.answer)));
         }
         if (dealtWith && one.kind.isEnd()) {
-            throw new Refused("%s is not dealt with but by throwing it out: %s".formatted(capital(one.kind.word()), one.kind.advice()));
+            throw new Refused("%s is not dealt with but by throwing it out: %s"
+                    .formatted(capital(one.kind.word()), one.kind.advice()));
         }
         answer(one, dealtWith ? Answer.DEALT_WITH : Answer.TAKEN_BACK, words, null);
         return told(List.of(one)).get(0);
@@ -179,12 +201,21 @@ public class Conditions {
     /** The condition that holds a deed back; absent where nothing does. */
     @Transactional(readOnly = true)
     public Optional<Told> holding(@Nullable UUID batch, @Nullable UUID lot, Held deed) {
-        return open().stream().filter(one -> one.holds(deed) && ((lot != null && lot.equals(one.subject().lot())) || (batch != null && one.isOfBatch(batch)))).findFirst();
+        return open().stream()
+                .filter(one -> one.holds(deed)
+                        && ((lot != null && lot.equals(one.subject().lot()))
+                                || (batch != null && one.isOfBatch(batch))))
+                .findFirst();
     }
 
     /** Why a deed is held back, in words. */
     public static String refusal(Told one, Held deed) {
-        return "%s: %s, so it is not %s. %s".formatted(one.subject().name(), one.kind().word(), deed.word(), one.kind().advice());
+        return "%s: %s, so it is not %s. %s"
+                .formatted(
+                        one.subject().name(),
+                        one.kind().word(),
+                        deed.word(),
+                        one.kind().advice());
     }
 
     private void answer(FoundCondition one, Answer answer, String words, @Nullable UUID source) {

@@ -36,8 +36,11 @@ class FoundCondition {
     @Version
     Integer version;
 
-    @Nullable UUID batchId;
-    @Nullable UUID lotId;
+    @Nullable
+    UUID batchId;
+
+    @Nullable
+    UUID lotId;
 
     @Enumerated(EnumType.STRING)
     Condition kind;
@@ -49,17 +52,25 @@ class FoundCondition {
     UUID foundBy;
 
     /** The line of a log that found it; null where it was said by hand. */
-    @Nullable UUID source;
+    @Nullable
+    UUID source;
 
     @Enumerated(EnumType.STRING)
-    @Nullable Answer answer;
+    @Nullable
+    Answer answer;
 
-    @Nullable Instant answeredAt;
-    @Nullable UUID answeredBy;
-    @Nullable String answerWords;
+    @Nullable
+    Instant answeredAt;
+
+    @Nullable
+    UUID answeredBy;
+
+    @Nullable
+    String answerWords;
 
     /** The line or deed that answered it, with which the answer is taken back. */
-    @Nullable UUID answerSource;
+    @Nullable
+    UUID answerSource;
 
     protected FoundCondition() {}
 

@@ -12,7 +12,8 @@ import java.util.UUID;
  * @param by who found it
  * @param answer how it was answered; absent while it is open
  */
-public record Told(UUID id, Condition kind, Subject subject, Instant foundAt, String by, String words, Optional<Answered> answer) {
+public record Told(
+        UUID id, Condition kind, Subject subject, Instant foundAt, String by, String words, Optional<Answered> answer) {
 
     /** An answer in words, when and by whom. */
     public record Answered(String words, Instant at, String by, boolean canTakeBack) {}

@@ -14,13 +14,18 @@ record BottleDrawing(double width, double height, double bodyTop, double floorY,
     private static final double LARGEST = 140;
     /** Bottles of a litre and more are drawn at the largest size. */
     private static final double LARGEST_MILLILITRES = 1000;
+
     private static final double WIDTH_SHARE = 0.55;
 
     static BottleDrawing of(Stock.OfOil oil, String colour) {
-        double first = oil.bottle().map(bottle -> bottle.size()).orElseGet(() -> oil.density().volumeOf(oil.atFirst())).millilitres();
+        double first = oil.bottle()
+                .map(bottle -> bottle.size())
+                .orElseGet(() -> oil.density().volumeOf(oil.atFirst()))
+                .millilitres();
         double share = Math.cbrt(Math.min(1, first / LARGEST_MILLILITRES));
         double body = SMALLEST + (LARGEST - SMALLEST) * share;
-        double level = body * Math.min(1, oil.left().grams() / Math.max(oil.atFirst().grams(), 0.001));
+        double level =
+                body * Math.min(1, oil.left().grams() / Math.max(oil.atFirst().grams(), 0.001));
         return new BottleDrawing(body * WIDTH_SHARE, FLOOR + 4, FLOOR - body, FLOOR, FLOOR - level, colour);
     }
 }

@@ -53,7 +53,15 @@ class CupboardController {
     private final OneTime oneTime;
     private final Clock clock;
 
-    CupboardController(Stores stores, Oils oils, Batches batches, OilCare care, Conditions conditions, Households households, OneTime oneTime, Clock clock) {
+    CupboardController(
+            Stores stores,
+            Oils oils,
+            Batches batches,
+            OilCare care,
+            Conditions conditions,
+            Households households,
+            OneTime oneTime,
+            Clock clock) {
         this.stores = stores;
         this.oils = oils;
         this.batches = batches;
@@ -68,9 +76,15 @@ class CupboardController {
     String cupboard(Model model) {
         LocalDate today = households.current().dayOf(clock.instant());
         List<Stock.OfOil> stock = oils.inStock();
-        Map<UUID, BatchSheet> byId = batches.among(stock.stream().map(Stock.OfOil::batch).distinct().toList()).stream()
+        Map<UUID, BatchSheet> byId = batches
+                .among(stock.stream().map(Stock.OfOil::batch).distinct().toList())
+                .stream()
                 .collect(Collectors.toMap(BatchSheet::id, Function.identity()));
-        model.addAttribute("oils", OilOnShelf.grouped(stock.stream().map(oil -> OilOnShelf.of(oil, byId.get(oil.batch()), today)).toList()));
+        model.addAttribute(
+                "oils",
+                OilOnShelf.grouped(stock.stream()
+                        .map(oil -> OilOnShelf.of(oil, byId.get(oil.batch()), today))
+                        .toList()));
         return "cupboard/cupboard";
     }
 
@@ -86,9 +100,11 @@ class CupboardController {
     }
 
     @PostMapping("/cupboard/{lot}/bottle")
-    String bottle(@PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String bottle(
+            @PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<OilCare.Bottles> bottles = form.bottles(fields, batches.sheet(oils.find(lot).batch()).plan().isMoistFood());
+        Optional<OilCare.Bottles> bottles = form.bottles(
+                fields, batches.sheet(oils.find(lot).batch()).plan().isMoistFood());
         if (bottles.isEmpty()) {
             return again(model, response, lot, new Typed("bottle", form, fields));
         }
@@ -99,15 +115,21 @@ class CupboardController {
     }
 
     @PostMapping("/cupboard/{lot}/draw")
-    String draw(@PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String draw(
+            @PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
         Optional<Mass> mass = form.drawn(fields, oils.find(lot), households.current());
         Optional<Cause> cause = form.cause(fields);
         if (mass.isEmpty() || cause.isEmpty()) {
             return again(model, response, lot, new Typed("draw", form, fields));
         }
-        return once(form, "/cupboard/" + lot, after, () -> new Notice("Drawn out.",
-                "/cupboard/%s/movements/%s/undo".formatted(lot, care.draw(lot, mass.get(), cause.get()))));
+        return once(
+                form,
+                "/cupboard/" + lot,
+                after,
+                () -> new Notice(
+                        "Drawn out.",
+                        "/cupboard/%s/movements/%s/undo".formatted(lot, care.draw(lot, mass.get(), cause.get()))));
     }
 
     @PostMapping("/cupboard/{lot}/movements/{movement}/undo")
@@ -122,14 +144,21 @@ class CupboardController {
         House house = households.current();
         return once(form, "/cupboard/" + lot, after, () -> {
             SniffTest test = care.sniff(lot, "GOOD".equals(form.smell()), clock.instant(), form.keyOrNew());
-            return new Notice(test.lengthened()
-                    ? "Smelled and good: use by %s now, %s.".formatted(house.date(test.useBy()), test.why())
-                    : "Smelled. The date stays %s: %s.".formatted(house.date(test.useBy()), test.why()), null);
+            return new Notice(
+                    test.lengthened()
+                            ? "Smelled and good: use by %s now, %s.".formatted(house.date(test.useBy()), test.why())
+                            : "Smelled. The date stays %s: %s.".formatted(house.date(test.useBy()), test.why()),
+                    null);
         });
     }
 
     @PostMapping("/cupboard/{lot}/wrong")
-    String wrong(@PathVariable UUID lot, WrongForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String wrong(
+            @PathVariable UUID lot,
+            WrongForm form,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
         Fields fields = fields();
         oils.find(lot);
         Optional<WrongForm.Wrong> wrong = form.read(fields);
@@ -144,7 +173,8 @@ class CupboardController {
     }
 
     @PostMapping("/cupboard/{lot}/discard")
-    String discard(@PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String discard(
+            @PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
         oils.find(lot);
         Optional<Ruin> ruin = form.ruined(fields);
@@ -161,7 +191,8 @@ class CupboardController {
     /** The form that was sent, by name, with what was wrong in it. */
     private record Typed(String which, OilForm form, Fields fields) {}
 
-    private String once(OilForm form, String leadsTo, RedirectAttributes after, java.util.function.Supplier<Notice> work) {
+    private String once(
+            OilForm form, String leadsTo, RedirectAttributes after, java.util.function.Supplier<Notice> work) {
         return once(form.keyOrNew(), leadsTo, after, work);
     }
 
@@ -184,8 +215,17 @@ class CupboardController {
         model.addAttribute("shown", shown);
         model.addAttribute("keep", keep(shown));
         List<Told> conditions = this.conditions.ofBatch(shown.batch().id());
-        model.addAttribute("conditions", conditions.stream().filter(told -> told.isOfLot(shown.batch().id(), lot)).toList());
-        model.addAttribute("siblings", conditions.stream().filter(told -> told.isOpen() && !told.isOfLot(shown.batch().id(), lot)).toList());
+        model.addAttribute(
+                "conditions",
+                conditions.stream()
+                        .filter(told -> told.isOfLot(shown.batch().id(), lot))
+                        .toList());
+        model.addAttribute(
+                "siblings",
+                conditions.stream()
+                        .filter(told ->
+                                told.isOpen() && !told.isOfLot(shown.batch().id(), lot))
+                        .toList());
         model.addAttribute("story", stores.story(lot));
         model.addAttribute("which", typed.which());
         model.addAttribute("typed", typed.form());
@@ -202,14 +242,19 @@ class CupboardController {
 
     /** The sum of its date as it was shelved or bottled; a sniff test since then stands in the log. */
     private @Nullable KeepUntil keep(OilOnShelf shown) {
-        return shown.oil().bottle()
+        return shown.oil()
+                .bottle()
                 .map(bottle -> care.keepIn(shown.oil().id(), shown.oil().place(), bottle.glass()))
-                .orElseGet(() -> shown.batch().strained().map(strained -> strained.keepUntil()).orElse(null));
+                .orElseGet(() -> shown.batch()
+                        .strained()
+                        .map(strained -> strained.keepUntil())
+                        .orElse(null));
     }
 
     private OilOnShelf shown(UUID lot) {
         Stock.OfOil oil = oils.find(lot);
-        return OilOnShelf.of(oil, batches.sheet(oil.batch()), households.current().dayOf(clock.instant()));
+        return OilOnShelf.of(
+                oil, batches.sheet(oil.batch()), households.current().dayOf(clock.instant()));
     }
 
     private Fields fields() {

@@ -20,8 +20,16 @@ import org.jspecify.annotations.Nullable;
 
 /** What was typed on one of an oil's small forms; each uses a few of these. */
 record OilForm(
-        @Nullable UUID key, @Nullable String count, @Nullable String size, @Nullable String glass, @Nullable String place,
-        @Nullable String amount, @Nullable String why, @Nullable String smell, @Nullable String ruin, @Nullable String lesson) {
+        @Nullable UUID key,
+        @Nullable String count,
+        @Nullable String size,
+        @Nullable String glass,
+        @Nullable String place,
+        @Nullable String amount,
+        @Nullable String why,
+        @Nullable String smell,
+        @Nullable String ruin,
+        @Nullable String lesson) {
 
     static final int LONGEST_LESSON = 300;
     private static final int MOST_BOTTLES = 200;
@@ -42,21 +50,32 @@ record OilForm(
         Optional<Glass> made = fields.oneOf("glass", Glass.class, glass);
         Optional<Storage> stands = fields.oneOf("place", Storage.class, place);
         if (moistFood && stands.filter(where -> where != Storage.REFRIGERATOR).isPresent()) {
-            fields.trouble("place", "Food oil of moist herb stands in the refrigerator and nowhere else: %s.".formatted(MoistFood.RULE), "in the refrigerator");
+            fields.trouble(
+                    "place",
+                    "Food oil of moist herb stands in the refrigerator and nowhere else: %s.".formatted(MoistFood.RULE),
+                    "in the refrigerator");
         }
         return fields.isClear()
-                ? Optional.of(new OilCare.Bottles(many.orElseThrow(), holds.orElseThrow(), made.orElseThrow(), stands.orElseThrow()))
+                ? Optional.of(new OilCare.Bottles(
+                        many.orElseThrow(), holds.orElseThrow(), made.orElseThrow(), stands.orElseThrow()))
                 : Optional.empty();
     }
 
     /** What was drawn out, by weight or by volume; never more than there is. */
     Optional<Mass> drawn(Fields fields, Stock.OfOil oil, House house) {
-        return fields.massOf("amount", amount, Expect.LIQUID, KnownDensity.ofOil(oil.density())).map(Fields.Weighed::mass)
+        return fields.massOf("amount", amount, Expect.LIQUID, KnownDensity.ofOil(oil.density()))
+                .map(Fields.Weighed::mass)
                 .filter(mass -> {
                     // The last of it is often said a little too high, since it was rounded when it was shown.
-                    boolean sensible = mass.toMilligrams() > 0 && mass.grams() <= oil.left().grams() * 1.02;
+                    boolean sensible = mass.toMilligrams() > 0
+                            && mass.grams() <= oil.left().grams() * 1.02;
                     if (!sensible) {
-                        fields.trouble("amount", "Understood %s; %s is left.".formatted(house.volume(oil.density().volumeOf(mass)), house.volume(oil.volumeLeft())),
+                        fields.trouble(
+                                "amount",
+                                "Understood %s; %s is left."
+                                        .formatted(
+                                                house.volume(oil.density().volumeOf(mass)),
+                                                house.volume(oil.volumeLeft())),
                                 "what was taken out, such as 20 mL or 1 tbsp");
                     }
                     return sensible;
@@ -66,7 +85,8 @@ record OilForm(
 
     /** What is left was rounded when it was shown; typing it back means all of it, and no drop is to stay behind. */
     private static boolean isAllAsShown(Mass mass, Stock.OfOil oil, House house) {
-        return mass.grams() >= oil.left().grams() * 0.98 && house.volume(oil.density().volumeOf(mass)).equals(house.volume(oil.volumeLeft()));
+        return mass.grams() >= oil.left().grams() * 0.98
+                && house.volume(oil.density().volumeOf(mass)).equals(house.volume(oil.volumeLeft()));
     }
 
     Optional<Cause> cause(Fields fields) {

@@ -3,7 +3,6 @@ package app.velvetcrock.cupboard;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.look.Held;
-import java.util.stream.Collectors;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stores.Stock;
@@ -13,6 +12,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
  * An oil with the batch it came from, the days it has left and its bottle's picture.
@@ -24,7 +24,12 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
     private static final int SOON = 14;
 
     static OilOnShelf of(Stock.OfOil oil, BatchSheet batch, LocalDate today) {
-        return new OilOnShelf(oil, batch, ChronoUnit.DAYS.between(today, oil.useBy()), BottleDrawing.of(oil, JarDrawing.Look.of(batch.plan(), 1).oil()), 1);
+        return new OilOnShelf(
+                oil,
+                batch,
+                ChronoUnit.DAYS.between(today, oil.useBy()),
+                BottleDrawing.of(oil, JarDrawing.Look.of(batch.plan(), 1).oil()),
+                1);
     }
 
     /** Puts bottles that are just alike into one, in the order they came. */
@@ -33,16 +38,32 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
         for (OilOnShelf shown : oils) {
             Stock.OfOil oil = shown.oil();
             Object own = oil.bottle().isPresent() ? oil.bottle().get() : oil.id();
-            alike.computeIfAbsent(List.of(oil.batch(), own, oil.place(), oil.useBy(), oil.left(), shown.conditions().isEmpty() ? 0 : oil.id()), key -> new ArrayList<>()).add(shown);
+            alike.computeIfAbsent(
+                            List.of(
+                                    oil.batch(),
+                                    own,
+                                    oil.place(),
+                                    oil.useBy(),
+                                    oil.left(),
+                                    shown.conditions().isEmpty() ? 0 : oil.id()),
+                            key -> new ArrayList<>())
+                    .add(shown);
         }
         return alike.values().stream()
-                .map(group -> new OilOnShelf(group.get(0).oil(), group.get(0).batch(), group.get(0).daysLeft(), group.get(0).drawing(), group.size()))
+                .map(group -> new OilOnShelf(
+                        group.get(0).oil(),
+                        group.get(0).batch(),
+                        group.get(0).daysLeft(),
+                        group.get(0).drawing(),
+                        group.size()))
                 .toList();
     }
 
     /** What is wrong with it, or with all of its batch, and not answered yet. */
     public List<Told> conditions() {
-        return batch.conditions().stream().filter(told -> told.isOfLot(batch.id(), oil.id())).toList();
+        return batch.conditions().stream()
+                .filter(told -> told.isOfLot(batch.id(), oil.id()))
+                .toList();
     }
 
     /** The same as it is read out: ", mould"; empty where all is well. */
@@ -69,9 +90,10 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
         return daysLeft >= 0 && daysLeft <= SOON;
     }
 
-
     /** What the tag says: the word first, so that colour alone says nothing. */
     public String word() {
-        return isPast() ? "past its date" : daysLeft == 0 ? "last day" : daysLeft == 1 ? "1 day left" : daysLeft + " days left";
+        return isPast()
+                ? "past its date"
+                : daysLeft == 0 ? "last day" : daysLeft == 1 ? "1 day left" : daysLeft + " days left";
     }
 }

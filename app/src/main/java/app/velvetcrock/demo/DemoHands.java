@@ -54,7 +54,15 @@ class DemoHands {
     private final Recipes recipes;
     private final Clock clock;
 
-    DemoHands(Bench bench, Batches batches, Tending tending, Straining straining, OilCare care, Oils oils, Recipes recipes, Clock clock) {
+    DemoHands(
+            Bench bench,
+            Batches batches,
+            Tending tending,
+            Straining straining,
+            OilCare care,
+            Oils oils,
+            Recipes recipes,
+            Clock clock) {
         this.bench = bench;
         this.batches = batches;
         this.tending = tending;
@@ -75,8 +83,16 @@ class DemoHands {
     /** A blend put up cold: the first herb by weight, others in parts of it. */
     UUID blend(Charge charge, List<BenchForm.HerbRow> others, int days, int daysAgo) {
         Instant at = at(daysAgo, 17, 40);
-        return start(BenchForm.of(charge.herb().toString(), charge.amount(), charge.carrier().toString(), charge.oil()).with(others)
-                .by(Method.COLD_AND_DARK.key()).lasting(days + " days", LocalDate.ofInstant(at, ZONE).toString()), at);
+        return start(
+                BenchForm.of(
+                                charge.herb().toString(),
+                                charge.amount(),
+                                charge.carrier().toString(),
+                                charge.oil())
+                        .with(others)
+                        .by(Method.COLD_AND_DARK.key())
+                        .lasting(days + " days", LocalDate.ofInstant(at, ZONE).toString()),
+                at);
     }
 
     void keepRecipe(UUID batch) {
@@ -88,30 +104,42 @@ class DemoHands {
     }
 
     private UUID start(Charge charge, Method method, String length, Instant at) {
-        BenchForm form = BenchForm.of(charge.herb().toString(), charge.amount(), charge.carrier().toString(), charge.oil())
-                .by(method.key()).lasting(length, LocalDate.ofInstant(at, ZONE).toString());
+        BenchForm form = BenchForm.of(
+                        charge.herb().toString(),
+                        charge.amount(),
+                        charge.carrier().toString(),
+                        charge.oil())
+                .by(method.key())
+                .lasting(length, LocalDate.ofInstant(at, ZONE).toString());
         return start(form, at);
     }
 
     private UUID start(BenchForm form, Instant at) {
         BenchWork work = bench.work(form);
         if (!work.canStart()) {
-            throw new IllegalStateException("the demo's plan for %s cannot start: %s".formatted(form.amount(), work.fields().troubles()));
+            throw new IllegalStateException("the demo's plan for %s cannot start: %s"
+                    .formatted(form.amount(), work.fields().troubles()));
         }
         BenchWork.Part part = work.planned().orElseThrow().first();
-        Batches.Weighed weighed = new Batches.Weighed(part.weighed().herb(), part.weighed().oil(), at);
-        return batches.start(new Batches.Beginning(part.frozen(), new Stand(part.jar().id(), part.jar().kit()), weighed), UUID.randomUUID());
+        Batches.Weighed weighed =
+                new Batches.Weighed(part.weighed().herb(), part.weighed().oil(), at);
+        return batches.start(
+                new Batches.Beginning(
+                        part.frozen(), new Stand(part.jar().id(), part.jar().kit()), weighed),
+                UUID.randomUUID());
     }
 
     /** Shakes and looks on every day they fall due, until so many days ago. */
     void tend(UUID batch, int chargedDaysAgo, int untilDaysAgo) {
-        for (app.velvetcrock.core.method.Tending rhythm : Method.COLD_AND_DARK.first().tendings()) {
+        for (app.velvetcrock.core.method.Tending rhythm :
+                Method.COLD_AND_DARK.first().tendings()) {
             for (int ordinal = 1; chargedDaysAgo - rhythm.at(ordinal) >= untilDaysAgo; ordinal++) {
                 Instant at = at(chargedDaysAgo - rhythm.at(ordinal), 7, 30 + ordinal % 20);
                 if (at.isAfter(clock.instant())) {
                     return;
                 }
-                TaskKey key = new TaskKey("stand", TaskKind.valueOf(rhythm.kind().name()), ordinal);
+                TaskKey key =
+                        new TaskKey("stand", TaskKind.valueOf(rhythm.kind().name()), ordinal);
                 if (rhythm.kind() == Kind.SHAKE) {
                     tending.done(batch, key, when(at));
                 } else {
@@ -130,7 +158,11 @@ class DemoHands {
     }
 
     void read(UUID batch, double celsius, Instant at) {
-        tending.read(batch, null, Temperature.ofCelsius(celsius), new Tending.When(at, String.valueOf(celsius), UUID.randomUUID()));
+        tending.read(
+                batch,
+                null,
+                Temperature.ofCelsius(celsius),
+                new Tending.When(at, String.valueOf(celsius), UUID.randomUUID()));
     }
 
     void note(UUID batch, String words, Instant at) {
@@ -146,8 +178,17 @@ class DemoHands {
         BatchSheet sheet = batches.sheet(batch);
         double herb = sheet.course().charge().herbs().mass().grams();
         double out = sheet.oilIn().millilitres() - kept * herb - FILM;
-        long grams = Math.round(sheet.plan().request().carrier().kind().density().massOf(Volume.ofMillilitres(out)).grams());
-        return straining.strain(batch, new Straining.Strain(Mass.ofGrams(grams), Pressing.HAND, at(daysAgo, 10, 15), true, seen, grams + " g", note),
+        long grams = Math.round(sheet.plan()
+                .request()
+                .carrier()
+                .kind()
+                .density()
+                .massOf(Volume.ofMillilitres(out))
+                .grams());
+        return straining.strain(
+                batch,
+                new Straining.Strain(
+                        Mass.ofGrams(grams), Pressing.HAND, at(daysAgo, 10, 15), true, seen, grams + " g", note),
                 UUID.randomUUID());
     }
 
@@ -156,19 +197,30 @@ class DemoHands {
     }
 
     void settle(UUID batch, double waterMillilitres, Instant at) {
-        Stock.OfOil oil = oils.find(batches.sheet(batch).strained().orElseThrow().lot());
+        Stock.OfOil oil =
+                oils.find(batches.sheet(batch).strained().orElseThrow().lot());
         Mass left = Mass.ofGrams(Math.round(oil.left().grams() - waterMillilitres - 4));
-        straining.settle(batch, new Straining.Settle(left, Volume.ofMillilitres(waterMillilitres), Smell.RIGHT, at, Math.round(left.grams()) + " g"), UUID.randomUUID());
+        straining.settle(
+                batch,
+                new Straining.Settle(
+                        left, Volume.ofMillilitres(waterMillilitres), Smell.RIGHT, at, Math.round(left.grams()) + " g"),
+                UUID.randomUUID());
     }
 
     void bottle(UUID lot, int count, double millilitres, Glass glass, int daysAgo) {
-        care.bottle(lot, new OilCare.Bottles(count, Volume.ofMillilitres(millilitres), glass, Storage.COOL_DARK), at(daysAgo, 11, 0),
-                Math.round(millilitres) + " mL", UUID.randomUUID());
+        care.bottle(
+                lot,
+                new OilCare.Bottles(count, Volume.ofMillilitres(millilitres), glass, Storage.COOL_DARK),
+                at(daysAgo, 11, 0),
+                Math.round(millilitres) + " mL",
+                UUID.randomUUID());
     }
 
     /** Draws from the first bottles of a batch, so much from each in turn. */
     void draw(UUID batch, Cause cause, double... millilitres) {
-        List<Stock.OfOil> bottles = oils.inStock().stream().filter(oil -> oil.batch().equals(batch) && oil.bottle().isPresent()).toList();
+        List<Stock.OfOil> bottles = oils.inStock().stream()
+                .filter(oil -> oil.batch().equals(batch) && oil.bottle().isPresent())
+                .toList();
         for (int i = 0; i < millilitres.length; i++) {
             Stock.OfOil bottle = bottles.get(i);
             Mass mass = bottle.density().massOf(Volume.ofMillilitres(millilitres[i]));
@@ -192,6 +244,4 @@ class DemoHands {
     private static Tending.When when(Instant at) {
         return new Tending.When(at, "", UUID.randomUUID());
     }
-
-
 }

@@ -27,7 +27,12 @@ class DemoHousehold implements ApplicationRunner {
     private final TransactionTemplate together;
     private final boolean wanted;
 
-    DemoHousehold(People people, Stores stores, DemoSeason season, PlatformTransactionManager transactions, @Value("${crock.demo}") boolean wanted) {
+    DemoHousehold(
+            People people,
+            Stores stores,
+            DemoSeason season,
+            PlatformTransactionManager transactions,
+            @Value("${crock.demo}") boolean wanted) {
         this.people = people;
         this.stores = stores;
         this.season = season;
@@ -43,17 +48,24 @@ class DemoHousehold implements ApplicationRunner {
         // Signing up and filling are two transactions: a start that was cut off between them is taken up here.
         SignedIn person = people.demoPerson().orElseGet(this::signUp);
         if (Current.as(person, stores::jars).isEmpty()) {
-            Current.as(person, () -> together.execute(status -> {
-                season.fill();
-                return true;
-            }));
+            Current.as(
+                    person,
+                    () -> together.execute(status -> {
+                        season.fill();
+                        return true;
+                    }));
         }
     }
 
     private SignedIn signUp() {
         HouseSettings settings = new HouseSettings(
-                "Gannet Row", new HouseholdUnits(UnitSystem.METRIC, CupSystem.METRIC, TemperatureScale.CELSIUS), "EUR", DemoHands.ZONE,
-                Temperature.ofCelsius(14), Temperature.ofCelsius(19));
-        return people.signUp(new People.NewPerson("demo@gannetrow.example", "five jars of yarrow", "Runa"), settings, true);
+                "Gannet Row",
+                new HouseholdUnits(UnitSystem.METRIC, CupSystem.METRIC, TemperatureScale.CELSIUS),
+                "EUR",
+                DemoHands.ZONE,
+                Temperature.ofCelsius(14),
+                Temperature.ofCelsius(19));
+        return people.signUp(
+                new People.NewPerson("demo@gannetrow.example", "five jars of yarrow", "Runa"), settings, true);
     }
 }

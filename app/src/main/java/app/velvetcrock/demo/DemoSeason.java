@@ -3,11 +3,11 @@ package app.velvetcrock.demo;
 import static app.velvetcrock.demo.DemoHands.clear;
 
 import app.velvetcrock.batch.StrainedValue;
+import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Smell;
-import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
@@ -15,7 +15,10 @@ import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.timetable.HoursReader;
+import app.velvetcrock.core.timetable.Window;
 import app.velvetcrock.demo.DemoHands.Charge;
+import app.velvetcrock.stillroom.Hours;
 import app.velvetcrock.stores.Cause;
 import app.velvetcrock.stores.Glass;
 import app.velvetcrock.stores.NewCarrier;
@@ -23,9 +26,6 @@ import app.velvetcrock.stores.NewHerb;
 import app.velvetcrock.stores.Origin;
 import app.velvetcrock.stores.Provenance;
 import app.velvetcrock.stores.Stores;
-import app.velvetcrock.core.timetable.HoursReader;
-import app.velvetcrock.core.timetable.Window;
-import app.velvetcrock.stillroom.Hours;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -56,8 +56,18 @@ class DemoSeason {
 
     /** The lots everything is made from. */
     private record Larder(
-            UUID yarrow, UUID elder, UUID selfHeal, UUID nettle, UUID mullein, UUID buckthorn, UUID meadowsweet, UUID heather,
-            UUID oldRapeseed, UUID rapeseed, UUID sunflower, UUID hemp) {}
+            UUID yarrow,
+            UUID elder,
+            UUID selfHeal,
+            UUID nettle,
+            UUID mullein,
+            UUID buckthorn,
+            UUID meadowsweet,
+            UUID heather,
+            UUID oldRapeseed,
+            UUID rapeseed,
+            UUID sunflower,
+            UUID hemp) {}
 
     void fill() {
         home();
@@ -83,9 +93,18 @@ class DemoSeason {
         carrier("babassu", 1, 20, 600);
         herb("birch-bud", 60, 200);
         return new Larder(
-                herb("yarrow", 300, 300), herb("elderflower", 160, 160), herb("self-heal", 180, 150), herb("nettle", 320, 190),
-                herb("mullein", 90, 180), herb("sea-buckthorn", 200, 110), herb("meadowsweet", 130, 130), herb("heather", 190, 100),
-                carrier("rapeseed", 1.5, 290, 13), carrier("rapeseed", 4, 95, 400), carrier("sunflower-high-oleic", 4, 120, 500), carrier("hemp", 0.8, 130, 300));
+                herb("yarrow", 300, 300),
+                herb("elderflower", 160, 160),
+                herb("self-heal", 180, 150),
+                herb("nettle", 320, 190),
+                herb("mullein", 90, 180),
+                herb("sea-buckthorn", 200, 110),
+                herb("meadowsweet", 130, 130),
+                herb("heather", 190, 100),
+                carrier("rapeseed", 1.5, 290, 13),
+                carrier("rapeseed", 4, 95, 400),
+                carrier("sunflower-high-oleic", 4, 120, 500),
+                carrier("hemp", 0.8, 130, 300));
     }
 
     /** Early in the year: three of yarrow, whose yields teach the next, and one of mullein. */
@@ -119,14 +138,20 @@ class DemoSeason {
         hands.bottle(hands.strain(nettle, 1.08, 52, clear("deep green"), ""), 2, 100, Glass.CLEAR, 51);
         UUID buckthorn = hands.cold(new Charge(larder.buckthorn(), "90 g", larder.rapeseed(), ""), 42, 66);
         hands.tend(buckthorn, 66, 25);
-        StrainedValue.Seen cloudy = new StrainedValue.Seen(Clarity.CLOUDY, Smell.RIGHT, Volume.ofMillilitres(3), "very orange");
+        StrainedValue.Seen cloudy =
+                new StrainedValue.Seen(Clarity.CLOUDY, Smell.RIGHT, Volume.ofMillilitres(3), "very orange");
         hands.strain(buckthorn, 0.71, 21, cloudy, "Dry the berries longer.");
         hands.settle(buckthorn, 6, hands.at(20, 12, 0));
         Instant evening = hands.at(34, 17, 0);
         UUID heather = hands.warm(new Charge(larder.heather(), "45 g", larder.sunflower(), ""), 8, evening);
         warmed(heather, evening);
         hands.keepRecipe(heather);
-        hands.bottle(hands.strain(heather, 1.31, 33, clear("brown gold"), "The crock sags when the lid is off."), 5, 50, Glass.DARK, 33);
+        hands.bottle(
+                hands.strain(heather, 1.31, 33, clear("brown gold"), "The crock sags when the lid is off."),
+                5,
+                50,
+                Glass.DARK,
+                33);
     }
 
     /** An evening's readings: slow to come up, once left too long, then steady. */
@@ -142,7 +167,10 @@ class DemoSeason {
     private void lost(Larder larder) {
         UUID meadowsweet = hands.cold(new Charge(larder.meadowsweet(), "35 g", larder.sunflower(), ""), 28, 58);
         hands.tend(meadowsweet, 58, 53);
-        hands.discard(meadowsweet, "The jar was still wet from the drainer. Dry jars in the warm oven first.", hands.at(47, 8, 20));
+        hands.discard(
+                meadowsweet,
+                "The jar was still wet from the drainer. Dry jars in the warm oven first.",
+                hands.at(47, 8, 20));
     }
 
     private void standing(Larder larder) {
@@ -153,7 +181,11 @@ class DemoSeason {
         hands.note(selfHeal, "Oil has gone green to the top.", hands.at(6, 19, 10));
         UUID yarrow = hands.cold(new Charge(larder.yarrow(), "50 g", larder.rapeseed(), ""), 35, 9);
         hands.tend(yarrow, 9, 2);
-        UUID meadowsweet = hands.blend(new Charge(larder.meadowsweet(), "30 g", larder.sunflower(), ""), List.of(new BenchForm.HerbRow(larder.selfHeal().toString(), "½ part")), 28, 5);
+        UUID meadowsweet = hands.blend(
+                new Charge(larder.meadowsweet(), "30 g", larder.sunflower(), ""),
+                List.of(new BenchForm.HerbRow(larder.selfHeal().toString(), "½ part")),
+                28,
+                5);
         hands.tend(meadowsweet, 5, 1);
         UUID elder = hands.cold(new Charge(larder.elder(), "45 g", larder.sunflower(), ""), 28, 3);
         hands.tend(elder, 3, 2);
@@ -162,7 +194,8 @@ class DemoSeason {
 
     private void onTheHeat(Larder larder) {
         Instant on = hands.ago(Duration.ofMinutes(190));
-        UUID heather = hands.warm(new Charge(larder.heather(), "60 g", larder.sunflower(), ""), 8, on.minus(Duration.ofMinutes(15)));
+        UUID heather = hands.warm(
+                new Charge(larder.heather(), "60 g", larder.sunflower(), ""), 8, on.minus(Duration.ofMinutes(15)));
         hands.heat(heather, TaskKind.HEAT_ON, 1, on);
         hands.read(heather, 21, on);
         hands.read(heather, 38, on.plus(Duration.ofMinutes(62)));
@@ -183,12 +216,26 @@ class DemoSeason {
 
     private UUID herb(String key, double grams, int daysAgo) {
         HerbKind kind = materia.herb(key).orElseThrow();
-        return stores.add(new NewHerb(kind, kind.part(), Cut.CUT_AND_SIFTED, Moisture.DRIED, Mass.ofGrams(grams), hands.day(daysAgo), null, new Provenance(Origin.GATHERED, "round the bay", "tin box", null), Math.round(grams) + " g"));
+        return stores.add(new NewHerb(
+                kind,
+                kind.part(),
+                Cut.CUT_AND_SIFTED,
+                Moisture.DRIED,
+                Mass.ofGrams(grams),
+                hands.day(daysAgo),
+                null,
+                new Provenance(Origin.GATHERED, "round the bay", "tin box", null),
+                Math.round(grams) + " g"));
     }
 
     private UUID carrier(String key, double litres, @Nullable Integer openedDaysAgo, int bestBeforeInDays) {
         var kind = materia.carrier(key).orElseThrow();
-        return stores.add(new NewCarrier(kind, kind.density().massOf(Volume.ofMillilitres(litres * 1000)),
-                openedDaysAgo == null ? null : hands.day(openedDaysAgo), hands.day(-bestBeforeInDays), new Provenance(Origin.BOUGHT, "the ferry shop", "pantry, low", Math.round(litres * PRICE_PER_LITRE)), litres + " L"));
+        return stores.add(new NewCarrier(
+                kind,
+                kind.density().massOf(Volume.ofMillilitres(litres * 1000)),
+                openedDaysAgo == null ? null : hands.day(openedDaysAgo),
+                hands.day(-bestBeforeInDays),
+                new Provenance(Origin.BOUGHT, "the ferry shop", "pantry, low", Math.round(litres * PRICE_PER_LITRE)),
+                litres + " L"));
     }
 }

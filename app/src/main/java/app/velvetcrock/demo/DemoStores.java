@@ -54,14 +54,18 @@ class DemoStores {
         drying();
         supplies();
         kit();
-        recipes.keep("Quay stall hand salve", """
+        recipes.keep(
+                "Quay stall hand salve",
+                """
                 1½ cups rapeseed oil
                 2 oz beeswax pellets
                 30 g shea butter
                 1 tsp vitamin E
                 20 drops bog myrtle essential oil
                 """);
-        recipes.keep("A neighbour's nettle oil", """
+        recipes.keep(
+                "A neighbour's nettle oil",
+                """
                 2 cups rapeseed oil (26 oz)
                 2 cups dried nettle leaf
                 """);
@@ -83,9 +87,23 @@ class DemoStores {
 
     private UUID layOut(String key, double grams, int daysAgo) {
         HerbKind kind = materia.herb(key).orElseThrow();
-        UUID lot = stores.add(new NewHerb(kind, kind.part(), Cut.WHOLE, Moisture.FRESH, Mass.ofGrams(grams), hands.day(daysAgo), null,
-                new Provenance(Origin.GATHERED, "behind the dyke", "attic rack", null), Math.round(grams) + " g"));
-        return rack.layOut(lot, new DryingStart(hands.at(daysAgo, 8, 30), Mass.ofGrams(grams), WaterContent.of(kind.part(), Cut.WHOLE, Moisture.FRESH), Mass.ofGrams(1)));
+        UUID lot = stores.add(new NewHerb(
+                kind,
+                kind.part(),
+                Cut.WHOLE,
+                Moisture.FRESH,
+                Mass.ofGrams(grams),
+                hands.day(daysAgo),
+                null,
+                new Provenance(Origin.GATHERED, "behind the dyke", "attic rack", null),
+                Math.round(grams) + " g"));
+        return rack.layOut(
+                lot,
+                new DryingStart(
+                        hands.at(daysAgo, 8, 30),
+                        Mass.ofGrams(grams),
+                        WaterContent.of(kind.part(), Cut.WHOLE, Moisture.FRESH),
+                        Mass.ofGrams(1)));
     }
 
     private void weigh(UUID drying, int daysAgo, double grams, Snap snap) {
@@ -106,13 +124,26 @@ class DemoStores {
 
     private void supply(String key, double grams, long price, @Nullable Double abv) {
         SupplyKind kind = materia.supply(key).orElseThrow();
-        Density density = Optional.ofNullable(abv).map(percent -> new Strength(percent).density()).orElse(kind.density());
-        stores.add(new NewSupply(kind, Mass.ofGrams(grams), density, abv == null ? null : BigDecimal.valueOf(abv), hands.day(60), hands.day(-400),
-                new Provenance(Origin.BOUGHT, "the ferry shop", "press, top", price), Math.round(grams) + " g"));
+        Density density = Optional.ofNullable(abv)
+                .map(percent -> new Strength(percent).density())
+                .orElse(kind.density());
+        stores.add(new NewSupply(
+                kind,
+                Mass.ofGrams(grams),
+                density,
+                abv == null ? null : BigDecimal.valueOf(abv),
+                hands.day(60),
+                hands.day(-400),
+                new Provenance(Origin.BOUGHT, "the ferry shop", "press, top", price),
+                Math.round(grams) + " g"));
     }
 
     private void containers(String name, double holds, int pieces, long price) {
-        stores.add(new NewContainer(name, Volume.ofMillilitres(holds), pieces, new Provenance(Origin.BOUGHT, "the ferry shop", "under the stairs", price)));
+        stores.add(new NewContainer(
+                name,
+                Volume.ofMillilitres(holds),
+                pieces,
+                new Provenance(Origin.BOUGHT, "the ferry shop", "under the stairs", price)));
     }
 
     private void kit() {
@@ -125,7 +156,12 @@ class DemoStores {
     }
 
     private void kit(KitKind kind, String name, double capacity, double width, String settings) {
-        kit.add(new KitShelf.NewKit(kind, name, capacity == 0 ? Optional.empty() : Optional.of(Volume.ofMillilitres(capacity)),
-                width == 0 ? Optional.empty() : Optional.of(Length.ofMillimetres(width)), settings, 1));
+        kit.add(new KitShelf.NewKit(
+                kind,
+                name,
+                capacity == 0 ? Optional.empty() : Optional.of(Volume.ofMillilitres(capacity)),
+                width == 0 ? Optional.empty() : Optional.of(Length.ofMillimetres(width)),
+                settings,
+                1));
     }
 }

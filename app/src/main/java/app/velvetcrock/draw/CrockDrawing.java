@@ -8,7 +8,16 @@ import java.util.Locale;
  *
  * @param fillWidth how much of the bar of heat-hours is filled, in pixels
  */
-public record CrockDrawing(double width, double height, String body, double rimY, double rimHeight, double barX, double barY, double barWidth, double fillWidth) {
+public record CrockDrawing(
+        double width,
+        double height,
+        String body,
+        double rimY,
+        double rimHeight,
+        double barX,
+        double barY,
+        double barWidth,
+        double fillWidth) {
 
     /** The crock stands so much wider and lower than the jar in it. */
     private static final double WIDER = 1.6;
@@ -25,16 +34,40 @@ public record CrockDrawing(double width, double height, String body, double rimY
         double depth = width * SQUAT;
         double top = HANDLE + RIM;
         double inset = width * SLANT;
-        String body = String.format(Locale.ROOT, "M%.1f %.1f L%.1f %.1f Q%.1f %.1f %.1f %.1f H%.1f Q%.1f %.1f %.1f %.1f L%.1f %.1f Z",
-                inset, top, inset * 1.8, top + depth - 12, inset * 1.8, top + depth, inset * 1.8 + 12, top + depth,
-                width - inset * 1.8 - 12, width - inset * 1.8, top + depth, width - inset * 1.8, top + depth - 12, width - inset, top);
+        String body = String.format(
+                Locale.ROOT,
+                "M%.1f %.1f L%.1f %.1f Q%.1f %.1f %.1f %.1f H%.1f Q%.1f %.1f %.1f %.1f L%.1f %.1f Z",
+                inset,
+                top,
+                inset * 1.8,
+                top + depth - 12,
+                inset * 1.8,
+                top + depth,
+                inset * 1.8 + 12,
+                top + depth,
+                width - inset * 1.8 - 12,
+                width - inset * 1.8,
+                top + depth,
+                width - inset * 1.8,
+                top + depth - 12,
+                width - inset,
+                top);
         double bar = width * 0.66;
-        return new CrockDrawing(width, top + depth, body, HANDLE, RIM, (width - bar) / 2, top + depth * 0.76, bar, bar * progress);
+        return new CrockDrawing(
+                width, top + depth, body, HANDLE, RIM, (width - bar) / 2, top + depth * 0.76, bar, bar * progress);
     }
 
     /** The bow over the lid. */
     public String handle() {
-        return String.format(Locale.ROOT, "M%.1f %.1f Q%.1f %.1f %.1f %.1f", width * 0.08, rimY, width / 2, -rimY * 0.75, width * 0.92, rimY);
+        return String.format(
+                Locale.ROOT,
+                "M%.1f %.1f Q%.1f %.1f %.1f %.1f",
+                width * 0.08,
+                rimY,
+                width / 2,
+                -rimY * 0.75,
+                width * 0.92,
+                rimY);
     }
 
     public double middle() {

@@ -17,8 +17,20 @@ import java.util.Locale;
  * @param herbY top of the herb, not above the brim
  */
 public record JarDrawing(
-        double scale, double width, double height, double left, double right, double floorY, double brimY, double oilY, double herbY,
-        boolean standsOut, boolean runsOver, String outline, Lid lid, Look look) {
+        double scale,
+        double width,
+        double height,
+        double left,
+        double right,
+        double floorY,
+        double brimY,
+        double oilY,
+        double herbY,
+        boolean standsOut,
+        boolean runsOver,
+        String outline,
+        Lid lid,
+        Look look) {
 
     private static final double GLASS = 2;
     private static final double SHOULDER = 10;
@@ -47,7 +59,10 @@ public record JarDrawing(
             Form form = herb.cut().isFine() ? Form.POWDER : herb.kind().part().form();
             String tint = tint(plan);
             String oil = Tint.mix(plan.request().carrier().kind().tint(), tint, 0.1 + 0.4 * progress);
-            return new Look(oil, Tint.mix(herbColour(form), tint, OWN_TINT), "herb-" + form.name().toLowerCase(Locale.ROOT));
+            return new Look(
+                    oil,
+                    Tint.mix(herbColour(form), tint, OWN_TINT),
+                    "herb-" + form.name().toLowerCase(Locale.ROOT));
         }
 
         /** The colour its herbs give together, each by its weight. */
@@ -85,8 +100,20 @@ public record JarDrawing(
         double neck = thousandth(inner * (1 - NECK_SHARE) / 2);
         Lid lid = new Lid(left + neck - 2, GLASS, inner - 2 * neck + 4, LID_HEIGHT);
         return new JarDrawing(
-                scale, inner + 2 * GLASS, floor + GLASS, left, right, floor, brim, Math.max(brim, oil), Math.max(brim, herb),
-                levels.standsOut(), Math.min(oil, herb) < brim, outline(left, right, brim, floor, neck), lid, look);
+                scale,
+                inner + 2 * GLASS,
+                floor + GLASS,
+                left,
+                right,
+                floor,
+                brim,
+                Math.max(brim, oil),
+                Math.max(brim, herb),
+                levels.standsOut(),
+                Math.min(oil, herb) < brim,
+                outline(left, right, brim, floor, neck),
+                lid,
+                look);
     }
 
     /** No eye sees more of a pixel, and a dragged mark asks for the drawing again and again. */
@@ -96,17 +123,41 @@ public record JarDrawing(
 
     /** The scale at which a vessel is as high and as wide as may be within a box of pixels. */
     public static double scaleToFit(Vessel vessel, double width, double height) {
-        return Math.min((width - 2 * GLASS) / vessel.innerWidth().millimetres(),
+        return Math.min(
+                (width - 2 * GLASS) / vessel.innerWidth().millimetres(),
                 (height - 2 * GLASS - LID_HEIGHT - SHOULDER) / vessel.height().millimetres());
     }
 
     private static String outline(double left, double right, double brim, double floor, double neck) {
         double top = brim - SHOULDER;
-        return String.format(Locale.ROOT,
+        return String.format(
+                Locale.ROOT,
                 "M%.1f %.1f C%.1f %.1f %.1f %.1f %.1f %.1f V%.1f Q%.1f %.1f %.1f %.1f H%.1f Q%.1f %.1f %.1f %.1f V%.1f C%.1f %.1f %.1f %.1f %.1f %.1f",
-                left + neck, top, left + neck, brim - 3, left, brim - 4, left, brim,
-                floor - ROUND, left, floor, left + ROUND, floor, right - ROUND, right, floor, right, floor - ROUND,
-                brim, right, brim - 4, right - neck, brim - 3, right - neck, top);
+                left + neck,
+                top,
+                left + neck,
+                brim - 3,
+                left,
+                brim - 4,
+                left,
+                brim,
+                floor - ROUND,
+                left,
+                floor,
+                left + ROUND,
+                floor,
+                right - ROUND,
+                right,
+                floor,
+                right,
+                floor - ROUND,
+                brim,
+                right,
+                brim - 4,
+                right - neck,
+                brim - 3,
+                right - neck,
+                top);
     }
 
     /** Height of the oil standing above whatever is under it: what is seen as pure oil. */

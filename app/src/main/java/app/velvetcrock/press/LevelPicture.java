@@ -17,7 +17,14 @@ import java.util.Optional;
  * @param outLabelY where its words stand, clear of the forecast's
  */
 record LevelPicture(
-        double floorY, double inY, double lowY, double highY, double middleY, Optional<Double> outY, double outLabelY, JarDrawing.Look look) {
+        double floorY,
+        double inY,
+        double lowY,
+        double highY,
+        double middleY,
+        Optional<Double> outY,
+        double outLabelY,
+        JarDrawing.Look look) {
 
     private static final double FLOOR = 300;
     private static final double FULL = 260;
@@ -29,8 +36,14 @@ record LevelPicture(
         double middle = y(forecast.expected(), in);
         Optional<Double> out = sheet.strained().map(strained -> y(strained.out(), in));
         return new LevelPicture(
-                FLOOR, y(in, in), y(forecast.low(), in), y(forecast.high(), in), middle, out,
-                out.map(y -> Math.max(y, y(in, in) + LABEL)).orElse(middle), JarDrawing.Look.of(sheet.plan(), 1));
+                FLOOR,
+                y(in, in),
+                y(forecast.low(), in),
+                y(forecast.high(), in),
+                middle,
+                out,
+                out.map(y -> Math.max(y, y(in, in) + LABEL)).orElse(middle),
+                JarDrawing.Look.of(sheet.plan(), 1));
     }
 
     /** The top of the oil as drawn: measured, or expected. */

@@ -3,8 +3,8 @@ package app.velvetcrock.press;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Straining;
-import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Clarity;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.Current;
@@ -41,7 +41,8 @@ class PressController {
     private final OneTime oneTime;
     private final Clock clock;
 
-    PressController(Batches batches, Straining straining, Oils oils, Households households, OneTime oneTime, Clock clock) {
+    PressController(
+            Batches batches, Straining straining, Oils oils, Households households, OneTime oneTime, Clock clock) {
         this.batches = batches;
         this.straining = straining;
         this.oils = oils;
@@ -52,8 +53,13 @@ class PressController {
 
     @GetMapping("/press")
     String press(Model model) {
-        model.addAttribute("batches", batches.standing().stream()
-                .sorted(Comparator.comparing((BatchSheet sheet) -> !sheet.course().isDue()).thenComparing(sheet -> sheet.course().strainOn())).toList());
+        model.addAttribute(
+                "batches",
+                batches.standing().stream()
+                        .sorted(Comparator.comparing(
+                                        (BatchSheet sheet) -> !sheet.course().isDue())
+                                .thenComparing(sheet -> sheet.course().strainOn()))
+                        .toList());
         model.addAttribute("finished", batches.finished(LATELY));
         return "press/press";
     }
@@ -70,7 +76,12 @@ class PressController {
     }
 
     @PostMapping("/press/{id}")
-    String strained(@PathVariable UUID id, PressForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String strained(
+            @PathVariable UUID id,
+            PressForm form,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
         House house = households.current();
         BatchSheet sheet = batches.sheet(id);
         Fields fields = new Fields(house.reader());
@@ -84,16 +95,24 @@ class PressController {
             straining.strain(id, strain.get(), key);
             return "/press/" + id;
         });
-        after.addFlashAttribute(Notice.NAME, new Notice(sheet.name() + " is in the Cupboard. Its log can take the straining back.", null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(sheet.name() + " is in the Cupboard. Its log can take the straining back.", null));
         return "redirect:" + leadsTo;
     }
 
     @PostMapping("/press/{id}/settle")
-    String settled(@PathVariable UUID id, SettleForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String settled(
+            @PathVariable UUID id,
+            SettleForm form,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
         House house = households.current();
         BatchSheet sheet = batches.sheet(id);
         Fields fields = new Fields(house.reader());
-        Optional<Straining.Settle> settle = sheet.strained().flatMap(strained -> form.read(fields, sheet, oils.find(strained.lot()), house, clock.instant()));
+        Optional<Straining.Settle> settle = sheet.strained()
+                .flatMap(strained -> form.read(fields, sheet, oils.find(strained.lot()), house, clock.instant()));
         if (settle.isEmpty()) {
             response.setStatus(422);
             return sheet.strained().isPresent()
@@ -117,7 +136,8 @@ class PressController {
         model.addAttribute("fields", fields);
         model.addAttribute("picture", LevelPicture.of(sheet));
         model.addAttribute("smells", Smell.values());
-        model.addAttribute("kept", Straining.kept(sheet, sheet.strained().orElseThrow().out()));
+        model.addAttribute(
+                "kept", Straining.kept(sheet, sheet.strained().orElseThrow().out()));
         return "press/measured";
     }
 

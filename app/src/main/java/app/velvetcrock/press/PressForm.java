@@ -28,8 +28,17 @@ import org.jspecify.annotations.Nullable;
  * @param learn what to do with a figure nobody would believe: LEARN or LEAVE; empty until it is asked
  */
 record PressForm(
-        @Nullable UUID key, @Nullable String out, @Nullable String warm, @Nullable String pressing, @Nullable String on, @Nullable String clarity,
-        @Nullable String smell, @Nullable String water, @Nullable String colour, @Nullable String note, @Nullable String learn) {
+        @Nullable UUID key,
+        @Nullable String out,
+        @Nullable String warm,
+        @Nullable String pressing,
+        @Nullable String on,
+        @Nullable String clarity,
+        @Nullable String smell,
+        @Nullable String water,
+        @Nullable String colour,
+        @Nullable String note,
+        @Nullable String learn) {
 
     private static final int LONGEST_NOTE = 500;
     private static final int LONGEST_COLOUR = 60;
@@ -38,13 +47,15 @@ record PressForm(
     private static final double MOST_SHARE_OUT = 1.05;
 
     static PressForm empty(String pressing, LocalDate today) {
-        return new PressForm(UUID.randomUUID(), "", "", pressing, today.toString(), "NOT_SEEN", "NOT_SMELLED", "", "", "", "");
+        return new PressForm(
+                UUID.randomUUID(), "", "", pressing, today.toString(), "NOT_SEEN", "NOT_SMELLED", "", "", "", "");
     }
 
     Optional<Straining.Strain> read(Fields fields, BatchSheet sheet, House house, Instant now) {
         Optional<Temperature> temperature = warm == null || warm.isBlank()
                 ? Optional.of(Temperature.ofCelsius(20))
-                : fields.amount("warm", warm, Expect.TEMPERATURE).map(read -> (Temperature) read.amount().middle());
+                : fields.amount("warm", warm, Expect.TEMPERATURE)
+                        .map(read -> (Temperature) read.amount().middle());
         Optional<Mass> mass = temperature.flatMap(t -> mass(fields, sheet, t, house));
         Optional<Pressing> how = fields.oneOf("pressing", Pressing.class, pressing);
         Optional<LocalDate> day = day(fields, sheet, house, now);
@@ -52,34 +63,50 @@ record PressForm(
         Optional<String> next = fields.optionalWords("note", note, LONGEST_NOTE);
         boolean learns = mass.map(m -> learns(fields, sheet, m)).orElse(false);
         return fields.isClear()
-                ? Optional.of(new Straining.Strain(mass.orElseThrow(), how.orElseThrow(), house.instantOn(day.orElseThrow(), now), learns,
-                        seen.orElseThrow(), out, next.orElseThrow()))
+                ? Optional.of(new Straining.Strain(
+                        mass.orElseThrow(),
+                        how.orElseThrow(),
+                        house.instantOn(day.orElseThrow(), now),
+                        learns,
+                        seen.orElseThrow(),
+                        out,
+                        next.orElseThrow()))
                 : Optional.empty();
     }
 
     /** By weight as it is; a volume by the oil's density at the temperature it was read at. */
     private Optional<Mass> mass(Fields fields, BatchSheet sheet, Temperature temperature, House house) {
         Density density = sheet.plan().request().carrier().kind().density();
-        return fields.massOf("out", out, Expect.LIQUID, KnownDensity.ofOil(density.ofOilAt(temperature))).filter(read -> {
-            Mass m = read.mass();
-            Volume in = sheet.oilIn();
-            boolean sensible = m.grams() > 0 && density.volumeOf(m).millilitres() <= in.millilitres() * MOST_SHARE_OUT;
-            if (!sensible) {
-                fields.trouble("out", "Understood %s; more than nothing came out, and not more than the %s that went in."
-                        .formatted(read.echo(), house.volume(in)), "the oil alone, without its jar");
-            }
-            return sensible;
-        }).map(Fields.Weighed::mass);
+        return fields.massOf("out", out, Expect.LIQUID, KnownDensity.ofOil(density.ofOilAt(temperature)))
+                .filter(read -> {
+                    Mass m = read.mass();
+                    Volume in = sheet.oilIn();
+                    boolean sensible =
+                            m.grams() > 0 && density.volumeOf(m).millilitres() <= in.millilitres() * MOST_SHARE_OUT;
+                    if (!sensible) {
+                        fields.trouble(
+                                "out",
+                                "Understood %s; more than nothing came out, and not more than the %s that went in."
+                                        .formatted(read.echo(), house.volume(in)),
+                                "the oil alone, without its jar");
+                    }
+                    return sensible;
+                })
+                .map(Fields.Weighed::mass);
     }
 
     /** A figure outside what herbs keep is asked about before it is learned (craft: strain). */
     private boolean learns(Fields fields, BatchSheet sheet, Mass mass) {
-        double kept = Straining.kept(sheet, sheet.plan().request().carrier().kind().density().volumeOf(mass));
+        double kept = Straining.kept(
+                sheet, sheet.plan().request().carrier().kind().density().volumeOf(mass));
         if (Retention.isBelievable(kept) || "LEARN".equals(learn)) {
             return true;
         }
         if (!"LEAVE".equals(learn)) {
-            fields.trouble("learn", "By this a gram of herb kept %s mL of oil; between 0 and 4 is usual.".formatted(Decimals.upTo(kept, 2)),
+            fields.trouble(
+                    "learn",
+                    "By this a gram of herb kept %s mL of oil; between 0 and 4 is usual."
+                            .formatted(Decimals.upTo(kept, 2)),
                     "the amount again, or choose below if it is right");
         }
         return false;
@@ -97,15 +124,21 @@ record PressForm(
 
     /** A layer of water; blank is none. */
     static Optional<Volume> water(Fields fields, @Nullable String typed, Volume most) {
-        return typed == null || typed.isBlank() ? Optional.of(Volume.ZERO) : fields.capacity("water", typed, 0, most.millilitres());
+        return typed == null || typed.isBlank()
+                ? Optional.of(Volume.ZERO)
+                : fields.capacity("water", typed, 0, most.millilitres());
     }
 
     private Optional<LocalDate> day(Fields fields, BatchSheet sheet, House house, Instant now) {
         LocalDate charged = house.dayOf(sheet.course().chargedAt());
         Optional<LocalDate> day = fields.date("on", on);
-        boolean sensible = day.filter(d -> !d.isAfter(house.dayOf(now)) && !d.isBefore(charged)).isPresent();
+        boolean sensible = day.filter(d -> !d.isAfter(house.dayOf(now)) && !d.isBefore(charged))
+                .isPresent();
         if (!sensible && !fields.troubles().containsKey("on")) {
-            fields.trouble("on", "It is strained between the day it was charged, %s, and today.".formatted(house.date(charged)), house.dayOf(now).toString());
+            fields.trouble(
+                    "on",
+                    "It is strained between the day it was charged, %s, and today.".formatted(house.date(charged)),
+                    house.dayOf(now).toString());
         }
         return day.filter(d -> sensible);
     }

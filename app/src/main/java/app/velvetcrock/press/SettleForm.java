@@ -21,17 +21,26 @@ record SettleForm(@Nullable UUID key, @Nullable String left, @Nullable String wa
 
     Optional<Straining.Settle> read(Fields fields, BatchSheet sheet, Stock.OfOil oil, House house, Instant now) {
         Density density = oil.density();
-        Optional<Mass> mass = fields.massOf("left", left, Expect.LIQUID, KnownDensity.ofOil(density)).map(Fields.Weighed::mass)
+        Optional<Mass> mass = fields.massOf("left", left, Expect.LIQUID, KnownDensity.ofOil(density))
+                .map(Fields.Weighed::mass)
                 .filter(m -> {
                     boolean sensible = m.grams() > 0 && m.compareTo(oil.left()) <= 0;
                     if (!sensible) {
-                        fields.trouble("left", "Understood %s; %s stood to settle, and no more can be left.".formatted(house.mass(m), house.mass(oil.left())),
+                        fields.trouble(
+                                "left",
+                                "Understood %s; %s stood to settle, and no more can be left."
+                                        .formatted(house.mass(m), house.mass(oil.left())),
                                 "the clear oil, without what lay under it");
                     }
                     return sensible;
                 });
         Optional<Volume> layer = PressForm.water(fields, water, sheet.oilIn());
-        Optional<Smell> smelled = smell == null || smell.isBlank() ? Optional.of(Smell.NOT_SMELLED) : fields.oneOf("smell", Smell.class, smell);
-        return fields.isClear() ? Optional.of(new Straining.Settle(mass.orElseThrow(), layer.orElseThrow(), smelled.orElseThrow(), now, left)) : Optional.empty();
+        Optional<Smell> smelled = smell == null || smell.isBlank()
+                ? Optional.of(Smell.NOT_SMELLED)
+                : fields.oneOf("smell", Smell.class, smell);
+        return fields.isClear()
+                ? Optional.of(
+                        new Straining.Settle(mass.orElseThrow(), layer.orElseThrow(), smelled.orElseThrow(), now, left))
+                : Optional.empty();
     }
 }

@@ -1,8 +1,8 @@
 package app.velvetcrock.rounds;
 
-import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.SignedIn;
@@ -36,7 +36,13 @@ class CalendarController {
     private final Households households;
     private final Clock clock;
 
-    CalendarController(CalendarFeeds feeds, TasksAhead ahead, Batches batches, Conditions conditions, Households households, Clock clock) {
+    CalendarController(
+            CalendarFeeds feeds,
+            TasksAhead ahead,
+            Batches batches,
+            Conditions conditions,
+            Households households,
+            Clock clock) {
         this.feeds = feeds;
         this.ahead = ahead;
         this.batches = batches;
@@ -49,16 +55,28 @@ class CalendarController {
     @GetMapping("/feed/{secret}")
     ResponseEntity<String> feed(@PathVariable String secret) {
         SignedIn owner = feeds.opens(secret).orElseThrow(() -> new NotHere("that calendar"));
-        String text = Current.as(owner, () -> new CalendarFile(households.current(), clock.instant()).write(ahead.all(), conditions.open()));
-        return ResponseEntity.ok().contentType(CALENDAR).header("Cache-Control", "private, max-age=300").body(text);
+        String text = Current.as(owner, () -> new CalendarFile(households.current(), clock.instant())
+                .write(ahead.all(), conditions.open()));
+        return ResponseEntity.ok()
+                .contentType(CALENDAR)
+                .header("Cache-Control", "private, max-age=300")
+                .body(text);
     }
 
     @GetMapping("/batch/{id}/calendar")
     ResponseEntity<String> batch(@PathVariable UUID id) {
         BatchSheet sheet = batches.sheet(id);
-        String text = new CalendarFile(households.current(), clock.instant()).write(ahead.of(List.of(sheet)), sheet.conditions());
-        return ResponseEntity.ok().contentType(CALENDAR)
-                .header("Content-Disposition", ContentDisposition.attachment().filename("batch-%d.ics".formatted(sheet.number())).build().toString()).body(text);
+        String text = new CalendarFile(households.current(), clock.instant())
+                .write(ahead.of(List.of(sheet)), sheet.conditions());
+        return ResponseEntity.ok()
+                .contentType(CALENDAR)
+                .header(
+                        "Content-Disposition",
+                        ContentDisposition.attachment()
+                                .filename("batch-%d.ics".formatted(sheet.number()))
+                                .build()
+                                .toString())
+                .body(text);
     }
 
     @GetMapping("/settings/calendar")
@@ -72,7 +90,8 @@ class CalendarController {
         String secret = feeds.renew();
         String here = request.getRequestURL().toString().replace(request.getRequestURI(), request.getContextPath());
         after.addFlashAttribute("address", here + "/feed/" + secret);
-        after.addFlashAttribute(Notice.NAME, new Notice("The calendar has a new address; an earlier one leads nowhere now.", null));
+        after.addFlashAttribute(
+                Notice.NAME, new Notice("The calendar has a new address; an earlier one leads nowhere now.", null));
         return "redirect:/settings/calendar";
     }
 

@@ -42,35 +42,49 @@ class CalendarFeeds {
         byte[] bytes = new byte[SECRET_BYTES];
         random.nextBytes(bytes);
         String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        sql.sql("insert into calendar_feed (stillroom_id, id, version, secret_hash, created_at) values (:stillroom, :id, 0, :hash, :now)")
-                .param("stillroom", Current.stillroom()).param("id", UUID.randomUUID()).param("hash", hash(secret)).param("now", Timestamp.from(clock.instant())).update();
+        sql.sql(
+                        "insert into calendar_feed (stillroom_id, id, version, secret_hash, created_at) values (:stillroom, :id, 0, :hash, :now)")
+                .param("stillroom", Current.stillroom())
+                .param("id", UUID.randomUUID())
+                .param("hash", hash(secret))
+                .param("now", Timestamp.from(clock.instant()))
+                .update();
         return secret;
     }
 
     @Transactional
     public void revoke() {
         sql.sql("update calendar_feed set revoked_at = :now where stillroom_id = :stillroom and revoked_at is null")
-                .param("stillroom", Current.stillroom()).param("now", Timestamp.from(clock.instant())).update();
+                .param("stillroom", Current.stillroom())
+                .param("now", Timestamp.from(clock.instant()))
+                .update();
     }
 
     @Transactional(readOnly = true)
     public boolean exists() {
-        return sql.sql("select count(*) from calendar_feed where stillroom_id = :stillroom and revoked_at is null").param("stillroom", Current.stillroom()).query(Long.class).single() > 0;
+        return sql.sql("select count(*) from calendar_feed where stillroom_id = :stillroom and revoked_at is null")
+                        .param("stillroom", Current.stillroom())
+                        .query(Long.class)
+                        .single()
+                > 0;
     }
 
     /** Whose calendar a secret opens: looked up before any household is known, by the secret alone. */
     @Transactional(readOnly = true)
     public Optional<SignedIn> opens(String secret) {
-        return sql.sql("""
+        return sql.sql(
+                        """
                         select m.account_id, f.stillroom_id from calendar_feed f join membership m on m.stillroom_id = f.stillroom_id
                         where f.secret_hash = :hash and f.revoked_at is null order by m.account_id limit 1""")
                 .param("hash", hash(secret))
-                .query((row, n) -> new SignedIn(row.getObject(1, UUID.class), row.getObject(2, UUID.class), "", "", "")).optional();
+                .query((row, n) -> new SignedIn(row.getObject(1, UUID.class), row.getObject(2, UUID.class), "", "", ""))
+                .optional();
     }
 
     private static String hash(String secret) {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException everyJavaHasIt) {
             throw new IllegalStateException(everyJavaHasIt);
         }

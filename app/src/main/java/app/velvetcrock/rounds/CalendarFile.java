@@ -2,8 +2,8 @@ package app.velvetcrock.rounds;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.condition.Told;
-import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.stillroom.House;
@@ -61,7 +61,8 @@ final class CalendarFile {
         calendar.add(ImmutableVersion.VERSION_2_0);
         calendar.add(ImmutableCalScale.GREGORIAN);
         calendar.add(ImmutableMethod.PUBLISH);
-        calendar.add(new XProperty("X-WR-CALNAME", "Rounds of " + house.settings().name()));
+        calendar.add(
+                new XProperty("X-WR-CALNAME", "Rounds of " + house.settings().name()));
         ZoneId zone = house.settings().zone();
         TimeZone known = TimeZoneRegistryFactory.getInstance().createRegistry().getTimeZone(zone.getId());
         if (known != null) {
@@ -80,9 +81,14 @@ final class CalendarFile {
 
     /** What is wrong stands on today, all day long, until it is answered. */
     private VEvent wrong(Told told) {
-        VEvent event = new VEvent(house.dayOf(now), "! %s: %s".formatted(told.kind().word(), told.subject().name()));
+        VEvent event = new VEvent(
+                house.dayOf(now),
+                "! %s: %s".formatted(told.kind().word(), told.subject().name()));
         event.add(new Uid(told.id() + UID_HOST));
-        event.getProperties().stream().filter(DtStamp.class::isInstance).findFirst().ifPresent(event::remove);
+        event.getProperties().stream()
+                .filter(DtStamp.class::isInstance)
+                .findFirst()
+                .ifPresent(event::remove);
         event.add(new DtStamp(now));
         event.add(ImmutableStatus.VEVENT_CONFIRMED);
         event.add(new Description(told.kind().advice()));
@@ -93,14 +99,22 @@ final class CalendarFile {
         Task task = of.task();
         BatchSheet sheet = of.sheet();
         Duration length = task.key().kind() == TaskKind.STRAIN ? PlanSteps.STRAINING : A_HAND;
-        VEvent event = new VEvent(task.due().atZone(zone), length, "%s: %s, jar %d".formatted(task.key().kind().word(), sheet.name(), sheet.number()));
+        VEvent event = new VEvent(
+                task.due().atZone(zone),
+                length,
+                "%s: %s, jar %d".formatted(task.key().kind().word(), sheet.name(), sheet.number()));
         event.add(new Uid(of.uid()));
-        event.getProperties().stream().filter(DtStamp.class::isInstance).findFirst().ifPresent(event::remove);
+        event.getProperties().stream()
+                .filter(DtStamp.class::isInstance)
+                .findFirst()
+                .ifPresent(event::remove);
         event.add(new DtStamp(now));
         // Grows with every line of the log, so that a moved event is newer than the one before.
         event.add(new Sequence(sheet.lines().size()));
         event.add(of.cancelled() ? ImmutableStatus.VEVENT_CANCELLED : ImmutableStatus.VEVENT_CONFIRMED);
-        event.add(new Description((sheet.plan().isMoistFood() ? "Food, %s. ".formatted(MoistFood.RULE) : "") + sheet.plan().request().circumstances().method().name() + ", " + house.volume(sheet.oilIn()) + " of oil"));
+        event.add(new Description((sheet.plan().isMoistFood() ? "Food, %s. ".formatted(MoistFood.RULE) : "")
+                + sheet.plan().request().circumstances().method().name() + ", " + house.volume(sheet.oilIn())
+                + " of oil"));
         return event;
     }
 }

@@ -1,7 +1,6 @@
 package app.velvetcrock.rounds;
 
 import app.velvetcrock.condition.Told;
-
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -16,6 +15,7 @@ public record RoundsOfToday(List<Told> wrong, List<Row> untilNow, List<Row> afte
 
     /** More than these are folded away. */
     private static final int SHOWN = 40;
+
     private static final int DONE_SHOWN = 2;
 
     public boolean isEmpty() {
@@ -25,12 +25,18 @@ public record RoundsOfToday(List<Told> wrong, List<Row> untilNow, List<Row> afte
     /** Everything open, and the last few that were done. */
     public List<Row> firstUntilNow() {
         List<Row> earlier = doneEarlier();
-        return untilNow.stream().filter(row -> !earlier.contains(row)).limit(SHOWN).toList();
+        return untilNow.stream()
+                .filter(row -> !earlier.contains(row))
+                .limit(SHOWN)
+                .toList();
     }
 
     public List<Row> moreUntilNow() {
         List<Row> earlier = doneEarlier();
-        return untilNow.stream().filter(row -> !earlier.contains(row)).skip(SHOWN).toList();
+        return untilNow.stream()
+                .filter(row -> !earlier.contains(row))
+                .skip(SHOWN)
+                .toList();
     }
 
     /** What was done today but for the last few. */
@@ -44,7 +50,9 @@ public record RoundsOfToday(List<Told> wrong, List<Row> untilNow, List<Row> afte
     }
 
     public long openToday() {
-        return Stream.concat(untilNow.stream(), afterNow.stream()).filter(row -> row.isOpen() && row.state() != Row.State.COMING).count();
+        return Stream.concat(untilNow.stream(), afterNow.stream())
+                .filter(row -> row.isOpen() && row.state() != Row.State.COMING)
+                .count();
     }
 
     /** How much is to be done, in words. */

@@ -34,7 +34,14 @@ public class RoundsService {
     private static final int DAYS_AHEAD = 7;
 
     /** Of the days ahead only these are shown; shakes and looks come on their own day. Heat may be put on, and a crock read, early. */
-    private static final Set<TaskKind> FORESEEN = Set.of(TaskKind.NEXT, TaskKind.STRAIN, TaskKind.DECANT, TaskKind.USE_FIRST, TaskKind.HEAT_ON, TaskKind.HEAT_OFF, TaskKind.READ);
+    private static final Set<TaskKind> FORESEEN = Set.of(
+            TaskKind.NEXT,
+            TaskKind.STRAIN,
+            TaskKind.DECANT,
+            TaskKind.USE_FIRST,
+            TaskKind.HEAT_ON,
+            TaskKind.HEAT_OFF,
+            TaskKind.READ);
 
     private final Batches batches;
     private final Oils oils;
@@ -61,14 +68,22 @@ public class RoundsService {
         standing.forEach(sheet -> add(found, sheet, sheet.open(), today));
         for (BatchSheet sheet : batches.among(first.keySet())) {
             List<Task> open = new ArrayList<>(sheet.open());
-            AfterStraining.useFirst(sheet.plan(), sheet.log(), first.get(sheet.id()).useBy(), today.zone()).ifPresent(open::add);
+            AfterStraining.useFirst(
+                            sheet.plan(), sheet.log(), first.get(sheet.id()).useBy(), today.zone())
+                    .ifPresent(open::add);
             add(found, sheet, open, today);
         }
         RowWords words = new RowWords(house, today, first);
-        List<Row> rows = found.stream().map(words::row)
-                .sorted(Comparator.comparing((Row row) -> row.state() != Row.State.LATE).thenComparing(Row::at).thenComparing(Row::name)).toList();
-        return new RoundsOfToday(conditions.open(),
-                rows.stream().filter(row -> !isAhead(row)).toList(), rows.stream().filter(RoundsService::isAhead).toList());
+        List<Row> rows = found.stream()
+                .map(words::row)
+                .sorted(Comparator.comparing((Row row) -> row.state() != Row.State.LATE)
+                        .thenComparing(Row::at)
+                        .thenComparing(Row::name))
+                .toList();
+        return new RoundsOfToday(
+                conditions.open(),
+                rows.stream().filter(row -> !isAhead(row)).toList(),
+                rows.stream().filter(RoundsService::isAhead).toList());
     }
 
     private static boolean isAhead(Row row) {
@@ -81,7 +96,12 @@ public class RoundsService {
         static Today of(Instant now, House house) {
             ZoneId zone = house.settings().zone();
             LocalDate date = house.dayOf(now);
-            return new Today(now, date, zone, date.atStartOfDay(zone).toInstant(), date.plusDays(1).atStartOfDay(zone).toInstant());
+            return new Today(
+                    now,
+                    date,
+                    zone,
+                    date.atStartOfDay(zone).toInstant(),
+                    date.plusDays(1).atStartOfDay(zone).toInstant());
         }
 
         Row.State state(Task task, Pace pace) {
@@ -90,10 +110,13 @@ public class RoundsService {
             }
             // What is to be used first has a date of its own; before that nothing about it is late.
             boolean hasAge = task.key().kind() != TaskKind.USE_FIRST;
-            if ((hasAge && task.due().isBefore(start)) || (pace == Pace.HOURS && task.due().isBefore(now.minusSeconds(1800)))) {
+            if ((hasAge && task.due().isBefore(start))
+                    || (pace == Pace.HOURS && task.due().isBefore(now.minusSeconds(1800)))) {
                 return Row.State.LATE;
             }
-            return !task.due().isAfter(now) ? Row.State.DUE : task.due().isBefore(end) ? Row.State.LATER : Row.State.COMING;
+            return !task.due().isAfter(now)
+                    ? Row.State.DUE
+                    : task.due().isBefore(end) ? Row.State.LATER : Row.State.COMING;
         }
     }
 
@@ -105,7 +128,8 @@ public class RoundsService {
         }
         for (Task task : tasks) {
             Row.State state = today.state(task, sheet.course().stage().pace());
-            boolean foreseen = FORESEEN.contains(task.key().kind()) && task.due().isBefore(today.end().plusSeconds(DAYS_AHEAD * 86_400L));
+            boolean foreseen = FORESEEN.contains(task.key().kind())
+                    && task.due().isBefore(today.end().plusSeconds(DAYS_AHEAD * 86_400L));
             if (state != Row.State.COMING || foreseen) {
                 found.add(new RowWords.Found(sheet, task, state));
             }

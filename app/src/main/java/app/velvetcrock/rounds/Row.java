@@ -16,8 +16,16 @@ import java.util.UUID;
  * @param entry what did it, so that it can be undone; absent while it is open
  */
 public record Row(
-        UUID batch, TaskKey key, State state, Instant at, String when, String what, String name, String why,
-        Optional<String> leadsTo, Optional<UUID> entry) {
+        UUID batch,
+        TaskKey key,
+        State state,
+        Instant at,
+        String when,
+        String what,
+        String name,
+        String why,
+        Optional<String> leadsTo,
+        Optional<UUID> entry) {
 
     /** Where a row stands in time. */
     public enum State {

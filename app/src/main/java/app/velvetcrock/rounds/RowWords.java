@@ -1,10 +1,10 @@
 package app.velvetcrock.rounds;
 
 import app.velvetcrock.batch.BatchSheet;
-import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.charge.Cover;
 import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
@@ -39,14 +39,24 @@ final class RowWords {
     Row row(Found found) {
         Task task = found.task();
         BatchSheet sheet = found.sheet();
-        return new Row(sheet.id(), task.key(), found.state(), task.due(), when(found), what(found), sheet.name(), why(found),
-                leadsTo(found), task.entry());
+        return new Row(
+                sheet.id(),
+                task.key(),
+                found.state(),
+                task.due(),
+                when(found),
+                what(found),
+                sheet.name(),
+                why(found),
+                leadsTo(found),
+                task.entry());
     }
 
     private String when(Found found) {
         Task task = found.task();
         LocalDate due = house.dayOf(task.due());
-        if (task.key().kind() == TaskKind.USE_FIRST && firstToEnd.containsKey(found.sheet().id())) {
+        if (task.key().kind() == TaskKind.USE_FIRST
+                && firstToEnd.containsKey(found.sheet().id())) {
             return house.shortDay(firstToEnd.get(found.sheet().id()).useBy());
         }
         return switch (found.state()) {
@@ -54,7 +64,9 @@ final class RowWords {
                 long days = ChronoUnit.DAYS.between(due, today.date());
                 yield days == 0 ? house.time(task.due()) : days + " d late";
             }
-            case COMING -> found.sheet().course().stage().pace() == Pace.HOURS ? house.time(task.due()) : house.weekday(due);
+            case COMING -> found.sheet().course().stage().pace() == Pace.HOURS
+                    ? house.time(task.due())
+                    : house.weekday(due);
             case DUE, DONE, LATER -> house.time(task.due());
         };
     }
@@ -74,15 +86,20 @@ final class RowWords {
     private String why(Found found) {
         BatchSheet sheet = found.sheet();
         return switch (found.task().key().kind()) {
-            case SHAKE -> "day %d of %d".formatted(sheet.course().day(), sheet.course().length());
+            case SHAKE -> "day %d of %d"
+                    .formatted(sheet.course().day(), sheet.course().length());
             case LOOK -> "smell, cover, mould";
             case PUSH_UNDER -> "stood out of the oil " + ago(found);
             case HEAT_ON -> sheet.course().heat().map(RowWords::left).orElse("");
-            case READ -> sheet.heatAlarm(house).orElseGet(() -> sheet.course().heat().map(this::heat).orElse(""));
+            case READ -> sheet.heatAlarm(house)
+                    .orElseGet(() -> sheet.course().heat().map(this::heat).orElse(""));
             case HEAT_OFF -> sheet.course().heat().map(RowWords::left).orElse("") + "; no lid until cool";
             case NEXT -> "%s has had its time".formatted(sheet.course().stage().name());
             case STRAIN -> sheet.course().overdueDays() > 0
-                    ? "%s over; %s back".formatted(house.days(sheet.course().overdueDays()), house.about(sheet.forecast().expected()))
+                    ? "%s over; %s back"
+                            .formatted(
+                                    house.days(sheet.course().overdueDays()),
+                                    house.about(sheet.forecast().expected()))
                     : house.about(sheet.forecast().expected()) + " back";
             case DECANT -> "settled a day; measure again";
             case USE_FIRST -> useFirst(sheet);
@@ -95,8 +112,14 @@ final class RowWords {
     }
 
     private String heat(HeatCourse heat) {
-        String last = heat.latest().map(reading -> house.temperature(reading.temperature()) + " last, ").orElse("");
-        return last + "%s of %s h".formatted(hours(heat.trace().credited().minutes()), hours(heat.wanted().minutes()));
+        String last = heat.latest()
+                .map(reading -> house.temperature(reading.temperature()) + " last, ")
+                .orElse("");
+        return last
+                + "%s of %s h"
+                        .formatted(
+                                hours(heat.trace().credited().minutes()),
+                                hours(heat.wanted().minutes()));
     }
 
     private static String left(HeatCourse heat) {
@@ -108,13 +131,19 @@ final class RowWords {
     }
 
     private String useFirst(BatchSheet sheet) {
-        long days = ChronoUnit.DAYS.between(today.date(), firstToEnd.get(sheet.id()).useBy());
-        String food = sheet.plan().isMoistFood() ? "food, in the refrigerator: use or freeze it; day %d of %d; ".formatted(MoistFood.DAYS - days, MoistFood.DAYS) : "";
+        long days =
+                ChronoUnit.DAYS.between(today.date(), firstToEnd.get(sheet.id()).useBy());
+        String food = sheet.plan().isMoistFood()
+                ? "food, in the refrigerator: use or freeze it; day %d of %d; "
+                        .formatted(MoistFood.DAYS - days, MoistFood.DAYS)
+                : "";
         return "batch %d; ".formatted(sheet.number()) + food + whenToUse(days);
     }
 
     private String whenToUse(long days) {
-        return days < 0 ? "past its date by " + house.days(-days) : days == 0 ? "its last day" : house.days(days) + " left";
+        return days < 0
+                ? "past its date by " + house.days(-days)
+                : days == 0 ? "its last day" : house.days(days) + " left";
     }
 
     private Optional<String> leadsTo(Found found) {

@@ -54,7 +54,9 @@ class TasksAhead {
         oils.inStock().forEach(oil -> first.putIfAbsent(oil.batch(), oil));
         HomeHours home = hours.home();
         for (BatchSheet sheet : batches.among(first.keySet())) {
-            AfterStraining.useFirst(sheet.plan(), sheet.log(), first.get(sheet.id()).useBy(), home.zone()).filter(task -> !task.due().isAfter(until()))
+            AfterStraining.useFirst(
+                            sheet.plan(), sheet.log(), first.get(sheet.id()).useBy(), home.zone())
+                    .filter(task -> !task.due().isAfter(until()))
                     .ifPresent(task -> events.add(new CalendarFile.Event(sheet, task, false)));
         }
         return events;
@@ -70,8 +72,10 @@ class TasksAhead {
             boolean over = sheet.condition().filter(told -> told.kind().isEnd()).isPresent();
             wanted.forEach(task -> events.add(new CalendarFile.Event(sheet, task, over)));
             if (sheet.course().state() != Course.State.STANDING) {
-                Set<String> kept = wanted.stream().map(task -> task.key().toString()).collect(Collectors.toSet());
-                Rounds.calledOff(sheet.course(), sheet.log(), home).stream().filter(task -> !kept.contains(task.key().toString()))
+                Set<String> kept =
+                        wanted.stream().map(task -> task.key().toString()).collect(Collectors.toSet());
+                Rounds.calledOff(sheet.course(), sheet.log(), home).stream()
+                        .filter(task -> !kept.contains(task.key().toString()))
                         .forEach(task -> events.add(new CalendarFile.Event(sheet, task, true)));
             }
         }

@@ -56,7 +56,12 @@ class ShelfController {
 
         /** The vessel in words, for those who do not see it. */
         public String inWords() {
-            return "%s, jar %d: %s%s".formatted(batch.name(), batch.number(), batch.tagWord(), batch.plan().mark().isPresent() ? ", made against the rule of water" : "");
+            return "%s, jar %d: %s%s"
+                    .formatted(
+                            batch.name(),
+                            batch.number(),
+                            batch.tagWord(),
+                            batch.plan().mark().isPresent() ? ", made against the rule of water" : "");
         }
     }
 
@@ -73,13 +78,23 @@ class ShelfController {
         List<BatchSheet> urgent = standing.stream().sorted(byUrgency(now)).toList();
         List<BatchSheet> front = urgent.stream().limit(FRONT_ROW).toList();
         double scale = scale(front);
-        List<OnShelf> drawn = front.stream().map(sheet -> onShelf(sheet, scale, house)).toList();
+        List<OnShelf> drawn =
+                front.stream().map(sheet -> onShelf(sheet, scale, house)).toList();
         model.addAttribute("front", drawn);
-        model.addAttribute("jars", drawn.stream().filter(vessel -> vessel.crock().isEmpty()).toList());
-        model.addAttribute("crocks", drawn.stream().filter(vessel -> vessel.crock().isPresent()).toList());
+        model.addAttribute(
+                "jars",
+                drawn.stream().filter(vessel -> vessel.crock().isEmpty()).toList());
+        model.addAttribute(
+                "crocks",
+                drawn.stream().filter(vessel -> vessel.crock().isPresent()).toList());
         model.addAttribute("heading", heading(standing));
         model.addAttribute("now", now);
-        model.addAttribute("back", urgent.stream().skip(FRONT_ROW).map(sheet -> onShelf(sheet, scale * BACK_SHARE, house)).toList());
+        model.addAttribute(
+                "back",
+                urgent.stream()
+                        .skip(FRONT_ROW)
+                        .map(sheet -> onShelf(sheet, scale * BACK_SHARE, house))
+                        .toList());
         model.addAttribute("rounds", rounds.today(standing));
         model.addAttribute("smells", Smell.values());
         return "shelf/shelf";
@@ -88,8 +103,12 @@ class ShelfController {
     /** What is wrong or due comes first, then what needs hands soonest. */
     private static Comparator<BatchSheet> byUrgency(Instant now) {
         return Comparator.comparing((BatchSheet sheet) -> !sheet.isPressing())
-                .thenComparing(sheet -> sheet.course().heat().filter(HeatCourse::on).isEmpty())
-                .thenComparing(sheet -> sheet.open().stream().map(Task::due).min(Comparator.naturalOrder()).orElse(now))
+                .thenComparing(
+                        sheet -> sheet.course().heat().filter(HeatCourse::on).isEmpty())
+                .thenComparing(sheet -> sheet.open().stream()
+                        .map(Task::due)
+                        .min(Comparator.naturalOrder())
+                        .orElse(now))
                 .thenComparing(sheet -> sheet.course().strainOn())
                 .thenComparing(BatchSheet::number);
     }
@@ -98,13 +117,18 @@ class ShelfController {
         double abreast = Math.max(1, Math.min(front.size(), ABREAST));
         double width = Math.min(WIDEST, BOARD_WIDTH / abreast - GAP);
         double height = front.size() > ABREAST ? TWO_ROWS_HEIGHT : FRONT_HEIGHT;
-        double scale = front.stream().mapToDouble(sheet -> JarDrawing.scaleToFit(vessel(sheet), width, height)).min().orElse(1);
+        double scale = front.stream()
+                .mapToDouble(sheet -> JarDrawing.scaleToFit(vessel(sheet), width, height))
+                .min()
+                .orElse(1);
         return Math.min(scale, FRONT_MOST_PIXELS_PER_MILLIMETRE);
     }
 
     /** Counts jars and what is on the heat apart: "Five jars and one warm crock". */
     private static String heading(List<BatchSheet> standing) {
-        long warm = standing.stream().filter(sheet -> sheet.course().heat().isPresent()).count();
+        long warm = standing.stream()
+                .filter(sheet -> sheet.course().heat().isPresent())
+                .count();
         long jars = standing.size() - warm;
         if (standing.isEmpty()) {
             return "An empty shelf";
@@ -116,12 +140,17 @@ class ShelfController {
     }
 
     private static String count(long number) {
-        List<String> words = List.of("no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
+        List<String> words = List.of(
+                "no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven",
+                "twelve");
         return number < words.size() ? words.get((int) number) : String.valueOf(number);
     }
 
     private OnShelf onShelf(BatchSheet sheet, double scale, House house) {
-        Optional<CrockDrawing> crock = sheet.course().heat().map(heat -> CrockDrawing.of(vessel(sheet), scale, sheet.course().progress()));
+        Optional<CrockDrawing> crock = sheet.course()
+                .heat()
+                .map(heat ->
+                        CrockDrawing.of(vessel(sheet), scale, sheet.course().progress()));
         return new OnShelf(sheet, sheet.drawing(scale), crock, sheet.trace(clock.instant(), house, TRACE_WIDTH));
     }
 

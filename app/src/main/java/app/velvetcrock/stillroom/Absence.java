@@ -32,7 +32,9 @@ class Absence {
     String hours;
     String why;
     Instant createdAt;
-    @Nullable Instant removedAt;
+
+    @Nullable
+    Instant removedAt;
 
     protected Absence() {}
 

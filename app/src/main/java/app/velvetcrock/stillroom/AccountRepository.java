@@ -11,6 +11,8 @@ interface AccountRepository extends JpaRepository<Account, UUID> {
     @Query("select a from Account a where lower(a.email) = lower(:email)")
     Optional<Account> findByEmail(String email);
 
-    @Query(value = "select stillroom_id from membership where account_id = :account order by joined_at limit 1", nativeQuery = true)
+    @Query(
+            value = "select stillroom_id from membership where account_id = :account order by joined_at limit 1",
+            nativeQuery = true)
     Optional<UUID> firstStillroom(UUID account);
 }

@@ -16,7 +16,9 @@ public final class Current {
 
     public static Optional<SignedIn> signedIn() {
         Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
-        return authentication != null && authentication.getPrincipal() instanceof SignedIn person ? Optional.of(person) : Optional.empty();
+        return authentication != null && authentication.getPrincipal() instanceof SignedIn person
+                ? Optional.of(person)
+                : Optional.empty();
     }
 
     /**

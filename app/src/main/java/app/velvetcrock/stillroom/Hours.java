@@ -26,7 +26,13 @@ public class Hours {
     private final Households households;
     private final Clock clock;
 
-    Hours(ResidentRepository residents, WarmUps warmUps, AbsenceRepository absences, StillroomRepository stillrooms, Households households, Clock clock) {
+    Hours(
+            ResidentRepository residents,
+            WarmUps warmUps,
+            AbsenceRepository absences,
+            StillroomRepository stillrooms,
+            Households households,
+            Clock clock) {
         this.residents = residents;
         this.warmUps = warmUps;
         this.absences = absences;
@@ -51,9 +57,13 @@ public class Hours {
         var zone = households.current().settings().zone();
         List<Resident> people = residents.all();
         Map<UUID, List<Presence.Otherwise>> exceptions = absences.all().stream()
-                .collect(Collectors.groupingBy(absence -> absence.residentId, Collectors.mapping(Absence::otherwise, Collectors.toList())));
-        List<Presence> week = people.isEmpty() ? HomeHours.usual(zone).people()
-                : people.stream().map(person -> person.presence(exceptions.getOrDefault(person.id, List.of()))).toList();
+                .collect(Collectors.groupingBy(
+                        absence -> absence.residentId, Collectors.mapping(Absence::otherwise, Collectors.toList())));
+        List<Presence> week = people.isEmpty()
+                ? HomeHours.usual(zone).people()
+                : people.stream()
+                        .map(person -> person.presence(exceptions.getOrDefault(person.id, List.of())))
+                        .toList();
         return new HomeHours(week, zone, here().heatAlone(), WarmUp.learned(warmUps.latest()));
     }
 
@@ -70,15 +80,20 @@ public class Hours {
 
     @Transactional(readOnly = true)
     public List<OfResident> people() {
-        return residents.all().stream().map(person -> new OfResident(person.id, person.version, person.name, person.typed())).toList();
+        return residents.all().stream()
+                .map(person -> new OfResident(person.id, person.version, person.name, person.typed()))
+                .toList();
     }
 
     /** Days that are otherwise and not past. */
     @Transactional(readOnly = true)
     public List<OfAbsence> exceptions(LocalDate today) {
-        Map<UUID, String> names = residents.all().stream().collect(Collectors.toMap(person -> person.id, person -> person.name));
-        return absences.all().stream().filter(absence -> !absence.lastDay.isBefore(today) && names.containsKey(absence.residentId))
-                .map(absence -> new OfAbsence(absence.id, names.get(absence.residentId), absence.otherwise())).toList();
+        Map<UUID, String> names =
+                residents.all().stream().collect(Collectors.toMap(person -> person.id, person -> person.name));
+        return absences.all().stream()
+                .filter(absence -> !absence.lastDay.isBefore(today) && names.containsKey(absence.residentId))
+                .map(absence -> new OfAbsence(absence.id, names.get(absence.residentId), absence.otherwise()))
+                .toList();
     }
 
     @Transactional
@@ -116,7 +131,8 @@ public class Hours {
     /** Takes an exception back, or makes it again. */
     @Transactional
     public void removeException(UUID id, boolean removed) {
-        absences.findHere(id).orElseThrow(() -> new NotHere("that exception")).removedAt = removed ? clock.instant() : null;
+        absences.findHere(id).orElseThrow(() -> new NotHere("that exception")).removedAt =
+                removed ? clock.instant() : null;
     }
 
     private Resident person(UUID id) {

@@ -13,8 +13,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
@@ -45,11 +45,18 @@ class HoursController {
     }
 
     /** A person's week as typed; {@code id} is empty for a new one, {@code version} says which state it was read from. */
-    record WeekForm(@Nullable UUID key, @Nullable UUID id, @Nullable Integer version, @Nullable String name, @Nullable List<String> day) {
+    record WeekForm(
+            @Nullable UUID key,
+            @Nullable UUID id,
+            @Nullable Integer version,
+            @Nullable String name,
+            @Nullable List<String> day) {
 
         WeekForm {
             List<String> typed = day == null ? List.of() : day;
-            day = IntStream.range(0, DayOfWeek.values().length).mapToObj(i -> i < typed.size() && typed.get(i) != null ? typed.get(i) : "").toList();
+            day = IntStream.range(0, DayOfWeek.values().length)
+                    .mapToObj(i -> i < typed.size() && typed.get(i) != null ? typed.get(i) : "")
+                    .toList();
         }
 
         String of(int weekday) {
@@ -58,7 +65,13 @@ class HoursController {
     }
 
     /** Days that are otherwise, as typed. */
-    record ExceptionForm(@Nullable UUID key, @Nullable UUID person, @Nullable String first, @Nullable String last, @Nullable String hours, @Nullable String why) {}
+    record ExceptionForm(
+            @Nullable UUID key,
+            @Nullable UUID person,
+            @Nullable String first,
+            @Nullable String last,
+            @Nullable String hours,
+            @Nullable String why) {}
 
     @GetMapping("/settings/hours")
     String page(Model model) {
@@ -80,12 +93,23 @@ class HoursController {
         if (form.id() == null) {
             oneTime.once(Current.stillroom(), form.key(), () -> String.valueOf(hours.add(name.orElseThrow(), days)));
         } else if (!changed(form, name.orElseThrow(), days)) {
-            fields.trouble("name", "Somebody changed these hours meanwhile. Yours are still here: look, then keep them again.", "");
+            fields.trouble(
+                    "name",
+                    "Somebody changed these hours meanwhile. Yours are still here: look, then keep them again.",
+                    "");
             response.setStatus(409);
-            int theirs = hours.people().stream().filter(person -> person.id().equals(form.id())).mapToInt(Hours.OfResident::version).findFirst().orElse(0);
-            return page(model, new Sent(new WeekForm(form.key(), form.id(), theirs, form.name(), form.day()), null, fields));
+            int theirs = hours.people().stream()
+                    .filter(person -> person.id().equals(form.id()))
+                    .mapToInt(Hours.OfResident::version)
+                    .findFirst()
+                    .orElse(0);
+            return page(
+                    model,
+                    new Sent(new WeekForm(form.key(), form.id(), theirs, form.name(), form.day()), null, fields));
         }
-        after.addFlashAttribute(Notice.NAME, new Notice("The hours of %s are kept. Timetables go by them.".formatted(name.orElseThrow()), null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice("The hours of %s are kept. Timetables go by them.".formatted(name.orElseThrow()), null));
         return "redirect:/settings/hours";
     }
 
@@ -93,7 +117,11 @@ class HoursController {
     String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
         boolean removed = back == null;
         hours.remove(id, removed);
-        after.addFlashAttribute(Notice.NAME, new Notice(removed ? "Their hours are taken out." : "Their hours are back.", removed ? "/settings/hours/%s/undo?back=yes".formatted(id) : null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        removed ? "Their hours are taken out." : "Their hours are back.",
+                        removed ? "/settings/hours/%s/undo?back=yes".formatted(id) : null));
         return "redirect:/settings/hours";
     }
 
@@ -106,8 +134,11 @@ class HoursController {
             return page(model, new Sent(null, form, fields));
         }
         UUID person = form.person();
-        String id = oneTime.once(Current.stillroom(), form.key(), () -> String.valueOf(hours.except(person, otherwise.get())));
-        after.addFlashAttribute(Notice.NAME, new Notice("Those days are otherwise now.", "/settings/hours/exceptions/%s/undo".formatted(id)));
+        String id = oneTime.once(
+                Current.stillroom(), form.key(), () -> String.valueOf(hours.except(person, otherwise.get())));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice("Those days are otherwise now.", "/settings/hours/exceptions/%s/undo".formatted(id)));
         return "redirect:/settings/hours";
     }
 
@@ -115,15 +146,24 @@ class HoursController {
     String removeException(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
         boolean removed = back == null;
         hours.removeException(id, removed);
-        after.addFlashAttribute(Notice.NAME, new Notice(removed ? "Those days are as any." : "Those days are otherwise again.",
-                removed ? "/settings/hours/exceptions/%s/undo?back=yes".formatted(id) : null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        removed ? "Those days are as any." : "Those days are otherwise again.",
+                        removed ? "/settings/hours/exceptions/%s/undo?back=yes".formatted(id) : null));
         return "redirect:/settings/hours";
     }
 
     @PostMapping("/settings/hours/alone")
     String alone(@Nullable String may, RedirectAttributes after) {
         hours.letHeatRunAlone(may != null);
-        after.addFlashAttribute(Notice.NAME, new Notice(may != null ? "Slow heat may run on by itself." : "Heat runs only while somebody is home and awake.", null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        may != null
+                                ? "Slow heat may run on by itself."
+                                : "Heat runs only while somebody is home and awake.",
+                        null));
         return "redirect:/settings/hours";
     }
 
@@ -140,7 +180,8 @@ class HoursController {
     private Optional<Presence.Otherwise> otherwise(ExceptionForm form, Fields fields) {
         LocalDate today = households.current().dayOf(clock.instant());
         Optional<LocalDate> first = fields.date("first", form.first());
-        Optional<LocalDate> last = form.last() == null || form.last().isBlank() ? first : fields.date("last", form.last());
+        Optional<LocalDate> last =
+                form.last() == null || form.last().isBlank() ? first : fields.date("last", form.last());
         List<Window> instead = hours(fields, "hours", form.hours() == null ? "" : form.hours());
         Optional<String> why = fields.optionalWords("why", form.why(), LONGEST_WHY);
         if (form.person() == null) {
@@ -150,12 +191,16 @@ class HoursController {
             fields.trouble("first", "No day is written here.", today.toString());
         }
         if (fields.isClear() && last.orElseThrow().isBefore(first.orElseThrow())) {
-            fields.trouble("last", "The last day comes before the first.", first.get().toString());
+            fields.trouble(
+                    "last", "The last day comes before the first.", first.get().toString());
         }
         if (fields.isClear() && last.orElseThrow().isAfter(today.plusYears(FURTHEST_YEARS))) {
             fields.trouble("last", "That is more than two years ahead.", "an earlier day");
         }
-        return fields.isClear() ? Optional.of(new Presence.Otherwise(first.orElseThrow(), last.orElseThrow(), instead, why.orElseThrow())) : Optional.empty();
+        return fields.isClear()
+                ? Optional.of(
+                        new Presence.Otherwise(first.orElseThrow(), last.orElseThrow(), instead, why.orElseThrow()))
+                : Optional.empty();
     }
 
     private static List<Window> hours(Fields fields, String field, String typed) {

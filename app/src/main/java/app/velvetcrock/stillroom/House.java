@@ -32,7 +32,12 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
     /** What a household starts from until it says otherwise. */
     public static House usual() {
         HouseSettings settings = new HouseSettings(
-                "Stillroom", HouseholdUnits.METRIC, "EUR", ZoneId.of("Europe/London"), Temperature.ofCelsius(14), Temperature.ofCelsius(20));
+                "Stillroom",
+                HouseholdUnits.METRIC,
+                "EUR",
+                ZoneId.of("Europe/London"),
+                Temperature.ofCelsius(14),
+                Temperature.ofCelsius(20));
         return new House(settings, 0, Theme.DEVICE, null);
     }
 
@@ -46,7 +51,9 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
 
     /** The instant of something done on a day: now if that is today, else noon there. */
     public Instant instantOn(LocalDate day, Instant now) {
-        return day.equals(dayOf(now)) ? now : day.atTime(12, 0).atZone(settings.zone()).toInstant();
+        return day.equals(dayOf(now))
+                ? now
+                : day.atTime(12, 0).atZone(settings.zone()).toInstant();
     }
 
     public String mass(Mass mass) {

@@ -16,8 +16,14 @@ import org.jspecify.annotations.Nullable;
 
 /** Household settings as typed. */
 record HouseForm(
-        @Nullable String household, @Nullable String system, @Nullable String cups, @Nullable String scale,
-        @Nullable String currency, @Nullable String zone, @Nullable String pantry, @Nullable String room) {
+        @Nullable String household,
+        @Nullable String system,
+        @Nullable String cups,
+        @Nullable String scale,
+        @Nullable String currency,
+        @Nullable String zone,
+        @Nullable String pantry,
+        @Nullable String room) {
 
     private static final double COLDEST_PANTRY = -5;
     private static final double WARMEST_PANTRY = 40;
@@ -33,9 +39,14 @@ record HouseForm(
 
     static HouseForm of(HouseSettings settings) {
         return new HouseForm(
-                settings.name(), settings.units().system().name(), settings.units().cups().name(), settings.units().scale().name(),
-                settings.currency(), settings.zone().getId(),
-                settings.units().temperature(settings.pantry()), settings.units().temperature(settings.room()));
+                settings.name(),
+                settings.units().system().name(),
+                settings.units().cups().name(),
+                settings.units().scale().name(),
+                settings.currency(),
+                settings.zone().getId(),
+                settings.units().temperature(settings.pantry()),
+                settings.units().temperature(settings.room()));
     }
 
     /** What the question of whose cups can be answered with. */
@@ -62,24 +73,40 @@ record HouseForm(
         }
         HouseholdUnits written = new HouseholdUnits(units.orElseThrow(), whose.orElseThrow(), degrees.orElseThrow());
         return Optional.of(new HouseSettings(
-                name.orElseThrow(), written, money.orElseThrow(), place.orElseThrow(), cool.orElseThrow(), warm.orElseThrow()));
+                name.orElseThrow(),
+                written,
+                money.orElseThrow(),
+                place.orElseThrow(),
+                cool.orElseThrow(),
+                warm.orElseThrow()));
     }
 
     private Optional<Temperature> temperature(Fields fields, String field, @Nullable String typed) {
-        return fields.amount(field, typed, Expect.TEMPERATURE).map(read -> (Temperature) read.amount().middle()).filter(t -> {
-            boolean sensible = t.celsius() >= COLDEST_PANTRY && t.celsius() <= WARMEST_PANTRY;
-            if (!sensible) {
-                fields.trouble(field, "Understood as %s °C; a room is between −5 and 40 °C.".formatted(Math.round(t.celsius())), "14 °C or 57 °F");
-            }
-            return sensible;
-        });
+        return fields.amount(field, typed, Expect.TEMPERATURE)
+                .map(read -> (Temperature) read.amount().middle())
+                .filter(t -> {
+                    boolean sensible = t.celsius() >= COLDEST_PANTRY && t.celsius() <= WARMEST_PANTRY;
+                    if (!sensible) {
+                        fields.trouble(
+                                field,
+                                "Understood as %s °C; a room is between −5 and 40 °C."
+                                        .formatted(Math.round(t.celsius())),
+                                "14 °C or 57 °F");
+                    }
+                    return sensible;
+                });
     }
 
     private Optional<String> currency(Fields fields) {
         try {
-            return Optional.of(Currency.getInstance(currency == null ? "" : currency.strip().toUpperCase(Locale.ROOT)).getCurrencyCode());
+            return Optional.of(Currency.getInstance(
+                            currency == null ? "" : currency.strip().toUpperCase(Locale.ROOT))
+                    .getCurrencyCode());
         } catch (IllegalArgumentException e) {
-            fields.trouble("house.currency", "“%s” is not a currency code.".formatted(currency), "three letters, such as EUR or GBP");
+            fields.trouble(
+                    "house.currency",
+                    "“%s” is not a currency code.".formatted(currency),
+                    "three letters, such as EUR or GBP");
             return Optional.empty();
         }
     }
@@ -88,7 +115,8 @@ record HouseForm(
         try {
             return Optional.of(ZoneId.of(zone == null ? "" : zone.strip()));
         } catch (DateTimeException e) {
-            fields.trouble("house.zone", "“%s” is not a time zone.".formatted(zone), "region and city, such as Europe/London");
+            fields.trouble(
+                    "house.zone", "“%s” is not a time zone.".formatted(zone), "region and city, such as Europe/London");
             return Optional.empty();
         }
     }

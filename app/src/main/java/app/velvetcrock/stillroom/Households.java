@@ -20,7 +20,8 @@ public class Households {
     @Transactional(readOnly = true)
     public House current() {
         Stillroom stillroom = mine();
-        Theme theme = accounts.findById(Current.person().account()).orElseThrow().theme();
+        Theme theme =
+                accounts.findById(Current.person().account()).orElseThrow().theme();
         return new House(stillroom.settings(), stillroom.version(), theme, stillroom.demoSince());
     }
 

@@ -43,7 +43,10 @@ class PageAdvice {
         House house = households.current();
         model.addAttribute("house", house);
         model.addAttribute("today", house.dayOf(clock.instant()));
-        model.addAttribute("demoIsOld", house.demoSince() != null && house.demoSince().isBefore(clock.instant().minus(DEMO_KEEPS)));
+        model.addAttribute(
+                "demoIsOld",
+                house.demoSince() != null
+                        && house.demoSince().isBefore(clock.instant().minus(DEMO_KEEPS)));
         model.addAttribute("person", Current.person());
     }
 

@@ -36,7 +36,10 @@ final class Passwords {
     Passwords() {
         try {
             String list = new ClassPathResource("passwords/common.txt").getContentAsString(StandardCharsets.UTF_8);
-            this.common = list.lines().filter(line -> !line.startsWith("#") && !line.isBlank()).map(Passwords::plain).collect(Collectors.toUnmodifiableSet());
+            this.common = list.lines()
+                    .filter(line -> !line.startsWith("#") && !line.isBlank())
+                    .map(Passwords::plain)
+                    .collect(Collectors.toUnmodifiableSet());
         } catch (IOException missing) {
             throw new UncheckedIOException("the list of common passwords is not there", missing);
         }
@@ -50,19 +53,32 @@ final class Passwords {
     void check(Fields fields, String field, @Nullable String password, List<String> names) {
         String typed = password == null ? "" : password;
         if (typed.length() < LEAST) {
-            fields.trouble(field, "This has %d signs; a password needs at least %d.".formatted(typed.length(), LEAST), "three or four words");
+            fields.trouble(
+                    field,
+                    "This has %d signs; a password needs at least %d.".formatted(typed.length(), LEAST),
+                    "three or four words");
         } else if (typed.getBytes(StandardCharsets.UTF_8).length > MOST_BYTES) {
             fields.trouble(field, "This is too long to be kept safely.", "at most %d letters".formatted(MOST_BYTES));
         } else if (isCommon(plain(typed))) {
-            fields.trouble(field, "This is one of the first passwords anybody would try.", "three or four words that do not belong together");
+            fields.trouble(
+                    field,
+                    "This is one of the first passwords anybody would try.",
+                    "three or four words that do not belong together");
         } else if (pieces(names).anyMatch(piece -> restOf(plain(typed), piece) < LEAST_OF_ITS_OWN)) {
-            fields.trouble(field, "This is little more than a name of yours, which others know.", "three or four words that do not belong together");
+            fields.trouble(
+                    field,
+                    "This is little more than a name of yours, which others know.",
+                    "three or four words that do not belong together");
         }
     }
 
     private boolean isCommon(String plain) {
-        return common.contains(plain) || plain.chars().distinct().count() <= 2 || isRun(plain)
-                || common.stream().anyMatch(word -> word.length() >= LEAST_OF_ITS_OWN && restOf(plain, word) < LEAST_OF_ITS_OWN - 1);
+        return common.contains(plain)
+                || plain.chars().distinct().count() <= 2
+                || isRun(plain)
+                || common.stream()
+                        .anyMatch(word ->
+                                word.length() >= LEAST_OF_ITS_OWN && restOf(plain, word) < LEAST_OF_ITS_OWN - 1);
     }
 
     /** Each sign the one after the last: 1234567890, abcdefghij. */
@@ -77,7 +93,10 @@ final class Passwords {
     }
 
     private static Stream<String> pieces(List<String> names) {
-        return names.stream().flatMap(name -> Stream.concat(Stream.of(name), PARTS.splitAsStream(name))).map(Passwords::plain).filter(piece -> piece.length() >= SHORTEST_NAME);
+        return names.stream()
+                .flatMap(name -> Stream.concat(Stream.of(name), PARTS.splitAsStream(name)))
+                .map(Passwords::plain)
+                .filter(piece -> piece.length() >= SHORTEST_NAME);
     }
 
     /** How many letters are left beside a word; all of them where it is not in there. */

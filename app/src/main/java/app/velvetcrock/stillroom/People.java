@@ -1,7 +1,7 @@
 package app.velvetcrock.stillroom;
 
-import java.time.Clock;
 import java.sql.Timestamp;
+import java.time.Clock;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -24,7 +24,12 @@ public class People implements UserDetailsService {
     private final JdbcClient sql;
     private final Clock clock;
 
-    People(AccountRepository accounts, StillroomRepository stillrooms, PasswordEncoder passwords, JdbcClient sql, Clock clock) {
+    People(
+            AccountRepository accounts,
+            StillroomRepository stillrooms,
+            PasswordEncoder passwords,
+            JdbcClient sql,
+            Clock clock) {
         this.accounts = accounts;
         this.stillrooms = stillrooms;
         this.passwords = passwords;
@@ -38,26 +43,34 @@ public class People implements UserDetailsService {
     @Override
     @Transactional(readOnly = true)
     public SignedIn loadUserByUsername(String email) {
-        return Optional.of(email.strip()).filter(typed -> typed.indexOf(0) < 0).flatMap(accounts::findByEmail)
-                .flatMap(account -> accounts.firstStillroom(account.id()).map(stillroom -> signedIn(account, stillroom)))
+        return Optional.of(email.strip())
+                .filter(typed -> typed.indexOf(0) < 0)
+                .flatMap(accounts::findByEmail)
+                .flatMap(
+                        account -> accounts.firstStillroom(account.id()).map(stillroom -> signedIn(account, stillroom)))
                 .orElseThrow(() -> new UsernameNotFoundException("no such account"));
     }
 
     /** Makes an account with a stillroom of its own. A taken email fails on the database's unique index. */
     @Transactional
     public SignedIn signUp(NewPerson person, HouseSettings settings, boolean demo) {
-        Account account = accounts.saveAndFlush(
-                new Account(person.email().strip(), passwords.encode(person.password()), person.name(), clock.instant()));
+        Account account = accounts.saveAndFlush(new Account(
+                person.email().strip(), passwords.encode(person.password()), person.name(), clock.instant()));
         Stillroom stillroom = stillrooms.saveAndFlush(new Stillroom(settings, demo, clock.instant()));
         sql.sql("insert into membership (stillroom_id, account_id, joined_at) values (:stillroom, :account, :at)")
-                .param("stillroom", stillroom.id()).param("account", account.id()).param("at", Timestamp.from(clock.instant()))
+                .param("stillroom", stillroom.id())
+                .param("account", account.id())
+                .param("at", Timestamp.from(clock.instant()))
                 .update();
         return signedIn(account, stillroom.id());
     }
 
     @Transactional(readOnly = true)
     boolean isTaken(String email) {
-        return Optional.of(email.strip()).filter(typed -> typed.indexOf(0) < 0).flatMap(accounts::findByEmail).isPresent();
+        return Optional.of(email.strip())
+                .filter(typed -> typed.indexOf(0) < 0)
+                .flatMap(accounts::findByEmail)
+                .isPresent();
     }
 
     /** Changes the password; false when the old one is not right. */
@@ -75,7 +88,8 @@ public class People implements UserDetailsService {
     @Transactional(readOnly = true)
     public Map<UUID, String> namesHere() {
         Map<UUID, String> names = new HashMap<>();
-        sql.sql("select a.id, a.name from account a join membership m on m.account_id = a.id where m.stillroom_id = :stillroom")
+        sql.sql(
+                        "select a.id, a.name from account a join membership m on m.account_id = a.id where m.stillroom_id = :stillroom")
                 .param("stillroom", Current.stillroom())
                 .query((RowCallbackHandler) row -> names.put(row.getObject(1, UUID.class), row.getString(2)));
         return names;
@@ -89,7 +103,9 @@ public class People implements UserDetailsService {
 
     private Optional<SignedIn> firstMember(Stillroom stillroom) {
         return sql.sql("select account_id from membership where stillroom_id = :stillroom order by joined_at limit 1")
-                .param("stillroom", stillroom.id()).query(UUID.class).optional()
+                .param("stillroom", stillroom.id())
+                .query(UUID.class)
+                .optional()
                 .flatMap(accounts::findById)
                 .map(account -> signedIn(account, stillroom.id()));
     }

@@ -31,7 +31,8 @@ class Repeats implements WebMvcConfigurer, HandlerInterceptor {
     }
 
     @Override
-    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) throws Exception {
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
+            throws Exception {
         if (!isForm(request)) {
             return true;
         }
@@ -40,7 +41,8 @@ class Repeats implements WebMvcConfigurer, HandlerInterceptor {
             return true;
         }
         if (before.get().notice() != null) {
-            RequestContextUtils.getOutputFlashMap(request).put(Notice.NAME, before.get().notice());
+            RequestContextUtils.getOutputFlashMap(request)
+                    .put(Notice.NAME, before.get().notice());
             RequestContextUtils.saveOutputFlashMap(before.get().leadsTo(), request, response);
         }
         response.sendRedirect(request.getContextPath() + before.get().leadsTo());
@@ -48,12 +50,20 @@ class Repeats implements WebMvcConfigurer, HandlerInterceptor {
     }
 
     @Override
-    public void postHandle(HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView view) {
-        if (!isForm(request) || view == null || view.getViewName() == null || !view.getViewName().startsWith(REDIRECT)) {
+    public void postHandle(
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView view) {
+        if (!isForm(request)
+                || view == null
+                || view.getViewName() == null
+                || !view.getViewName().startsWith(REDIRECT)) {
             return;
         }
-        Notice notice = RequestContextUtils.getOutputFlashMap(request).get(Notice.NAME) instanceof Notice said ? said : null;
-        oneTime.answer(Current.stillroom(), request, new OneTime.Answer(view.getViewName().substring(REDIRECT.length()), notice));
+        Notice notice =
+                RequestContextUtils.getOutputFlashMap(request).get(Notice.NAME) instanceof Notice said ? said : null;
+        oneTime.answer(
+                Current.stillroom(),
+                request,
+                new OneTime.Answer(view.getViewName().substring(REDIRECT.length()), notice));
     }
 
     private static boolean isForm(HttpServletRequest request) {

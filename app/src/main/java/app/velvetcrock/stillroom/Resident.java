@@ -37,7 +37,9 @@ class Resident {
     String week;
 
     Instant createdAt;
-    @Nullable Instant removedAt;
+
+    @Nullable
+    Instant removedAt;
 
     protected Resident() {}
 

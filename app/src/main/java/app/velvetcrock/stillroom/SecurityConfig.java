@@ -14,11 +14,22 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 @Configuration
 class SecurityConfig {
 
-    private static final String POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
-            + "connect-src 'self'; form-action 'self'; manifest-src 'self'; base-uri 'none'; frame-ancestors 'none'";
+    private static final String POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+                    + "connect-src 'self'; form-action 'self'; manifest-src 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     private static final String[] OPEN = {
-        "/sign-in", "/sign-up", "/demo-entry", "/error", "/actuator/health", "/css/**", "/js/**", "/vendor/**", "/fonts/**", "/favicon.svg", "/feed/*"
+        "/sign-in",
+        "/sign-up",
+        "/demo-entry",
+        "/error",
+        "/actuator/health",
+        "/css/**",
+        "/js/**",
+        "/vendor/**",
+        "/fonts/**",
+        "/favicon.svg",
+        "/feed/*"
     };
 
     @Bean
@@ -28,7 +39,8 @@ class SecurityConfig {
 
     @Bean
     SecurityFilterChain pages(HttpSecurity http, SignInLimit limit) throws Exception {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers(OPEN).permitAll().anyRequest().authenticated())
+        return http.authorizeHttpRequests(requests ->
+                        requests.requestMatchers(OPEN).permitAll().anyRequest().authenticated())
                 .formLogin(form -> form.loginPage("/sign-in")
                         .usernameParameter("email")
                         .failureUrl("/sign-in?again")

@@ -18,6 +18,8 @@ class Sessions {
     /** Signs somebody out everywhere but on the device this is asked from. */
     void endOthers(String email, HttpServletRequest request) {
         String here = request.getSession(true).getId();
-        sessions.findByPrincipalName(email).keySet().stream().filter(id -> !id.equals(here)).forEach(sessions::deleteById);
+        sessions.findByPrincipalName(email).keySet().stream()
+                .filter(id -> !id.equals(here))
+                .forEach(sessions::deleteById);
     }
 }

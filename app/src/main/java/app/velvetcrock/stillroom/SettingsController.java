@@ -25,7 +25,8 @@ class SettingsController {
     private final SignInLimit limit;
     private final Sessions sessions;
 
-    SettingsController(Households households, People people, Passwords passwords, SignInLimit limit, Sessions sessions) {
+    SettingsController(
+            Households households, People people, Passwords passwords, SignInLimit limit, Sessions sessions) {
         this.households = households;
         this.people = people;
         this.passwords = passwords;
@@ -44,7 +45,10 @@ class SettingsController {
     @GetMapping("/settings")
     String settings(Model model) {
         House house = households.current();
-        return page(model, new SettingsForm(HouseForm.of(house.settings()), house.theme().name(), house.version()), new Fields(house.reader()));
+        return page(
+                model,
+                new SettingsForm(HouseForm.of(house.settings()), house.theme().name(), house.version()),
+                new Fields(house.reader()));
     }
 
     @PostMapping("/settings")
@@ -59,8 +63,11 @@ class SettingsController {
                 return "redirect:/settings";
             } catch (OptimisticLockingFailureException overtaken) {
                 House theirs = households.current();
-                fields.trouble("house.household", "Somebody changed the settings meanwhile (now “%s”). Yours are still here: look, then keep them again."
-                        .formatted(theirs.settings().name()), "");
+                fields.trouble(
+                        "house.household",
+                        "Somebody changed the settings meanwhile (now “%s”). Yours are still here: look, then keep them again."
+                                .formatted(theirs.settings().name()),
+                        "");
                 response.setStatus(409);
                 return page(model, new SettingsForm(form.house(), form.theme(), theirs.version()), fields);
             }
@@ -70,24 +77,41 @@ class SettingsController {
     }
 
     @PostMapping("/settings/password")
-    String password(@Nullable String oldPassword, @Nullable String newPassword, Model model, HttpServletRequest request, HttpServletResponse response, RedirectAttributes after) {
+    String password(
+            @Nullable String oldPassword,
+            @Nullable String newPassword,
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            RedirectAttributes after) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
         SignedIn person = Current.person();
-        passwords.check(fields, "newPassword", newPassword, List.of(person.name(), person.email(), house.settings().name()));
+        passwords.check(
+                fields,
+                "newPassword",
+                newPassword,
+                List.of(person.name(), person.email(), house.settings().name()));
         if (fields.isClear() && !limit.mayTry(person.email(), request.getRemoteAddr())) {
-            fields.trouble("oldPassword", "Too many wrong passwords from here. Wait a little.", "it again in some minutes");
-        } else if (fields.isClear() && !people.changePassword(Objects.requireNonNullElse(oldPassword, ""), newPassword)) {
+            fields.trouble(
+                    "oldPassword", "Too many wrong passwords from here. Wait a little.", "it again in some minutes");
+        } else if (fields.isClear()
+                && !people.changePassword(Objects.requireNonNullElse(oldPassword, ""), newPassword)) {
             fields.trouble("oldPassword", "That is not the present password.", "the one you signed in with");
         }
         if (fields.isClear()) {
             limit.forget(person.email(), request.getRemoteAddr());
             sessions.endOthers(person.email(), request);
-            after.addFlashAttribute(Notice.NAME, new Notice("Password changed. Wherever else you were signed in, you are not any more.", null));
+            after.addFlashAttribute(
+                    Notice.NAME,
+                    new Notice("Password changed. Wherever else you were signed in, you are not any more.", null));
             return "redirect:/settings";
         }
         response.setStatus(422);
-        return page(model, new SettingsForm(HouseForm.of(house.settings()), house.theme().name(), house.version()), fields);
+        return page(
+                model,
+                new SettingsForm(HouseForm.of(house.settings()), house.theme().name(), house.version()),
+                fields);
     }
 
     private static String page(Model model, SettingsForm form, Fields fields) {

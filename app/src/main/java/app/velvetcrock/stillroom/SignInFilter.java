@@ -23,7 +23,8 @@ class SignInFilter extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         if (!limit.mayTry(email(request), request.getRemoteAddr())) {
             response.sendRedirect(request.getContextPath() + "/sign-in?wait");
             return;

@@ -50,20 +50,25 @@ class SignInLimit {
     boolean mayTry(String email, String address) {
         Tries pair = tries(pair(email, address));
         Tries account = tries(account(email));
-        if (tries(at(address)).count() >= PER_ADDRESS || pair.next(account.count() >= SIEGE ? FREE_WHEN_BESIEGED : FREE).isAfter(clock.instant())) {
+        if (tries(at(address)).count() >= PER_ADDRESS
+                || pair.next(account.count() >= SIEGE ? FREE_WHEN_BESIEGED : FREE)
+                        .isAfter(clock.instant())) {
             return false;
         }
         write(pair(email, address));
         write(account(email));
         write(at(address));
         // Those who came at the very same moment are all counted now; no more of them than are free go on.
-        return tries(pair(email, address)).count() <= pair.count() + 1 || tries(pair(email, address)).count() <= FREE;
+        return tries(pair(email, address)).count() <= pair.count() + 1
+                || tries(pair(email, address)).count() <= FREE;
     }
 
     /** Forgets what somebody who got in got wrong from there. */
     void forget(String email, String address) {
         int wrong = tries(pair(email, address)).count();
-        sql.sql("delete from sign_in_attempt where who = :who").param("who", pair(email, address)).update();
+        sql.sql("delete from sign_in_attempt where who = :who")
+                .param("who", pair(email, address))
+                .update();
         forgetLatest(account(email), wrong);
         forgetLatest(at(address), wrong);
     }
@@ -79,7 +84,11 @@ class SignInLimit {
     }
 
     private void forgetLatest(String who, int many) {
-        sql.sql("delete from sign_in_attempt where ctid in (select ctid from sign_in_attempt where who = :who order by at desc limit :many)").param("who", who).param("many", many).update();
+        sql.sql(
+                        "delete from sign_in_attempt where ctid in (select ctid from sign_in_attempt where who = :who order by at desc limit :many)")
+                .param("who", who)
+                .param("many", many)
+                .update();
     }
 
     /** How often within the window, and when last. */
@@ -96,13 +105,26 @@ class SignInLimit {
     }
 
     private Tries tries(String who) {
-        return sql.sql("select count(*), max(at) from sign_in_attempt where who = :who and at > :since").param("who", who).param("since", Timestamp.from(clock.instant().minus(WINDOW)))
-                .query((row, n) -> new Tries(row.getInt(1), row.getTimestamp(2) == null ? Instant.EPOCH : row.getTimestamp(2).toInstant())).single();
+        return sql.sql("select count(*), max(at) from sign_in_attempt where who = :who and at > :since")
+                .param("who", who)
+                .param("since", Timestamp.from(clock.instant().minus(WINDOW)))
+                .query((row, n) -> new Tries(
+                        row.getInt(1),
+                        row.getTimestamp(2) == null
+                                ? Instant.EPOCH
+                                : row.getTimestamp(2).toInstant()))
+                .single();
     }
 
     private void write(String who) {
-        sql.sql("delete from sign_in_attempt where who = :who and at < :since").param("who", who).param("since", Timestamp.from(clock.instant().minus(WINDOW))).update();
-        sql.sql("insert into sign_in_attempt (who, at) values (:who, :at)").param("who", who).param("at", Timestamp.from(clock.instant())).update();
+        sql.sql("delete from sign_in_attempt where who = :who and at < :since")
+                .param("who", who)
+                .param("since", Timestamp.from(clock.instant().minus(WINDOW)))
+                .update();
+        sql.sql("insert into sign_in_attempt (who, at) values (:who, :at)")
+                .param("who", who)
+                .param("at", Timestamp.from(clock.instant()))
+                .update();
     }
 
     private static String pair(String email, String address) {
@@ -120,7 +142,10 @@ class SignInLimit {
     /** Hashed, since what is typed may be of any length and is nobody's business later. */
     private static String key(String kind, String of) {
         try {
-            return kind + " " + HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(of.getBytes(StandardCharsets.UTF_8)));
+            return kind + " "
+                    + HexFormat.of()
+                            .formatHex(
+                                    MessageDigest.getInstance("SHA-256").digest(of.getBytes(StandardCharsets.UTF_8)));
         } catch (NoSuchAlgorithmException everyJavaHasIt) {
             throw new IllegalStateException(everyJavaHasIt);
         }

@@ -5,13 +5,13 @@ import app.velvetcrock.web.NotHere;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.InetAddress;
+import java.net.UnknownHostException;
 import java.util.Collections;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import java.net.UnknownHostException;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -42,7 +42,8 @@ class SignUpController {
     }
 
     /** The sign-up form as sent. */
-    record SignUpForm(@Nullable String name, @Nullable String email, @Nullable String password, @Nullable HouseForm house) {
+    record SignUpForm(
+            @Nullable String name, @Nullable String email, @Nullable String password, @Nullable HouseForm house) {
 
         SignUpForm {
             house = HouseForm.orBlank(house);
@@ -60,7 +61,10 @@ class SignUpController {
 
     @GetMapping("/sign-up")
     String signUp(Model model) {
-        return form(model, new SignUpForm("", "", "", HouseForm.usual()), new Fields(House.usual().reader()));
+        return form(
+                model,
+                new SignUpForm("", "", "", HouseForm.usual()),
+                new Fields(House.usual().reader()));
     }
 
     @PostMapping("/sign-up")
@@ -69,14 +73,22 @@ class SignUpController {
         Optional<String> name = fields.words("name", form.name(), 80);
         Optional<HouseSettings> settings = form.house().read(fields);
         checkEmail(fields, form.email());
-        passwords.check(fields, "password", form.password(), Stream.of(form.name(), form.email(), form.house().household()).filter(Objects::nonNull).toList());
+        passwords.check(
+                fields,
+                "password",
+                form.password(),
+                Stream.of(form.name(), form.email(), form.house().household())
+                        .filter(Objects::nonNull)
+                        .toList());
         if (fields.isClear() && people.isTaken(form.email())) {
             taken(fields, request);
         }
         if (fields.isClear()) {
             try {
                 SignedIn person = people.signUp(
-                        new People.NewPerson(form.email(), form.password(), name.orElseThrow()), settings.orElseThrow(), false);
+                        new People.NewPerson(form.email(), form.password(), name.orElseThrow()),
+                        settings.orElseThrow(),
+                        false);
                 enter(person, request, response);
                 return "redirect:/shelf";
             } catch (DataIntegrityViolationException taken) {
@@ -124,12 +136,15 @@ class SignUpController {
     private static void checkEmail(Fields fields, @Nullable String email) {
         fields.words("email", email, 254)
                 .filter(text -> !text.matches("[^@\\s]+@[^@\\s]+"))
-                .ifPresent(text -> fields.trouble("email", "“%s” is not an email address.".formatted(text), "something like name@example.org"));
+                .ifPresent(text -> fields.trouble(
+                        "email", "“%s” is not an email address.".formatted(text), "something like name@example.org"));
     }
 
     /** Asked from this machine itself, by one of its own names, and not handed on by anything before it. */
     private static boolean isLoopback(HttpServletRequest request) {
-        boolean forwarded = request.getHeader("Forwarded") != null || Collections.list(request.getHeaderNames()).stream().anyMatch(name -> name.toLowerCase(Locale.ROOT).startsWith("x-forwarded"));
+        boolean forwarded = request.getHeader("Forwarded") != null
+                || Collections.list(request.getHeaderNames()).stream()
+                        .anyMatch(name -> name.toLowerCase(Locale.ROOT).startsWith("x-forwarded"));
         if (forwarded || !LOOPBACK_NAMES.contains(request.getServerName())) {
             return false;
         }

@@ -7,7 +7,8 @@ import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
 
 /** Who is signed in and in which stillroom; kept in the session. */
-public record SignedIn(UUID account, UUID stillroom, String email, String name, String passwordHash) implements UserDetails {
+public record SignedIn(UUID account, UUID stillroom, String email, String name, String passwordHash)
+        implements UserDetails {
 
     @Override
     public Collection<? extends GrantedAuthority> getAuthorities() {

@@ -74,8 +74,12 @@ class Stillroom {
 
     HouseSettings settings() {
         return new HouseSettings(
-                name, new HouseholdUnits(unitSystem, cups, temperatureScale), currency, ZoneId.of(zone),
-                Temperature.ofCelsius(pantryCelsius.doubleValue()), Temperature.ofCelsius(roomCelsius.doubleValue()));
+                name,
+                new HouseholdUnits(unitSystem, cups, temperatureScale),
+                currency,
+                ZoneId.of(zone),
+                Temperature.ofCelsius(pantryCelsius.doubleValue()),
+                Temperature.ofCelsius(roomCelsius.doubleValue()));
     }
 
     boolean heatAlone() {
@@ -95,7 +99,8 @@ class Stillroom {
     }
 
     /** When this demo household was loaded; null for a real one. */
-    @Nullable Instant demoSince() {
+    @Nullable
+    Instant demoSince() {
         return demo ? createdAt : null;
     }
 }

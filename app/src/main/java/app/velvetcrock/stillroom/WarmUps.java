@@ -21,16 +21,28 @@ public class WarmUps {
 
     /** The latest ones measured, the newest first. */
     List<Duration> latest() {
-        return sql.sql("""
+        return sql
+                .sql(
+                        """
                         select w.minutes from warm_up w where w.stillroom_id = :stillroom and not exists (
                             select 1 from batch_entry t where t.stillroom_id = w.stillroom_id and t.corrects_id = w.id)
                         order by w.id desc limit :most""")
-                .param("stillroom", Current.stillroom()).param("most", MOST).query(Integer.class).list().stream().map(Duration::ofMinutes).toList();
+                .param("stillroom", Current.stillroom())
+                .param("most", MOST)
+                .query(Integer.class)
+                .list()
+                .stream()
+                .map(Duration::ofMinutes)
+                .toList();
     }
 
     /** Keeps what a reading showed. */
     public void learn(UUID entry, Duration took) {
-        sql.sql("insert into warm_up (stillroom_id, id, minutes) values (:stillroom, :id, :minutes) on conflict do nothing")
-                .param("stillroom", Current.stillroom()).param("id", entry).param("minutes", took.toMinutes()).update();
+        sql.sql(
+                        "insert into warm_up (stillroom_id, id, minutes) values (:stillroom, :id, :minutes) on conflict do nothing")
+                .param("stillroom", Current.stillroom())
+                .param("id", entry)
+                .param("minutes", took.toMinutes())
+                .update();
     }
 }

@@ -22,7 +22,8 @@ class BatchNumbers {
         Map<UUID, Integer> numbers = new HashMap<>();
         if (!batches.isEmpty()) {
             sql.sql("select id, number from batch where stillroom_id = :stillroom and id in (:ids)")
-                    .param("stillroom", Current.stillroom()).param("ids", batches)
+                    .param("stillroom", Current.stillroom())
+                    .param("ids", batches)
                     .query(row -> {
                         numbers.put(row.getObject("id", UUID.class), row.getInt("number"));
                     });

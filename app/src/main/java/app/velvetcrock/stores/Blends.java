@@ -43,14 +43,30 @@ public class Blends {
     /** What a blend would be. */
     static CarrierKind kind(String name, List<Part> parts) {
         double grams = parts.stream().mapToDouble(part -> part.mass().grams()).sum();
-        double millilitres = parts.stream().mapToDouble(part -> part.carrier().density().volumeOf(part.mass()).millilitres()).sum();
-        int months = parts.stream().mapToInt(part -> part.carrier().kind().monthsOpened()).min().orElseThrow();
+        double millilitres = parts.stream()
+                .mapToDouble(
+                        part -> part.carrier().density().volumeOf(part.mass()).millilitres())
+                .sum();
+        int months = parts.stream()
+                .mapToInt(part -> part.carrier().kind().monthsOpened())
+                .min()
+                .orElseThrow();
         boolean estimate = parts.stream().anyMatch(part -> part.carrier().kind().densityIsEstimate());
         // A blend is wholly melted where its hardest part is; what the others do to that is not held.
-        Optional<Temperature> melting = parts.stream().flatMap(part -> part.carrier().kind().melting().stream()).max(Comparator.naturalOrder());
+        Optional<Temperature> melting = parts.stream()
+                .flatMap(part -> part.carrier().kind().melting().stream())
+                .max(Comparator.naturalOrder());
         Set<String> traits = new TreeSet<>();
         parts.forEach(part -> traits.addAll(part.carrier().kind().traits()));
-        return new CarrierKind("", name, Density.ofGramsPerMillilitre(grams / millilitres), estimate, months, melting, "#000000", traits);
+        return new CarrierKind(
+                "",
+                name,
+                Density.ofGramsPerMillilitre(grams / millilitres),
+                estimate,
+                months,
+                melting,
+                "#000000",
+                traits);
     }
 
     /** Pours them together; the new lot ends with its shortest part and bears what they cost. */
@@ -63,11 +79,27 @@ public class Blends {
         lot.density = Stores.decimal(kind.density());
         lot.openedOn = today;
         lot.origin = Origin.MADE;
-        lot.bestBefore = parts.stream().map(part -> bottle(part.carrier()).end(today)).min(Comparator.naturalOrder()).orElseThrow();
-        List<Lot> from = parts.stream().sorted(Comparator.comparing(part -> part.carrier().id())).map(part -> lots.lock(part.carrier().id()).orElseThrow(() -> new NotHere("that bottle"))).toList();
+        lot.bestBefore = parts.stream()
+                .map(part -> bottle(part.carrier()).end(today))
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+        List<Lot> from = parts.stream()
+                .sorted(Comparator.comparing(part -> part.carrier().id()))
+                .map(part -> lots.lock(part.carrier().id()).orElseThrow(() -> new NotHere("that bottle")))
+                .toList();
         boolean priced = from.stream().allMatch(bottle -> bottle.priceMinor != null);
-        lot.bear(priced ? Optional.of(parts.stream().mapToDouble(part -> from.stream().filter(f -> f.id.equals(part.carrier().id())).findFirst().orElseThrow()
-                .costOf(part.mass().toMilligrams()).orElse(0.0)).sum()) : Optional.empty(), sum);
+        lot.bear(
+                priced
+                        ? Optional.of(parts.stream()
+                                .mapToDouble(part -> from.stream()
+                                        .filter(f -> f.id.equals(part.carrier().id()))
+                                        .findFirst()
+                                        .orElseThrow()
+                                        .costOf(part.mass().toMilligrams())
+                                        .orElse(0.0))
+                                .sum())
+                        : Optional.empty(),
+                sum);
         lots.saveAndFlush(lot);
         Ledger.Why why = Ledger.Why.ofDeed(Cause.BLENDED, deed, clock.instant(), "");
         parts.forEach(part -> {
@@ -80,7 +112,9 @@ public class Blends {
 
     @Transactional(readOnly = true)
     public Optional<Stock.OfCarrier> bottle(UUID id) {
-        return stores.carriers().stream().filter(carrier -> carrier.id().equals(id)).findFirst();
+        return stores.carriers().stream()
+                .filter(carrier -> carrier.id().equals(id))
+                .findFirst();
     }
 
     private static Bottle bottle(Stock.OfCarrier carrier) {

@@ -39,7 +39,8 @@ public class Catalogue {
     private final LotRepository lots;
     private final Clock clock;
 
-    Catalogue(Materia materia, OwnHerbRepository herbs, OwnCarrierRepository carriers, LotRepository lots, Clock clock) {
+    Catalogue(
+            Materia materia, OwnHerbRepository herbs, OwnCarrierRepository carriers, LotRepository lots, Clock clock) {
         this.materia = materia;
         this.herbs = herbs;
         this.carriers = carriers;
@@ -50,16 +51,22 @@ public class Catalogue {
     /** Every herb by name, the household's own in place of the shipped one it corrects. */
     @Transactional(readOnly = true)
     public List<HerbKind> herbs() {
-        Map<String, HerbKind> all = materia.herbs().stream().collect(Collectors.toMap(HerbKind::key, kind -> kind, (a, b) -> b, LinkedHashMap::new));
+        Map<String, HerbKind> all = materia.herbs().stream()
+                .collect(Collectors.toMap(HerbKind::key, kind -> kind, (a, b) -> b, LinkedHashMap::new));
         herbs.all().forEach(own -> all.put(own.key, kind(own)));
-        return all.values().stream().sorted(Comparator.comparing(HerbKind::common)).toList();
+        return all.values().stream()
+                .sorted(Comparator.comparing(HerbKind::common))
+                .toList();
     }
 
     @Transactional(readOnly = true)
     public List<CarrierKind> carriers() {
-        Map<String, CarrierKind> all = materia.carriers().stream().collect(Collectors.toMap(CarrierKind::key, kind -> kind, (a, b) -> b, LinkedHashMap::new));
+        Map<String, CarrierKind> all = materia.carriers().stream()
+                .collect(Collectors.toMap(CarrierKind::key, kind -> kind, (a, b) -> b, LinkedHashMap::new));
         carriers.all().forEach(own -> all.put(own.key, kind(own)));
-        return all.values().stream().sorted(Comparator.comparing(CarrierKind::common)).toList();
+        return all.values().stream()
+                .sorted(Comparator.comparing(CarrierKind::common))
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -78,10 +85,16 @@ public class Catalogue {
     @Transactional(readOnly = true)
     List<Named> names() {
         List<Named> names = new ArrayList<>();
-        herbs().forEach(herb -> names.add(new Named(herb.common(), "herb", Stores.words(herb.common(), herb.botanical(), herb.synonyms()))));
-        carriers().forEach(carrier -> names.add(new Named(carrier.common(), "carrier", Stores.words(carrier.common(), "", List.of()))));
-        materia.supplies().forEach(supply -> names.add(
-                new Named(supply.common(), supply.type().word(), Stores.words(supply.common(), supply.botanical(), supply.synonyms()))));
+        herbs().forEach(herb -> names.add(
+                new Named(herb.common(), "herb", Stores.words(herb.common(), herb.botanical(), herb.synonyms()))));
+        carriers()
+                .forEach(carrier -> names.add(
+                        new Named(carrier.common(), "carrier", Stores.words(carrier.common(), "", List.of()))));
+        materia.supplies()
+                .forEach(supply -> names.add(new Named(
+                        supply.common(),
+                        supply.type().word(),
+                        Stores.words(supply.common(), supply.botanical(), supply.synonyms()))));
         return names;
     }
 
@@ -120,8 +133,18 @@ public class Catalogue {
         if (!shipped && lots.isStored(key)) {
             throw new Refused("Something of this was stored, so it stays in the catalogue.");
         }
-        boolean herb = herbs.byKey(key).map(own -> { herbs.delete(own); return true; }).orElse(false);
-        boolean carrier = carriers.byKey(key).map(own -> { carriers.delete(own); return true; }).orElse(false);
+        boolean herb = herbs.byKey(key)
+                .map(own -> {
+                    herbs.delete(own);
+                    return true;
+                })
+                .orElse(false);
+        boolean carrier = carriers.byKey(key)
+                .map(own -> {
+                    carriers.delete(own);
+                    return true;
+                })
+                .orElse(false);
         if (!herb && !carrier) {
             throw new NotHere("that kind");
         }
@@ -137,19 +160,26 @@ public class Catalogue {
     }
 
     static Set<String> split(String traits) {
-        return Arrays.stream(traits.split(",")).filter(trait -> !trait.isBlank()).collect(Collectors.toCollection(TreeSet::new));
+        return Arrays.stream(traits.split(","))
+                .filter(trait -> !trait.isBlank())
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     /** A key of plain letters that no shipped kind has. */
     static String newKey(String common) {
-        String plain = Normalizer.normalize(common, Normalizer.Form.NFD).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+        String plain = Normalizer.normalize(common, Normalizer.Form.NFD)
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-|-$", "");
         String key = OWN + (plain.isEmpty() ? Integer.toHexString(common.hashCode()) : plain);
         return key.substring(0, Math.min(LONGEST_KEY, key.length()));
     }
 
     private HerbKind kind(OwnHerb own) {
         Optional<HerbKind> shipped = materia.herb(own.key);
-        return own.kind(shipped.map(HerbKind::tint).orElse(HERB_TINT), shipped.map(HerbKind::synonyms).orElse(List.of()));
+        return own.kind(
+                shipped.map(HerbKind::tint).orElse(HERB_TINT),
+                shipped.map(HerbKind::synonyms).orElse(List.of()));
     }
 
     private CarrierKind kind(OwnCarrier own) {

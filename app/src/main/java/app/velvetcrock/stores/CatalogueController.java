@@ -31,7 +31,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class CatalogueController {
 
     /** Traits that steer methods rather than warn, with their words. */
-    private static final Set<String> OF_CARRIERS = Set.of("tree-nut", "sesame", "coconut", "peanut", "soy", "gluten", "newborn-skin", "self-heating");
+    private static final Set<String> OF_CARRIERS =
+            Set.of("tree-nut", "sesame", "coconut", "peanut", "soy", "gluten", "newborn-skin", "self-heating");
 
     private final Catalogue catalogue;
     private final Cautions cautions;
@@ -39,7 +40,8 @@ class CatalogueController {
     private final Households households;
     private final OneTime oneTime;
 
-    CatalogueController(Catalogue catalogue, Cautions cautions, Materia materia, Households households, OneTime oneTime) {
+    CatalogueController(
+            Catalogue catalogue, Cautions cautions, Materia materia, Households households, OneTime oneTime) {
         this.catalogue = catalogue;
         this.cautions = cautions;
         this.materia = materia;
@@ -98,7 +100,11 @@ class CatalogueController {
             work.run();
             return "/stores/catalogue";
         });
-        after.addFlashAttribute(Notice.NAME, new Notice(name + " stands in your catalogue. Batches already begun keep the figures they began with.", null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        name + " stands in your catalogue. Batches already begun keep the figures they began with.",
+                        null));
         return "redirect:" + to;
     }
 
@@ -108,11 +114,32 @@ class CatalogueController {
         model.addAttribute("none", fields());
         String only = String.valueOf(model.asMap().getOrDefault("q", "")).toLowerCase(Locale.ROOT);
         model.addAttribute("q", only);
-        model.addAttribute("herbs", catalogue.herbs().stream().filter(herb -> Stores.words(herb.common(), herb.botanical(), herb.synonyms()).contains(only)).toList());
-        model.addAttribute("carriers", catalogue.carriers().stream().filter(carrier -> carrier.common().toLowerCase(Locale.ROOT).contains(only)).toList());
-        List<SupplyKind> supplies = materia.supplies().stream().filter(kind -> Stores.words(kind.common(), kind.botanical(), kind.synonyms()).contains(only)).toList();
-        model.addAttribute("supplies", supplies.stream().filter(kind -> kind.type() != SupplyType.ESSENTIAL_OIL).toList());
-        model.addAttribute("essential", supplies.stream().filter(kind -> kind.type() == SupplyType.ESSENTIAL_OIL).toList());
+        model.addAttribute(
+                "herbs",
+                catalogue.herbs().stream()
+                        .filter(herb -> Stores.words(herb.common(), herb.botanical(), herb.synonyms())
+                                .contains(only))
+                        .toList());
+        model.addAttribute(
+                "carriers",
+                catalogue.carriers().stream()
+                        .filter(carrier ->
+                                carrier.common().toLowerCase(Locale.ROOT).contains(only))
+                        .toList());
+        List<SupplyKind> supplies = materia.supplies().stream()
+                .filter(kind -> Stores.words(kind.common(), kind.botanical(), kind.synonyms())
+                        .contains(only))
+                .toList();
+        model.addAttribute(
+                "supplies",
+                supplies.stream()
+                        .filter(kind -> kind.type() != SupplyType.ESSENTIAL_OIL)
+                        .toList());
+        model.addAttribute(
+                "essential",
+                supplies.stream()
+                        .filter(kind -> kind.type() == SupplyType.ESSENTIAL_OIL)
+                        .toList());
         model.addAttribute("refused", String.join(", ", cautions.refused()));
         model.addAttribute("own", catalogue.ownKeys());
         model.addAttribute("parts", Part.values());

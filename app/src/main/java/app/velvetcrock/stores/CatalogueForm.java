@@ -23,8 +23,16 @@ import org.jspecify.annotations.Nullable;
  * @param ratio "1:5", or the millilitres alone
  */
 record CatalogueForm(
-        @Nullable UUID key, String corrects, @Nullable String common, @Nullable String botanical, @Nullable String part,
-        @Nullable String ratio, @Nullable String density, @Nullable String months, @Nullable String melting, @Nullable List<String> traits) {
+        @Nullable UUID key,
+        String corrects,
+        @Nullable String common,
+        @Nullable String botanical,
+        @Nullable String part,
+        @Nullable String ratio,
+        @Nullable String density,
+        @Nullable String months,
+        @Nullable String melting,
+        @Nullable List<String> traits) {
 
     private static final int LONGEST_NAME = 80;
     private static final double LEAST_RATIO = 1;
@@ -42,13 +50,31 @@ record CatalogueForm(
     }
 
     static CatalogueForm of(HerbKind kind) {
-        return new CatalogueForm(null, kind.key(), kind.common(), kind.botanical(), kind.part().name(), "1:" + Decimals.upTo(kind.usualRatio(), 1), "", "", "",
+        return new CatalogueForm(
+                null,
+                kind.key(),
+                kind.common(),
+                kind.botanical(),
+                kind.part().name(),
+                "1:" + Decimals.upTo(kind.usualRatio(), 1),
+                "",
+                "",
+                "",
                 List.copyOf(kind.traits()));
     }
 
     static CatalogueForm of(CarrierKind kind) {
-        return new CatalogueForm(null, kind.key(), kind.common(), "", "", "", Decimals.upTo(kind.density().gramsPerMillilitre(), 3),
-                String.valueOf(kind.monthsOpened()), kind.melting().map(t -> Decimals.upTo(t.celsius(), 0) + " C").orElse(""), List.copyOf(kind.traits()));
+        return new CatalogueForm(
+                null,
+                kind.key(),
+                kind.common(),
+                "",
+                "",
+                "",
+                Decimals.upTo(kind.density().gramsPerMillilitre(), 3),
+                String.valueOf(kind.monthsOpened()),
+                kind.melting().map(t -> Decimals.upTo(t.celsius(), 0) + " C").orElse(""),
+                List.copyOf(kind.traits()));
     }
 
     static CatalogueForm empty() {
@@ -61,12 +87,21 @@ record CatalogueForm(
 
     Optional<HerbKind> herb(Fields fields, Cautions cautions) {
         Optional<String> name = name(fields, cautions);
-        Optional<String> latin = fields.optionalWords("botanical", botanical, LONGEST_NAME).filter(typed -> isSafe(fields, "botanical", typed, cautions));
+        Optional<String> latin = fields.optionalWords("botanical", botanical, LONGEST_NAME)
+                .filter(typed -> isSafe(fields, "botanical", typed, cautions));
         Optional<Part> used = fields.oneOf("part", Part.class, part);
         Optional<Double> usual = number(fields, "ratio", ratio == null ? "" : after("1:", ratio), "1:5 or 1:10")
                 .filter(value -> within(fields, "ratio", value, LEAST_RATIO, MOST_RATIO, "mL to a gram"));
         return fields.isClear()
-                ? Optional.of(new HerbKind(corrects, name.orElseThrow(), latin.orElseThrow(), List.of(), used.orElseThrow(), usual.orElseThrow(), "#000000", chosen()))
+                ? Optional.of(new HerbKind(
+                        corrects,
+                        name.orElseThrow(),
+                        latin.orElseThrow(),
+                        List.of(),
+                        used.orElseThrow(),
+                        usual.orElseThrow(),
+                        "#000000",
+                        chosen()))
                 : Optional.empty();
     }
 
@@ -75,11 +110,21 @@ record CatalogueForm(
         Optional<Double> weight = number(fields, "density", density == null ? "" : before("g/mL", density), "0.917")
                 .filter(value -> within(fields, "density", value, LEAST_DENSITY, MOST_DENSITY, "g/mL"));
         Optional<Integer> keeps = fields.whole("months", months, 1, MOST_MONTHS, "months");
-        Optional<Temperature> melts = melting == null || melting.isBlank() ? Optional.empty()
-                : fields.amount("melting", melting, Expect.TEMPERATURE).map(read -> (Temperature) read.amount().middle())
+        Optional<Temperature> melts = melting == null || melting.isBlank()
+                ? Optional.empty()
+                : fields.amount("melting", melting, Expect.TEMPERATURE)
+                        .map(read -> (Temperature) read.amount().middle())
                         .filter(read -> within(fields, "melting", read.celsius(), 0, MOST_MELTING, "°C"));
         return fields.isClear()
-                ? Optional.of(new CarrierKind(corrects, name.orElseThrow(), Density.ofGramsPerMillilitre(weight.orElseThrow()), false, keeps.orElseThrow(), melts, "#000000", chosen()))
+                ? Optional.of(new CarrierKind(
+                        corrects,
+                        name.orElseThrow(),
+                        Density.ofGramsPerMillilitre(weight.orElseThrow()),
+                        false,
+                        keeps.orElseThrow(),
+                        melts,
+                        "#000000",
+                        chosen()))
                 : Optional.empty();
     }
 
@@ -93,7 +138,10 @@ record CatalogueForm(
 
     private static boolean isSafe(Fields fields, String field, String typed, Cautions cautions) {
         Optional<String> refusal = cautions.refusal(typed);
-        refusal.ifPresent(plant -> fields.trouble(field, "This names %s, which is poisonous, also through the skin. It is not kept here.".formatted(plant), "another plant"));
+        refusal.ifPresent(plant -> fields.trouble(
+                field,
+                "This names %s, which is poisonous, also through the skin. It is not kept here.".formatted(plant),
+                "another plant"));
         return refusal.isEmpty();
     }
 
@@ -102,7 +150,10 @@ record CatalogueForm(
             return Optional.empty();
         }
         if (!typed.matches("\\d{1,4}([.,]\\d{1,4})?")) {
-            fields.trouble(field, typed.isEmpty() ? "Nothing is written here yet." : "“%s”: that is not a number.".formatted(typed), example);
+            fields.trouble(
+                    field,
+                    typed.isEmpty() ? "Nothing is written here yet." : "“%s”: that is not a number.".formatted(typed),
+                    example);
             return Optional.empty();
         }
         return Optional.of(Double.valueOf(typed.replace(',', '.')));
@@ -115,13 +166,18 @@ record CatalogueForm(
 
     private static String before(String end, String typed) {
         String text = typed.strip();
-        return text.endsWith(end) ? text.substring(0, text.length() - end.length()).strip() : text;
+        return text.endsWith(end)
+                ? text.substring(0, text.length() - end.length()).strip()
+                : text;
     }
 
     private static boolean within(Fields fields, String field, double value, double least, double most, String unit) {
         if (value < least || value > most) {
-            fields.trouble(field, "Understood as %s %s; it must be between %s and %s.".formatted(
-                    Decimals.upTo(value, 3), unit, Decimals.upTo(least, 2), Decimals.upTo(most, 2)), "something in between");
+            fields.trouble(
+                    field,
+                    "Understood as %s %s; it must be between %s and %s."
+                            .formatted(Decimals.upTo(value, 3), unit, Decimals.upTo(least, 2), Decimals.upTo(most, 2)),
+                    "something in between");
             return false;
         }
         return true;

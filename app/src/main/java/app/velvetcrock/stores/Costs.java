@@ -41,24 +41,35 @@ public class Costs {
     /** What a batch's herb and oil cost; absent where no price at all is known. */
     @Transactional(readOnly = true)
     public Optional<Cost> ofBatch(UUID batch) {
-        return of(movements.usedIn(batch).stream().map(m -> new Taken(m.lotId, -m.amount)).toList());
+        return of(movements.usedIn(batch).stream()
+                .map(m -> new Taken(m.lotId, -m.amount))
+                .toList());
     }
 
     /** What some lots' parts cost, each by its lot's mean cost. */
     @Transactional(readOnly = true)
     public Optional<Cost> of(List<Taken> taken) {
-        Map<UUID, Lot> byId = lots.among(taken.stream().map(Taken::lot).collect(Collectors.toSet())).stream().collect(Collectors.toMap(lot -> lot.id, Function.identity()));
-        List<Taken> here = taken.stream().filter(part -> byId.containsKey(part.lot())).toList();
-        List<String> unpriced = here.stream().map(part -> byId.get(part.lot())).filter(lot -> lot.priceMinor == null).map(lot -> lot.name).distinct().toList();
+        Map<UUID, Lot> byId = lots.among(taken.stream().map(Taken::lot).collect(Collectors.toSet())).stream()
+                .collect(Collectors.toMap(lot -> lot.id, Function.identity()));
+        List<Taken> here =
+                taken.stream().filter(part -> byId.containsKey(part.lot())).toList();
+        List<String> unpriced = here.stream()
+                .map(part -> byId.get(part.lot()))
+                .filter(lot -> lot.priceMinor == null)
+                .map(lot -> lot.name)
+                .distinct()
+                .toList();
         boolean any = here.stream().anyMatch(part -> byId.get(part.lot()).priceMinor != null);
-        Map<UUID, Long> amounts = here.stream().collect(Collectors.groupingBy(Taken::lot, LinkedHashMap::new, Collectors.summingLong(Taken::amount)));
+        Map<UUID, Long> amounts = here.stream()
+                .collect(Collectors.groupingBy(Taken::lot, LinkedHashMap::new, Collectors.summingLong(Taken::amount)));
         double sum = 0;
         List<Line> lines = new ArrayList<>();
         for (Map.Entry<UUID, Long> part : amounts.entrySet()) {
             Lot lot = byId.get(part.getKey());
             Optional<Double> cost = lot.costOf(part.getValue());
             sum += cost.orElse(0.0);
-            cost.ifPresent(minor -> lines.add(new Line(lot.name, Mass.ofMilligrams(part.getValue()), Math.round(minor))));
+            cost.ifPresent(
+                    minor -> lines.add(new Line(lot.name, Mass.ofMilligrams(part.getValue()), Math.round(minor))));
         }
         return any ? Optional.of(new Cost(Math.round(sum), unpriced, lines)) : Optional.empty();
     }

@@ -41,12 +41,16 @@ class Drying {
     long scaleMilligrams;
 
     /** The dried lot it became; null while it dries. */
-    @Nullable UUID driedLot;
+    @Nullable
+    UUID driedLot;
 
     /** The deed of its taking down, by which that can be taken back. */
-    @Nullable UUID deed;
+    @Nullable
+    UUID deed;
 
-    @Nullable Instant endedAt;
+    @Nullable
+    Instant endedAt;
+
     Instant createdAt;
 
     protected Drying() {}
@@ -61,6 +65,10 @@ class Drying {
     }
 
     DryingStart start() {
-        return new DryingStart(startedAt, Mass.ofMilligrams(startMilligrams), new WaterContent(water.doubleValue()), Mass.ofMilligrams(scaleMilligrams));
+        return new DryingStart(
+                startedAt,
+                Mass.ofMilligrams(startMilligrams),
+                new WaterContent(water.doubleValue()),
+                Mass.ofMilligrams(scaleMilligrams));
     }
 }

@@ -26,7 +26,13 @@ class FinderController {
     private final Households households;
     private final java.time.Clock clock;
 
-    FinderController(StoreSearch search, RecipeBox box, LotSheets sheets, Stores stores, Households households, java.time.Clock clock) {
+    FinderController(
+            StoreSearch search,
+            RecipeBox box,
+            LotSheets sheets,
+            Stores stores,
+            Households households,
+            java.time.Clock clock) {
         this.search = search;
         this.box = box;
         this.sheets = sheets;
@@ -53,7 +59,12 @@ class FinderController {
         if (!typed.isBlank()) {
             Optional<Thing> thing = thing(wanted);
             if (thing.isEmpty()) {
-                fields.trouble("of", wanted.isEmpty() ? "Nothing is written here yet." : "“%s” is neither stored nor in the catalogue.".formatted(wanted), "olive oil or dried nettle");
+                fields.trouble(
+                        "of",
+                        wanted.isEmpty()
+                                ? "Nothing is written here yet."
+                                : "“%s” is neither stored nor in the catalogue.".formatted(wanted),
+                        "olive oil or dried nettle");
             } else {
                 fields.massOf("amount", typed, thing.get().expect(), thing.get().known())
                         .filter(read -> isSensible(fields, read.mass()))
@@ -72,9 +83,15 @@ class FinderController {
     /** A heap of herb is only estimated until a cup of that very lot was weighed. */
     private boolean estimated(String wanted) {
         try {
-            return sheets.of(UUID.fromString(wanted), households.current().dayOf(clock.instant())).herb().filter(herb -> !herb.weighedBulk()).isPresent();
+            return sheets.of(UUID.fromString(wanted), households.current().dayOf(clock.instant()))
+                    .herb()
+                    .filter(herb -> !herb.weighedBulk())
+                    .isPresent();
         } catch (IllegalArgumentException noId) {
-            return box.things().find(wanted).filter(thing -> thing.role() == Thing.Role.HERB).isPresent();
+            return box.things()
+                    .find(wanted)
+                    .filter(thing -> thing.role() == Thing.Role.HERB)
+                    .isPresent();
         }
     }
 
@@ -90,15 +107,26 @@ class FinderController {
     private Optional<Thing> thing(String wanted) {
         Things things = box.things();
         try {
-            LotSheet sheet = sheets.of(UUID.fromString(wanted), households.current().dayOf(clock.instant()));
-            return sheet.known().map(known -> new Thing(wanted, sheet.herb().isPresent() ? Thing.Role.HERB : Thing.Role.OIL, sheet.story().name(), List.of(), known, Optional.empty()));
+            LotSheet sheet =
+                    sheets.of(UUID.fromString(wanted), households.current().dayOf(clock.instant()));
+            return sheet.known()
+                    .map(known -> new Thing(
+                            wanted,
+                            sheet.herb().isPresent() ? Thing.Role.HERB : Thing.Role.OIL,
+                            sheet.story().name(),
+                            List.of(),
+                            known,
+                            Optional.empty()));
         } catch (IllegalArgumentException noId) {
             return things.find(wanted);
         }
     }
 
     private List<String> stored() {
-        return java.util.stream.Stream.concat(stores.herbs().stream().map(herb -> herb.moisture().word() + " " + herb.name()), stores.carriers().stream().map(Stock.OfCarrier::name))
-                .distinct().toList();
+        return java.util.stream.Stream.concat(
+                        stores.herbs().stream().map(herb -> herb.moisture().word() + " " + herb.name()),
+                        stores.carriers().stream().map(Stock.OfCarrier::name))
+                .distinct()
+                .toList();
     }
 }

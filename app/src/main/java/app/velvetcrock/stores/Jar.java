@@ -50,7 +50,9 @@ class Jar {
     }
 
     Vessel vessel() {
-        return new Vessel(name, Volume.ofMicrolitres(capacityMicrolitres),
+        return new Vessel(
+                name,
+                Volume.ofMicrolitres(capacityMicrolitres),
                 Length.ofMillimetres(innerWidthMicrometres / MICROMETRES_PER_MILLIMETRE));
     }
 }

@@ -38,17 +38,21 @@ class Kit {
     String name;
 
     @Column(name = "capacity_ul")
-    @Nullable Long capacityMicrolitres;
+    @Nullable
+    Long capacityMicrolitres;
 
     @Column(name = "inner_width_um")
-    @Nullable Long innerWidthMicrometres;
+    @Nullable
+    Long innerWidthMicrometres;
 
     /** Its settings in words: "warm, low, high". */
     String settings;
 
     int pieces;
     Instant createdAt;
-    @Nullable Instant removedAt;
+
+    @Nullable
+    Instant removedAt;
 
     protected Kit() {}
 
@@ -56,7 +60,9 @@ class Kit {
         this.kind = kit.kind();
         this.name = kit.name();
         this.capacityMicrolitres = kit.capacity().map(Volume::toMicrolitres).orElse(null);
-        this.innerWidthMicrometres = kit.width().map(width -> Math.round(width.millimetres() * MICROMETRES_PER_MILLIMETRE)).orElse(null);
+        this.innerWidthMicrometres = kit.width()
+                .map(width -> Math.round(width.millimetres() * MICROMETRES_PER_MILLIMETRE))
+                .orElse(null);
         this.settings = kit.settings();
         this.pieces = kit.pieces();
         this.createdAt = createdAt;
@@ -66,12 +72,24 @@ class Kit {
     Optional<Vessel> vessel() {
         boolean holds = kind == KitKind.POT || kind == KitKind.SLOW_COOKER;
         return holds && capacityMicrolitres != null && innerWidthMicrometres != null
-                ? Optional.of(new Vessel(name, Volume.ofMicrolitres(capacityMicrolitres), Length.ofMillimetres(innerWidthMicrometres / MICROMETRES_PER_MILLIMETRE), true))
+                ? Optional.of(new Vessel(
+                        name,
+                        Volume.ofMicrolitres(capacityMicrolitres),
+                        Length.ofMillimetres(innerWidthMicrometres / MICROMETRES_PER_MILLIMETRE),
+                        true))
                 : Optional.empty();
     }
 
     KitShelf.OfKit shown() {
-        return new KitShelf.OfKit(id, new KitShelf.NewKit(kind, name, Optional.ofNullable(capacityMicrolitres).map(Volume::ofMicrolitres),
-                Optional.ofNullable(innerWidthMicrometres).map(width -> Length.ofMillimetres(width / MICROMETRES_PER_MILLIMETRE)), settings, pieces));
+        return new KitShelf.OfKit(
+                id,
+                new KitShelf.NewKit(
+                        kind,
+                        name,
+                        Optional.ofNullable(capacityMicrolitres).map(Volume::ofMicrolitres),
+                        Optional.ofNullable(innerWidthMicrometres)
+                                .map(width -> Length.ofMillimetres(width / MICROMETRES_PER_MILLIMETRE)),
+                        settings,
+                        pieces));
     }
 }

@@ -39,7 +39,12 @@ class KitController {
 
     /** A piece of kit as typed. */
     record KitForm(
-            @Nullable UUID key, @Nullable String kind, @Nullable String name, @Nullable String capacity, @Nullable String width, @Nullable String settings,
+            @Nullable UUID key,
+            @Nullable String kind,
+            @Nullable String name,
+            @Nullable String capacity,
+            @Nullable String width,
+            @Nullable String settings,
             @Nullable String pieces) {
 
         static KitForm empty() {
@@ -49,12 +54,21 @@ class KitController {
         Optional<KitShelf.NewKit> read(Fields fields) {
             Optional<KitKind> what = fields.oneOf("kind", KitKind.class, kind);
             Optional<String> called = fields.words("name", name, 80);
-            Optional<Volume> holds = capacity == null || capacity.isBlank() ? Optional.empty() : fields.capacity("capacity", capacity, 10, 50_000);
-            Optional<Length> across = width == null || width.isBlank() ? Optional.empty() : fields.length("width", width, 20, 800);
+            Optional<Volume> holds = capacity == null || capacity.isBlank()
+                    ? Optional.empty()
+                    : fields.capacity("capacity", capacity, 10, 50_000);
+            Optional<Length> across =
+                    width == null || width.isBlank() ? Optional.empty() : fields.length("width", width, 20, 800);
             Optional<String> words = fields.optionalWords("settings", settings, LONGEST_SETTINGS);
             Optional<Integer> many = fields.whole("pieces", pieces, 1, 1000, "pieces");
             return fields.isClear()
-                    ? Optional.of(new KitShelf.NewKit(what.orElseThrow(), called.orElseThrow(), holds, across, words.orElseThrow(), many.orElseThrow()))
+                    ? Optional.of(new KitShelf.NewKit(
+                            what.orElseThrow(),
+                            called.orElseThrow(),
+                            holds,
+                            across,
+                            words.orElseThrow(),
+                            many.orElseThrow()))
                     : Optional.empty();
         }
     }
@@ -73,7 +87,9 @@ class KitController {
             return page(model, form, fields);
         }
         String id = oneTime.once(Current.stillroom(), form.key(), () -> String.valueOf(kit.add(piece.get())));
-        after.addFlashAttribute(Notice.NAME, new Notice(piece.get().name() + " is in the stores.", "/stores/kit/%s/undo".formatted(id)));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(piece.get().name() + " is in the stores.", "/stores/kit/%s/undo".formatted(id)));
         return "redirect:/stores/kit";
     }
 
@@ -81,7 +97,11 @@ class KitController {
     String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
         boolean removed = back == null;
         kit.remove(id, removed);
-        after.addFlashAttribute(Notice.NAME, new Notice(removed ? "It was taken out of the kit." : "It is back.", removed ? "/stores/kit/%s/undo?back=yes".formatted(id) : null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        removed ? "It was taken out of the kit." : "It is back.",
+                        removed ? "/stores/kit/%s/undo?back=yes".formatted(id) : null));
         return "redirect:/stores/kit";
     }
 

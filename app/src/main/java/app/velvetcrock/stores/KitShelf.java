@@ -34,7 +34,8 @@ public class KitShelf {
      * @param capacity absent for what holds nothing
      * @param width inside; absent where it does not matter
      */
-    public record NewKit(KitKind kind, String name, Optional<Volume> capacity, Optional<Length> width, String settings, int pieces) {
+    public record NewKit(
+            KitKind kind, String name, Optional<Volume> capacity, Optional<Length> width, String settings, int pieces) {
 
         /** How high it is inside, where size and width tell. */
         public Optional<Length> height() {
@@ -53,7 +54,10 @@ public class KitShelf {
     /** Pots and inserts a charge can lie in, or a jar can stand in. */
     @Transactional(readOnly = true)
     public List<Stock.OfJar> pots() {
-        return kit.all().stream().flatMap(piece -> piece.vessel().map(vessel -> new Stock.OfJar(piece.id, vessel, piece.pieces, true)).stream()).toList();
+        return kit.all().stream()
+                .flatMap(piece ->
+                        piece.vessel().map(vessel -> new Stock.OfJar(piece.id, vessel, piece.pieces, true)).stream())
+                .toList();
     }
 
     /** Locks a pot's row, so that two batches started at once cannot both take the last of it. */
@@ -66,13 +70,17 @@ public class KitShelf {
     /** The sources of heat the household has listed. */
     @Transactional(readOnly = true)
     public Set<Source> sources() {
-        return kit.all().stream().flatMap(piece -> Stream.of(Source.values()).filter(source -> source.name().equals(piece.kind.name()))).collect(Collectors.toSet());
+        return kit.all().stream()
+                .flatMap(piece -> Stream.of(Source.values())
+                        .filter(source -> source.name().equals(piece.kind.name())))
+                .collect(Collectors.toSet());
     }
 
     /** How many there are of each source of heat, by its name. */
     @Transactional(readOnly = true)
     public Map<String, Integer> pieces() {
-        return kit.all().stream().collect(Collectors.toMap(piece -> piece.kind.name(), piece -> piece.pieces, Integer::sum));
+        return kit.all().stream()
+                .collect(Collectors.toMap(piece -> piece.kind.name(), piece -> piece.pieces, Integer::sum));
     }
 
     @Transactional
@@ -83,6 +91,7 @@ public class KitShelf {
     /** Takes a piece out, or puts it back. */
     @Transactional
     public void remove(UUID id, boolean removed) {
-        kit.findById(id).orElseThrow(() -> new NotHere("that piece of kit")).removedAt = removed ? clock.instant() : null;
+        kit.findById(id).orElseThrow(() -> new NotHere("that piece of kit")).removedAt =
+                removed ? clock.instant() : null;
     }
 }

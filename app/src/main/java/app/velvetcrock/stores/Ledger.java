@@ -41,7 +41,8 @@ public class Ledger {
      * @param deed what it belongs to at the stores, by which it can be moved back; null for none
      * @param note the reason in words; empty for none
      */
-    public record Why(Cause cause, @Nullable UUID batch, @Nullable UUID entry, Instant at, @Nullable UUID deed, String note) {
+    public record Why(
+            Cause cause, @Nullable UUID batch, @Nullable UUID entry, Instant at, @Nullable UUID deed, String note) {
 
         public Why(Cause cause, @Nullable UUID batch, @Nullable UUID entry, Instant at) {
             this(cause, batch, entry, at, null, "");
@@ -116,8 +117,8 @@ public class Ledger {
 
     private void move(Lot lot, long amount, Why why) {
         if (lot.balance + amount < 0) {
-            throw new Refused("There is only %s of “%s” left, and this needs %s. Nothing was taken.".formatted(
-                    lot.unit.words(lot.balance), lot.name, lot.unit.words(-amount)));
+            throw new Refused("There is only %s of “%s” left, and this needs %s. Nothing was taken."
+                    .formatted(lot.unit.words(lot.balance), lot.name, lot.unit.words(-amount)));
         }
         if (amount == 0) {
             return;

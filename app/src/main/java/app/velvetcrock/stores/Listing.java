@@ -36,28 +36,44 @@ record Listing(String only, Sort sort) {
     }
 
     static Listing of(@Nullable String only, @Nullable String sort) {
-        Sort by = Stream.of(Sort.values()).filter(value -> value.name().equals(sort)).findFirst().orElse(Sort.NAME);
+        Sort by = Stream.of(Sort.values())
+                .filter(value -> value.name().equals(sort))
+                .findFirst()
+                .orElse(Sort.NAME);
         return new Listing(only == null ? "" : only.strip().toLowerCase(Locale.ROOT), by);
     }
 
     List<Stock.OfHerb> herbs(List<Stock.OfHerb> herbs) {
-        Comparator<Stock.OfHerb> order = switch (sort) {
-            case NAME -> Comparator.comparing(Stock.OfHerb::name);
-            case OLDEST -> Comparator.comparing(herb -> herb.acquired().orElse(LocalDate.MAX));
-            case MOST_LEFT -> Comparator.comparing(Stock.OfHerb::left).reversed();
-            case LEAST_LEFT -> Comparator.comparing(Stock.OfHerb::left);
-        };
-        return herbs.stream().filter(herb -> isAsked(Stores.words(herb.name() + " " + herb.state(), herb.kind().botanical(), herb.kind().synonyms()))).sorted(order).toList();
+        Comparator<Stock.OfHerb> order =
+                switch (sort) {
+                    case NAME -> Comparator.comparing(Stock.OfHerb::name);
+                    case OLDEST -> Comparator.comparing(herb -> herb.acquired().orElse(LocalDate.MAX));
+                    case MOST_LEFT -> Comparator.comparing(Stock.OfHerb::left).reversed();
+                    case LEAST_LEFT -> Comparator.comparing(Stock.OfHerb::left);
+                };
+        return herbs.stream()
+                .filter(herb -> isAsked(Stores.words(
+                        herb.name() + " " + herb.state(),
+                        herb.kind().botanical(),
+                        herb.kind().synonyms())))
+                .sorted(order)
+                .toList();
     }
 
     List<Stock.OfCarrier> carriers(List<Stock.OfCarrier> carriers) {
-        Comparator<Stock.OfCarrier> order = switch (sort) {
-            case NAME -> Comparator.comparing(Stock.OfCarrier::name);
-            case OLDEST -> Comparator.comparing(carrier -> carrier.opened().orElse(LocalDate.MAX));
-            case MOST_LEFT -> Comparator.comparing(Stock.OfCarrier::left).reversed();
-            case LEAST_LEFT -> Comparator.comparing(Stock.OfCarrier::left);
-        };
-        return carriers.stream().filter(carrier -> isAsked(carrier.name().toLowerCase(Locale.ROOT))).sorted(order).toList();
+        Comparator<Stock.OfCarrier> order =
+                switch (sort) {
+                    case NAME -> Comparator.comparing(Stock.OfCarrier::name);
+                    case OLDEST -> Comparator.comparing(
+                            carrier -> carrier.opened().orElse(LocalDate.MAX));
+                    case MOST_LEFT -> Comparator.comparing(Stock.OfCarrier::left)
+                            .reversed();
+                    case LEAST_LEFT -> Comparator.comparing(Stock.OfCarrier::left);
+                };
+        return carriers.stream()
+                .filter(carrier -> isAsked(carrier.name().toLowerCase(Locale.ROOT)))
+                .sorted(order)
+                .toList();
     }
 
     private boolean isAsked(String words) {

@@ -46,55 +46,75 @@ class Lot {
     long balance;
 
     @Enumerated(EnumType.STRING)
-    @Nullable Part part;
+    @Nullable
+    Part part;
 
     @Enumerated(EnumType.STRING)
-    @Nullable Cut cut;
+    @Nullable
+    Cut cut;
 
     @Enumerated(EnumType.STRING)
-    @Nullable Moisture moisture;
+    @Nullable
+    Moisture moisture;
 
     /** A cup the household weighed: g/mL. */
-    @Nullable BigDecimal bulkDensity;
+    @Nullable
+    BigDecimal bulkDensity;
 
     /** Frozen when the lot was entered: g/mL at 20 °C. */
-    @Nullable BigDecimal density;
+    @Nullable
+    BigDecimal density;
 
-    @Nullable LocalDate acquiredOn;
-    @Nullable LocalDate openedOn;
-    @Nullable LocalDate bestBefore;
+    @Nullable
+    LocalDate acquiredOn;
+
+    @Nullable
+    LocalDate openedOn;
+
+    @Nullable
+    LocalDate bestBefore;
 
     /** The batch an oil came from. */
-    @Nullable UUID batchId;
+    @Nullable
+    UUID batchId;
 
     /** What a bottle holds when full; null for anything that is no bottle. */
     @Column(name = "bottle_ul")
-    @Nullable Long bottleMicrolitres;
+    @Nullable
+    Long bottleMicrolitres;
 
     @Enumerated(EnumType.STRING)
-    @Nullable Glass glass;
+    @Nullable
+    Glass glass;
 
     @Enumerated(EnumType.STRING)
-    @Nullable Storage place;
+    @Nullable
+    Storage place;
 
     /** Every name it goes by, lower case, for search. */
     String words = "";
 
     @Enumerated(EnumType.STRING)
-    @Nullable Origin origin;
+    @Nullable
+    Origin origin;
 
-    @Nullable String cameFrom;
+    @Nullable
+    String cameFrom;
 
     /** The shelf or box it is kept in, in words. */
-    @Nullable String keptAt;
+    @Nullable
+    String keptAt;
 
     /** What it cost, in minor units, for {@code priceFor} of it. */
-    @Nullable Long priceMinor;
+    @Nullable
+    Long priceMinor;
 
-    @Nullable Long priceFor;
+    @Nullable
+    Long priceFor;
 
     /** Strength of a spirit, percent by volume. */
-    @Nullable BigDecimal abv;
+    @Nullable
+    BigDecimal abv;
 
     /** The amount as it was typed. */
     String typed;

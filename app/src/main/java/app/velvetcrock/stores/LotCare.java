@@ -1,10 +1,10 @@
 package app.velvetcrock.stores;
 
-import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
 import app.velvetcrock.condition.Subject;
 import app.velvetcrock.core.look.Condition;
+import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -28,6 +28,7 @@ public class LotCare {
 
     /** A little more than went in is a reading error of the scale; far more is a slip. */
     private static final double MOST_SHARE_OUT = 1.02;
+
     private static final Set<Cause> TAKINGS = EnumSet.of(Cause.DRAWN, Cause.GIVEN, Cause.SOLD);
 
     private final LotRepository lots;
@@ -49,7 +50,8 @@ public class LotCare {
     public UUID split(UUID id, Mass part, String keptAt, UUID deed) {
         Lot from = locked(id);
         if (part.toMilligrams() >= from.balance) {
-            throw new Refused("That is all of “%s”; a part is less than %s.".formatted(from.name, from.unit.words(from.balance)));
+            throw new Refused(
+                    "That is all of “%s”; a part is less than %s.".formatted(from.name, from.unit.words(from.balance)));
         }
         Lot to = from.sibling(from.typed, clock.instant());
         to.keptAt = keptAt.isEmpty() ? from.keptAt : keptAt;
@@ -67,7 +69,8 @@ public class LotCare {
             throw new Refused("“%s” is stored %s; it cannot be made coarser.".formatted(from.name, from.cut.word()));
         }
         if (out.grams() > in.grams() * MOST_SHARE_OUT) {
-            throw new Refused("%s g came of %s g: more than went in. Weigh it again.".formatted(out.grams(), in.grams()));
+            throw new Refused(
+                    "%s g came of %s g: more than went in. Weigh it again.".formatted(out.grams(), in.grams()));
         }
         Lot to = from.sibling(from.typed, clock.instant());
         to.cut = cut;
@@ -81,13 +84,19 @@ public class LotCare {
         // In one order, so that two who merge the same two wait for each other.
         Lot first = locked(id.compareTo(other) < 0 ? id : other);
         Lot second = locked(id.compareTo(other) < 0 ? other : id);
-        boolean alike = !id.equals(other) && first.kind == second.kind && first.kindKey.equals(second.kindKey) && first.part == second.part && first.cut == second.cut
-                && first.moisture == second.moisture && java.util.Objects.equals(first.abv, second.abv);
+        boolean alike = !id.equals(other)
+                && first.kind == second.kind
+                && first.kindKey.equals(second.kindKey)
+                && first.part == second.part
+                && first.cut == second.cut
+                && first.moisture == second.moisture
+                && java.util.Objects.equals(first.abv, second.abv);
         if (!alike) {
             throw new Refused("Only lots of one thing in one state are put together.");
         }
         if (first.balance == 0 || second.balance == 0) {
-            throw new Refused("Nothing of “%s” is left to put together. Somebody may have done it already.".formatted(first.balance == 0 ? first.name : second.name));
+            throw new Refused("Nothing of “%s” is left to put together. Somebody may have done it already."
+                    .formatted(first.balance == 0 ? first.name : second.name));
         }
         Lot both = first.sibling(first.typed + " and " + second.typed, clock.instant());
         both.bulkDensity = null;
@@ -96,7 +105,12 @@ public class LotCare {
         both.bestBefore = earlier(first.bestBefore, second.bestBefore);
         long sum = first.balance + second.balance;
         boolean priced = first.priceMinor != null && second.priceMinor != null;
-        both.bear(priced ? Optional.of(first.costOf(first.balance).orElseThrow() + second.costOf(second.balance).orElseThrow()) : Optional.empty(), sum);
+        both.bear(
+                priced
+                        ? Optional.of(first.costOf(first.balance).orElseThrow()
+                                + second.costOf(second.balance).orElseThrow())
+                        : Optional.empty(),
+                sum);
         lots.saveAndFlush(both);
         Ledger.Why why = Ledger.Why.ofDeed(Cause.MERGED, deed, clock.instant(), "");
         ledger.change(first.id, -first.balance, why);

@@ -38,7 +38,14 @@ class LotController {
     private final OneTime oneTime;
     private final Clock clock;
 
-    LotController(LotSheets sheets, LotCare care, Rack rack, Conditions conditions, Households households, OneTime oneTime, Clock clock) {
+    LotController(
+            LotSheets sheets,
+            LotCare care,
+            Rack rack,
+            Conditions conditions,
+            Households households,
+            OneTime oneTime,
+            Clock clock) {
         this.sheets = sheets;
         this.care = care;
         this.rack = rack;
@@ -49,34 +56,52 @@ class LotController {
     }
 
     /** What a form is read with, and what its answer goes into. */
-    private record Sent(UUID id, LotForm form, LotSheet sheet, House house, Fields fields, Model model, HttpServletResponse response, RedirectAttributes after) {}
+    private record Sent(
+            UUID id,
+            LotForm form,
+            LotSheet sheet,
+            House house,
+            Fields fields,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {}
 
     @GetMapping("/stores/lots/{id}")
     String lot(@PathVariable UUID id, Model model) {
-        return page(model, sheets.of(id, today()), "", LotForm.empty(), new Fields(households.current().reader()));
+        return page(
+                model,
+                sheets.of(id, today()),
+                "",
+                LotForm.empty(),
+                new Fields(households.current().reader()));
     }
 
     @PostMapping("/stores/lots/{id}/split")
-    String split(@PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String split(
+            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         Optional<Long> part = form.some(sent.fields(), sent.sheet(), sent.house());
         Optional<String> place = form.place(sent.fields());
-        return part.isEmpty() || place.isEmpty() ? again(sent, "split")
+        return part.isEmpty() || place.isEmpty()
+                ? again(sent, "split")
                 : deed(sent, "split", deed -> care.split(id, Mass.ofMilligrams(part.get()), place.get(), deed));
     }
 
     @PostMapping("/stores/lots/{id}/process")
-    String process(@PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String process(
+            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         Optional<Mass> in = form.some(sent.fields(), sent.sheet(), sent.house()).map(Mass::ofMilligrams);
         Optional<Mass> out = in.flatMap(mass -> form.cameOut(sent.fields(), sent.sheet(), mass));
         Optional<Cut> cut = form.finer(sent.fields());
-        return out.isEmpty() || cut.isEmpty() ? again(sent, "process")
+        return out.isEmpty() || cut.isEmpty()
+                ? again(sent, "process")
                 : deed(sent, cut.get().word(), deed -> care.process(id, cut.get(), in.get(), out.get(), deed));
     }
 
     @PostMapping("/stores/lots/{id}/merge")
-    String merge(@PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String merge(
+            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         if (form.other() == null) {
             sent.fields().trouble("other", "Nothing is chosen here yet.", "one from the list");
@@ -86,63 +111,89 @@ class LotController {
     }
 
     @PostMapping("/stores/lots/{id}/draw")
-    String draw(@PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String draw(
+            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         Optional<Long> amount = form.some(sent.fields(), sent.sheet(), sent.house());
         Optional<Cause> cause = form.cause(sent.fields());
         Optional<String> note = form.optionalNote(sent.fields());
-        return amount.isEmpty() || cause.isEmpty() || note.isEmpty() ? again(sent, "draw")
+        return amount.isEmpty() || cause.isEmpty() || note.isEmpty()
+                ? again(sent, "draw")
                 : deed(sent, cause.get().word(), deed -> care.draw(id, amount.get(), cause.get(), note.get(), deed));
     }
 
     @PostMapping("/stores/lots/{id}/discard")
-    String discard(@PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String discard(
+            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         Optional<String> reason = form.reason(sent.fields());
-        return reason.isEmpty() ? again(sent, "discard") : deed(sent, "thrown out", deed -> care.discard(id, reason.get(), deed));
+        return reason.isEmpty()
+                ? again(sent, "discard")
+                : deed(sent, "thrown out", deed -> care.discard(id, reason.get(), deed));
     }
 
     @PostMapping("/stores/lots/{id}/wrong")
-    String wrong(@PathVariable UUID id, WrongForm wrong, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String wrong(
+            @PathVariable UUID id,
+            WrongForm wrong,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
         Sent sent = sent(id, LotForm.keyed(wrong.key()), model, response, after);
         Optional<WrongForm.Wrong> read = wrong.read(sent.fields());
         model.addAttribute("wrong", wrong);
-        return read.isEmpty() ? again(sent, "wrong")
-                : done(sent, read.get().what().word() + ". It is held back until that is answered.", () -> care.wrong(id, read.get().what(), read.get().words(), clock.instant()));
+        return read.isEmpty()
+                ? again(sent, "wrong")
+                : done(
+                        sent,
+                        read.get().what().word() + ". It is held back until that is answered.",
+                        () -> care.wrong(id, read.get().what(), read.get().words(), clock.instant()));
     }
 
     @PostMapping("/stores/lots/{id}/correct")
-    String correct(@PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String correct(
+            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         Optional<Long> counted = form.counted(sent.fields(), sent.sheet());
         Optional<String> reason = form.reason(sent.fields());
-        return counted.isEmpty() || reason.isEmpty() ? again(sent, "correct")
+        return counted.isEmpty() || reason.isEmpty()
+                ? again(sent, "correct")
                 : deed(sent, "set right", deed -> care.correct(id, counted.get(), reason.get(), deed));
     }
 
     @PostMapping("/stores/lots/{id}/cup")
-    String cup(@PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String cup(
+            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         Optional<Density> bulk = form.bulk(sent.fields());
-        return bulk.isEmpty() ? again(sent, "cup") : done(sent, "a measure of it is your own now, %s.".formatted(House.density(bulk.get())), () -> care.weighCup(id, bulk.get()));
+        return bulk.isEmpty()
+                ? again(sent, "cup")
+                : done(
+                        sent,
+                        "a measure of it is your own now, %s.".formatted(House.density(bulk.get())),
+                        () -> care.weighCup(id, bulk.get()));
     }
 
     @PostMapping("/stores/lots/{id}/open")
-    String open(@PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String open(
+            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
         boolean opened = sent.sheet().facts().opened().isPresent();
         return done(sent, opened ? "counts as sealed." : "opened today.", () -> care.open(id, opened ? null : today()));
     }
 
     @PostMapping("/stores/lots/{id}/dry")
-    String dry(@PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String dry(
+            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Sent sent = sent(id, form, model, response, after);
-        Optional<DryingStart> start = sent.sheet().herb().flatMap(herb -> form.start(sent.fields(), sent.sheet(), clock.instant()));
+        Optional<DryingStart> start =
+                sent.sheet().herb().flatMap(herb -> form.start(sent.fields(), sent.sheet(), clock.instant()));
         if (start.isEmpty()) {
             return again(sent, "dry");
         }
         oneTime.once(Current.stillroom(), form.keyOrNew(), () -> String.valueOf(rack.layOut(id, start.get())));
-        after.addFlashAttribute(Notice.NAME, new Notice(sent.sheet().story().name() + " lies on the rack. Weigh it each day.", null));
+        after.addFlashAttribute(
+                Notice.NAME, new Notice(sent.sheet().story().name() + " lies on the rack. Weigh it each day.", null));
         return "redirect:/stores/drying";
     }
 
@@ -169,7 +220,12 @@ class LotController {
             work.accept(fresh);
             return fresh.toString();
         });
-        sent.after().addFlashAttribute(Notice.NAME, new Notice("%s: %s.".formatted(sent.sheet().story().name(), words), "/stores/deeds/%s/undo".formatted(deed)));
+        sent.after()
+                .addFlashAttribute(
+                        Notice.NAME,
+                        new Notice(
+                                "%s: %s.".formatted(sent.sheet().story().name(), words),
+                                "/stores/deeds/%s/undo".formatted(deed)));
         return "redirect:/stores/lots/" + sent.id();
     }
 
@@ -178,7 +234,10 @@ class LotController {
             work.run();
             return "done";
         });
-        sent.after().addFlashAttribute(Notice.NAME, new Notice("%s: %s".formatted(sent.sheet().story().name(), words), null));
+        sent.after()
+                .addFlashAttribute(
+                        Notice.NAME,
+                        new Notice("%s: %s".formatted(sent.sheet().story().name(), words), null));
         return "redirect:/stores/lots/" + sent.id();
     }
 
@@ -192,7 +251,13 @@ class LotController {
         model.addAttribute("none", new Fields(House.usual().reader()));
         model.addAttribute("blank", LotForm.empty());
         model.addAttribute("takings", Taking.values());
-        model.addAttribute("cuts", sheet.herb().map(herb -> Arrays.stream(Cut.values()).filter(cut -> cut.compareTo(herb.cut()) >= 0).toList()).orElse(java.util.List.of()));
+        model.addAttribute(
+                "cuts",
+                sheet.herb()
+                        .map(herb -> Arrays.stream(Cut.values())
+                                .filter(cut -> cut.compareTo(herb.cut()) >= 0)
+                                .toList())
+                        .orElse(java.util.List.of()));
         return "stores/lot";
     }
 

@@ -17,19 +17,30 @@ class LotEdges {
     }
 
     void add(UUID from, UUID to, UUID deed) {
-        sql.sql("insert into lot_edge (stillroom_id, from_lot, to_lot, deed) values (:stillroom, :from, :to, :deed) on conflict do nothing")
-                .param("stillroom", Current.stillroom()).param("from", from).param("to", to).param("deed", deed).update();
+        sql.sql(
+                        "insert into lot_edge (stillroom_id, from_lot, to_lot, deed) values (:stillroom, :from, :to, :deed) on conflict do nothing")
+                .param("stillroom", Current.stillroom())
+                .param("from", from)
+                .param("to", to)
+                .param("deed", deed)
+                .update();
     }
 
     /** What a lot was made from. */
     List<UUID> into(UUID lot) {
         return sql.sql("select from_lot from lot_edge where stillroom_id = :stillroom and to_lot = :lot")
-                .param("stillroom", Current.stillroom()).param("lot", lot).query(UUID.class).list();
+                .param("stillroom", Current.stillroom())
+                .param("lot", lot)
+                .query(UUID.class)
+                .list();
     }
 
     /** What was made from a lot. */
     List<UUID> outOf(UUID lot) {
         return sql.sql("select to_lot from lot_edge where stillroom_id = :stillroom and from_lot = :lot")
-                .param("stillroom", Current.stillroom()).param("lot", lot).query(UUID.class).list();
+                .param("stillroom", Current.stillroom())
+                .param("lot", lot)
+                .query(UUID.class)
+                .list();
     }
 }

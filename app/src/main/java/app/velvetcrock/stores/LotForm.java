@@ -17,8 +17,18 @@ import org.jspecify.annotations.Nullable;
 
 /** What was typed on one of a lot's small forms; each uses a few of these. */
 record LotForm(
-        @Nullable UUID key, @Nullable String amount, @Nullable String out, @Nullable String cut, @Nullable String keptAt, @Nullable UUID other, @Nullable String why,
-        @Nullable String note, @Nullable String filled, @Nullable String weight, @Nullable String water, @Nullable String scale) {
+        @Nullable UUID key,
+        @Nullable String amount,
+        @Nullable String out,
+        @Nullable String cut,
+        @Nullable String keptAt,
+        @Nullable UUID other,
+        @Nullable String why,
+        @Nullable String note,
+        @Nullable String filled,
+        @Nullable String weight,
+        @Nullable String water,
+        @Nullable String scale) {
 
     static final int LONGEST_REASON = 200;
     private static final int LONGEST_PLACE = 80;
@@ -46,13 +56,24 @@ record LotForm(
     Optional<Long> some(Fields fields, LotSheet sheet, House house) {
         long left = sheet.story().balance();
         if (sheet.story().inPieces()) {
-            return fields.whole("amount", amount, 1, (int) Math.min(Integer.MAX_VALUE, Math.max(1, left)), "pieces").map(Integer::longValue);
+            return fields.whole("amount", amount, 1, (int) Math.min(Integer.MAX_VALUE, Math.max(1, left)), "pieces")
+                    .map(Integer::longValue);
         }
-        return read(fields, "amount", amount, sheet).map(read -> house.mass(read.mass()).equals(house.mass(sheet.story().left())) ? left : read.mass().toMilligrams())
+        return read(fields, "amount", amount, sheet)
+                .map(read ->
+                        house.mass(read.mass()).equals(house.mass(sheet.story().left()))
+                                ? left
+                                : read.mass().toMilligrams())
                 .filter(milligrams -> {
                     boolean sensible = milligrams > 0 && milligrams <= left;
                     if (!sensible) {
-                        fields.trouble("amount", "Understood %s; %s is left.".formatted(house.mass(Mass.ofMilligrams(milligrams)), sheet.story().left(house)), "no more than is left");
+                        fields.trouble(
+                                "amount",
+                                "Understood %s; %s is left."
+                                        .formatted(
+                                                house.mass(Mass.ofMilligrams(milligrams)),
+                                                sheet.story().left(house)),
+                                "no more than is left");
                     }
                     return sensible;
                 });
@@ -67,12 +88,18 @@ record LotForm(
 
     private static Optional<Fields.Weighed> read(Fields fields, String field, @Nullable String typed, LotSheet sheet) {
         Expect expect = sheet.herb().isPresent() || sheet.story().kind() == LotKind.WAX ? Expect.SOLID : Expect.LIQUID;
-        return fields.massOf(field, typed, expect, sheet.known().orElseGet(() -> KnownDensity.ofLiquid(Density.ofGramsPerMillilitre(1))));
+        return fields.massOf(
+                field,
+                typed,
+                expect,
+                sheet.known().orElseGet(() -> KnownDensity.ofLiquid(Density.ofGramsPerMillilitre(1))));
     }
 
     /** What came of it when it was cut or stripped; typed as nothing when nothing was lost. */
     Optional<Mass> cameOut(Fields fields, LotSheet sheet, Mass in) {
-        return out == null || out.isBlank() ? Optional.of(in) : read(fields, "out", out, sheet).map(Fields.Weighed::mass);
+        return out == null || out.isBlank()
+                ? Optional.of(in)
+                : read(fields, "out", out, sheet).map(Fields.Weighed::mass);
     }
 
     Optional<Cut> finer(Fields fields) {
@@ -104,7 +131,11 @@ record LotForm(
         }
         double bulk = weighed.get().grams() / measure.get().millilitres();
         if (bulk < LIGHTEST_BULK || bulk > HEAVIEST_BULK) {
-            fields.trouble("weight", "That makes %.3f g to a millilitre; a herb lies between %s and %s.".formatted(bulk, LIGHTEST_BULK, HEAVIEST_BULK), "what the herb alone weighed");
+            fields.trouble(
+                    "weight",
+                    "That makes %.3f g to a millilitre; a herb lies between %s and %s."
+                            .formatted(bulk, LIGHTEST_BULK, HEAVIEST_BULK),
+                    "what the herb alone weighed");
             return Optional.empty();
         }
         return Optional.of(Density.ofGramsPerMillilitre(bulk));
@@ -116,7 +147,9 @@ record LotForm(
         Optional<WaterContent> wet = water == null || water.isBlank()
                 ? Optional.of(estimate)
                 : fields.number("water", water, 1, WETTEST, "%").map(percent -> new WaterContent(percent / PERCENT));
-        Optional<Double> step = scale == null || scale.isBlank() ? Optional.of(USUAL_STEP) : fields.number("scale", scale, 0.01, 100, "g");
+        Optional<Double> step = scale == null || scale.isBlank()
+                ? Optional.of(USUAL_STEP)
+                : fields.number("scale", scale, 0.01, 100, "g");
         return wet.isPresent() && step.isPresent()
                 ? Optional.of(new DryingStart(now, sheet.story().left(), wet.get(), Mass.ofGrams(step.get())))
                 : Optional.empty();

@@ -22,7 +22,8 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
     boolean isStored(String key);
 
     /** What is in stock of some kinds and goes by a name; {@code like} is a pattern, lower case. */
-    @Query("select l from Lot l where l.kind in :kinds and l.balance > 0 and l.words like :like order by l.name, l.createdAt, l.id")
+    @Query(
+            "select l from Lot l where l.kind in :kinds and l.balance > 0 and l.words like :like order by l.name, l.createdAt, l.id")
     List<Lot> inStock(Collection<LotKind> kinds, String like);
 
     @Query("select l from Lot l where l.id in :ids")

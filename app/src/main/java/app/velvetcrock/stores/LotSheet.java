@@ -24,16 +24,33 @@ import java.util.UUID;
  * @param madeFrom lots it came from, and {@code became} lots made of it
  */
 public record LotSheet(
-        LotStory story, Map<UUID, Integer> batchNumbers, Facts facts, Optional<HerbState> herb, Optional<KnownDensity> known, Optional<Life> life, List<Other> alike, List<Other> madeFrom,
-        List<Other> became, List<Caution> cautions, boolean onRack) {
+        LotStory story,
+        Map<UUID, Integer> batchNumbers,
+        Facts facts,
+        Optional<HerbState> herb,
+        Optional<KnownDensity> known,
+        Optional<Life> life,
+        List<Other> alike,
+        List<Other> madeFrom,
+        List<Other> became,
+        List<Caution> cautions,
+        boolean onRack) {
 
     /** Where it came from, where it is, what it costs. */
     public record Facts(
-            Origin origin, String cameFrom, String keptAt, Optional<Long> price, Optional<Double> minorPerGram, Optional<LocalDate> acquired, Optional<LocalDate> opened,
-            Optional<LocalDate> bestBefore, Optional<Double> abv) {}
+            Origin origin,
+            String cameFrom,
+            String keptAt,
+            Optional<Long> price,
+            Optional<Double> minorPerGram,
+            Optional<LocalDate> acquired,
+            Optional<LocalDate> opened,
+            Optional<LocalDate> bestBefore,
+            Optional<Double> abv) {}
 
     /** A herb's state, and what it would weigh dried. */
-    public record HerbState(Part part, Cut cut, Moisture moisture, Density bulk, boolean weighedBulk, WaterContent water) {
+    public record HerbState(
+            Part part, Cut cut, Moisture moisture, Density bulk, boolean weighedBulk, WaterContent water) {
 
         public Mass dried(Mass mass) {
             return water.equivalent(mass, WaterContent.DRIED);

@@ -12,7 +12,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 
 /** A lot's ledger as a running story. */
-public record LotStory(UUID id, String name, LotKind kind, String typed, boolean inPieces, long balance, List<Line> lines) {
+public record LotStory(
+        UUID id, String name, LotKind kind, String typed, boolean inPieces, long balance, List<Line> lines) {
 
     /**
      * One movement.
@@ -22,17 +23,35 @@ public record LotStory(UUID id, String name, LotKind kind, String typed, boolean
      * @param canTakeBack true when it can be taken back from the story
      */
     public record Line(
-            UUID id, Instant happenedAt, boolean in, long amount, String why, String note, Optional<UUID> batch, Optional<UUID> deed, long leftAfter, boolean canTakeBack) {}
+            UUID id,
+            Instant happenedAt,
+            boolean in,
+            long amount,
+            String why,
+            String note,
+            Optional<UUID> batch,
+            Optional<UUID> deed,
+            long leftAfter,
+            boolean canTakeBack) {}
 
     static LotStory of(Lot lot, List<Movement> movements) {
         List<Line> lines = new ArrayList<>();
-        Set<UUID> reversed = movements.stream().map(m -> m.reverses).filter(Objects::nonNull).collect(Collectors.toSet());
+        Set<UUID> reversed =
+                movements.stream().map(m -> m.reverses).filter(Objects::nonNull).collect(Collectors.toSet());
         long left = 0;
         for (Movement m : movements) {
             left += m.amount;
             boolean holds = !reversed.contains(m.id) && m.reverses == null;
-            lines.add(new Line(m.id, m.happenedAt, m.amount > 0, Math.abs(m.amount), m.cause.word(), m.note == null ? "" : m.note,
-                    Optional.ofNullable(m.batchId), Optional.ofNullable(m.deed).filter(deed -> holds), left,
+            lines.add(new Line(
+                    m.id,
+                    m.happenedAt,
+                    m.amount > 0,
+                    Math.abs(m.amount),
+                    m.cause.word(),
+                    m.note == null ? "" : m.note,
+                    Optional.ofNullable(m.batchId),
+                    Optional.ofNullable(m.deed).filter(deed -> holds),
+                    left,
                     Oils.DRAWINGS.contains(m.cause) && m.deed == null && holds));
         }
         return new LotStory(lot.id, lot.name, lot.kind, lot.typed, lot.unit == StockUnit.PIECE, lot.balance, lines);

@@ -31,14 +31,21 @@ class Movement {
     @Enumerated(EnumType.STRING)
     Cause cause;
 
-    @Nullable UUID batchId;
+    @Nullable
+    UUID batchId;
     /** The line of the batch's log that moved it. */
-    @Nullable UUID entryId;
+    @Nullable
+    UUID entryId;
     /** What was done at the stores, when it moved several lots at once. */
-    @Nullable UUID deed;
+    @Nullable
+    UUID deed;
     /** The reason in words. */
-    @Nullable String note;
-    @Nullable UUID reverses;
+    @Nullable
+    String note;
+
+    @Nullable
+    UUID reverses;
+
     UUID accountId;
     Instant happenedAt;
     Instant recordedAt;

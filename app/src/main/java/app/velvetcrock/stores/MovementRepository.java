@@ -13,7 +13,8 @@ interface MovementRepository extends JpaRepository<Movement, UUID> {
     List<Movement> ofLot(UUID lot);
 
     /** Movements of a log's entry that hold: neither reversed nor reversing. */
-    @Query("""
+    @Query(
+            """
             select m from Movement m where m.entryId = :entry and m.cause <> app.velvetcrock.stores.Cause.UNDONE
             and not exists (select r from Movement r where r.reverses = m.id) order by m.lotId""")
     List<Movement> holding(UUID entry);
@@ -22,13 +23,15 @@ interface MovementRepository extends JpaRepository<Movement, UUID> {
     boolean isDeed(UUID deed);
 
     /** Movements of a deed that hold; what it put somewhere first, so that it is taken from there before it goes back. */
-    @Query("""
+    @Query(
+            """
             select m from Movement m where m.deed = :deed and m.cause <> app.velvetcrock.stores.Cause.UNDONE
             and not exists (select r from Movement r where r.reverses = m.id) order by m.amount desc, m.lotId""")
     List<Movement> ofDeed(UUID deed);
 
     /** What a batch used and did not give back. */
-    @Query("""
+    @Query(
+            """
             select m from Movement m where m.batchId = :batch and m.cause = app.velvetcrock.stores.Cause.USED
             and not exists (select r from Movement r where r.reverses = m.id)""")
     List<Movement> usedIn(UUID batch);
@@ -40,7 +43,8 @@ interface MovementRepository extends JpaRepository<Movement, UUID> {
     boolean isReversed(UUID id);
 
     /** What each lot in stock of a kind began with, in one look for all of them. */
-    @Query("""
+    @Query(
+            """
             select m from Movement m where m.lotId in (select l.id from Lot l where l.kind in :kinds and l.balance > 0)
             and m.cause in :causes and m.amount > 0 and not exists (select r from Movement r where r.reverses = m.id)""")
     List<Movement> openings(Collection<LotKind> kinds, Collection<Cause> causes);

@@ -6,4 +6,10 @@ import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 
 /** A carrier bottle to be stored; sealed when {@code opened} is null. */
-public record NewCarrier(CarrierKind kind, Mass mass, @Nullable LocalDate opened, @Nullable LocalDate bestBefore, Provenance provenance, String typed) {}
+public record NewCarrier(
+        CarrierKind kind,
+        Mass mass,
+        @Nullable LocalDate opened,
+        @Nullable LocalDate bestBefore,
+        Provenance provenance,
+        String typed) {}

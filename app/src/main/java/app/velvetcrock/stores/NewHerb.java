@@ -10,5 +10,12 @@ import org.jspecify.annotations.Nullable;
 
 /** A herb to be stored; {@code typed} is its amount as written. */
 public record NewHerb(
-        HerbKind kind, Part part, Cut cut, Moisture moisture, Mass mass, @Nullable LocalDate acquired, @Nullable LocalDate bestBefore, Provenance provenance,
+        HerbKind kind,
+        Part part,
+        Cut cut,
+        Moisture moisture,
+        Mass mass,
+        @Nullable LocalDate acquired,
+        @Nullable LocalDate bestBefore,
+        Provenance provenance,
         String typed) {}

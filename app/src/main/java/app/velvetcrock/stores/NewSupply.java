@@ -14,5 +14,11 @@ import org.jspecify.annotations.Nullable;
  * @param abv strength of a spirit, percent by volume; null for all else
  */
 public record NewSupply(
-        SupplyKind kind, Mass mass, Density density, @Nullable BigDecimal abv, @Nullable LocalDate opened, @Nullable LocalDate bestBefore,
-        Provenance provenance, String typed) {}
+        SupplyKind kind,
+        Mass mass,
+        Density density,
+        @Nullable BigDecimal abv,
+        @Nullable LocalDate opened,
+        @Nullable LocalDate bestBefore,
+        Provenance provenance,
+        String typed) {}

@@ -38,7 +38,14 @@ public class Oils {
     }
 
     /** An oil to come into stock, still without any. */
-    public record NewOil(UUID batch, String name, String carrierKey, Density density, LocalDate useBy, Storage place, String typed) {}
+    public record NewOil(
+            UUID batch,
+            String name,
+            String carrierKey,
+            Density density,
+            LocalDate useBy,
+            Storage place,
+            String typed) {}
 
     /** Oils that are not used up, the first to be used first. */
     @Transactional(readOnly = true)
@@ -47,7 +54,8 @@ public class Oils {
                 .collect(Collectors.toMap(m -> m.lotId, m -> Mass.ofMilligrams(m.amount), Mass::plus));
         return lots.inStock(LotKind.INFUSED_OIL).stream()
                 .map(lot -> oil(lot, atFirst.getOrDefault(lot.id, Mass.ofMilligrams(lot.balance))))
-                .sorted(Comparator.comparing(Stock.OfOil::useBy).thenComparing(Stock.OfOil::id)).toList();
+                .sorted(Comparator.comparing(Stock.OfOil::useBy).thenComparing(Stock.OfOil::id))
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -55,7 +63,8 @@ public class Oils {
         Lot lot = infused(lots.findHere(id));
         Mass atFirst = movements.ofLot(id).stream()
                 .filter(m -> OPENINGS.contains(m.cause) && m.amount > 0 && !movements.isReversed(m.id))
-                .map(m -> Mass.ofMilligrams(m.amount)).reduce(Mass.ZERO, Mass::plus);
+                .map(m -> Mass.ofMilligrams(m.amount))
+                .reduce(Mass.ZERO, Mass::plus);
         return oil(lot, atFirst);
     }
 
@@ -108,8 +117,17 @@ public class Oils {
     }
 
     private static Stock.OfOil oil(Lot lot, Mass atFirst) {
-        Optional<Stock.OfBottle> bottle = Optional.ofNullable(lot.bottleMicrolitres).map(size -> new Stock.OfBottle(Volume.ofMicrolitres(size), lot.glass));
-        return new Stock.OfOil(lot.id, lot.name, lot.batchId, Stores.density(lot.density).orElseThrow(), lot.bestBefore, atFirst,
-                Mass.ofMilligrams(lot.balance), Optional.ofNullable(lot.place).orElse(Storage.COOL_DARK), bottle);
+        Optional<Stock.OfBottle> bottle = Optional.ofNullable(lot.bottleMicrolitres)
+                .map(size -> new Stock.OfBottle(Volume.ofMicrolitres(size), lot.glass));
+        return new Stock.OfOil(
+                lot.id,
+                lot.name,
+                lot.batchId,
+                Stores.density(lot.density).orElseThrow(),
+                lot.bestBefore,
+                atFirst,
+                Mass.ofMilligrams(lot.balance),
+                Optional.ofNullable(lot.place).orElse(Storage.COOL_DARK),
+                bottle);
     }
 }

@@ -35,7 +35,9 @@ class OwnCarrier {
     BigDecimal density;
 
     int monthsOpened;
-    @Nullable BigDecimal meltingCelsius;
+
+    @Nullable
+    BigDecimal meltingCelsius;
 
     /** Parted by commas. */
     String traits;
@@ -53,12 +55,20 @@ class OwnCarrier {
         common = kind.common();
         density = Stores.decimal(kind.density());
         monthsOpened = kind.monthsOpened();
-        meltingCelsius = kind.melting().map(t -> BigDecimal.valueOf(t.celsius())).orElse(null);
+        meltingCelsius =
+                kind.melting().map(t -> BigDecimal.valueOf(t.celsius())).orElse(null);
         traits = Catalogue.join(kind.traits());
     }
 
     CarrierKind kind(String tint) {
-        return new CarrierKind(key, common, Density.ofGramsPerMillilitre(density.doubleValue()), false, monthsOpened,
-                Optional.ofNullable(meltingCelsius).map(t -> Temperature.ofCelsius(t.doubleValue())), tint, Catalogue.split(traits));
+        return new CarrierKind(
+                key,
+                common,
+                Density.ofGramsPerMillilitre(density.doubleValue()),
+                false,
+                monthsOpened,
+                Optional.ofNullable(meltingCelsius).map(t -> Temperature.ofCelsius(t.doubleValue())),
+                tint,
+                Catalogue.split(traits));
     }
 }

@@ -60,6 +60,7 @@ class OwnHerb {
 
     /** @param tint as the shipped one gives an oil, or the middle of what leaves give */
     HerbKind kind(String tint, List<String> synonyms) {
-        return new HerbKind(key, common, botanical, synonyms, part, usualRatio.doubleValue(), tint, Catalogue.split(traits));
+        return new HerbKind(
+                key, common, botanical, synonyms, part, usualRatio.doubleValue(), tint, Catalogue.split(traits));
     }
 }

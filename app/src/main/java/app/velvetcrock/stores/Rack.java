@@ -45,7 +45,9 @@ public class Rack {
     public record OnRack(UUID id, UUID lot, String name, String state, DryingCourse course, List<UUID> weighed) {
 
         public Mass now() {
-            return course.weighIns().isEmpty() ? course.start().mass() : course.weighIns().get(course.weighIns().size() - 1).mass();
+            return course.weighIns().isEmpty()
+                    ? course.start().mass()
+                    : course.weighIns().get(course.weighIns().size() - 1).mass();
         }
     }
 
@@ -62,7 +64,8 @@ public class Rack {
 
     @Transactional(readOnly = true)
     public OnRack find(UUID id) {
-        return read(List.of(dryings.findById(id).orElseThrow(() -> new NotHere("that drying")))).get(0);
+        return read(List.of(dryings.findById(id).orElseThrow(() -> new NotHere("that drying"))))
+                .get(0);
     }
 
     /** Lays all of a wet lot out to dry. */
@@ -106,8 +109,8 @@ public class Rack {
         Drying drying = open(id);
         OnRack rack = read(List.of(drying)).get(0);
         if (rack.course().state() != DryingCourse.State.DRY) {
-            throw new Refused("“%s” is not dry yet: %d %% water by its weight. When stems snap, weigh it and say so.".formatted(
-                    rack.name(), Math.round(rack.course().waterNow() * 100)));
+            throw new Refused("“%s” is not dry yet: %d %% water by its weight. When stems snap, weigh it and say so."
+                    .formatted(rack.name(), Math.round(rack.course().waterNow() * 100)));
         }
         Lot wet = care.locked(drying.lotId);
         Lot dried = wet.sibling(wet.typed, clock.instant());
@@ -115,7 +118,8 @@ public class Rack {
         dried.bulkDensity = null;
         dried.acquiredOn = wet.acquiredOn == null ? today : wet.acquiredOn;
         UUID deed = UUID.randomUUID();
-        UUID lot = care.becomes(wet, wet.balance, dried, rack.now().toMilligrams(), new LotCare.Change(Cause.DRIED, deed, ""));
+        UUID lot = care.becomes(
+                wet, wet.balance, dried, rack.now().toMilligrams(), new LotCare.Change(Cause.DRIED, deed, ""));
         drying.endedAt = clock.instant();
         drying.driedLot = lot;
         drying.deed = deed;
@@ -147,15 +151,25 @@ public class Rack {
         if (found.isEmpty()) {
             return List.of();
         }
-        Map<UUID, List<RackWeighing>> weighed = weighings.holding(found.stream().map(drying -> drying.id).toList()).stream()
-                .collect(Collectors.groupingBy(weighing -> weighing.dryingId));
+        Map<UUID, List<RackWeighing>> weighed =
+                weighings.holding(found.stream().map(drying -> drying.id).toList()).stream()
+                        .collect(Collectors.groupingBy(weighing -> weighing.dryingId));
         Map<UUID, Lot> herbs = byId(found.stream().map(drying -> drying.lotId).toList());
-        return found.stream().map(drying -> {
-            List<RackWeighing> own = weighed.getOrDefault(drying.id, List.of());
-            Lot lot = herbs.get(drying.lotId);
-            return new OnRack(drying.id, lot.id, lot.name, "%s %s".formatted(lot.moisture.word(), lot.part.word()),
-                    DryingCourse.of(drying.start(), own.stream().map(RackWeighing::weighIn).toList()), own.stream().map(weighing -> weighing.id).toList());
-        }).toList();
+        return found.stream()
+                .map(drying -> {
+                    List<RackWeighing> own = weighed.getOrDefault(drying.id, List.of());
+                    Lot lot = herbs.get(drying.lotId);
+                    return new OnRack(
+                            drying.id,
+                            lot.id,
+                            lot.name,
+                            "%s %s".formatted(lot.moisture.word(), lot.part.word()),
+                            DryingCourse.of(
+                                    drying.start(),
+                                    own.stream().map(RackWeighing::weighIn).toList()),
+                            own.stream().map(weighing -> weighing.id).toList());
+                })
+                .toList();
     }
 
     private Map<UUID, Lot> byId(Collection<UUID> ids) {

@@ -55,18 +55,32 @@ class RackController {
         }
 
         Optional<WeighIn> read(Fields fields, Rack.OnRack rack, House house, Instant now) {
-            Optional<Mass> weighed = fields.mass("mass", mass, 0.1, Math.min(MOST_GRAMS, rack.course().start().mass().grams() * 1.1));
-            Optional<Snap> felt = fields.oneOf("snap", Snap.class, snap == null || snap.isBlank() ? Snap.NOT_TRIED.name() : snap);
+            Optional<Mass> weighed = fields.mass(
+                    "mass",
+                    mass,
+                    0.1,
+                    Math.min(MOST_GRAMS, rack.course().start().mass().grams() * 1.1));
+            Optional<Snap> felt =
+                    fields.oneOf("snap", Snap.class, snap == null || snap.isBlank() ? Snap.NOT_TRIED.name() : snap);
             Instant start = rack.course().start().at();
-            Optional<Instant> at = when == null || when.isBlank() ? Optional.of(now) : fields.moment("when", when).map(there -> there.atZone(house.settings().zone()).toInstant())
-                    .filter(moment -> {
-                        boolean sensible = !moment.isAfter(now) && !moment.isBefore(start);
-                        if (!sensible) {
-                            fields.trouble("when", "Understood %s; it lies between the laying out, %s, and now.".formatted(house.moment(moment), house.moment(start)), "a time in between");
-                        }
-                        return sensible;
-                    });
-            return weighed.isPresent() && felt.isPresent() && at.isPresent() ? Optional.of(new WeighIn(at.get(), weighed.get(), felt.get())) : Optional.empty();
+            Optional<Instant> at = when == null || when.isBlank()
+                    ? Optional.of(now)
+                    : fields.moment("when", when)
+                            .map(there -> there.atZone(house.settings().zone()).toInstant())
+                            .filter(moment -> {
+                                boolean sensible = !moment.isAfter(now) && !moment.isBefore(start);
+                                if (!sensible) {
+                                    fields.trouble(
+                                            "when",
+                                            "Understood %s; it lies between the laying out, %s, and now."
+                                                    .formatted(house.moment(moment), house.moment(start)),
+                                            "a time in between");
+                                }
+                                return sensible;
+                            });
+            return weighed.isPresent() && felt.isPresent() && at.isPresent()
+                    ? Optional.of(new WeighIn(at.get(), weighed.get(), felt.get()))
+                    : Optional.empty();
         }
     }
 
@@ -82,7 +96,8 @@ class RackController {
         Fields fields = new Fields(house.reader());
         if (amount != null && !amount.isBlank()) {
             Optional<Part> of = fields.oneOf("part", Part.class, part);
-            fields.mass("amount", amount, 0.1, MOST_GRAMS).ifPresent(mass -> of.ifPresent(p -> model.addAttribute("equivalent", equivalent(mass, p, house))));
+            fields.mass("amount", amount, 0.1, MOST_GRAMS)
+                    .ifPresent(mass -> of.ifPresent(p -> model.addAttribute("equivalent", equivalent(mass, p, house))));
         }
         model.addAttribute("asked", amount == null ? "" : amount);
         model.addAttribute("askedPart", part == null ? Part.LEAF.name() : part);
@@ -91,7 +106,12 @@ class RackController {
     }
 
     @PostMapping("/stores/drying/{id}/weigh")
-    String weigh(@PathVariable UUID id, WeighForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String weigh(
+            @PathVariable UUID id,
+            WeighForm form,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
         Rack.OnRack lot = rack.find(id);
@@ -104,9 +124,13 @@ class RackController {
             return page(model, id, form, fields);
         }
         UUID key = form.key() == null ? UUID.randomUUID() : form.key();
-        String weighing = oneTime.once(Current.stillroom(), key, () -> String.valueOf(rack.weigh(id, weighIn.get(), form.mass())));
-        after.addFlashAttribute(Notice.NAME, new Notice("%s: %s.".formatted(lot.name(), house.mass(weighIn.get().mass())),
-                "/stores/drying/%s/weighings/%s/undo".formatted(id, weighing)));
+        String weighing = oneTime.once(
+                Current.stillroom(), key, () -> String.valueOf(rack.weigh(id, weighIn.get(), form.mass())));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        "%s: %s.".formatted(lot.name(), house.mass(weighIn.get().mass())),
+                        "/stores/drying/%s/weighings/%s/undo".formatted(id, weighing)));
         return "redirect:/stores/drying";
     }
 
@@ -120,8 +144,10 @@ class RackController {
     @PostMapping("/stores/drying/{id}/down")
     String takeDown(@PathVariable UUID id, @Nullable UUID key, RedirectAttributes after) {
         House house = households.current();
-        String lot = oneTime.once(Current.stillroom(), key, () -> String.valueOf(rack.takeDown(id, house.dayOf(clock.instant()))));
-        after.addFlashAttribute(Notice.NAME, new Notice("It is dried stock now.", "/stores/drying/%s/back".formatted(id)));
+        String lot = oneTime.once(
+                Current.stillroom(), key, () -> String.valueOf(rack.takeDown(id, house.dayOf(clock.instant()))));
+        after.addFlashAttribute(
+                Notice.NAME, new Notice("It is dried stock now.", "/stores/drying/%s/back".formatted(id)));
         return "redirect:/stores/lots/" + lot;
     }
 
@@ -136,9 +162,18 @@ class RackController {
         House house = households.current();
         Instant now = clock.instant();
         List<Rack.OnRack> onRack = rack.drying();
-        model.addAttribute("drying", onRack.stream().map(lot -> new Shown(lot, DryingPicture.of(lot.course(), now, house))).toList());
+        model.addAttribute(
+                "drying",
+                onRack.stream()
+                        .map(lot -> new Shown(lot, DryingPicture.of(lot.course(), now, house)))
+                        .toList());
         model.addAttribute("down", rack.takenDown());
-        model.addAttribute("wet", stores.herbs().stream().filter(herb -> !herb.moisture().isDried() && onRack.stream().noneMatch(lot -> lot.lot().equals(herb.id()))).toList());
+        model.addAttribute(
+                "wet",
+                stores.herbs().stream()
+                        .filter(herb -> !herb.moisture().isDried()
+                                && onRack.stream().noneMatch(lot -> lot.lot().equals(herb.id())))
+                        .toList());
         model.addAttribute("which", which);
         model.addAttribute("typed", typed);
         model.addAttribute("sent", sent);
@@ -150,6 +185,9 @@ class RackController {
 
     private static Equivalent equivalent(Mass mass, Part part, House house) {
         WaterContent wet = WaterContent.of(part, Cut.WHOLE, Moisture.FRESH);
-        return new Equivalent(house.mass(mass), house.about(WaterContent.DRIED.equivalent(mass, wet)), house.about(wet.equivalent(mass, WaterContent.DRIED)));
+        return new Equivalent(
+                house.mass(mass),
+                house.about(WaterContent.DRIED.equivalent(mass, wet)),
+                house.about(wet.equivalent(mass, WaterContent.DRIED)));
     }
 }

@@ -43,7 +43,9 @@ class RackWeighing {
     Snap snap;
 
     String typed;
-    @Nullable Instant takenBackAt;
+
+    @Nullable
+    Instant takenBackAt;
 
     protected RackWeighing() {}
 

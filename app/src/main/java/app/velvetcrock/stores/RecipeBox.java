@@ -35,7 +35,9 @@ public class RecipeBox {
 
     @Transactional(readOnly = true)
     public List<Card> kept() {
-        return cards.kept().stream().map(card -> new Card(card.id, card.title, card.body)).toList();
+        return cards.kept().stream()
+                .map(card -> new Card(card.id, card.title, card.body))
+                .toList();
     }
 
     @Transactional(readOnly = true)
@@ -58,7 +60,10 @@ public class RecipeBox {
     /** Reads a list by everything the household knows. */
     @Transactional(readOnly = true)
     public Recipe read(String body, House house) {
-        return Recipe.of(new RecipeReader(house.reader(), things()).read(body), setting, house.settings().room());
+        return Recipe.of(
+                new RecipeReader(house.reader(), things()).read(body),
+                setting,
+                house.settings().room());
     }
 
     /** All there is to speak of in this household. */

@@ -26,7 +26,9 @@ class RecipeCard {
     String title;
     String body;
     Instant createdAt;
-    @Nullable Instant removedAt;
+
+    @Nullable
+    Instant removedAt;
 
     protected RecipeCard() {}
 

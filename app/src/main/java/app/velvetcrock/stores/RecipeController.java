@@ -62,33 +62,69 @@ class RecipeController {
      * @param wrong what is asked about; empty for a clear line
      */
     record Shown(
-            int number, String written, boolean clear, String thing, String echo, boolean estimate, String amount, String share, String wrong,
+            int number,
+            String written,
+            boolean clear,
+            String thing,
+            String echo,
+            boolean estimate,
+            String amount,
+            String share,
+            String wrong,
             List<RecipeLine.Instead> instead) {
 
         static Shown of(int number, RecipeLine line, Recipe recipe, House house) {
             if (line instanceof RecipeLine.Clear clear) {
-                return new Shown(number, clear.written(), true, clear.thing().name(), clear.echo(), clear.byVolume(), house.mass(clear.mass()),
-                        house.percent(recipe.shareOf(clear)), "", List.of());
+                return new Shown(
+                        number,
+                        clear.written(),
+                        true,
+                        clear.thing().name(),
+                        clear.echo(),
+                        clear.byVolume(),
+                        house.mass(clear.mass()),
+                        house.percent(recipe.shareOf(clear)),
+                        "",
+                        List.of());
             } else if (line instanceof RecipeLine.Asked asked) {
                 return new Shown(number, asked.written(), false, "", "", false, "", "", asked.wrong(), asked.instead());
             }
             RecipeLine.Contradicting two = (RecipeLine.Contradicting) line;
-            String wrong = "The weight and the volume imply %s; %s is %s, %s %% off: %s.".formatted(two.found().isPossible() ? House.density(Density.ofGramsPerMillilitre(two.found().implied())) : "what nothing weighs", two.thing().name(),
-                    House.density(two.thing().density()), two.found().isPossible() ? Decimals.upTo(Math.abs(two.found().offBy()) * 100, 1) : "far more than 100",
-                    two.found().verdict() == Contradiction.Verdict.WORTH_A_LOOK ? "worth a look" : "one of the two is misread");
+            String wrong = "The weight and the volume imply %s; %s is %s, %s %% off: %s."
+                    .formatted(
+                            two.found().isPossible()
+                                    ? House.density(Density.ofGramsPerMillilitre(
+                                            two.found().implied()))
+                                    : "what nothing weighs",
+                            two.thing().name(),
+                            House.density(two.thing().density()),
+                            two.found().isPossible()
+                                    ? Decimals.upTo(Math.abs(two.found().offBy()) * 100, 1)
+                                    : "far more than 100",
+                            two.found().verdict() == Contradiction.Verdict.WORTH_A_LOOK
+                                    ? "worth a look"
+                                    : "one of the two is misread");
             return new Shown(number, two.written(), false, two.thing().name(), "", false, "", "", wrong, two.instead());
         }
     }
 
     @GetMapping("/stores/recipes")
     String reader(Model model) {
-        return page(model, new RecipeForm(null, "", "", null), new Fields(households.current().reader()), null);
+        return page(
+                model,
+                new RecipeForm(null, "", "", null),
+                new Fields(households.current().reader()),
+                null);
     }
 
     @GetMapping("/stores/recipes/{id}")
     String kept(@PathVariable UUID id, Model model) {
         RecipeBox.Card card = box.find(id);
-        return page(model, new RecipeForm(null, card.title(), card.body(), null), new Fields(households.current().reader()), id);
+        return page(
+                model,
+                new RecipeForm(null, card.title(), card.body(), null),
+                new Fields(households.current().reader()),
+                id);
     }
 
     /** Reads a list, and keeps it when that is asked; reading alone changes nothing. */
@@ -98,12 +134,19 @@ class RecipeController {
         Optional<String> body = fields.words("body", form.body(), LONGEST_BODY);
         boolean keep = "keep".equals(form.act());
         Optional<String> title = keep ? fields.words("title", form.title(), LONGEST_TITLE) : Optional.of("");
-        body.filter(text -> RecipeReader.tooMany(text) > 0).ifPresent(text -> fields.trouble("body", "%d lines too many; 60 can be read.".formatted(RecipeReader.tooMany(text)), "a shorter list"));
+        body.filter(text -> RecipeReader.tooMany(text) > 0)
+                .ifPresent(text -> fields.trouble(
+                        "body",
+                        "%d lines too many; 60 can be read.".formatted(RecipeReader.tooMany(text)),
+                        "a shorter list"));
         if (!keep || !fields.isClear()) {
             response.setStatus(fields.isClear() ? 200 : 422);
             return page(model, form, fields, null);
         }
-        String id = oneTime.once(Current.stillroom(), form.key(), () -> String.valueOf(box.keep(title.orElseThrow(), body.orElseThrow())));
+        String id = oneTime.once(
+                Current.stillroom(),
+                form.key(),
+                () -> String.valueOf(box.keep(title.orElseThrow(), body.orElseThrow())));
         after.addFlashAttribute(Notice.NAME, new Notice("Kept.", "/stores/recipes/%s/remove".formatted(id)));
         return "redirect:/stores/recipes/" + id;
     }
@@ -112,13 +155,19 @@ class RecipeController {
     String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
         boolean removed = back == null;
         box.remove(id, removed);
-        after.addFlashAttribute(Notice.NAME, new Notice(removed ? "Put away." : "It is back.", removed ? "/stores/recipes/%s/remove?back=yes".formatted(id) : null));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        removed ? "Put away." : "It is back.",
+                        removed ? "/stores/recipes/%s/remove?back=yes".formatted(id) : null));
         return "redirect:/stores/recipes";
     }
 
     private String page(Model model, RecipeForm form, Fields fields, @Nullable UUID kept) {
         House house = households.current();
-        Recipe recipe = box.read(form.body() == null || !fields.isClear() && fields.troubles().containsKey("body") ? "" : form.body(), house);
+        Recipe recipe = box.read(
+                form.body() == null || !fields.isClear() && fields.troubles().containsKey("body") ? "" : form.body(),
+                house);
         List<Shown> lines = new ArrayList<>();
         for (RecipeLine line : recipe.lines()) {
             lines.add(Shown.of(lines.size(), line, recipe, house));
@@ -131,7 +180,12 @@ class RecipeController {
         model.addAttribute("lines", lines);
         model.addAttribute("bench", bench(recipe));
         model.addAttribute("bands", bands());
-        model.addAttribute("markX", recipe.firmness().map(Firmness::value).map(value -> SCALE_WIDTH * Math.min(SCALE_END, value) / SCALE_END).orElse(0.0));
+        model.addAttribute(
+                "markX",
+                recipe.firmness()
+                        .map(Firmness::value)
+                        .map(value -> SCALE_WIDTH * Math.min(SCALE_END, value) / SCALE_END)
+                        .orElse(0.0));
         return "stores/recipes";
     }
 
@@ -143,7 +197,11 @@ class RecipeController {
         FirmnessBand[] all = FirmnessBand.values();
         for (int i = 0; i + 1 < all.length; i++) {
             double from = all[i].startInclusive();
-            bands.add(new Band(SCALE_WIDTH * from / SCALE_END, SCALE_WIDTH * (all[i + 1].startInclusive() - from) / SCALE_END, all[i].word(), String.valueOf((int) from)));
+            bands.add(new Band(
+                    SCALE_WIDTH * from / SCALE_END,
+                    SCALE_WIDTH * (all[i + 1].startInclusive() - from) / SCALE_END,
+                    all[i].word(),
+                    String.valueOf((int) from)));
         }
         return bands;
     }
@@ -152,14 +210,26 @@ class RecipeController {
     private String bench(Recipe recipe) {
         Optional<RecipeLine.Clear> herb = recipe.first(Thing.Role.HERB);
         Optional<RecipeLine.Clear> oil = recipe.first(Thing.Role.OIL).or(() -> recipe.first(Thing.Role.BUTTER));
-        Optional<Stock.OfHerb> lot = herb.flatMap(line -> stores.herbs().stream().filter(stored -> stored.kind().key().equals(line.thing().key())).findFirst());
-        Optional<Stock.OfCarrier> bottle = oil.flatMap(line -> stores.carriers().stream().filter(stored -> stored.kind().key().equals(line.thing().key())).findFirst());
+        Optional<Stock.OfHerb> lot = herb.flatMap(line -> stores.herbs().stream()
+                .filter(stored -> stored.kind().key().equals(line.thing().key()))
+                .findFirst());
+        Optional<Stock.OfCarrier> bottle = oil.flatMap(line -> stores.carriers().stream()
+                .filter(stored -> stored.kind().key().equals(line.thing().key()))
+                .findFirst());
         if (lot.isEmpty() || bottle.isEmpty()) {
             return "";
         }
-        double millilitres = oil.orElseThrow().thing().density().volumeOf(oil.orElseThrow().mass()).millilitres();
-        return "/bench?herb=%s&carrier=%s&amount=%s&oil=%s".formatted(lot.get().id(), bottle.get().id(),
-                encode(Math.round(herb.orElseThrow().mass().grams() * 10) / 10.0 + " g"), encode(Math.round(millilitres) + " mL"));
+        double millilitres = oil.orElseThrow()
+                .thing()
+                .density()
+                .volumeOf(oil.orElseThrow().mass())
+                .millilitres();
+        return "/bench?herb=%s&carrier=%s&amount=%s&oil=%s"
+                .formatted(
+                        lot.get().id(),
+                        bottle.get().id(),
+                        encode(Math.round(herb.orElseThrow().mass().grams() * 10) / 10.0 + " g"),
+                        encode(Math.round(millilitres) + " mL"));
     }
 
     private static String encode(String text) {

@@ -20,7 +20,14 @@ public final class Stock {
 
     /** A herb lot. */
     public record OfHerb(
-            UUID id, String name, HerbKind kind, Texture texture, Moisture moisture, Optional<Density> weighedBulk, Optional<LocalDate> acquired, Mass left) {
+            UUID id,
+            String name,
+            HerbKind kind,
+            Texture texture,
+            Moisture moisture,
+            Optional<Density> weighedBulk,
+            Optional<LocalDate> acquired,
+            Mass left) {
 
         /** The same lot taken to another cut. */
         public OfHerb at(Texture finer) {
@@ -29,13 +36,23 @@ public final class Stock {
 
         /** What it is in a few words: "dried leaf, cut and sifted". */
         public String state() {
-            return "%s %s, %s".formatted(moisture.word(), texture.part().word(), texture.cut().word());
+            return "%s %s, %s"
+                    .formatted(
+                            moisture.word(),
+                            texture.part().word(),
+                            texture.cut().word());
         }
     }
 
     /** A carrier bottle. */
     public record OfCarrier(
-            UUID id, String name, CarrierKind kind, Density density, Optional<LocalDate> opened, Optional<LocalDate> bestBefore, Mass left) {
+            UUID id,
+            String name,
+            CarrierKind kind,
+            Density density,
+            Optional<LocalDate> opened,
+            Optional<LocalDate> bestBefore,
+            Mass left) {
 
         public Volume volumeLeft() {
             return density.volumeOf(left);
@@ -51,8 +68,16 @@ public final class Stock {
      * @param left in its own unit: milligrams, or pieces
      */
     public record OfSupply(
-            UUID id, LotKind kind, String key, String name, Optional<Density> density, Optional<LocalDate> opened, Optional<LocalDate> bestBefore,
-            Optional<Double> abv, Optional<Volume> holds, long left) {
+            UUID id,
+            LotKind kind,
+            String key,
+            String name,
+            Optional<Density> density,
+            Optional<LocalDate> opened,
+            Optional<LocalDate> bestBefore,
+            Optional<Double> abv,
+            Optional<Volume> holds,
+            long left) {
 
         public Mass mass() {
             return Mass.ofMilligrams(left);
@@ -75,7 +100,15 @@ public final class Stock {
      * @param bottle the bottle it is in; absent for what still stands as it was strained
      */
     public record OfOil(
-            UUID id, String name, UUID batch, Density density, LocalDate useBy, Mass atFirst, Mass left, Storage place, Optional<OfBottle> bottle) {
+            UUID id,
+            String name,
+            UUID batch,
+            Density density,
+            LocalDate useBy,
+            Mass atFirst,
+            Mass left,
+            Storage place,
+            Optional<OfBottle> bottle) {
 
         public Volume volumeLeft() {
             return density.volumeOf(left);

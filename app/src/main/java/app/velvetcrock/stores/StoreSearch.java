@@ -35,11 +35,16 @@ public class StoreSearch {
     @Transactional(readOnly = true)
     public List<Found> find(String typed) {
         String text = typed.strip().toLowerCase(Locale.ROOT);
-        return text.isEmpty() ? List.of() : java.util.stream.Stream.concat(stored(text).stream(), known(text).stream()).limit(MOST).toList();
+        return text.isEmpty()
+                ? List.of()
+                : java.util.stream.Stream.concat(stored(text).stream(), known(text).stream())
+                        .limit(MOST)
+                        .toList();
     }
 
     private List<Found> stored(String text) {
-        return sql.sql("""
+        return sql.sql(
+                        """
                         select * from (
                             select l.id, l.name, l.kind, l.balance > 0 as stocked, 'LOT' as place, l.unit, l.balance, l.moisture, greatest(word_similarity(:q, l.words),
                                 case when to_tsvector('simple', l.words) @@ plainto_tsquery('simple', :q) then 1 else 0 end) as near
@@ -49,7 +54,10 @@ public class StoreSearch {
                             union all select r.id, r.title, 'recipe', true, 'RECIPE', null, 0, null, word_similarity(:q, lower(r.title)) from recipe_card r
                                 where r.stillroom_id = :stillroom and r.removed_at is null
                         ) found where near >= :least order by stocked desc, near desc, name, id limit :most""")
-                .param("stillroom", Current.stillroom()).param("q", text).param("least", NEAR).param("most", MOST)
+                .param("stillroom", Current.stillroom())
+                .param("q", text)
+                .param("least", NEAR)
+                .param("most", MOST)
                 .query((row, at) -> found(row))
                 .list();
     }
@@ -63,25 +71,44 @@ public class StoreSearch {
             case "JAR" -> new Found(name, "jar", "/stores#jars", true);
             case "KIT" -> new Found(name, KitKind.valueOf(kind).word(), "/stores/kit", true);
             case "RECIPE" -> new Found(name, "recipe", "/stores/recipes/" + id, true);
-            default -> new Found(name, lotWords(row, kind),
-                    (kind.equals("INFUSED_OIL") ? "/cupboard/" : "/stores/lots/") + id, stocked);
+            default -> new Found(
+                    name,
+                    lotWords(row, kind),
+                    (kind.equals("INFUSED_OIL") ? "/cupboard/" : "/stores/lots/") + id,
+                    stocked);
         };
     }
 
     private static String lotWords(ResultSet row, String kind) throws SQLException {
         String moisture = row.getString("moisture");
-        String left = row.getLong("balance") == 0 ? "used up" : StockUnit.valueOf(row.getString("unit")).words(row.getLong("balance")) + " left";
-        return LotKind.valueOf(kind).word() + (moisture == null ? ", " : ", " + Moisture.valueOf(moisture).word() + ", ") + left;
+        String left = row.getLong("balance") == 0
+                ? "used up"
+                : StockUnit.valueOf(row.getString("unit")).words(row.getLong("balance")) + " left";
+        return LotKind.valueOf(kind).word()
+                + (moisture == null ? ", " : ", " + Moisture.valueOf(moisture).word() + ", ")
+                + left;
     }
 
     /** The catalogue is no table: its names go along with the question. */
     private List<Found> known(String text) {
         List<Catalogue.Named> names = catalogue.names();
-        return sql.sql("""
+        return sql
+                .sql(
+                        """
                         select n.at, n.name from unnest(string_to_array(:names, E'\\n')) with ordinality as n(name, at)
                         where word_similarity(:q, n.name) >= :least order by word_similarity(:q, n.name) desc, n.at limit :most""")
-                .param("names", names.stream().map(Catalogue.Named::words).collect(Collectors.joining("\n"))).param("q", text).param("least", NEAR).param("most", MOST)
-                .query((row, at) -> names.get(row.getInt("at") - 1)).list().stream()
-                .map(named -> new Found(named.common(), named.what() + " in the catalogue", "/stores/catalogue?q=" + named.common().replace(' ', '+'), false)).toList();
+                .param("names", names.stream().map(Catalogue.Named::words).collect(Collectors.joining("\n")))
+                .param("q", text)
+                .param("least", NEAR)
+                .param("most", MOST)
+                .query((row, at) -> names.get(row.getInt("at") - 1))
+                .list()
+                .stream()
+                .map(named -> new Found(
+                        named.common(),
+                        named.what() + " in the catalogue",
+                        "/stores/catalogue?q=" + named.common().replace(' ', '+'),
+                        false))
+                .toList();
     }
 }

@@ -13,7 +13,6 @@ import app.velvetcrock.web.Refused;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
-import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -46,7 +45,14 @@ public class Stores {
     private final Catalogue catalogue;
     private final Clock clock;
 
-    Stores(LotRepository lots, MovementRepository movements, JarRepository jars, Ledger ledger, Materia materia, Catalogue catalogue, Clock clock) {
+    Stores(
+            LotRepository lots,
+            MovementRepository movements,
+            JarRepository jars,
+            Ledger ledger,
+            Materia materia,
+            Catalogue catalogue,
+            Clock clock) {
         this.lots = lots;
         this.movements = movements;
         this.jars = jars;
@@ -59,18 +65,25 @@ public class Stores {
     @Transactional(readOnly = true)
     public List<Stock.OfHerb> herbs() {
         Map<String, HerbKind> kinds = catalogue.herbs().stream().collect(Collectors.toMap(HerbKind::key, kind -> kind));
-        return lots.inStock(LotKind.HERB).stream().map(lot -> herb(lot, kinds.get(lot.kindKey))).toList();
+        return lots.inStock(LotKind.HERB).stream()
+                .map(lot -> herb(lot, kinds.get(lot.kindKey)))
+                .toList();
     }
 
     @Transactional(readOnly = true)
     public List<Stock.OfCarrier> carriers() {
-        Map<String, CarrierKind> kinds = catalogue.carriers().stream().collect(Collectors.toMap(CarrierKind::key, kind -> kind));
-        return lots.inStock(LotKind.CARRIER).stream().map(lot -> carrier(lot, kinds.get(lot.kindKey))).toList();
+        Map<String, CarrierKind> kinds =
+                catalogue.carriers().stream().collect(Collectors.toMap(CarrierKind::key, kind -> kind));
+        return lots.inStock(LotKind.CARRIER).stream()
+                .map(lot -> carrier(lot, kinds.get(lot.kindKey)))
+                .toList();
     }
 
     @Transactional(readOnly = true)
     public List<Stock.OfJar> jars() {
-        return jars.all().stream().map(jar -> new Stock.OfJar(jar.id, jar.vessel(), jar.pieces, false)).toList();
+        return jars.all().stream()
+                .map(jar -> new Stock.OfJar(jar.id, jar.vessel(), jar.pieces, false))
+                .toList();
     }
 
     /** Locks a jar's row, so that two batches started at once cannot both take the last of it. */
@@ -95,7 +108,8 @@ public class Stores {
 
     @Transactional
     public UUID add(NewCarrier carrier) {
-        Lot lot = new Lot(LotKind.CARRIER, carrier.kind().key(), carrier.kind().common(), carrier.typed(), clock.instant());
+        Lot lot = new Lot(
+                LotKind.CARRIER, carrier.kind().key(), carrier.kind().common(), carrier.typed(), clock.instant());
         lot.density = decimal(carrier.kind().density());
         lot.openedOn = carrier.opened();
         lot.bestBefore = carrier.bestBefore();
@@ -117,7 +131,12 @@ public class Stores {
     /** Tins, bottles and pots to fill: counted in pieces, with what one holds. */
     @Transactional
     public UUID add(NewContainer container) {
-        Lot lot = new Lot(LotKind.CONTAINER, "container", container.name(), container.pieces() + " × " + container.name(), clock.instant());
+        Lot lot = new Lot(
+                LotKind.CONTAINER,
+                "container",
+                container.name(),
+                container.pieces() + " × " + container.name(),
+                clock.instant());
         lot.unit = StockUnit.PIECE;
         lot.bottleMicrolitres = container.holds().toMicrolitres();
         return bringIn(lot, container.pieces(), container.provenance());
@@ -127,8 +146,12 @@ public class Stores {
     @Transactional(readOnly = true)
     public Map<UUID, Double> levels() {
         Set<LotKind> kinds = EnumSet.of(LotKind.HERB, LotKind.CARRIER);
-        Map<UUID, Long> cameIn = movements.openings(kinds, OPENINGS).stream().collect(Collectors.toMap(m -> m.lotId, m -> m.amount, Long::sum));
-        return lots.inStock(kinds, "%").stream().collect(Collectors.toMap(lot -> lot.id, lot -> Math.min(1.0, lot.balance / (double) cameIn.getOrDefault(lot.id, lot.balance))));
+        Map<UUID, Long> cameIn = movements.openings(kinds, OPENINGS).stream()
+                .collect(Collectors.toMap(m -> m.lotId, m -> m.amount, Long::sum));
+        return lots.inStock(kinds, "%").stream()
+                .collect(Collectors.toMap(
+                        lot -> lot.id,
+                        lot -> Math.min(1.0, lot.balance / (double) cameIn.getOrDefault(lot.id, lot.balance))));
     }
 
     /** What is in stock besides herbs, carriers and oils: of some kinds. */
@@ -186,25 +209,48 @@ public class Stores {
 
     /** Every name a thing goes by, for search; as much of them as is kept. */
     static String words(String common, String botanical, List<String> synonyms) {
-        String all = Stream.concat(Stream.of(common, botanical), synonyms.stream()).filter(name -> !name.isBlank()).collect(Collectors.joining(" ")).toLowerCase(Locale.ROOT);
+        String all = Stream.concat(Stream.of(common, botanical), synonyms.stream())
+                .filter(name -> !name.isBlank())
+                .collect(Collectors.joining(" "))
+                .toLowerCase(Locale.ROOT);
         return all.substring(0, Math.min(LONGEST_WORDS, all.length()));
     }
 
     private static Stock.OfSupply supply(Lot lot) {
-        return new Stock.OfSupply(lot.id, lot.kind, lot.kindKey, lot.name, density(lot.density), Optional.ofNullable(lot.openedOn), Optional.ofNullable(lot.bestBefore),
-                Optional.ofNullable(lot.abv).map(BigDecimal::doubleValue), Optional.ofNullable(lot.bottleMicrolitres).map(Volume::ofMicrolitres), lot.balance);
+        return new Stock.OfSupply(
+                lot.id,
+                lot.kind,
+                lot.kindKey,
+                lot.name,
+                density(lot.density),
+                Optional.ofNullable(lot.openedOn),
+                Optional.ofNullable(lot.bestBefore),
+                Optional.ofNullable(lot.abv).map(BigDecimal::doubleValue),
+                Optional.ofNullable(lot.bottleMicrolitres).map(Volume::ofMicrolitres),
+                lot.balance);
     }
 
     private Stock.OfHerb herb(Lot lot, HerbKind kind) {
         return new Stock.OfHerb(
-                lot.id, lot.name, kind, materia.texture(lot.part, lot.cut), lot.moisture,
-                density(lot.bulkDensity), Optional.ofNullable(lot.acquiredOn), Mass.ofMilligrams(lot.balance));
+                lot.id,
+                lot.name,
+                kind,
+                materia.texture(lot.part, lot.cut),
+                lot.moisture,
+                density(lot.bulkDensity),
+                Optional.ofNullable(lot.acquiredOn),
+                Mass.ofMilligrams(lot.balance));
     }
 
     private static Stock.OfCarrier carrier(Lot lot, CarrierKind kind) {
         return new Stock.OfCarrier(
-                lot.id, lot.name, kind, density(lot.density).orElseThrow(),
-                Optional.ofNullable(lot.openedOn), Optional.ofNullable(lot.bestBefore), Mass.ofMilligrams(lot.balance));
+                lot.id,
+                lot.name,
+                kind,
+                density(lot.density).orElseThrow(),
+                Optional.ofNullable(lot.openedOn),
+                Optional.ofNullable(lot.bestBefore),
+                Mass.ofMilligrams(lot.balance));
     }
 
     static Optional<Density> density(@Nullable BigDecimal value) {

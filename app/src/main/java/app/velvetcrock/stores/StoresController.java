@@ -43,7 +43,13 @@ class StoresController {
     private final OneTime oneTime;
     private final Clock clock;
 
-    StoresController(Stores stores, StoresForms forms, Catalogue catalogue, Households households, OneTime oneTime, Clock clock) {
+    StoresController(
+            Stores stores,
+            StoresForms forms,
+            Catalogue catalogue,
+            Households households,
+            OneTime oneTime,
+            Clock clock) {
         this.stores = stores;
         this.forms = forms;
         this.catalogue = catalogue;
@@ -60,7 +66,8 @@ class StoresController {
     @PostMapping("/stores/herbs")
     String addHerb(HerbForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<NewHerb> herb = forms.read(form, fields, today(), households.current().money());
+        Optional<NewHerb> herb =
+                forms.read(form, fields, today(), households.current().money());
         if (herb.isEmpty()) {
             return again(model, form, "herb", fields, response);
         }
@@ -70,7 +77,8 @@ class StoresController {
     @PostMapping("/stores/carriers")
     String addCarrier(CarrierForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<NewCarrier> carrier = forms.read(form, fields, today(), households.current().money());
+        Optional<NewCarrier> carrier =
+                forms.read(form, fields, today(), households.current().money());
         if (carrier.isEmpty()) {
             return again(model, form, "carrier", fields, response);
         }
@@ -84,7 +92,11 @@ class StoresController {
         if (jar.isEmpty()) {
             return again(model, form, "jar", fields, response);
         }
-        return add(form.key(), jar.get().vessel().name(), after, () -> "/stores/jars/" + stores.add(jar.get().vessel(), jar.get().pieces()));
+        return add(
+                form.key(),
+                jar.get().vessel().name(),
+                after,
+                () -> "/stores/jars/" + stores.add(jar.get().vessel(), jar.get().pieces()));
     }
 
     @PostMapping("/stores/lots/{id}/undo")
@@ -103,7 +115,12 @@ class StoresController {
 
     /** Says back what an amount is understood as, while it is typed. */
     @GetMapping("/stores/echo")
-    String echo(@RequestParam String field, @RequestParam String prefix, @RequestParam Expect expect, HttpServletRequest request, Model model) {
+    String echo(
+            @RequestParam String field,
+            @RequestParam String prefix,
+            @RequestParam Expect expect,
+            HttpServletRequest request,
+            Model model) {
         Fields fields = fields();
         String text = request.getParameter(field);
         if (text != null && !text.isBlank()) {
@@ -143,8 +160,14 @@ class StoresController {
         model.addAttribute("herbs", shown.stream().limit(Listing.MOST).toList());
         model.addAttribute("moreHerbs", Math.max(0, shown.size() - Listing.MOST));
         model.addAttribute("carriers", listing.carriers(carriers));
-        model.addAttribute("lives", carriers.stream().collect(Collectors.toMap(Stock.OfCarrier::id,
-                c -> LotSheet.Life.of(new Bottle(c.name(), c.kind().monthsOpened(), c.opened(), c.bestBefore()), today))));
+        model.addAttribute(
+                "lives",
+                carriers.stream()
+                        .collect(Collectors.toMap(
+                                Stock.OfCarrier::id,
+                                c -> LotSheet.Life.of(
+                                        new Bottle(c.name(), c.kind().monthsOpened(), c.opened(), c.bestBefore()),
+                                        today))));
         model.addAttribute("levels", stores.levels());
         model.addAttribute("origins", List.of(Origin.BOUGHT, Origin.GATHERED, Origin.GROWN));
         model.addAttribute("fields", fields);

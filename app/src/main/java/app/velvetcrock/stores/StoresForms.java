@@ -51,9 +51,19 @@ class StoresForms {
     }
 
     record HerbForm(
-            UUID key, @Nullable String herb, @Nullable String amount, @Nullable String part, @Nullable String cut,
-            @Nullable String moisture, @Nullable String acquired, @Nullable String sure, @Nullable String bestBefore, @Nullable String origin,
-            @Nullable String cameFrom, @Nullable String keptAt, @Nullable String price) {
+            UUID key,
+            @Nullable String herb,
+            @Nullable String amount,
+            @Nullable String part,
+            @Nullable String cut,
+            @Nullable String moisture,
+            @Nullable String acquired,
+            @Nullable String sure,
+            @Nullable String bestBefore,
+            @Nullable String origin,
+            @Nullable String cameFrom,
+            @Nullable String keptAt,
+            @Nullable String price) {
 
         ProvenanceForm provenance() {
             return new ProvenanceForm(origin, cameFrom, keptAt, price);
@@ -61,8 +71,14 @@ class StoresForms {
     }
 
     record CarrierForm(
-            UUID key, @Nullable String carrier, @Nullable String amount, @Nullable String opened, @Nullable String bestBefore, @Nullable String cameFrom,
-            @Nullable String keptAt, @Nullable String price) {
+            UUID key,
+            @Nullable String carrier,
+            @Nullable String amount,
+            @Nullable String opened,
+            @Nullable String bestBefore,
+            @Nullable String cameFrom,
+            @Nullable String keptAt,
+            @Nullable String price) {
 
         ProvenanceForm provenance() {
             return new ProvenanceForm(Origin.BOUGHT.name(), cameFrom, keptAt, price);
@@ -70,22 +86,40 @@ class StoresForms {
     }
 
     /** @param water what the water weighs that fills it, where its size is not known */
-    record JarForm(UUID key, @Nullable String name, @Nullable String capacity, @Nullable String water, @Nullable String width, @Nullable String pieces) {}
+    record JarForm(
+            UUID key,
+            @Nullable String name,
+            @Nullable String capacity,
+            @Nullable String water,
+            @Nullable String width,
+            @Nullable String pieces) {}
 
     Optional<NewHerb> read(HerbForm form, Fields fields, LocalDate today, Currency money) {
         Optional<HerbKind> kind = herb(fields, form.herb());
         Optional<Cut> cut = fields.oneOf("cut", Cut.class, form.cut());
         Optional<Moisture> moisture = fields.oneOf("moisture", Moisture.class, form.moisture());
-        Optional<Part> part = form.part() == null || form.part().isBlank() ? kind.map(HerbKind::part) : fields.oneOf("part", Part.class, form.part());
-        Optional<KnownDensity> bulk = part.flatMap(p -> cut.flatMap(c -> moisture.map(m -> KnownDensity.ofHerb(materia.texture(p, c).bulkIn(m)))));
-        Optional<Mass> mass = mass(fields, form.amount(), Expect.SOLID, bulk, "at %s, loosely filled: an estimate, weigh it if you can");
+        Optional<Part> part = form.part() == null || form.part().isBlank()
+                ? kind.map(HerbKind::part)
+                : fields.oneOf("part", Part.class, form.part());
+        Optional<KnownDensity> bulk = part.flatMap(p -> cut.flatMap(
+                c -> moisture.map(m -> KnownDensity.ofHerb(materia.texture(p, c).bulkIn(m)))));
+        Optional<Mass> mass = mass(
+                fields, form.amount(), Expect.SOLID, bulk, "at %s, loosely filled: an estimate, weigh it if you can");
         Optional<LocalDate> acquired = past(fields, "acquired", form.acquired(), today);
         Optional<LocalDate> bestBefore = fields.date("bestBefore", form.bestBefore());
         Optional<Provenance> provenance = form.provenance().read(fields, money);
         kind.ifPresent(herb -> provenance.ifPresent(from -> lookAlike(fields, herb, from, form.sure())));
         return fields.isClear()
-                ? Optional.of(new NewHerb(kind.orElseThrow(), part.orElseThrow(), cut.orElseThrow(), moisture.orElseThrow(),
-                        mass.orElseThrow(), acquired.orElse(null), bestBefore.orElse(null), provenance.orElseThrow(), form.amount()))
+                ? Optional.of(new NewHerb(
+                        kind.orElseThrow(),
+                        part.orElseThrow(),
+                        cut.orElseThrow(),
+                        moisture.orElseThrow(),
+                        mass.orElseThrow(),
+                        acquired.orElse(null),
+                        bestBefore.orElse(null),
+                        provenance.orElseThrow(),
+                        form.amount()))
                 : Optional.empty();
     }
 
@@ -94,30 +128,56 @@ class StoresForms {
         if (kind.isEmpty()) {
             fields.trouble("carrier", "Nothing is chosen here yet.", "one from the list");
         }
-        Optional<Mass> mass = mass(fields, form.amount(), Expect.LIQUID, kind.map(k -> KnownDensity.ofOil(k.density())), "at %s");
+        Optional<Mass> mass =
+                mass(fields, form.amount(), Expect.LIQUID, kind.map(k -> KnownDensity.ofOil(k.density())), "at %s");
         Optional<LocalDate> opened = past(fields, "opened", form.opened(), today);
         Optional<LocalDate> bestBefore = fields.date("bestBefore", form.bestBefore());
         Optional<Provenance> provenance = form.provenance().read(fields, money);
         return fields.isClear()
-                ? Optional.of(new NewCarrier(kind.orElseThrow(), mass.orElseThrow(), opened.orElse(null), bestBefore.orElse(null), provenance.orElseThrow(), form.amount()))
+                ? Optional.of(new NewCarrier(
+                        kind.orElseThrow(),
+                        mass.orElseThrow(),
+                        opened.orElse(null),
+                        bestBefore.orElse(null),
+                        provenance.orElseThrow(),
+                        form.amount()))
                 : Optional.empty();
     }
 
     Optional<NewJar> read(JarForm form, Fields fields) {
-        boolean weighed = form.capacity() == null || form.capacity().isBlank() && form.water() != null && !form.water().isBlank();
-        Optional<Volume> capacity = weighed ? byWater(fields, form.water()) : fields.capacity("capacity", form.capacity(), LEAST_CAPACITY, MOST_CAPACITY);
+        boolean weighed = form.capacity() == null
+                || form.capacity().isBlank()
+                        && form.water() != null
+                        && !form.water().isBlank();
+        Optional<Volume> capacity = weighed
+                ? byWater(fields, form.water())
+                : fields.capacity("capacity", form.capacity(), LEAST_CAPACITY, MOST_CAPACITY);
         Optional<Length> width = fields.length("width", form.width(), 20, 800);
         Optional<Integer> pieces = fields.whole("pieces", form.pieces(), 1, 1000, "jars");
         Optional<String> named = fields.optionalWords("name", form.name(), 80);
         return fields.isClear()
-                ? Optional.of(new NewJar(new Vessel(named.filter(n -> !n.isEmpty()).orElseGet(() -> (weighed ? Math.round(capacity.orElseThrow().millilitres()) + " mL" : form.capacity().strip()) + " jar"), capacity.orElseThrow(), width.orElseThrow()),
+                ? Optional.of(new NewJar(
+                        new Vessel(
+                                named.filter(n -> !n.isEmpty())
+                                        .orElseGet(() -> (weighed
+                                                        ? Math.round(capacity.orElseThrow()
+                                                                        .millilitres()) + " mL"
+                                                        : form.capacity().strip())
+                                                + " jar"),
+                                capacity.orElseThrow(),
+                                width.orElseThrow()),
                         pieces.orElseThrow()))
                 : Optional.empty();
     }
 
     /** A jar's size by the water that fills it to the brim. */
     private static Optional<Volume> byWater(Fields fields, @Nullable String typed) {
-        return fields.mass("water", typed, LEAST_CAPACITY * WATER.gramsPerMillilitre(), MOST_CAPACITY * WATER.gramsPerMillilitre()).map(WATER::volumeOf);
+        return fields.mass(
+                        "water",
+                        typed,
+                        LEAST_CAPACITY * WATER.gramsPerMillilitre(),
+                        MOST_CAPACITY * WATER.gramsPerMillilitre())
+                .map(WATER::volumeOf);
     }
 
     /** A herb picked by oneself that a poisonous one is mistaken for is asked about until somebody says that he is certain. */
@@ -125,7 +185,9 @@ class StoresForms {
         if (!from.origin().isPicked() || "yes".equals(sure)) {
             return;
         }
-        cautions.of(herb.traits(), Use.ADULT_SKIN).stream().filter(caution -> caution.head().startsWith("Look-alike")).findFirst()
+        cautions.of(herb.traits(), Use.ADULT_SKIN).stream()
+                .filter(caution -> caution.head().startsWith("Look-alike"))
+                .findFirst()
                 .ifPresent(caution -> fields.trouble("sure", caution.text(), ""));
     }
 
@@ -138,42 +200,68 @@ class StoresForms {
         }
         Optional<String> refusal = cautions.refusal(name.get());
         if (refusal.isPresent()) {
-            fields.trouble("herb", "%s is poisonous, also through the skin. It is not stored or used here.".formatted(capital(refusal.get())), "another herb");
+            fields.trouble(
+                    "herb",
+                    "%s is poisonous, also through the skin. It is not stored or used here."
+                            .formatted(capital(refusal.get())),
+                    "another herb");
             return Optional.empty();
         }
-        Optional<HerbKind> known = catalogue.herbs().stream().filter(kind -> isNamed(kind, name.get())).min(Comparator.comparing(kind -> !Catalogue.isOwn(kind.key())));
+        Optional<HerbKind> known = catalogue.herbs().stream()
+                .filter(kind -> isNamed(kind, name.get()))
+                .min(Comparator.comparing(kind -> !Catalogue.isOwn(kind.key())));
         if (known.isEmpty()) {
-            fields.trouble("herb", "“%s” is not in the catalogue.".formatted(name.get()),
+            fields.trouble(
+                    "herb",
+                    "“%s” is not in the catalogue.".formatted(name.get()),
                     "one from the list, such as %s, or add it to the catalogue below".formatted(nearest(name.get())));
         }
         return known;
     }
 
     private static boolean isNamed(HerbKind kind, String name) {
-        return Stream.concat(Stream.of(kind.common(), kind.botanical()), kind.synonyms().stream()).anyMatch(name::equalsIgnoreCase);
+        return Stream.concat(Stream.of(kind.common(), kind.botanical()), kind.synonyms().stream())
+                .anyMatch(name::equalsIgnoreCase);
     }
 
     private String nearest(String name) {
         String start = name.substring(0, 1).toLowerCase(Locale.ROOT);
         List<String> names = catalogue.herbs().stream().map(HerbKind::common).toList();
-        return names.stream().filter(n -> n.toLowerCase(Locale.ROOT).startsWith(start)).findFirst().orElse(names.get(0));
+        return names.stream()
+                .filter(n -> n.toLowerCase(Locale.ROOT).startsWith(start))
+                .findFirst()
+                .orElse(names.get(0));
     }
 
     /** Reads a weight, or a volume turned into one by a density, and says by which. */
-    private static Optional<Mass> mass(Fields fields, @Nullable String typed, Expect expect, Optional<KnownDensity> known, String how) {
+    private static Optional<Mass> mass(
+            Fields fields, @Nullable String typed, Expect expect, Optional<KnownDensity> known, String how) {
         if (known.isEmpty()) {
             fields.amount("amount", typed, expect);
             return Optional.empty();
         }
-        return fields.massOf("amount", typed, expect, known.get()).filter(read -> {
-            boolean sensible = read.mass().grams() >= LEAST_GRAMS && read.mass().grams() <= MOST_GRAMS;
-            if (!sensible) {
-                fields.trouble("amount", "Understood %s; a lot is between 0.1 g and 100 kg.".formatted(read.echo()), expect.examples());
-            } else if (read.byVolume()) {
-                fields.echo("amount", "%s, %d g %s".formatted(read.echo(), Math.round(read.mass().grams()), how.formatted(House.density(known.get().density()))));
-            }
-            return sensible;
-        }).map(Fields.Weighed::mass);
+        return fields.massOf("amount", typed, expect, known.get())
+                .filter(read -> {
+                    boolean sensible =
+                            read.mass().grams() >= LEAST_GRAMS && read.mass().grams() <= MOST_GRAMS;
+                    if (!sensible) {
+                        fields.trouble(
+                                "amount",
+                                "Understood %s; a lot is between 0.1 g and 100 kg.".formatted(read.echo()),
+                                expect.examples());
+                    } else if (read.byVolume()) {
+                        fields.echo(
+                                "amount",
+                                "%s, %d g %s"
+                                        .formatted(
+                                                read.echo(),
+                                                Math.round(read.mass().grams()),
+                                                how.formatted(House.density(
+                                                        known.get().density()))));
+                    }
+                    return sensible;
+                })
+                .map(Fields.Weighed::mass);
     }
 
     private static Optional<LocalDate> past(Fields fields, String field, @Nullable String typed, LocalDate today) {

@@ -33,7 +33,8 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class SupplyController {
 
-    private static final Set<LotKind> OTHERS = EnumSet.of(LotKind.WAX, LotKind.SPIRIT, LotKind.ANTIOXIDANT, LotKind.ESSENTIAL_OIL, LotKind.ADDITION);
+    private static final Set<LotKind> OTHERS =
+            EnumSet.of(LotKind.WAX, LotKind.SPIRIT, LotKind.ANTIOXIDANT, LotKind.ESSENTIAL_OIL, LotKind.ADDITION);
     private static final int LONGEST_NAME = 80;
 
     private final Stores stores;
@@ -43,7 +44,8 @@ class SupplyController {
     private final OneTime oneTime;
     private final Clock clock;
 
-    SupplyController(Stores stores, Blends blends, Materia materia, Households households, OneTime oneTime, Clock clock) {
+    SupplyController(
+            Stores stores, Blends blends, Materia materia, Households households, OneTime oneTime, Clock clock) {
         this.stores = stores;
         this.blends = blends;
         this.materia = materia;
@@ -54,8 +56,14 @@ class SupplyController {
 
     /** A blend as typed: up to three bottles and how much of each. */
     record BlendForm(
-            @Nullable UUID key, @Nullable String blend, @Nullable UUID from1, @Nullable String amount1, @Nullable UUID from2, @Nullable String amount2,
-            @Nullable UUID from3, @Nullable String amount3) {
+            @Nullable UUID key,
+            @Nullable String blend,
+            @Nullable UUID from1,
+            @Nullable String amount1,
+            @Nullable UUID from2,
+            @Nullable String amount2,
+            @Nullable UUID from3,
+            @Nullable String amount3) {
 
         static BlendForm empty() {
             return new BlendForm(null, "", null, "", null, "", null, "");
@@ -70,7 +78,8 @@ class SupplyController {
     @PostMapping("/stores/supplies")
     String add(SupplyForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<NewSupply> supply = form.supply(fields, materia, households.current().money(), today());
+        Optional<NewSupply> supply =
+                form.supply(fields, materia, households.current().money(), today());
         if (supply.isEmpty()) {
             response.setStatus(422);
             return page(model, "supply", form, BlendForm.empty(), fields);
@@ -81,7 +90,8 @@ class SupplyController {
     @PostMapping("/stores/containers")
     String addContainers(SupplyForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<NewContainer> container = form.container(fields, households.current().money());
+        Optional<NewContainer> container =
+                form.container(fields, households.current().money());
         if (container.isEmpty()) {
             response.setStatus(422);
             return page(model, "container", form, BlendForm.empty(), fields);
@@ -97,7 +107,8 @@ class SupplyController {
         part(fields, "amount1", form.from1(), form.amount1()).ifPresent(parts::add);
         part(fields, "amount2", form.from2(), form.amount2()).ifPresent(parts::add);
         part(fields, "amount3", form.from3(), form.amount3()).ifPresent(parts::add);
-        if (fields.isClear() && parts.stream().map(part -> part.carrier().id()).distinct().count() < Math.max(2, parts.size())) {
+        if (fields.isClear()
+                && parts.stream().map(part -> part.carrier().id()).distinct().count() < Math.max(2, parts.size())) {
             fields.trouble("blend", "A blend needs two bottles or three, each once.", "another bottle below");
         }
         if (!fields.isClear()) {
@@ -109,7 +120,8 @@ class SupplyController {
             blends.blend(name.orElseThrow(), parts, today(), fresh);
             return fresh.toString();
         });
-        after.addFlashAttribute(Notice.NAME, new Notice(name.orElseThrow() + " is blended.", "/stores/deeds/%s/undo".formatted(deed)));
+        after.addFlashAttribute(
+                Notice.NAME, new Notice(name.orElseThrow() + " is blended.", "/stores/deeds/%s/undo".formatted(deed)));
         return "redirect:/stores";
     }
 
@@ -123,29 +135,62 @@ class SupplyController {
             return Optional.empty();
         }
         House house = households.current();
-        return fields.massOf(field, amount, Expect.LIQUID, KnownDensity.ofOil(bottle.get().density())).filter(read -> {
-            boolean sensible = read.mass().toMilligrams() > 0 && read.mass().compareTo(bottle.get().left()) <= 0;
-            if (!sensible) {
-                fields.trouble(field, "Understood %s; the bottle holds %s.".formatted(read.echo(), house.volume(bottle.get().volumeLeft())), "no more than it holds");
-            }
-            return sensible;
-        }).map(read -> new Blends.Part(bottle.get(), read.mass()));
+        return fields.massOf(
+                        field,
+                        amount,
+                        Expect.LIQUID,
+                        KnownDensity.ofOil(bottle.get().density()))
+                .filter(read -> {
+                    boolean sensible = read.mass().toMilligrams() > 0
+                            && read.mass().compareTo(bottle.get().left()) <= 0;
+                    if (!sensible) {
+                        fields.trouble(
+                                field,
+                                "Understood %s; the bottle holds %s."
+                                        .formatted(
+                                                read.echo(),
+                                                house.volume(bottle.get().volumeLeft())),
+                                "no more than it holds");
+                    }
+                    return sensible;
+                })
+                .map(read -> new Blends.Part(bottle.get(), read.mass()));
     }
 
-    private String added(@Nullable UUID key, String name, RedirectAttributes after, java.util.function.Supplier<UUID> work) {
+    private String added(
+            @Nullable UUID key, String name, RedirectAttributes after, java.util.function.Supplier<UUID> work) {
         String undo = oneTime.once(Current.stillroom(), key, () -> "/stores/lots/" + work.get()) + "/undo";
         after.addFlashAttribute(Notice.NAME, new Notice(name + " is in the stores.", undo));
         return "redirect:/stores/supplies";
     }
 
     private String page(Model model, String which, SupplyForm typed, BlendForm blend, Fields sent) {
-        model.addAttribute("supplies", stores.supplies(OTHERS).stream().sorted(Comparator.comparing(Stock.OfSupply::kind).thenComparing(Stock.OfSupply::name)).toList());
+        model.addAttribute(
+                "supplies",
+                stores.supplies(OTHERS).stream()
+                        .sorted(Comparator.comparing(Stock.OfSupply::kind).thenComparing(Stock.OfSupply::name))
+                        .toList());
         LocalDate today = today();
-        model.addAttribute("lives", stores.supplies(OTHERS).stream().filter(supply -> months(supply).isPresent()).collect(Collectors.toMap(Stock.OfSupply::id,
-                supply -> LotSheet.Life.of(new Bottle(supply.name(), months(supply).orElseThrow(), supply.opened(), supply.bestBefore()), today))));
+        model.addAttribute(
+                "lives",
+                stores.supplies(OTHERS).stream()
+                        .filter(supply -> months(supply).isPresent())
+                        .collect(Collectors.toMap(
+                                Stock.OfSupply::id,
+                                supply -> LotSheet.Life.of(
+                                        new Bottle(
+                                                supply.name(),
+                                                months(supply).orElseThrow(),
+                                                supply.opened(),
+                                                supply.bestBefore()),
+                                        today))));
         model.addAttribute("containers", stores.supplies(EnumSet.of(LotKind.CONTAINER)));
         model.addAttribute("carriers", stores.carriers());
-        model.addAttribute("kinds", materia.supplies().stream().sorted(Comparator.comparing(SupplyKind::type).thenComparing(SupplyKind::common)).toList());
+        model.addAttribute(
+                "kinds",
+                materia.supplies().stream()
+                        .sorted(Comparator.comparing(SupplyKind::type).thenComparing(SupplyKind::common))
+                        .toList());
         model.addAttribute("which", which);
         model.addAttribute("typed", typed);
         model.addAttribute("blank", SupplyForm.empty());

@@ -19,8 +19,18 @@ import org.jspecify.annotations.Nullable;
 
 /** A supply, or containers, as typed. */
 record SupplyForm(
-        @Nullable UUID key, @Nullable String kind, @Nullable String amount, @Nullable String abv, @Nullable String opened, @Nullable String bestBefore,
-        @Nullable String cameFrom, @Nullable String keptAt, @Nullable String price, @Nullable String name, @Nullable String holds, @Nullable String pieces) {
+        @Nullable UUID key,
+        @Nullable String kind,
+        @Nullable String amount,
+        @Nullable String abv,
+        @Nullable String opened,
+        @Nullable String bestBefore,
+        @Nullable String cameFrom,
+        @Nullable String keptAt,
+        @Nullable String price,
+        @Nullable String name,
+        @Nullable String holds,
+        @Nullable String pieces) {
 
     private static final double MOST_GRAMS = 100_000;
     private static final int LONGEST_NAME = 80;
@@ -35,19 +45,30 @@ record SupplyForm(
         if (what.isEmpty()) {
             fields.trouble("kind", "Nothing is chosen here yet.", "one from the list");
         }
-        Optional<Strength> strength = what.filter(k -> k.type() == SupplyType.SPIRIT).isPresent()
-                ? fields.number("abv", abv, Strength.LEAST, Strength.MOST, "% vol").map(Strength::new)
-                : Optional.empty();
-        Density density = strength.map(Strength::density).orElseGet(() -> what.map(SupplyKind::density).orElse(Density.ofGramsPerMillilitre(1)));
-        KnownDensity known = what.filter(k -> k.bulk().isPresent()).map(SupplyKind::known).orElseGet(() -> KnownDensity.ofLiquid(density));
+        Optional<Strength> strength =
+                what.filter(k -> k.type() == SupplyType.SPIRIT).isPresent()
+                        ? fields.number("abv", abv, Strength.LEAST, Strength.MOST, "% vol")
+                                .map(Strength::new)
+                        : Optional.empty();
+        Density density = strength.map(Strength::density)
+                .orElseGet(() -> what.map(SupplyKind::density).orElse(Density.ofGramsPerMillilitre(1)));
+        KnownDensity known = what.filter(k -> k.bulk().isPresent())
+                .map(SupplyKind::known)
+                .orElseGet(() -> KnownDensity.ofLiquid(density));
         Expect expect = what.filter(k -> k.type() == SupplyType.WAX).isPresent() ? Expect.SOLID : Expect.LIQUID;
-        Optional<Mass> mass = fields.massOf("amount", amount, expect, known).filter(read -> {
-            boolean sensible = read.mass().grams() >= 0.01 && read.mass().grams() <= MOST_GRAMS;
-            if (!sensible) {
-                fields.trouble("amount", "Understood %s; a lot is between 0.01 g and 100 kg.".formatted(read.echo()), expect.examples());
-            }
-            return sensible;
-        }).map(Fields.Weighed::mass);
+        Optional<Mass> mass = fields.massOf("amount", amount, expect, known)
+                .filter(read -> {
+                    boolean sensible =
+                            read.mass().grams() >= 0.01 && read.mass().grams() <= MOST_GRAMS;
+                    if (!sensible) {
+                        fields.trouble(
+                                "amount",
+                                "Understood %s; a lot is between 0.01 g and 100 kg.".formatted(read.echo()),
+                                expect.examples());
+                    }
+                    return sensible;
+                })
+                .map(Fields.Weighed::mass);
         Optional<LocalDate> open = fields.date("opened", opened);
         if (open.filter(day -> day.isAfter(today)).isPresent()) {
             fields.trouble("opened", "That day is still to come.", "today or earlier, or leave it empty");
@@ -55,8 +76,15 @@ record SupplyForm(
         Optional<LocalDate> best = fields.date("bestBefore", bestBefore);
         Optional<Provenance> from = provenance(fields, money);
         return fields.isClear()
-                ? Optional.of(new NewSupply(what.orElseThrow(), mass.orElseThrow(), density, strength.map(s -> BigDecimal.valueOf(s.percent())).orElse(null),
-                        open.orElse(null), best.orElse(null), from.orElseThrow(), amount))
+                ? Optional.of(new NewSupply(
+                        what.orElseThrow(),
+                        mass.orElseThrow(),
+                        density,
+                        strength.map(s -> BigDecimal.valueOf(s.percent())).orElse(null),
+                        open.orElse(null),
+                        best.orElse(null),
+                        from.orElseThrow(),
+                        amount))
                 : Optional.empty();
     }
 
@@ -66,7 +94,8 @@ record SupplyForm(
         Optional<Integer> many = fields.whole("pieces", pieces, 1, MOST_PIECES, "pieces");
         Optional<Provenance> from = provenance(fields, money);
         return fields.isClear()
-                ? Optional.of(new NewContainer(called.orElseThrow(), size.orElseThrow(), many.orElseThrow(), from.orElseThrow()))
+                ? Optional.of(new NewContainer(
+                        called.orElseThrow(), size.orElseThrow(), many.orElseThrow(), from.orElseThrow()))
                 : Optional.empty();
     }
 

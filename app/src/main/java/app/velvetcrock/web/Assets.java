@@ -24,7 +24,8 @@ public class Assets {
 
     /** The address a browser may keep for good, since it changes with what is there. */
     public String at(String path) {
-        return found.computeIfAbsent(path, plain -> Optional.ofNullable(urls.getForLookupPath(plain)).orElse(plain));
+        return found.computeIfAbsent(
+                path, plain -> Optional.ofNullable(urls.getForLookupPath(plain)).orElse(plain));
     }
 
     /** Looks up no link among the resources: one in five of a page's milliseconds went into looking for pages there. */
@@ -38,7 +39,8 @@ public class Assets {
 
         @Bean
         static FilterRegistrationBean<ResourceUrlEncodingFilter> linksStayAsTheyAre() {
-            FilterRegistrationBean<ResourceUrlEncodingFilter> filter = new FilterRegistrationBean<>(new ResourceUrlEncodingFilter());
+            FilterRegistrationBean<ResourceUrlEncodingFilter> filter =
+                    new FilterRegistrationBean<>(new ResourceUrlEncodingFilter());
             filter.setEnabled(false);
             return filter;
         }

@@ -21,7 +21,9 @@ class ClockConfig {
         if (setting.isBlank()) {
             return Clock.systemUTC();
         }
-        return setting.startsWith("/") ? new FileClock(Path.of(setting), ZoneOffset.UTC) : Clock.fixed(Instant.parse(setting), ZoneOffset.UTC);
+        return setting.startsWith("/")
+                ? new FileClock(Path.of(setting), ZoneOffset.UTC)
+                : Clock.fixed(Instant.parse(setting), ZoneOffset.UTC);
     }
 
     /** Reads the instant from a file at every asking, so that a test can move the time of a running application. */

@@ -10,12 +10,12 @@ import java.sql.SQLException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.transaction.CannotCreateTransactionException;
-import org.springframework.transaction.TransactionSystemException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
@@ -70,14 +70,20 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
 
     /** Writes a page that needs neither session nor database nor template. */
     private static void answer(HttpServletResponse response, String page) throws IOException {
-            int status = page.equals("broken") ? HttpServletResponse.SC_INTERNAL_SERVER_ERROR : HttpServletResponse.SC_SERVICE_UNAVAILABLE;
-            response.reset();
-            response.setStatus(status);
-            response.setHeader("Retry-After", "5");
-            response.setHeader("Content-Security-Policy", "default-src 'none'; style-src 'self'; base-uri 'none'; frame-ancestors 'none'");
-            response.setContentType("text/html;charset=UTF-8");
-            response.getOutputStream().write(new ClassPathResource("templates/web/%s.html".formatted(page)).getContentAsString(StandardCharsets.UTF_8)
-                    .getBytes(StandardCharsets.UTF_8));
+        int status = page.equals("broken")
+                ? HttpServletResponse.SC_INTERNAL_SERVER_ERROR
+                : HttpServletResponse.SC_SERVICE_UNAVAILABLE;
+        response.reset();
+        response.setStatus(status);
+        response.setHeader("Retry-After", "5");
+        response.setHeader(
+                "Content-Security-Policy",
+                "default-src 'none'; style-src 'self'; base-uri 'none'; frame-ancestors 'none'");
+        response.setContentType("text/html;charset=UTF-8");
+        response.getOutputStream()
+                .write(new ClassPathResource("templates/web/%s.html".formatted(page))
+                        .getContentAsString(StandardCharsets.UTF_8)
+                        .getBytes(StandardCharsets.UTF_8));
     }
 
     static boolean isFull(@Nullable Throwable e) {
@@ -86,7 +92,10 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
 
     private static boolean hasState(@Nullable Throwable e, String states) {
         for (Throwable cause = e; cause != null; cause = cause.getCause()) {
-            if (cause instanceof SQLException sql && sql.getSQLState() != null && sql.getSQLState().length() >= 2 && sql.getSQLState().substring(0, 2).matches(states)) {
+            if (cause instanceof SQLException sql
+                    && sql.getSQLState() != null
+                    && sql.getSQLState().length() >= 2
+                    && sql.getSQLState().substring(0, 2).matches(states)) {
                 return true;
             }
         }
@@ -99,8 +108,11 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
             if (cause instanceof java.sql.SQLTransientConnectionException) {
                 return true;
             }
-            // A connection that breaks in mid-deed cannot even be rolled back; what it says of that has no state of its own.
-            if (cause instanceof CannotCreateTransactionException || cause instanceof TransactionSystemException && hasState(cause, LOST) || isClosed(cause)) {
+            // A connection that breaks in mid-deed cannot even be rolled back; what it says of that has no state of its
+            // own.
+            if (cause instanceof CannotCreateTransactionException
+                    || cause instanceof TransactionSystemException && hasState(cause, LOST)
+                    || isClosed(cause)) {
                 return true;
             }
         }
@@ -108,7 +120,10 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
     }
 
     private static boolean isClosed(Throwable cause) {
-        return cause instanceof SQLException && cause.getMessage() != null && cause.getMessage().contains("onnection") && cause.getMessage().contains("closed");
+        return cause instanceof SQLException
+                && cause.getMessage() != null
+                && cause.getMessage().contains("onnection")
+                && cause.getMessage().contains("closed");
     }
 
     private static @Nullable String rootMessage(Throwable e) {

@@ -34,13 +34,15 @@ class EdgeFilter extends OncePerRequestFilter {
     private static final String UPLOAD = "/bench/recipes/import";
 
     /** A word, dotted words, or one of at most a hundred rows of them. */
-    private static final Pattern NAME = Pattern.compile("[A-Za-z_][A-Za-z0-9_-]{0,39}(?:\\[\\d{1,2}\\])?(?:\\.[A-Za-z][A-Za-z0-9]{0,29}(?:\\[\\d{1,2}\\])?){0,2}");
+    private static final Pattern NAME = Pattern.compile(
+            "[A-Za-z_][A-Za-z0-9_-]{0,39}(?:\\[\\d{1,2}\\])?(?:\\.[A-Za-z][A-Za-z0-9]{0,29}(?:\\[\\d{1,2}\\])?){0,2}");
 
     private static final String SESSION = "CROCK";
     private static final Pattern SESSION_ID = Pattern.compile("[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         long most = request.getRequestURI().endsWith(UPLOAD) ? MOST_UPLOADED : MOST_BYTES;
         if (request.getContentLengthLong() > most) {
             response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
@@ -61,12 +63,18 @@ class EdgeFilter extends OncePerRequestFilter {
         @Override
         public Cookie @Nullable [] getCookies() {
             Cookie[] all = super.getCookies();
-            return all == null ? null : Arrays.stream(all).filter(cookie -> !cookie.getName().equals(SESSION) || isId(cookie.getValue())).toArray(Cookie[]::new);
+            return all == null
+                    ? null
+                    : Arrays.stream(all)
+                            .filter(cookie -> !cookie.getName().equals(SESSION) || isId(cookie.getValue()))
+                            .toArray(Cookie[]::new);
         }
 
         private static boolean isId(String value) {
             try {
-                return SESSION_ID.matcher(new String(Base64.getDecoder().decode(value), StandardCharsets.UTF_8)).matches();
+                return SESSION_ID
+                        .matcher(new String(Base64.getDecoder().decode(value), StandardCharsets.UTF_8))
+                        .matches();
             } catch (IllegalArgumentException notBase64) {
                 return false;
             }
@@ -75,7 +83,8 @@ class EdgeFilter extends OncePerRequestFilter {
 
     private static boolean isReadable(HttpServletRequest request) {
         try {
-            return request.getParameterMap().keySet().stream().allMatch(name -> NAME.matcher(name).matches());
+            return request.getParameterMap().keySet().stream()
+                    .allMatch(name -> NAME.matcher(name).matches());
         } catch (IllegalStateException | IllegalArgumentException undecodable) {
             return false;
         }

@@ -5,12 +5,12 @@ import org.springframework.beans.BeansException;
 import org.springframework.beans.TypeMismatchException;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.validation.BindException;
-import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.validation.BindException;
+import org.springframework.web.bind.ServletRequestBindingException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -22,7 +22,10 @@ class ErrorAdvice {
     @ExceptionHandler(NotHere.class)
     @ResponseStatus(HttpStatus.NOT_FOUND)
     String notHere(NotHere e, Model model) {
-        return page(model, "Not here", "That is not in this stillroom. It may have been taken back, or the address is mistyped.");
+        return page(
+                model,
+                "Not here",
+                "That is not in this stillroom. It may have been taken back, or the address is mistyped.");
     }
 
     @ExceptionHandler(Refused.class)
@@ -34,7 +37,9 @@ class ErrorAdvice {
     @ExceptionHandler(OptimisticLockingFailureException.class)
     @ResponseStatus(HttpStatus.CONFLICT)
     String overtaken(OptimisticLockingFailureException e, Model model, HttpServletRequest request) {
-        return page(model, "Somebody else was quicker",
+        return page(
+                model,
+                "Somebody else was quicker",
                 "Somebody changed this while you were at it. Nothing of theirs was lost and nothing of yours was written. Go back, look, and send again.");
     }
 
@@ -42,14 +47,25 @@ class ErrorAdvice {
     @ExceptionHandler({DataIntegrityViolationException.class, ConcurrencyFailureException.class})
     @ResponseStatus(HttpStatus.CONFLICT)
     String atOnce(Exception e, Model model) {
-        return page(model, "Somebody else was quicker", "The same was done a moment ago. Nothing was written twice. Go back and look how it stands now.");
+        return page(
+                model,
+                "Somebody else was quicker",
+                "The same was done a moment ago. Nothing was written twice. Go back and look how it stands now.");
     }
 
     /** What no form here sends: a word where a number stands, a row that is not there. */
-    @ExceptionHandler({BeansException.class, TypeMismatchException.class, BindException.class, ServletRequestBindingException.class})
+    @ExceptionHandler({
+        BeansException.class,
+        TypeMismatchException.class,
+        BindException.class,
+        ServletRequestBindingException.class
+    })
     @ResponseStatus(HttpStatus.BAD_REQUEST)
     String malformed(Exception e, Model model) {
-        return page(model, "Not understood", "The address was not called as it should be. Nothing was written. Go back and try from the page itself.");
+        return page(
+                model,
+                "Not understood",
+                "The address was not called as it should be. Nothing was written. Go back and try from the page itself.");
     }
 
     private static String page(Model model, String title, String words) {

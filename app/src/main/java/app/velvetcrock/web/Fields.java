@@ -12,10 +12,10 @@ import app.velvetcrock.core.measure.Quantity;
 import app.velvetcrock.core.measure.Reading;
 import app.velvetcrock.core.measure.Reading.Understood;
 import app.velvetcrock.core.measure.Volume;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeParseException;
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Currency;
 import java.util.LinkedHashMap;
@@ -80,9 +80,10 @@ public final class Fields {
         if (both.isPresent()) {
             return agreed(field, both.get(), known);
         }
-        return amount(field, typed, expect).map(read -> read.amount().middle() instanceof Volume volume
-                ? new Weighed(known.density().massOf(volume), true, read.echo())
-                : new Weighed(read.mass(), false, read.echo()));
+        return amount(field, typed, expect)
+                .map(read -> read.amount().middle() instanceof Volume volume
+                        ? new Weighed(known.density().massOf(volume), true, read.echo())
+                        : new Weighed(read.mass(), false, read.echo()));
     }
 
     /** The weight, when the volume beside it agrees; else what is wrong between them, and the slips that would explain it. */
@@ -97,34 +98,53 @@ public final class Fields {
         }
         String wrong = disagreement(found, known, weight, volume);
         List<Understood> choices = new ArrayList<>();
-        found.slips().forEach(slip -> choices.add(new Understood(reader.clearly(slip.meant()).typed(), slip.meant(), slip.words())));
+        found.slips()
+                .forEach(slip ->
+                        choices.add(new Understood(reader.clearly(slip.meant()).typed(), slip.meant(), slip.words())));
         choices.add(new Understood(weight.typed(), weight.amount(), "the weight alone: " + weight.echo()));
         choices.add(new Understood(volume.typed(), volume.amount(), "the volume alone: " + volume.echo()));
-        troubles.put(field, new Trouble(wrong, found.slips().isEmpty() ? "whichever is right; no likely slip explains both" : "", choices));
+        troubles.put(
+                field,
+                new Trouble(
+                        wrong,
+                        found.slips().isEmpty() ? "whichever is right; no likely slip explains both" : "",
+                        choices));
         return Optional.empty();
     }
 
     private static String disagreement(Contradiction found, KnownDensity known, Understood weight, Understood volume) {
         if (!found.isPossible()) {
-            return "%s and %s cannot be the same thing: one of the two is misread.".formatted(weight.typed(), volume.typed());
+            return "%s and %s cannot be the same thing: one of the two is misread."
+                    .formatted(weight.typed(), volume.typed());
         }
-        return "%s and %s imply %s g/mL; this is %s g/mL, %s %% off: %s.".formatted(
-                weight.typed(), volume.typed(), Decimals.upTo(found.implied(), 3), Decimals.upTo(known.density().gramsPerMillilitre(), 3),
-                Decimals.upTo(Math.abs(found.offBy()) * 100, 1),
-                found.verdict() == Contradiction.Verdict.WORTH_A_LOOK ? "worth a look" : "one of the two is misread");
+        return "%s and %s imply %s g/mL; this is %s g/mL, %s %% off: %s."
+                .formatted(
+                        weight.typed(),
+                        volume.typed(),
+                        Decimals.upTo(found.implied(), 3),
+                        Decimals.upTo(known.density().gramsPerMillilitre(), 3),
+                        Decimals.upTo(Math.abs(found.offBy()) * 100, 1),
+                        found.verdict() == Contradiction.Verdict.WORTH_A_LOOK
+                                ? "worth a look"
+                                : "one of the two is misread");
     }
 
     public Optional<Mass> mass(String field, @Nullable String typed, double least, double most) {
-        Optional<Understood> read = amount(field, typed, Expect.SOLID).filter(r -> needs(field, r, Mass.class, "a weight, such as 60 g or 2 oz"));
+        Optional<Understood> read = amount(field, typed, Expect.SOLID)
+                .filter(r -> needs(field, r, Mass.class, "a weight, such as 60 g or 2 oz"));
         return read.map(Understood::mass).filter(mass -> within(field, mass.grams(), least, most, "g"));
     }
 
     public Optional<Volume> capacity(String field, @Nullable String typed, double least, double most) {
-        return amount(field, typed, Expect.CAPACITY).map(Understood::volume).filter(v -> within(field, v.millilitres(), least, most, "mL"));
+        return amount(field, typed, Expect.CAPACITY)
+                .map(Understood::volume)
+                .filter(v -> within(field, v.millilitres(), least, most, "mL"));
     }
 
     public Optional<Length> length(String field, @Nullable String typed, double least, double most) {
-        return amount(field, typed, Expect.LENGTH).map(r -> (Length) r.amount().middle()).filter(l -> within(field, l.millimetres(), least, most, "mm"));
+        return amount(field, typed, Expect.LENGTH)
+                .map(r -> (Length) r.amount().middle())
+                .filter(l -> within(field, l.millimetres(), least, most, "mm"));
     }
 
     /** Reads an amount of money in minor units: "4.50", "4,50 EUR"; not below nothing. */
@@ -132,15 +152,27 @@ public final class Fields {
         if (isTooLong(field, typed, LONGEST_NUMBER)) {
             return Optional.empty();
         }
-        String plain = typed == null ? "" : typed.strip().replace(currency.getCurrencyCode(), "").replace(currency.getSymbol(Locale.ENGLISH), "").strip();
+        String plain = typed == null
+                ? ""
+                : typed.strip()
+                        .replace(currency.getCurrencyCode(), "")
+                        .replace(currency.getSymbol(Locale.ENGLISH), "")
+                        .strip();
         int places = Math.max(0, currency.getDefaultFractionDigits());
         if (!plain.matches("\\d{1,7}([.,]\\d{1,2})?")) {
-            trouble(field, typedWords(typed == null ? "" : typed) + "that is not a price in %s.".formatted(currency.getCurrencyCode()), "12.50 or 12");
+            trouble(
+                    field,
+                    typedWords(typed == null ? "" : typed)
+                            + "that is not a price in %s.".formatted(currency.getCurrencyCode()),
+                    "12.50 or 12");
             return Optional.empty();
         }
         BigDecimal value = new BigDecimal(plain.replace(',', '.'));
         if (value.scale() > places) {
-            trouble(field, typedWords(plain) + "%s has no such small coin.".formatted(currency.getCurrencyCode()), "a price with %d places".formatted(places));
+            trouble(
+                    field,
+                    typedWords(plain) + "%s has no such small coin.".formatted(currency.getCurrencyCode()),
+                    "a price with %d places".formatted(places));
             return Optional.empty();
         }
         return Optional.of(value.movePointRight(places).longValueExact());
@@ -153,7 +185,10 @@ public final class Fields {
         }
         String plain = without(typed, "abv", "vol.", "vol", "%").replace(',', '.');
         if (!plain.matches("\\d{1,6}(\\.\\d{1,4})?")) {
-            trouble(field, typedWords(typed == null ? "" : typed) + "that is not a number.", "a number from %s to %s %s".formatted(Decimals.upTo(least, 2), Decimals.upTo(most, 2), unit));
+            trouble(
+                    field,
+                    typedWords(typed == null ? "" : typed) + "that is not a number.",
+                    "a number from %s to %s %s".formatted(Decimals.upTo(least, 2), Decimals.upTo(most, 2), unit));
             return Optional.empty();
         }
         return Optional.of(Double.valueOf(plain)).filter(value -> within(field, value, least, most, unit));
@@ -184,7 +219,8 @@ public final class Fields {
             return Optional.empty();
         }
         try {
-            return Optional.of(LocalDateTime.parse(typed.strip().replace(' ', 'T'))).filter(at -> isInLivingMemory(field, at.toLocalDate()));
+            return Optional.of(LocalDateTime.parse(typed.strip().replace(' ', 'T')))
+                    .filter(at -> isInLivingMemory(field, at.toLocalDate()));
         } catch (DateTimeParseException e) {
             trouble(field, typedWords(typed) + "that is not a day and a time.", "2026-11-24 08:30, year first");
             return Optional.empty();
@@ -198,7 +234,10 @@ public final class Fields {
         }
         String plain = without(typed, "days", "day", "d");
         if (!plain.matches("\\d{1,6}")) {
-            trouble(field, typedWords(plain) + "that is not a whole number.", "a number from %d to %d".formatted(least, most));
+            trouble(
+                    field,
+                    typedWords(plain) + "that is not a whole number.",
+                    "a number from %d to %d".formatted(least, most));
             return Optional.empty();
         }
         return Optional.of(Integer.valueOf(plain)).filter(number -> within(field, number, least, most, unit));
@@ -218,7 +257,10 @@ public final class Fields {
     public Optional<String> optionalWords(String field, @Nullable String typed, int most) {
         String plain = typed == null ? "" : typed.strip();
         if (plain.length() > most) {
-            trouble(field, "This is %d letters long; %d is the most.".formatted(plain.length(), most), "something shorter");
+            trouble(
+                    field,
+                    "This is %d letters long; %d is the most.".formatted(plain.length(), most),
+                    "something shorter");
             return Optional.empty();
         }
         if (plain.chars().anyMatch(c -> Character.isISOControl(c) && !Character.isWhitespace(c))) {
@@ -278,7 +320,9 @@ public final class Fields {
         String number = Decimals.upTo(value, 1);
         String from = Decimals.upTo(least, 1);
         String to = Decimals.upTo(most, 0);
-        trouble(field, "Understood as %s %s; it must be between %s and %s %s.".formatted(number, unit, from, to, unit),
+        trouble(
+                field,
+                "Understood as %s %s; it must be between %s and %s %s.".formatted(number, unit, from, to, unit),
                 "something from %s to %s %s".formatted(from, to, unit));
         return false;
     }
@@ -299,7 +343,10 @@ public final class Fields {
     private boolean isInLivingMemory(String field, LocalDate date) {
         boolean sensible = date.getYear() >= FIRST_YEAR && date.getYear() <= LAST_YEAR;
         if (!sensible) {
-            trouble(field, "The year %d is not one of a stillroom's.".formatted(date.getYear()), "a year from %d to %d".formatted(FIRST_YEAR, LAST_YEAR));
+            trouble(
+                    field,
+                    "The year %d is not one of a stillroom's.".formatted(date.getYear()),
+                    "a year from %d to %d".formatted(FIRST_YEAR, LAST_YEAR));
         }
         return sensible;
     }

@@ -29,7 +29,9 @@ class LastWrite implements HealthIndicator {
     @Override
     public Health health() {
         if (failed.get() && !goesThrough()) {
-            return Health.down().withDetail("writing", "the database has no room left").build();
+            return Health.down()
+                    .withDetail("writing", "the database has no room left")
+                    .build();
         }
         failed.set(false);
         return Health.up().build();
@@ -38,7 +40,9 @@ class LastWrite implements HealthIndicator {
     /** Tries what any sign-in writes; it is no one's attempt, and goes again at once. */
     private boolean goesThrough() {
         try {
-            sql.sql("insert into sign_in_attempt (who, at) values ('health', :now)").param("now", Timestamp.from(clock.instant())).update();
+            sql.sql("insert into sign_in_attempt (who, at) values ('health', :now)")
+                    .param("now", Timestamp.from(clock.instant()))
+                    .update();
             sql.sql("delete from sign_in_attempt where who = 'health'").update();
             return true;
         } catch (DataAccessException noRoom) {

@@ -25,8 +25,9 @@ public class OneTime {
     /** Where a request notes the key it claimed. */
     private static final String CLAIMED = OneTime.class.getName();
 
-    private static final String OTHERWISE = "This form was sent before, and something in it has been changed since. What was sent first stands; nothing was written now. "
-            + "Open the page again and send it from there.";
+    private static final String OTHERWISE =
+            "This form was sent before, and something in it has been changed since. What was sent first stands; nothing was written now. "
+                    + "Open the page again and send it from there.";
 
     private final JdbcClient sql;
     private final Clock clock;
@@ -39,10 +40,17 @@ public class OneTime {
     /** What a form was answered with: where it led, and what was said there. */
     public record Answer(String leadsTo, @Nullable Notice notice) {}
 
-    private record Row(String leadsTo, @Nullable String path, @Nullable String body, @Nullable String answer, @Nullable String words, @Nullable String undo) {
+    private record Row(
+            String leadsTo,
+            @Nullable String path,
+            @Nullable String body,
+            @Nullable String answer,
+            @Nullable String words,
+            @Nullable String undo) {
 
         boolean isOther(Sending sending) {
-            return body != null && !(sending.path().equals(path) && sending.body().equals(body));
+            return body != null
+                    && !(sending.path().equals(path) && sending.body().equals(body));
         }
     }
 
@@ -52,11 +60,15 @@ public class OneTime {
         UUID key = formKey == null ? UUID.randomUUID() : formKey;
         Optional<HttpServletRequest> request = Sending.request();
         Optional<Sending> sending = request.map(Sending::of);
-        int fresh = sql.sql("""
+        int fresh = sql.sql(
+                        """
                         insert into form_key (stillroom_id, key, leads_to, sent_at, path, body_hash) values (:stillroom, :key, '', :at, :path, :body)
                         on conflict do nothing""")
-                .param("stillroom", stillroom).param("key", key).param("at", Timestamp.from(clock.instant()))
-                .param("path", sending.map(Sending::path).orElse(null)).param("body", sending.map(Sending::body).orElse(null))
+                .param("stillroom", stillroom)
+                .param("key", key)
+                .param("at", Timestamp.from(clock.instant()))
+                .param("path", sending.map(Sending::path).orElse(null))
+                .param("body", sending.map(Sending::body).orElse(null))
                 .update();
         if (fresh == 0) {
             Row row = row(stillroom, key).orElseThrow();
@@ -67,7 +79,10 @@ public class OneTime {
         }
         String leadsTo = work.get();
         sql.sql("update form_key set leads_to = :to where stillroom_id = :stillroom and key = :key")
-                .param("to", leadsTo).param("stillroom", stillroom).param("key", key).update();
+                .param("to", leadsTo)
+                .param("stillroom", stillroom)
+                .param("key", key)
+                .update();
         request.ifPresent(now -> now.setAttribute(CLAIMED, key));
         return leadsTo;
     }
@@ -79,12 +94,15 @@ public class OneTime {
      */
     @Transactional(readOnly = true)
     public Optional<Answer> answered(UUID stillroom, HttpServletRequest request) {
-        Optional<Row> row = Sending.key(request).flatMap(key -> row(stillroom, key)).filter(before -> request.getRequestURI().equals(before.path()));
+        Optional<Row> row = Sending.key(request)
+                .flatMap(key -> row(stillroom, key))
+                .filter(before -> request.getRequestURI().equals(before.path()));
         if (row.filter(before -> before.isOther(Sending.of(request))).isPresent()) {
             throw new Refused(OTHERWISE);
         }
         return row.filter(before -> before.answer() != null)
-                .map(before -> new Answer(before.answer(), before.words() == null ? null : new Notice(before.words(), before.undo())));
+                .map(before -> new Answer(
+                        before.answer(), before.words() == null ? null : new Notice(before.words(), before.undo())));
     }
 
     /** Keeps what a form is being answered with, where this request did its work. */
@@ -94,14 +112,28 @@ public class OneTime {
             return;
         }
         Optional<Notice> notice = Optional.ofNullable(answer.notice());
-        sql.sql("update form_key set answer = :answer, notice_words = :words, notice_undo = :undo where stillroom_id = :stillroom and key = :key")
-                .param("answer", answer.leadsTo()).param("words", notice.map(Notice::words).orElse(null)).param("undo", notice.map(Notice::undo).orElse(null))
-                .param("stillroom", stillroom).param("key", key).update();
+        sql.sql(
+                        "update form_key set answer = :answer, notice_words = :words, notice_undo = :undo where stillroom_id = :stillroom and key = :key")
+                .param("answer", answer.leadsTo())
+                .param("words", notice.map(Notice::words).orElse(null))
+                .param("undo", notice.map(Notice::undo).orElse(null))
+                .param("stillroom", stillroom)
+                .param("key", key)
+                .update();
     }
 
     private Optional<Row> row(UUID stillroom, UUID key) {
-        return sql.sql("select leads_to, path, body_hash, answer, notice_words, notice_undo from form_key where stillroom_id = :stillroom and key = :key")
-                .param("stillroom", stillroom).param("key", key)
-                .query((found, n) -> new Row(found.getString(1), found.getString(2), found.getString(3), found.getString(4), found.getString(5), found.getString(6))).optional();
+        return sql.sql(
+                        "select leads_to, path, body_hash, answer, notice_words, notice_undo from form_key where stillroom_id = :stillroom and key = :key")
+                .param("stillroom", stillroom)
+                .param("key", key)
+                .query((found, n) -> new Row(
+                        found.getString(1),
+                        found.getString(2),
+                        found.getString(3),
+                        found.getString(4),
+                        found.getString(5),
+                        found.getString(6)))
+                .optional();
     }
 }

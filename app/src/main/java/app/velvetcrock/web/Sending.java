@@ -25,13 +25,16 @@ public record Sending(String path, String body) {
         fields.remove("key");
         fields.remove("_csrf");
         MessageDigest digest = sha256();
-        fields.forEach((name, values) -> digest.update((name + "=" + Arrays.toString(values) + "\n").getBytes(StandardCharsets.UTF_8)));
+        fields.forEach((name, values) ->
+                digest.update((name + "=" + Arrays.toString(values) + "\n").getBytes(StandardCharsets.UTF_8)));
         return new Sending(request.getRequestURI(), HexFormat.of().formatHex(digest.digest()));
     }
 
     /** The form that is being answered on this thread; absent outside a request, as while the demo is loaded. */
     static Optional<HttpServletRequest> request() {
-        return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now ? Optional.of(now.getRequest()) : Optional.empty();
+        return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now
+                ? Optional.of(now.getRequest())
+                : Optional.empty();
     }
 
     /** The one-time key that came with it. */

@@ -72,7 +72,9 @@ class FrozenPlanTest {
         int plain = 0;
         for (int i = 0; i < 200; i++) {
             FrozenPlan frozen = frozen(request(random));
-            String older = json.write(frozen).replaceAll(",\"(spirit|first|knowingly|spiritLot)\":null", "").replace(",\"open\":false", "");
+            String older = json.write(frozen)
+                    .replaceAll(",\"(spirit|first|knowingly|spiritLot)\":null", "")
+                    .replace(",\"open\":false", "");
             assertThat(json.read(older, FrozenPlan.class)).isEqualTo(frozen);
             plain += older.contains("\"knowingly\"") ? 0 : 1;
         }
@@ -84,7 +86,8 @@ class FrozenPlanTest {
     void plansOfAnOlderDatabaseAreTakenOver() throws Exception {
         String server = "jdbc:postgresql://127.0.0.1:" + System.getenv("CROCK_TEST_DB_PORT") + "/";
         String name = "crock_older_" + UUID.randomUUID().toString().replace("-", "");
-        try (Connection connection = DriverManager.getConnection(server + "postgres", "crock", ""); Statement sql = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection(server + "postgres", "crock", "");
+                Statement sql = connection.createStatement()) {
             sql.execute("create database " + name);
             try (Connection older = DriverManager.getConnection(server + name, "crock", "")) {
                 takesOver(server + name, older);
@@ -99,8 +102,11 @@ class FrozenPlanTest {
         UUID stillroom = UUID.randomUUID();
         UUID jar = UUID.randomUUID();
         try (Statement sql = older.createStatement()) {
-            sql.execute("insert into stillroom values ('%s', 0, 'Older', 'METRIC', 'METRIC', 'CELSIUS', 'EUR', 'UTC', 14, 19, false, now())".formatted(stillroom));
-            sql.execute("insert into jar values ('%s', '%s', 0, 'jar', 500000, 84000, 1, now())".formatted(stillroom, jar));
+            sql.execute(
+                    "insert into stillroom values ('%s', 0, 'Older', 'METRIC', 'METRIC', 'CELSIUS', 'EUR', 'UTC', 14, 19, false, now())"
+                            .formatted(stillroom));
+            sql.execute(
+                    "insert into jar values ('%s', '%s', 0, 'jar', 500000, 84000, 1, now())".formatted(stillroom, jar));
         }
         Random random = new Random(12);
         Map<UUID, FrozenPlan> plans = new LinkedHashMap<>();
@@ -108,7 +114,8 @@ class FrozenPlanTest {
             FrozenPlan frozen = frozen(plain(request(random)));
             UUID id = UUID.randomUUID();
             plans.put(id, frozen);
-            try (PreparedStatement insert = older.prepareStatement("insert into batch values (?, ?, 0, ?, 'older', ?, ?::jsonb, now())")) {
+            try (PreparedStatement insert =
+                    older.prepareStatement("insert into batch values (?, ?, 0, ?, 'older', ?, ?::jsonb, now())")) {
                 insert.setObject(1, stillroom);
                 insert.setObject(2, id);
                 insert.setInt(3, i);
@@ -118,9 +125,11 @@ class FrozenPlanTest {
             }
         }
         Flyway.configure().dataSource(url, "crock", "").load().migrate();
-        try (Statement sql = older.createStatement(); ResultSet rows = sql.executeQuery("select id, plan from batch")) {
+        try (Statement sql = older.createStatement();
+                ResultSet rows = sql.executeQuery("select id, plan from batch")) {
             while (rows.next()) {
-                assertThat(json.read(rows.getString(2), FrozenPlan.class)).isEqualTo(plans.remove(rows.getObject(1, UUID.class)));
+                assertThat(json.read(rows.getString(2), FrozenPlan.class))
+                        .isEqualTo(plans.remove(rows.getObject(1, UUID.class)));
             }
         }
         assertThat(plans).isEmpty();
@@ -129,8 +138,20 @@ class FrozenPlanTest {
     /** What could be planned then: one herb, a plain oil, a jar, no dose and no override. */
     private static PlanRequest plain(PlanRequest request) {
         PlanRequest.Circumstances how = request.circumstances();
-        return new PlanRequest(request.herbs().subList(0, 1), new PlannedCarrier(request.carrier().kind(), request.carrier().bottle()), new OilWish.ToCover(), jar(500, 84), List.of(jar(500, 84)),
-                new PlanRequest.Circumstances(how.method(), how.lengths(), how.start(), how.use(), how.pressing(), how.storage(), Means.of(how.means().pantry(), how.means().spirit())));
+        return new PlanRequest(
+                request.herbs().subList(0, 1),
+                new PlannedCarrier(request.carrier().kind(), request.carrier().bottle()),
+                new OilWish.ToCover(),
+                jar(500, 84),
+                List.of(jar(500, 84)),
+                new PlanRequest.Circumstances(
+                        how.method(),
+                        how.lengths(),
+                        how.start(),
+                        how.use(),
+                        how.pressing(),
+                        how.storage(),
+                        Means.of(how.means().pantry(), how.means().spirit())));
     }
 
     /** The same plan as it was written then. */
@@ -150,39 +171,90 @@ class FrozenPlanTest {
     }
 
     private FrozenPlan frozen(PlanRequest request) {
-        return new FrozenPlan(planner.plan(request), request.herbs().stream().map(herb -> UUID.randomUUID()).toList(), UUID.randomUUID(), Optional.empty(), request.herbs().size() > 1 ? Map.of("strain", Instant.parse("2026-12-05T08:00:00Z")) : Map.of());
+        return new FrozenPlan(
+                planner.plan(request),
+                request.herbs().stream().map(herb -> UUID.randomUUID()).toList(),
+                UUID.randomUUID(),
+                Optional.empty(),
+                request.herbs().size() > 1 ? Map.of("strain", Instant.parse("2026-12-05T08:00:00Z")) : Map.of());
     }
 
     @Test
     void theJsonNamesItsUnits() {
         String written = json.write(frozen(request(new Random(1))));
-        assertThat(written).contains("\"grams\":", "\"millilitres\":", "\"millimetres\":", "\"celsius\":", "\"rules\":\"" + Planner.RULES + "\"");
+        assertThat(written)
+                .contains(
+                        "\"grams\":",
+                        "\"millilitres\":",
+                        "\"millimetres\":",
+                        "\"celsius\":",
+                        "\"rules\":\"" + Planner.RULES + "\"");
     }
 
     private PlanRequest request(Random random) {
         HerbKind herb = pick(List.copyOf(materia.herbs()), random);
         CarrierKind carrier = pick(List.copyOf(materia.carriers()), random);
         LocalDate start = LocalDate.of(2026, 1, 1).plusDays(random.nextInt(300));
-        List<Vessel> jars = List.of(jar(500, 84), jar(1000, 100), jar(3000, 140), new Vessel("pot", Volume.ofMillilitres(4000), Length.ofMillimetres(220), random.nextBoolean()));
-        OilWish oil = pick(List.of(new OilWish.ToCover(), new OilWish.ByRatio(3 + random.nextInt(9)), new OilWish.Exactly(Volume.ofMillilitres(100 + random.nextInt(900))),
-                new OilWish.ByCups(1.5), new OilWish.ToFill(), new OilWish.Above(Length.ofMillimetres(25))), random);
-        Optional<LocalDate> opened = random.nextBoolean() ? Optional.empty() : Optional.of(start.minusDays(random.nextInt(200)));
+        List<Vessel> jars = List.of(
+                jar(500, 84),
+                jar(1000, 100),
+                jar(3000, 140),
+                new Vessel("pot", Volume.ofMillilitres(4000), Length.ofMillimetres(220), random.nextBoolean()));
+        OilWish oil = pick(
+                List.of(
+                        new OilWish.ToCover(),
+                        new OilWish.ByRatio(3 + random.nextInt(9)),
+                        new OilWish.Exactly(Volume.ofMillilitres(100 + random.nextInt(900))),
+                        new OilWish.ByCups(1.5),
+                        new OilWish.ToFill(),
+                        new OilWish.Above(Length.ofMillimetres(25))),
+                random);
+        Optional<LocalDate> opened =
+                random.nextBoolean() ? Optional.empty() : Optional.of(start.minusDays(random.nextInt(200)));
         Method method = pick(Method.shipped(), random);
         Method form = method.variants().isEmpty() || random.nextBoolean() ? method : pick(method.variants(), random);
         Optional<Strength> spirit = random.nextBoolean() ? Optional.empty() : Optional.of(new Strength(75));
-        Optional<FirstInfusion> first = random.nextInt(4) > 0 ? Optional.empty() : Optional.of(new FirstInfusion("Yarrow in rapeseed, batch 3", 0.2, Moisture.WILTED, true, Set.of("daisy")));
-        List<PlannedHerb> herbs = IntStream.rangeClosed(0, random.nextInt(3)).mapToObj(i -> herb(i == 0 ? herb : pick(List.copyOf(materia.herbs()), random), random)).toList();
-        return new PlanRequest(herbs, new PlannedCarrier(carrier, new Bottle(carrier.common(), carrier.monthsOpened(), opened, Optional.of(start.plusDays(200))), first),
-                oil, pick(jars, random), jars,
-                new PlanRequest.Circumstances(form, form.usualLengths(), start, pick(List.of(Use.values()), random), pick(List.of(Pressing.values()), random),
-                        pick(List.of(Storage.values()), random), new Means(Temperature.ofCelsius(14), spirit, random.nextBoolean() ? Set.of() : Set.of(Source.OVEN, Source.POT)),
-                        random.nextBoolean() ? Dosing.AS_USUAL : new Dosing(0.8, Optional.of(new Strength(96))), random.nextInt(4) > 0 ? Optional.empty() : Optional.of("as my mother does")));
+        Optional<FirstInfusion> first = random.nextInt(4) > 0
+                ? Optional.empty()
+                : Optional.of(
+                        new FirstInfusion("Yarrow in rapeseed, batch 3", 0.2, Moisture.WILTED, true, Set.of("daisy")));
+        List<PlannedHerb> herbs = IntStream.rangeClosed(0, random.nextInt(3))
+                .mapToObj(i -> herb(i == 0 ? herb : pick(List.copyOf(materia.herbs()), random), random))
+                .toList();
+        return new PlanRequest(
+                herbs,
+                new PlannedCarrier(
+                        carrier,
+                        new Bottle(carrier.common(), carrier.monthsOpened(), opened, Optional.of(start.plusDays(200))),
+                        first),
+                oil,
+                pick(jars, random),
+                jars,
+                new PlanRequest.Circumstances(
+                        form,
+                        form.usualLengths(),
+                        start,
+                        pick(List.of(Use.values()), random),
+                        pick(List.of(Pressing.values()), random),
+                        pick(List.of(Storage.values()), random),
+                        new Means(
+                                Temperature.ofCelsius(14),
+                                spirit,
+                                random.nextBoolean() ? Set.of() : Set.of(Source.OVEN, Source.POT)),
+                        random.nextBoolean() ? Dosing.AS_USUAL : new Dosing(0.8, Optional.of(new Strength(96))),
+                        random.nextInt(4) > 0 ? Optional.empty() : Optional.of("as my mother does")));
     }
 
     private PlannedHerb herb(HerbKind kind, Random random) {
-        Optional<Density> weighed = random.nextBoolean() ? Optional.empty() : Optional.of(Density.ofGramsPerMillilitre(0.2));
-        return new PlannedHerb(kind, materia.texture(kind.part(), pick(List.of(Cut.values()), random)), pick(List.of(Moisture.values()), random), weighed,
-                Mass.ofGrams(5 + random.nextInt(120)), random.nextBoolean() ? List.of() : List.of(0.9, 1.1));
+        Optional<Density> weighed =
+                random.nextBoolean() ? Optional.empty() : Optional.of(Density.ofGramsPerMillilitre(0.2));
+        return new PlannedHerb(
+                kind,
+                materia.texture(kind.part(), pick(List.of(Cut.values()), random)),
+                pick(List.of(Moisture.values()), random),
+                weighed,
+                Mass.ofGrams(5 + random.nextInt(120)),
+                random.nextBoolean() ? List.of() : List.of(0.9, 1.1));
     }
 
     private static Vessel jar(double capacity, double width) {

@@ -3,8 +3,8 @@ package app.velvetcrock.batch;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.velvetcrock.HttpTest;
-import app.velvetcrock.Visitor.Answer;
 import app.velvetcrock.Visitor;
+import app.velvetcrock.Visitor.Answer;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
@@ -35,7 +35,10 @@ class StagesHttpTest {
 
     /** What stands on the Shelf when it was started, and what its page asks for first. */
     @ParameterizedTest(name = "{0}")
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             cold-dark    | Nettle | 30 g | day 0 of 35       | strain
             sun-window   | Nettle | 30 g | day 0 of 21       | strain
             water-bath   | Nettle | 30 g | not on heat yet   | Heat on
@@ -63,13 +66,17 @@ class StagesHttpTest {
         Answer on = tove.post(Visitor.form(page, "form[action*=next]", Map.of()));
         assertThat(on.page().select(".notice").text()).contains("Next: done");
         assertThat(on.page().select("main").text()).contains("Heat on").doesNotContain("Next: on the heat");
-        assertThat(tove.post(next, Map.of()).page().select(".notice").text()).contains("seen to already: Next stage begun");
+        assertThat(tove.post(next, Map.of()).page().select(".notice").text())
+                .contains("seen to already: Next stage begun");
         Answer back = tove.post(Visitor.form(on.page(), ".notice form", Map.of()));
         assertThat(back.page().select("form[action*=next]").attr("action")).isEqualTo(next);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             method=heat-rest&length=60+min&then=14+days | ''                            | ''
             method=heat-rest&length=10+min              | length                        | between 30 and 120 minutes
             method=heat-rest&then=40+days               | then                          | between 7 and 21 days
@@ -96,7 +103,9 @@ class StagesHttpTest {
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.page().select(".way.refused").text()).contains("Yarrow is fresh");
         wish.putAll(Map.of("method", "slow-warm", "use", "FOOD"));
-        assertThat(tove.post(Visitor.form(tove.get("/bench").page(), "#bench", wish)).status()).isEqualTo(422);
+        assertThat(tove.post(Visitor.form(tove.get("/bench").page(), "#bench", wish))
+                        .status())
+                .isEqualTo(422);
         assertThat(tove.get("/shelf").page().text()).contains("An empty shelf");
     }
 
@@ -106,7 +115,10 @@ class StagesHttpTest {
         assertThat(chosen("/bench")).isEqualTo("cold-dark");
         assertThat(chosen("/bench?herb=" + option("#herb", "Yarrow"))).isEqualTo("fresh-low");
         assertThat(chosen("/bench?method=oven")).isEqualTo("oven");
-        List<String> refused = tove.get("/bench?herb=" + option("#herb", "Yarrow") + "&method=fresh-low").page().select(".refused-way b").eachText();
+        List<String> refused = tove.get("/bench?herb=" + option("#herb", "Yarrow") + "&method=fresh-low")
+                .page()
+                .select(".refused-way b")
+                .eachText();
         assertThat(String.join(", ", refused)).contains("Cold and dark", "Sun window", "Slow warm", "Spirit first");
     }
 
@@ -115,13 +127,16 @@ class StagesHttpTest {
     @ValueSource(strings = {"cold-dark", "slow-warm~gentle", "heat-rest", "spirit-first", "fresh-low"})
     void aPlanOfTenWaysIsStillSmall(String method) {
         String herb = method.equals("fresh-low") ? option("#herb", "Yarrow") : option("#herb", "Nettle");
-        String fragment = tove.get("/bench/plan?amount=60+g&method=" + method + "&herb=" + herb, "HX-Request", "true").raw().body();
+        String fragment = tove.get("/bench/plan?amount=60+g&method=" + method + "&herb=" + herb, "HX-Request", "true")
+                .raw()
+                .body();
         assertThat(fragment).contains("refused-way", "how is this worked out?").doesNotContain("<html");
         assertThat(fragment.getBytes(StandardCharsets.UTF_8).length).isLessThan(15_000);
     }
 
     private Answer start(String method, String herb, String amount) {
-        String wish = "/bench?amount=" + amount.replace(' ', '+') + "&method=" + method + "&herb=" + option("#herb", herb);
+        String wish =
+                "/bench?amount=" + amount.replace(' ', '+') + "&method=" + method + "&herb=" + option("#herb", herb);
         return tove.post(Visitor.form(tove.get(wish).page(), "#bench", Map.of()));
     }
 
@@ -130,6 +145,9 @@ class StagesHttpTest {
     }
 
     private String option(String select, String text) {
-        return tove.get("/bench").page().select(select + " option:contains(" + text + ")").attr("value");
+        return tove.get("/bench")
+                .page()
+                .select(select + " option:contains(" + text + ")")
+                .attr("value");
     }
 }

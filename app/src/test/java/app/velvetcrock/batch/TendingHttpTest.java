@@ -38,7 +38,8 @@ class TendingHttpTest {
     @Test
     void aShakeIsOneTapAndItsUndoOpensItAgain() {
         Document shelf = tove.get("/shelf").page();
-        assertThat(shelf.select(".round button.tap").first().attr("aria-label")).isEqualTo("Shake, turn under Nettle, day 4 of 35: done");
+        assertThat(shelf.select(".round button.tap").first().attr("aria-label"))
+                .isEqualTo("Shake, turn under Nettle, day 4 of 35: done");
         Answer done = tove.submit("/shelf", "form[action*=stand.shake]", Map.of());
         assertThat(done.path()).isEqualTo("/shelf");
         assertThat(done.page().select(".notice").text()).contains("Nettle, jar 1: Shake: done.");
@@ -57,15 +58,24 @@ class TendingHttpTest {
         tove.post(first);
         Answer told = tove.post(second);
         assertThat(told.status()).isEqualTo(200);
-        assertThat(told.page().select(".notice").text()).contains("seen to already: Shaken, by Tove, 24 Nov 2026, 09:00").contains("Nothing was written twice");
-        assertThat(tove.post(first).page().select(".notice").text()).as("the first sent again is only answered again").contains("Shake: done");
+        assertThat(told.page().select(".notice").text())
+                .contains("seen to already: Shaken, by Tove, 24 Nov 2026, 09:00")
+                .contains("Nothing was written twice");
+        assertThat(tove.post(first).page().select(".notice").text())
+                .as("the first sent again is only answered again")
+                .contains("Shake: done");
         assertThat(tove.get(batch).page().select(".log li:contains(Shaken)")).hasSize(1);
     }
 
     @Test
     void manyTapsAtOnceShakeOnce() {
-        List<Filled> taps = IntStream.range(0, 5).mapToObj(i -> Visitor.form(tove.get("/shelf").page(), "form[action*=stand.shake]", Map.of())).toList();
-        List<Answer> answers = taps.stream().map(tap -> CompletableFuture.supplyAsync(() -> tove.post(tap))).toList().stream().map(CompletableFuture::join).toList();
+        List<Filled> taps = IntStream.range(0, 5)
+                .mapToObj(i -> Visitor.form(tove.get("/shelf").page(), "form[action*=stand.shake]", Map.of()))
+                .toList();
+        List<Answer> answers =
+                taps.stream().map(tap -> CompletableFuture.supplyAsync(() -> tove.post(tap))).toList().stream()
+                        .map(CompletableFuture::join)
+                        .toList();
         assertThat(answers).extracting(Answer::status).containsOnly(200);
         assertThat(tove.get(batch).page().select(".log li:contains(Shaken)")).hasSize(1);
     }
@@ -80,7 +90,10 @@ class TendingHttpTest {
         assertThat(seen.page().select("rect.out")).as("drawn standing out").isNotEmpty();
 
         Answer topped = tove.submit(batch, "form[action$=top-up]", Map.of("amount", "40 mL"));
-        assertThat(topped.page().select(".went").text()).contains("315 mL Cold-pressed rapeseed planned 275 mL").contains("1 : 7.9").contains("about 260 mL");
+        assertThat(topped.page().select(".went").text())
+                .contains("315 mL Cold-pressed rapeseed planned 275 mL")
+                .contains("1 : 7.9")
+                .contains("about 260 mL");
         assertThat(tove.get("/shelf").page().select(".tag .word").text()).isEqualTo("day 4 of 35");
         // 1000 − 275 − 40
         assertThat(tove.get("/stores").page().text()).contains("685 mL");
@@ -92,8 +105,10 @@ class TendingHttpTest {
     @Test
     void theStartCannotBeTakenBackUnderATopUp() {
         tove.submit(batch, "form[action$=top-up]", Map.of("amount", "40 mL"));
-        assertThat(tove.get(batch).page().select(".log li:contains(Charged) form")).isEmpty();
-        assertThat(tove.get(batch).page().select(".log li:contains(Topped up) form")).hasSize(1);
+        assertThat(tove.get(batch).page().select(".log li:contains(Charged) form"))
+                .isEmpty();
+        assertThat(tove.get(batch).page().select(".log li:contains(Topped up) form"))
+                .hasSize(1);
     }
 
     @Test
@@ -102,14 +117,16 @@ class TendingHttpTest {
         assertThat(tove.get("/bench").page().text()).contains("No jar or pot is free");
         Answer out = tove.submit(batch, "form[action$=discard]", Map.of("ruin", "MOULD", "lesson", "The lid was wet."));
         assertThat(out.page().text()).contains("Thrown out. mould: The lid was wet.");
-        assertThat(out.page().select("form[action$=look], form[action$=top-up]")).isEmpty();
+        assertThat(out.page().select("form[action$=look], form[action$=top-up]"))
+                .isEmpty();
         assertThat(tove.get("/press").page().select("main table").last().text()).contains("mould: The lid was wet.");
         start("/bench?amount=20+g");
         // its jar is taken again, so it cannot be put back
         Answer back = tove.submit(batch, ".log li:contains(Thrown out) form", Map.of());
         assertThat(back.status()).isEqualTo(409);
         assertThat(back.page().text()).contains("is in use (2 of 2)");
-        assertThat(tove.post(batch + "/look", Map.of()).page().text()).contains("does not stand any more: it was thrown out");
+        assertThat(tove.post(batch + "/look", Map.of()).page().text())
+                .contains("does not stand any more: it was thrown out");
     }
 
     /** 41.5 g and 290 mL instead of 40 and 275: stock falls by what was really taken; 290 − 1.3·41.5 − 5 = 231. */
@@ -117,13 +134,17 @@ class TendingHttpTest {
     void whatWasReallyWeighedCounts() {
         String other = start("/bench?amount=40+g&weighed=41.5+g&poured=290+mL");
         Document page = tove.get(other).page();
-        assertThat(page.select(".went").text()).contains("41.5 g Nettle", "planned 40 g", "290 mL", "planned 275 mL", "about 230 mL");
+        assertThat(page.select(".went").text())
+                .contains("41.5 g Nettle", "planned 40 g", "290 mL", "planned 275 mL", "about 230 mL");
         assertThat(tove.get("/stores").page().text()).contains("119 g").contains("435 mL");
         assertThat(tove.get(other + "/label").page().text()).contains("41.5 g herb, 290 mL oil");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             look        | when        | 2026-11-19T08:00 | between the charging
             look        | when        | 2027-01-01T08:00 | and now
             look        | when        | early            | not a day and a time
@@ -146,19 +167,33 @@ class TendingHttpTest {
         fields.put(field, typed);
         Answer answer = tove.submit(batch, "form[action$=" + form + "]", fields);
         assertThat(answer.status()).isEqualTo(422);
-        assertThat(answer.page().select("form[action$=" + form + "] [id^=note-][id$=" + field + "]").text()).contains(words);
-        String kept = answer.page().select("form[action$=" + form + "] input[name=" + field + "]").attr("value");
-        assertThat(List.of("look smell", "top-up from", "discard ruin", "note words").contains(form + " " + field) || kept.equals(typed)).as("kept: " + kept).isTrue();
+        assertThat(answer.page()
+                        .select("form[action$=" + form + "] [id^=note-][id$=" + field + "]")
+                        .text())
+                .contains(words);
+        String kept = answer.page()
+                .select("form[action$=" + form + "] input[name=" + field + "]")
+                .attr("value");
+        assertThat(List.of("look smell", "top-up from", "discard ruin", "note words")
+                                .contains(form + " " + field)
+                        || kept.equals(typed))
+                .as("kept: " + kept)
+                .isTrue();
         assertThat(tove.get(batch).page().select(".log").text()).isEqualTo(before);
     }
 
     @Test
     void aTaskThatIsNoneIsNotHere() {
-        assertThat(tove.post(batch + "/tasks/stand.dance.1", Map.of("key", UUID.randomUUID().toString())).status()).isEqualTo(404);
+        assertThat(tove.post(
+                                batch + "/tasks/stand.dance.1",
+                                Map.of("key", UUID.randomUUID().toString()))
+                        .status())
+                .isEqualTo(404);
     }
 
     private String start(String bench) {
-        String path = tove.post(Visitor.form(tove.get(bench).page(), "#bench", Map.of())).path();
+        String path = tove.post(Visitor.form(tove.get(bench).page(), "#bench", Map.of()))
+                .path();
         assertThat(path).startsWith("/batch/");
         return path;
     }

@@ -3,9 +3,9 @@ package app.velvetcrock.bench;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.velvetcrock.HttpTest;
+import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
 import app.velvetcrock.Visitor.Filled;
-import app.velvetcrock.Visitor;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,7 +32,10 @@ class BenchHttpTest {
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Self-heal", "amount", "100 g"));
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Mullein flower", "amount", "50 g"));
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "300 g", "moisture", "FRESH"));
-        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "sunflower-high-oleic", "amount", "2 L", "price", "16.00"));
+        tove.submit(
+                "/stores",
+                "form[action$=carriers]",
+                Map.of("carrier", "sunflower-high-oleic", "amount", "2 L", "price", "16.00"));
         bench = tove.get("/bench").page();
     }
 
@@ -46,11 +49,17 @@ class BenchHttpTest {
         assertThat(page.getElementById("note-more[0].amount").text()).isEqualTo("Self-heal: 7.5 g");
         assertThat(page.getElementById("note-more[1].amount").text()).isEqualTo("Mullein flower: 8 g");
         assertThat(page.select("#need").text()).isEqualTo("305 mL oil");
-        assertThat(page.select("#shares tr").eachText()).containsExactly("Nettle 15 g 49 %", "Self-heal 7.5 g 25 %", "Mullein flower 8 g 26 %");
+        assertThat(page.select("#shares tr").eachText())
+                .containsExactly("Nettle 15 g 49 %", "Self-heal 7.5 g 25 %", "Mullein flower 8 g 26 %");
         Answer started = start(blend("15 g", "½ part", "1 part by volume"));
         assertThat(started.page().select("h1").text()).contains("Nettle, self-heal and mullein flower");
-        assertThat(started.page().select(".went").text()).contains("30.5 g in all", "7.5 g Self-heal (Prunella vulgaris)", "8 g Mullein flower");
-        assertThat(tove.get(started.path() + "/label").page().select(".ink-label").text()).contains("49 % Urtica dioica", "26 % Verbascum thapsus");
+        assertThat(started.page().select(".went").text())
+                .contains("30.5 g in all", "7.5 g Self-heal (Prunella vulgaris)", "8 g Mullein flower");
+        assertThat(tove.get(started.path() + "/label")
+                        .page()
+                        .select(".ink-label")
+                        .text())
+                .contains("49 % Urtica dioica", "26 % Verbascum thapsus");
         assertThat(tove.get("/stores").page().select("main").text()).contains("185 g", "92.5 g", "42 g");
         Answer back = tove.post(Visitor.form(started.page(), "form[action*=undo]", Map.of()));
         assertThat(back.status()).isEqualTo(200);
@@ -58,19 +67,37 @@ class BenchHttpTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             2 parts  | 1 part | 30 g     | Nettle 20 g 67 %, Self-heal 10 g 33 %  | total or parts
             20 g     | 10 g   | 15 g     | Nettle 10 g 67 %, Self-heal 5 g 33 %   | a whole makes weights proportions
             1 part   | 1 part | half jar | Nettle 13 g 50 %, Self-heal 13 g 50 %  | 250 ÷ (1/0.15 + 1/0.08) = 13.04 of each
             """)
     void theWholeCanBeSaid(String first, String second, String total, String shares, String why) {
-        Map<String, String> wish = wish(Map.of("amount", first, "more[0].herb", herb("Self-heal"), "more[0].amount", second, "total", total, "jar", jar()));
-        assertThat(String.join(", ", plan(wish).select("#shares tr").eachText())).as(why).isEqualTo(shares);
+        Map<String, String> wish = wish(Map.of(
+                "amount",
+                first,
+                "more[0].herb",
+                herb("Self-heal"),
+                "more[0].amount",
+                second,
+                "total",
+                total,
+                "jar",
+                jar()));
+        assertThat(String.join(", ", plan(wish).select("#shares tr").eachText()))
+                .as(why)
+                .isEqualTo(shares);
     }
 
     /** Half of 500 mL at 0.15 is 37.5 g; 5 cm on 5541.8 mm² is 277.1 mL, 41.6 g; 450 − 37.5/1.4 = 423; 250 mL of herb to 1.5 of oil 375; 20 g: 153.3 − 14.3 + 166.3 = 305. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             half jar    |               | 37.5 g | 225 mL
             5 cm deep   |               | 41.6 g | 325 mL
             half jar    | fill          | 37.5 g | 423 mL
@@ -86,7 +113,10 @@ class BenchHttpTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             amount           | 2/3 jar  | jar            | none is chosen
             amount           | 2 jars   | amount         | not a unit
             amount           | 2 parts  | total          | Parts of what?
@@ -115,10 +145,12 @@ class BenchHttpTest {
         assertThat(page.select(".chip").eachAttr("data-fill")).contains("split");
         assertThat(page.select(".chip[data-fill=split]").text()).isEqualTo("divide it over 2 × 500 mL jar");
         Map<String, String> split = wish(Map.of("amount", "100 g", "jar", "split"));
-        assertThat(plan(split).select("#split tr").eachText()).containsExactly("500 mL jar 50 g 315 mL oil", "500 mL jar 50 g 315 mL oil", "in all 100 g 630 mL oil");
+        assertThat(plan(split).select("#split tr").eachText())
+                .containsExactly("500 mL jar 50 g 315 mL oil", "500 mL jar 50 g 315 mL oil", "in all 100 g 630 mL oil");
         Answer started = start(split);
         assertThat(started.path()).isEqualTo("/shelf");
-        assertThat(started.page().select(".board .jar .tag b").eachText()).containsExactlyInAnyOrder("Nettle (1 of 2)", "Nettle (2 of 2)");
+        assertThat(started.page().select(".board .jar .tag b").eachText())
+                .containsExactlyInAnyOrder("Nettle (1 of 2)", "Nettle (2 of 2)");
         assertThat(tove.get("/stores").page().select("main").text()).contains("100 g");
         Document none = plan(wish(Map.of("amount", "100 g", "jar", "split")));
         assertThat(none.select("main").text()).contains("No jar or pot is free");
@@ -127,60 +159,102 @@ class BenchHttpTest {
     /** A pan 240 mm across: 45,239 mm², 10 mm of cover 452.4 mL; 479.2 − 71.4 + 452.4 = 860.2, so 865 mL. */
     @Test
     void aWidePanIsAVesselWithLessCoverAndIsTakenWhileItIsUsed() {
-        tove.post("/stores/kit", Map.of("kind", "POT", "name", "Wide pan", "capacity", "4 L", "width", "240 mm", "pieces", "1"));
-        String pan = tove.get("/bench").page().select("#jar option:contains(Wide pan)").attr("value");
+        tove.post(
+                "/stores/kit",
+                Map.of("kind", "POT", "name", "Wide pan", "capacity", "4 L", "width", "240 mm", "pieces", "1"));
+        String pan = tove.get("/bench")
+                .page()
+                .select("#jar option:contains(Wide pan)")
+                .attr("value");
         Map<String, String> wish = wish(Map.of("amount", "100 g", "jar", pan, "method", "slow-warm"));
         assertThat(plan(wish).select("#need").text()).isEqualTo("865 mL oil");
         Answer started = start(wish);
         assertThat(started.page().select(".went tr:contains(Pot)").text()).isEqualTo("Pot Wide pan");
         assertThat(tove.get("/bench").page().select("#jar option").eachText()).doesNotContain("Wide pan");
         // A jar on the hob stands in the pan all the same: 45,239 − 5541.8 mm², as deep as the oil.
-        assertThat(plan(wish(Map.of("amount", "30 g", "method", "water-bath"))).select("#bath").text()).contains("Standing in “Wide pan”", "of water");
+        assertThat(plan(wish(Map.of("amount", "30 g", "method", "water-bath")))
+                        .select("#bath")
+                        .text())
+                .contains("Standing in “Wide pan”", "of water");
     }
 
     @Test
     void waterMayBeOverriddenInWritingButNeverForFood() {
         Map<String, String> wish = wish(Map.of("herb", herb("Yarrow"), "amount", "60 g", "method", "slow-warm"));
-        assertThat(tove.post(new Filled("/bench/start", withToken(wish))).status()).isEqualTo(422);
+        assertThat(tove.post(new Filled("/bench/start", withToken(wish))).status())
+                .isEqualTo(422);
         assertThat(plan(wish).select("#knowingly")).hasSize(1);
         wish.put("knowingly", "I watch it all day, lid off.");
         Answer started = start(wish);
         assertThat(started.page().select("#mark").text()).contains("Made against the rule of water", "lid off");
         assertThat(tove.get(started.path() + "/label").page().text()).contains("Made against the rule of water");
-        assertThat(tove.get("/shelf").page().select(".jar").attr("aria-label")).contains("made against the rule of water");
+        assertThat(tove.get("/shelf").page().select(".jar").attr("aria-label"))
+                .contains("made against the rule of water");
         wish.put("use", "FOOD");
-        assertThat(tove.post(new Filled("/bench/start", withToken(wish))).status()).isEqualTo(422);
+        assertThat(tove.post(new Filled("/bench/start", withToken(wish))).status())
+                .isEqualTo(422);
         assertThat(plan(wish).select("#knowingly")).isEmpty();
         tove.submit(started.path().replace("batch", "press"), "form[action*=press]", Map.of("out", "200 g"));
         String oil = tove.get("/cupboard").page().select("main .bottle").attr("href");
         assertThat(tove.get("/cupboard").page().select("table").text()).contains("made against the rule of water");
-        assertThat(tove.get(oil).page().text()).contains("Made against the rule of water", "No sniff test makes it keep longer");
+        assertThat(tove.get(oil).page().text())
+                .contains("Made against the rule of water", "No sniff test makes it keep longer");
     }
 
     @Test
     void aWayOfOnesOwnIsKeptUsedAndPutAway() {
-        Map<String, String> wish = wish(Map.of("method", "slow-warm", "numbers.band", "38 to 44 °C", "numbers.ceiling", "50", "numbers.read", "2 for 4, then 6", "length", "12 hours", "called", "Low and slow"));
+        Map<String, String> wish = wish(Map.of(
+                "method",
+                "slow-warm",
+                "numbers.band",
+                "38 to 44 °C",
+                "numbers.ceiling",
+                "50",
+                "numbers.read",
+                "2 for 4, then 6",
+                "length",
+                "12 hours",
+                "called",
+                "Low and slow"));
         Answer kept = tove.post(new Filled("/bench/ways", withToken(wish)));
         assertThat(kept.path()).isEqualTo("/bench");
-        assertThat(kept.page().select(".way:has(input[checked])").text()).contains("Low and slow", "12 h", "38 °C to 44 °C");
+        assertThat(kept.page().select(".way:has(input[checked])").text())
+                .contains("Low and slow", "12 h", "38 °C to 44 °C");
         assertThat(kept.page().select("#length").attr("value")).isEqualTo("12 hours");
-        assertThat(kept.page().getElementById("numbers.read").attr("placeholder")).isEqualTo("2 for 4, then 6");
+        assertThat(kept.page().getElementById("numbers.read").attr("placeholder"))
+                .isEqualTo("2 for 4, then 6");
         Answer started = tove.post(Visitor.form(kept.page(), "#bench", Map.of()));
         assertThat(started.page().select(".lead").text()).contains("Low and slow");
         Answer away = tove.post(kept.page().select("button[formaction*=ways/]").attr("formaction"), Map.of());
         assertThat(away.page().select(".way").text()).doesNotContain("Low and slow");
         assertThat(tove.get(started.path()).page().select(".lead").text()).contains("Low and slow");
-        assertThat(tove.post(Visitor.form(away.page(), ".notice form", Map.of())).page().select(".way").text()).contains("Low and slow");
-        assertThat(tove.post(new Filled("/bench/ways", withToken(wish(Map.of())))).page().getElementById("note-called").text()).contains("Nothing is written here yet");
+        assertThat(tove.post(Visitor.form(away.page(), ".notice form", Map.of()))
+                        .page()
+                        .select(".way")
+                        .text())
+                .contains("Low and slow");
+        assertThat(tove.post(new Filled("/bench/ways", withToken(wish(Map.of()))))
+                        .page()
+                        .getElementById("note-called")
+                        .text())
+                .contains("Nothing is written here yet");
     }
 
     /** The gentle form runs 1.7 times as long: 8 h become 14; numbers typed for a plan alone name it so. */
     @Test
     void formsOfAWayHaveTheirOwnNumbers() {
-        assertThat(plan(wish(Map.of("method", "slow-warm~gentle"))).select(".way.sub").eachText()).anyMatch(way -> way.contains("gentle 14 h 35 °C to 43 °C"));
-        assertThat(plan(wish(Map.of("method", "cold-dark", "numbers.shake", "daily for 14, then 2"))).getElementById("note-numbers.shake").text())
+        assertThat(plan(wish(Map.of("method", "slow-warm~gentle")))
+                        .select(".way.sub")
+                        .eachText())
+                .anyMatch(way -> way.contains("gentle 14 h 35 °C to 43 °C"));
+        assertThat(plan(wish(Map.of("method", "cold-dark", "numbers.shake", "daily for 14, then 2")))
+                        .getElementById("note-numbers.shake")
+                        .text())
                 .isEqualTo("every 1 up to 14 days, then every 2");
-        assertThat(plan(wish(Map.of("herb", herb("Yarrow"), "amount", "60 g", "method", "water-bath~gentle"))).select(".way.refused").text()).contains("Yarrow is fresh");
+        assertThat(plan(wish(Map.of("herb", herb("Yarrow"), "amount", "60 g", "method", "water-bath~gentle")))
+                        .select(".way.refused")
+                        .text())
+                .contains("Yarrow is fresh");
     }
 
     /**
@@ -190,47 +264,84 @@ class BenchHttpTest {
     void anOilIsInfusedASecondTime() {
         Answer first = start(wish(Map.of("amount", "30 g", "method", "slow-warm", "oil", "235 mL")));
         tove.submit(first.path().replace("batch", "press"), "form[action*=press]", Map.of("out", "180 g"));
-        String lot = tove.get("/bench").page().select("#carrier optgroup option").attr("value");
+        String lot =
+                tove.get("/bench").page().select("#carrier optgroup option").attr("value");
         Map<String, String> again = wish(Map.of("amount", "20 g", "carrier", lot, "method", "cold-dark"));
         Document page = plan(again);
         assertThat(page.select("#double-ratio").text()).isEqualTo("1 : 3.9");
-        assertThat(page.select("#keep + p").text()).isEqualTo("limited by the oil it is made in, which has its own date");
+        assertThat(page.select("#keep + p").text())
+                .isEqualTo("limited by the oil it is made in, which has its own date");
         Answer second = start(again);
-        assertThat(second.page().select(".went tr:contains(Infused before)").text()).contains("Nettle in cold-pressed rapeseed, batch 1", "1 : 3.9");
+        assertThat(second.page().select(".went tr:contains(Infused before)").text())
+                .contains("Nettle in cold-pressed rapeseed, batch 1", "1 : 3.9");
         assertThat(tove.get("/cupboard/" + lot).page().select("#left").text()).isEqualTo("1.3 mL");
-        assertThat(plan(wish(Map.of("amount", "60 g", "carrier", lot))).select("main").text()).contains("the bottle holds 1.3 mL");
+        assertThat(plan(wish(Map.of("amount", "60 g", "carrier", lot)))
+                        .select("main")
+                        .text())
+                .contains("the bottle holds 1.3 mL");
     }
 
     /** 30 g take 24 g at 0.8; of 60 % by mass 0.5209 against 0.8566 in the bottle of 90 %: 14.6 g and 9.4 g of water. 500 mL of 90 % weigh 414.6 g; 400 g are left. */
     @Test
     void spiritIsDosedThinnedAndTakenFromItsBottle() {
         tove.submit("/stores/supplies", "#add-supply", Map.of("kind", "grain-spirit", "amount", "500 mL", "abv", "90"));
-        Map<String, String> wish = wish(Map.of("amount", "30 g", "method", "spirit-first", "spirit.perGram", "0.8", "spirit.thin", "60"));
-        assertThat(plan(wish).select("#moisten").text()).contains("24 g", "of 60 % spirit", "Thin 14.6 g from the bottle with 9.4 g of water");
+        Map<String, String> wish =
+                wish(Map.of("amount", "30 g", "method", "spirit-first", "spirit.perGram", "0.8", "spirit.thin", "60"));
+        assertThat(plan(wish).select("#moisten").text())
+                .contains("24 g", "of 60 % spirit", "Thin 14.6 g from the bottle with 9.4 g of water");
         Answer started = start(wish);
         assertThat(started.page().select(".went tr:contains(Spirit)").text()).isEqualTo("Spirit 24 g of 60 %");
         assertThat(tove.get("/stores/supplies").page().select("main").text()).contains("400 g");
-        assertThat(plan(wish(Map.of("method", "spirit-first", "spirit.perGram", "3"))).getElementById("note-spirit.perGram").text()).contains("between 0.4 and 1");
-        assertThat(plan(wish(Map.of("method", "spirit-first~window", "spirit.thin", "50"))).select(".way.refused").text()).contains("leaves only in an open warm finish");
+        assertThat(plan(wish(Map.of("method", "spirit-first", "spirit.perGram", "3")))
+                        .getElementById("note-spirit.perGram")
+                        .text())
+                .contains("between 0.4 and 1");
+        assertThat(plan(wish(Map.of("method", "spirit-first~window", "spirit.thin", "50")))
+                        .select(".way.refused")
+                        .text())
+                .contains("leaves only in an open warm finish");
     }
 
     /** 225 mL of 2 L at 16.00: 1.80. */
     @Test
     void costOpensToItsLinesAndTheKitIsWeighed() {
         String sunflower = bench.select("#carrier option:contains(Sunflower)").attr("value");
-        Document page = plan(wish(Map.of("amount", "20 g", "oil", "225 mL", "carrier", sunflower, "method", "slow-warm")));
+        Document page =
+                plan(wish(Map.of("amount", "20 g", "oil", "225 mL", "carrier", sunflower, "method", "slow-warm")));
         assertThat(page.select("#why-cost tr").text()).contains("207 g", "1.80");
         tove.post("/stores/kit", Map.of("kind", "OVEN", "name", "Oven", "pieces", "1"));
-        assertThat(plan(wish(Map.of("method", "slow-warm"))).select(".plan-notes").text()).contains("it wants a slow cooker or a dehydrator, and none is in your kit");
-        assertThat(plan(wish(Map.of("method", "oven"))).select(".plan-notes").text()).contains("an oven is in your kit");
+        assertThat(plan(wish(Map.of("method", "slow-warm")))
+                        .select(".plan-notes")
+                        .text())
+                .contains("it wants a slow cooker or a dehydrator, and none is in your kit");
+        assertThat(plan(wish(Map.of("method", "oven"))).select(".plan-notes").text())
+                .contains("an oven is in your kit");
     }
 
     private Map<String, String> blend(String first, String second, String third) {
-        return wish(Map.of("amount", first, "method", "cold-dark", "more[0].herb", herb("Self-heal"), "more[0].amount", second, "more[1].herb", herb("Mullein"), "more[1].amount", third));
+        return wish(Map.of(
+                "amount",
+                first,
+                "method",
+                "cold-dark",
+                "more[0].herb",
+                herb("Self-heal"),
+                "more[0].amount",
+                second,
+                "more[1].herb",
+                herb("Mullein"),
+                "more[1].amount",
+                third));
     }
 
     private Map<String, String> wish(Map<String, String> typed) {
-        Map<String, String> all = new HashMap<>(Map.of("herb", herb("Nettle"), "amount", "40 g", "carrier", bench.select("#carrier option:contains(rapeseed)").attr("value")));
+        Map<String, String> all = new HashMap<>(Map.of(
+                "herb",
+                herb("Nettle"),
+                "amount",
+                "40 g",
+                "carrier",
+                bench.select("#carrier option:contains(rapeseed)").attr("value")));
         all.putAll(typed);
         return all;
     }
@@ -244,7 +355,9 @@ class BenchHttpTest {
     }
 
     private Document plan(Map<String, String> wish) {
-        List<String> query = wish.entrySet().stream().map(e -> Visitor.encode(e.getKey()) + "=" + Visitor.encode(e.getValue())).toList();
+        List<String> query = wish.entrySet().stream()
+                .map(e -> Visitor.encode(e.getKey()) + "=" + Visitor.encode(e.getValue()))
+                .toList();
         return tove.get("/bench?" + String.join("&", query)).page();
     }
 
@@ -256,7 +369,8 @@ class BenchHttpTest {
     }
 
     private Map<String, String> withToken(Map<String, String> wish) {
-        Map<String, String> all = new HashMap<>(Visitor.form(bench, "#bench", Map.of()).fields());
+        Map<String, String> all =
+                new HashMap<>(Visitor.form(bench, "#bench", Map.of()).fields());
         all.putAll(wish);
         return all;
     }

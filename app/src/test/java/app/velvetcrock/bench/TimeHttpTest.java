@@ -47,9 +47,12 @@ class TimeHttpTest {
     void aDayIsReadAndTheLatestStartIsSaid() {
         Document page = bench("method=slow-warm&amount=30+g&time.by=Saturday+week");
         assertThat(page.getElementById("note-time.by").text()).isEqualTo("needed by Sat 5 Dec, 08:00");
-        assertThat(page.select("#time-verdict").text()).isEqualTo("In time. Begin by Wed 2 Dec 18:30 at the latest; that leaves 8 days to spare.");
-        assertThat(page.select("#steps tr").eachText().get(2)).contains("on the heat Tue 24 Nov 17:20 – 22:00", "Wed 25 Nov 17:00 – 21:50");
-        assertThat(page.select(".chip:contains(begin as late)").attr("data-fill")).isEqualTo("2026-12-02T18:30");
+        assertThat(page.select("#time-verdict").text())
+                .isEqualTo("In time. Begin by Wed 2 Dec 18:30 at the latest; that leaves 8 days to spare.");
+        assertThat(page.select("#steps tr").eachText().get(2))
+                .contains("on the heat Tue 24 Nov 17:20 – 22:00", "Wed 25 Nov 17:00 – 21:50");
+        assertThat(page.select(".chip:contains(begin as late)").attr("data-fill"))
+                .isEqualTo("2026-12-02T18:30");
         Document late = bench("method=slow-warm&amount=30+g&time.by=Saturday+week&time.hold[0]=2026-12-02T18:30");
         assertThat(late.select("#steps tr").last().text()).contains("Fri 4 Dec 21:05 – 21:50");
         // Bars stand where the sums say: five evenings drawn, hands dark, heat in two or three.
@@ -60,7 +63,9 @@ class TimeHttpTest {
     void whatCannotBeMadeSaysByHowMuchAndWhichCan() {
         Document page = bench("method=cold-dark&amount=30+g&time.by=Saturday+week");
         // 35 days from today are 29 December, strained at five.
-        assertThat(page.select("#time-verdict").text()).isEqualTo("Too late for that: begun now it is done Tue 29 Dec 17:45, 24 days late. The ways above say which can be.");
+        assertThat(page.select("#time-verdict").text())
+                .isEqualTo(
+                        "Too late for that: begun now it is done Tue 29 Dec 17:45, 24 days late. The ways above say which can be.");
         assertThat(page.select(".way:has(input[checked]) .late").text()).isEqualTo("ready Tue 29 Dec, 24 days late");
         List<String> ways = page.select(".way > span > b").eachText();
         assertThat(ways.indexOf("Slow warm")).isLessThan(ways.indexOf("Cold and dark"));
@@ -72,9 +77,13 @@ class TimeHttpTest {
     void freshLeafWithEveningsOnlyIsToldOfDaysAtHome() {
         tove.submit("/settings/hours", "form:has(input[name=id])", Map.of("day[5]", "17-22", "day[6]", "17-22"));
         Document page = bench("method=fresh-low&amount=60+g&herb=" + herb("Yarrow") + "&time.by=in+3+weeks");
-        assertThat(page.select("#wet").text()).contains("sessions for wet herb", "four are the most", "two of 13 hours");
+        assertThat(page.select("#wet").text())
+                .contains("sessions for wet herb", "four are the most", "two of 13 hours");
         assertThat(page.select(".way:contains(Fresh, low heat) .late").text()).contains("too many sessions");
-        tove.submit("/settings/hours", "#new-exception", Map.of("first", "2026-11-25", "last", "2026-11-27", "hours", "7-22", "why", "days off"));
+        tove.submit(
+                "/settings/hours",
+                "#new-exception",
+                Map.of("first", "2026-11-25", "last", "2026-11-27", "hours", "7-22", "why", "days off"));
         Document home = bench("method=fresh-low&amount=60+g&herb=" + herb("Yarrow") + "&time.by=in+3+weeks");
         assertThat(home.select("#wet").text()).contains("2 sessions", "refrigerator at once");
         assertThat(home.select("#time-verdict").text()).startsWith("In time.");
@@ -90,14 +99,20 @@ class TimeHttpTest {
         String free = page.select("#solve").attr("data-fill");
         Document apart = bench("method=slow-warm&amount=20+g&time.hold[0]=" + free);
         assertThat(apart.select("#solve, #time .caution")).isEmpty();
-        String heat = apart.select("#steps tr:contains(on the heat) td span").first().text();
+        String heat =
+                apart.select("#steps tr:contains(on the heat) td span").first().text();
         Answer second = tove.post(Visitor.form(apart, "#bench", Map.of()));
         assertThat(second.path()).startsWith("/batch/");
-        assertThat(second.page().select("#ahead tr:contains(on the heat)").text()).as("what was planned is what is asked").contains(heat);
+        assertThat(second.page().select("#ahead tr:contains(on the heat)").text())
+                .as("what was planned is what is asked")
+                .contains(heat);
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             time.by=someday                      | time.by      | no day known here
             time.by=Saturday&time.at=noonish     | time.at      | no time of the clock
             want.amount=nothing                  | want.amount  | does not begin with a number
@@ -111,11 +126,22 @@ class TimeHttpTest {
     /** A day means its morning until another time is said; a form that comes with some of its fields alone is a form all the same. */
     @Test
     void theTimeOfTheDayIsTyped() {
-        assertThat(bench("time.by=Saturday+week").getElementById("time.at").attr("value")).isEqualTo("08:00");
+        assertThat(bench("time.by=Saturday+week").getElementById("time.at").attr("value"))
+                .isEqualTo("08:00");
         Document later = bench("method=slow-warm&amount=30+g&time.by=Saturday+week&time.at=18:00");
         assertThat(later.getElementById("note-time.by").text()).isEqualTo("needed by Sat 5 Dec, 18:00");
-        for (String alone : List.of("want.container=x", "want.firmness=15", "time.at=18:00", "time.hold[3]=2026-12-01T08:00", "spirit.thin=60", "numbers.look=2", "more[2].amount=3+g")) {
-            assertThat(tove.get("/bench?" + alone.replace("[", "%5B").replace("]", "%5D")).status()).as(alone).isEqualTo(200);
+        for (String alone : List.of(
+                "want.container=x",
+                "want.firmness=15",
+                "time.at=18:00",
+                "time.hold[3]=2026-12-01T08:00",
+                "spirit.thin=60",
+                "numbers.look=2",
+                "more[2].amount=3+g")) {
+            assertThat(tove.get("/bench?" + alone.replace("[", "%5B").replace("]", "%5D"))
+                            .status())
+                    .as(alone)
+                    .isEqualTo(200);
         }
     }
 
@@ -131,10 +157,14 @@ class TimeHttpTest {
     /** 18 tins of 60 mL at firmness 15: 18·60·0.89·1.04 = 999.6 g, 149.9 of it wax; 849.7 g of oil are 926.6 mL at 0.917; at 1:5 with 1.813 kept (931.6/(1 − 0.3625)) 1461 mL over 292 g. */
     @Test
     void eighteenTinsAreWorkedBack() {
-        tove.submit("/stores/supplies", "form[action$=containers]", Map.of("name", "Tin", "holds", "60 mL", "pieces", "36"));
+        tove.submit(
+                "/stores/supplies",
+                "form[action$=containers]",
+                Map.of("name", "Tin", "holds", "60 mL", "pieces", "36"));
         String tin = bench("").select("#want\\.container option:contains(Tin)").attr("value");
         Document page = bench("want.amount=18+tins&want.container=" + tin + "&method=cold-dark");
-        assertThat(page.getElementById("note-want.firmness").text()).isEqualTo("about 1 kg in all, about 150 g of it beeswax");
+        assertThat(page.getElementById("note-want.firmness").text())
+                .isEqualTo("about 1 kg in all, about 150 g of it beeswax");
         assertThat(page.getElementById("note-want.amount").text()).contains("pour about 1.46 L over about 290 g");
     }
 
@@ -143,38 +173,67 @@ class TimeHttpTest {
         Answer wrong = tove.submit("/settings/hours", "#new-person", Map.of("name", "Ari", "day[2]", "22-7"));
         assertThat(wrong.status()).isEqualTo(422);
         assertThat(wrong.page().text()).contains("runs backwards");
-        assertThat(wrong.page().select("#new-person [name='day[2]']").attr("value")).isEqualTo("22-7");
-        assertThat(tove.submit("/settings/hours", "#new-exception", Map.of("first", "2026-12-05", "last", "2026-12-01")).page().text()).contains("comes before the first");
-        Answer away = tove.submit("/settings/hours", "#new-exception", Map.of("first", "2026-11-24", "last", "2026-11-26", "why", "away"));
-        assertThat(bench("method=slow-warm&amount=30+g").select("#steps").text()).doesNotContain("24 Nov").contains("Fri 27 Nov 17:00");
+        assertThat(wrong.page().select("#new-person [name='day[2]']").attr("value"))
+                .isEqualTo("22-7");
+        assertThat(tove.submit("/settings/hours", "#new-exception", Map.of("first", "2026-12-05", "last", "2026-12-01"))
+                        .page()
+                        .text())
+                .contains("comes before the first");
+        Answer away = tove.submit(
+                "/settings/hours",
+                "#new-exception",
+                Map.of("first", "2026-11-24", "last", "2026-11-26", "why", "away"));
+        assertThat(bench("method=slow-warm&amount=30+g").select("#steps").text())
+                .doesNotContain("24 Nov")
+                .contains("Fri 27 Nov 17:00");
         tove.post(Visitor.form(away.page(), ".notice form", Map.of()));
-        assertThat(bench("method=slow-warm&amount=30+g").select("#steps").text()).contains("Tue 24 Nov 17:00");
+        assertThat(bench("method=slow-warm&amount=30+g").select("#steps").text())
+                .contains("Tue 24 Nov 17:00");
         tove.submit("/settings/hours", "#heat-alone", Map.of("may", "yes"));
-        assertThat(bench("method=slow-warm&amount=30+g").select("#steps tr").get(2).text()).contains("Tue 24 Nov 17:20 – Wed 25 Nov 17:00");
+        assertThat(bench("method=slow-warm&amount=30+g")
+                        .select("#steps tr")
+                        .get(2)
+                        .text())
+                .contains("Tue 24 Nov 17:20 – Wed 25 Nov 17:00");
     }
 
     /** Two change one person's hours: the second is told, loses nothing typed, and may keep hers after a look. */
     @Test
     void twoWhoChangeTheSameHoursLoseNothing() {
-        Visitor.Filled mine = Visitor.form(tove.get("/settings/hours").page(), "form:has(input[name=id])", Map.of("day[0]", "6-7"));
+        Visitor.Filled mine =
+                Visitor.form(tove.get("/settings/hours").page(), "form:has(input[name=id])", Map.of("day[0]", "6-7"));
         tove.submit("/settings/hours", "form:has(input[name=id])", Map.of("day[1]", "12-13"));
         Answer told = tove.post(mine);
         assertThat(told.status()).isEqualTo(409);
         assertThat(told.page().text()).contains("Somebody changed these hours meanwhile");
-        assertThat(told.page().select("form:has(input[name=id]) [name='day[0]']").attr("value")).isEqualTo("6-7");
-        assertThat(tove.post(Visitor.form(told.page(), "form:has(input[name=id])", Map.of())).status()).isEqualTo(200);
-        assertThat(tove.get("/settings/hours").page().select("form:has(input[name=id]) [name='day[0]']").attr("value")).isEqualTo("6-7");
+        assertThat(told.page()
+                        .select("form:has(input[name=id]) [name='day[0]']")
+                        .attr("value"))
+                .isEqualTo("6-7");
+        assertThat(tove.post(Visitor.form(told.page(), "form:has(input[name=id])", Map.of()))
+                        .status())
+                .isEqualTo(200);
+        assertThat(tove.get("/settings/hours")
+                        .page()
+                        .select("form:has(input[name=id]) [name='day[0]']")
+                        .attr("value"))
+                .isEqualTo("6-7");
     }
 
     /** Changed from 35 to 42 days with its reason: the batch and its rounds go by the new plan, and the log says so. */
     @Test
     void aPlanIsChangedWithItsReason() {
-        String batch = tove.post(Visitor.form(bench("method=cold-dark&amount=30+g"), "#bench", Map.of())).path();
+        String batch = tove.post(Visitor.form(bench("method=cold-dark&amount=30+g"), "#bench", Map.of()))
+                .path();
         Answer none = tove.submit(batch, "#change-plan form", Map.of("length", "70 days", "reason", "so"));
         assertThat(none.status()).isEqualTo(422);
         assertThat(none.page().text()).contains("between 21 and 56 days");
-        Answer changed = tove.submit(batch, "#change-plan form", Map.of("length", "42 days", "strainFrom", "2027-01-09T10:00", "reason", "we are away"));
-        assertThat(changed.page().select(".log").text()).contains("Plan changed: standing for 42 days instead of 35 days", "because we are away");
+        Answer changed = tove.submit(
+                batch,
+                "#change-plan form",
+                Map.of("length", "42 days", "strainFrom", "2027-01-09T10:00", "reason", "we are away"));
+        assertThat(changed.page().select(".log").text())
+                .contains("Plan changed: standing for 42 days instead of 35 days", "because we are away");
         assertThat(changed.page().select(".lead").text()).contains("day 0 of 42", "Tue 5 Jan");
         String calendar = tove.get(batch + "/calendar").raw().body();
         assertThat(calendar).contains("T100000", "Strain: Nettle");
@@ -183,18 +242,24 @@ class TimeHttpTest {
     /** 30 °C ten minutes after it was put on, 50 after thirty: the band's 40 at twenty. From then on a session pays 20 minutes: 4:20 this evening, 4:00 tomorrow. Taken back it is 45 again. */
     @Test
     void theWarmUpIsLearnedFromReadings() {
-        String batch = tove.post(Visitor.form(bench("method=slow-warm&amount=20+g&start=2026-11-23"), "#bench", Map.of())).path();
+        String batch = tove.post(
+                        Visitor.form(bench("method=slow-warm&amount=20+g&start=2026-11-23"), "#bench", Map.of()))
+                .path();
         tove.post(batch + "/tasks/warm.heat-on.1", Map.of("when", "2026-11-23T17:00"));
         tove.post(batch + "/heat", Map.of("temperature", "30", "when", "2026-11-23T17:10"));
         Answer read = tove.post(batch + "/heat", Map.of("temperature", "50", "when", "2026-11-23T17:30"));
-        assertThat(bench("method=slow-warm&amount=20+g").select("#steps").text()).contains("Wed 25 Nov 17:00 – 21:00");
+        assertThat(bench("method=slow-warm&amount=20+g").select("#steps").text())
+                .contains("Wed 25 Nov 17:00 – 21:00");
         tove.post(Visitor.form(read.page(), ".notice form", Map.of()));
-        assertThat(bench("method=slow-warm&amount=20+g").select("#steps").text()).contains("Wed 25 Nov 17:00 – 21:50");
+        assertThat(bench("method=slow-warm&amount=20+g").select("#steps").text())
+                .contains("Wed 25 Nov 17:00 – 21:50");
     }
 
     @Test
     void theDaysAloneAreSmall() {
-        String fragment = tove.get("/bench/time?method=heat-rest&amount=30+g&time.by=in+3+weeks", "HX-Request", "true").raw().body();
+        String fragment = tove.get("/bench/time?method=heat-rest&amount=30+g&time.by=in+3+weeks", "HX-Request", "true")
+                .raw()
+                .body();
         assertThat(fragment).contains("t-bar").doesNotContain("<html");
         assertThat(fragment.getBytes(StandardCharsets.UTF_8).length).isLessThan(15_000);
     }
@@ -204,6 +269,7 @@ class TimeHttpTest {
     }
 
     private Document bench(String query) {
-        return tove.get("/bench?" + query.replace("[", "%5B").replace("]", "%5D")).page();
+        return tove.get("/bench?" + query.replace("[", "%5B").replace("]", "%5D"))
+                .page();
     }
 }

@@ -35,7 +35,9 @@ class CupboardHttpTest {
     }
 
     private void strain(String start) {
-        batch = tove.post(Visitor.form(tove.get("/bench?amount=40+g&start=" + start).page(), "#bench", Map.of())).path();
+        batch = tove.post(Visitor.form(
+                        tove.get("/bench?amount=40+g&start=" + start).page(), "#bench", Map.of()))
+                .path();
         tove.submit(batch.replace("batch", "press"), "form[action*=press]", Map.of("out", "200 g", "on", "2026-11-01"));
         oil = tove.get("/cupboard").page().select("main .bottle").last().attr("href");
     }
@@ -43,16 +45,27 @@ class CupboardHttpTest {
     /** 4 × 50 mL leave 18.1 mL in the jug. Room in clear glass: 261 days to 20 July · 0.85 · 0.7 = 155.3, so 155: 5 April. */
     @Test
     void bottlesAreLotsOfTheirOwnWithTheirOwnDate() {
-        tove.submit(oil, "form[action$=bottle]", Map.of("count", "4", "size", "50 mL", "glass", "CLEAR", "place", "ROOM"));
+        tove.submit(
+                oil, "form[action$=bottle]", Map.of("count", "4", "size", "50 mL", "glass", "CLEAR", "place", "ROOM"));
         Document cupboard = tove.get("/cupboard").page();
-        assertThat(cupboard.select(".bottle").eachText()).containsExactly("Nettle 4 × 50 mL 5 Apr", "Nettle 18 mL 20 Jul");
+        assertThat(cupboard.select(".bottle").eachText())
+                .containsExactly("Nettle 4 × 50 mL 5 Apr", "Nettle 18 mL 20 Jul");
         String bottle = cupboard.select(".bottle").first().attr("href");
         assertThat(tove.get(bottle).page().select("#use-by").text()).isEqualTo("use by 5 Apr 2027");
-        assertThat(tove.get(bottle).page().select(".sum").text()).contains("kept at room temperature (estimate) × 0.85", "clear glass in light (estimate) × 0.7");
+        assertThat(tove.get(bottle).page().select(".sum").text())
+                .contains("kept at room temperature (estimate) × 0.85", "clear glass in light (estimate) × 0.7");
         assertThat(tove.get(bottle + "/label").page().select(".ink-label").text())
-                .contains("Nettle oil", "Urtica dioica", "Cold-pressed rapeseed", "50 mL, batch 1", "1 Nov 2026", "5 Apr 2027", "Patch test first");
+                .contains(
+                        "Nettle oil",
+                        "Urtica dioica",
+                        "Cold-pressed rapeseed",
+                        "50 mL, batch 1",
+                        "1 Nov 2026",
+                        "5 Apr 2027",
+                        "Patch test first");
         // 45.85 g a bottle; the story of the jug tells each
-        assertThat(tove.get(oil).page().select("main table.rows td:contains(bottled)")).hasSize(4);
+        assertThat(tove.get(oil).page().select("main table.rows td:contains(bottled)"))
+                .hasSize(4);
         tove.submit(batch, ".log li:contains(Bottled) form", Map.of());
         assertThat(tove.get("/cupboard").page().select(".bottle").eachText()).containsExactly("Nettle 218 mL 20 Jul");
     }
@@ -64,7 +77,9 @@ class CupboardHttpTest {
         assertThat(drawn.page().select("main table.rows").text()).contains("given away");
         Filled undo = Visitor.form(drawn.page(), ".notice form", Map.of());
         assertThat(tove.post(undo).page().select("#left").text()).isEqualTo("218 mL");
-        assertThat(tove.post(undo).page().select("#left").text()).as("a second tap").isEqualTo("218 mL");
+        assertThat(tove.post(undo).page().select("#left").text())
+                .as("a second tap")
+                .isEqualTo("218 mL");
         assertThat(tove.get(oil).page().select("main table.rows tr")).hasSize(3);
     }
 
@@ -79,9 +94,13 @@ class CupboardHttpTest {
 
     @Test
     void twoDrawingTheLastAtOnceGetItOnce() {
-        List<Filled> draws = List.of(Visitor.form(tove.get(oil).page(), "form[action$=draw]", Map.of("amount", "150 mL")),
+        List<Filled> draws = List.of(
+                Visitor.form(tove.get(oil).page(), "form[action$=draw]", Map.of("amount", "150 mL")),
                 Visitor.form(tove.get(oil).page(), "form[action$=draw]", Map.of("amount", "150 mL")));
-        List<Answer> answers = draws.stream().map(draw -> CompletableFuture.supplyAsync(() -> tove.post(draw))).toList().stream().map(CompletableFuture::join).toList();
+        List<Answer> answers =
+                draws.stream().map(draw -> CompletableFuture.supplyAsync(() -> tove.post(draw))).toList().stream()
+                        .map(CompletableFuture::join)
+                        .toList();
         assertThat(answers).extracting(Answer::status).containsOnlyOnce(200);
         assertThat(tove.get(oil).page().select("#left").text()).isEqualTo("68 mL");
     }
@@ -89,41 +108,64 @@ class CupboardHttpTest {
     @Test
     void smellingFarFromTheDateChangesNothingAndIsWritten() {
         Answer smelled = tove.submit(oil, "form[action$=sniff]", Map.of());
-        assertThat(smelled.page().select(".notice").text()).contains("The date stays 20 Jul 2027").contains("more than 14 days");
+        assertThat(smelled.page().select(".notice").text())
+                .contains("The date stays 20 Jul 2027")
+                .contains("more than 14 days");
         assertThat(tove.get(batch).page().select(".log").text()).contains("Sniffed and good");
     }
 
     /** Bottled at room in clear glass on a bottle with 30 days left, so that a smell may lengthen it; the oil itself ends later. */
     @Test
     void aGoodSmellNearTheDateGivesAMonthAndItsUndoTakesItBack() {
-        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "rapeseed", "amount", "1 L", "opened", "2026-09-21", "bestBefore", "2027-01-20"));
-        String old = tove.get("/bench").page().select("#carrier option:contains(21 Sep)").attr("value");
-        String other = tove.post(Visitor.form(tove.get("/bench?amount=40+g&start=2026-09-25&carrier=" + old).page(), "#bench", Map.of())).path();
+        tove.submit(
+                "/stores",
+                "form[action$=carriers]",
+                Map.of("carrier", "rapeseed", "amount", "1 L", "opened", "2026-09-21", "bestBefore", "2027-01-20"));
+        String old = tove.get("/bench")
+                .page()
+                .select("#carrier option:contains(21 Sep)")
+                .attr("value");
+        String other = tove.post(Visitor.form(
+                        tove.get("/bench?amount=40+g&start=2026-09-25&carrier=" + old)
+                                .page(),
+                        "#bench",
+                        Map.of()))
+                .path();
         tove.submit(other.replace("batch", "press"), "form[action*=press]", Map.of("out", "200 g", "on", "2026-11-01"));
         String jug = tove.get("/cupboard").page().select(".bottle").first().attr("href");
         // 80 days to 20 January · 0.85 · 0.5… warm: 80 · 0.5 · 0.7 = 28: 29 November, five days on
-        tove.submit(jug, "form[action$=bottle]", Map.of("count", "1", "size", "250 mL", "glass", "CLEAR", "place", "WARM"));
+        tove.submit(
+                jug, "form[action$=bottle]", Map.of("count", "1", "size", "250 mL", "glass", "CLEAR", "place", "WARM"));
         String bottle = tove.get("/cupboard").page().select(".bottle").first().attr("href");
         assertThat(tove.get(bottle).page().select("#use-by").text()).isEqualTo("use by 29 Nov 2026");
         assertThat(tove.get("/shelf").page().select(".rounds").text()).contains("Use first Nettlebatch 2; 5 days left");
         Answer smelled = tove.submit(bottle, "form[action$=sniff]", Map.of());
         assertThat(smelled.page().select("#use-by").text()).isEqualTo("use by 24 Dec 2026");
-        assertThat(tove.submit(bottle, "form[action$=sniff]", Map.of()).page().select(".notice").text()).contains("more than 14 days");
+        assertThat(tove.submit(bottle, "form[action$=sniff]", Map.of())
+                        .page()
+                        .select(".notice")
+                        .text())
+                .contains("more than 14 days");
         tove.submit(other, ".log li:contains(a month from today) form", Map.of());
         assertThat(tove.get(bottle).page().select("#use-by").text()).isEqualTo("use by 29 Nov 2026");
     }
 
     @Test
     void whatIsThrownOutLeavesItsLesson() {
-        Answer out = tove.submit(oil, "form[action$=discard]", Map.of("ruin", "RANCID", "lesson", "It stood in the window."));
+        Answer out = tove.submit(
+                oil, "form[action$=discard]", Map.of("ruin", "RANCID", "lesson", "It stood in the window."));
         assertThat(out.page().text()).contains("No oil yet");
-        assertThat(tove.get(batch).page().select(".log").text()).contains("Thrown out: rancid. It stood in the window.");
+        assertThat(tove.get(batch).page().select(".log").text())
+                .contains("Thrown out: rancid. It stood in the window.");
         tove.submit(batch, ".log li:contains(rancid) form", Map.of());
         assertThat(tove.get("/cupboard").page().select(".bottle").text()).contains("218 mL");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             draw    | amount | ''       | nothing is written
             draw    | amount | some     | some
             draw    | amount | -5 mL    | -5
@@ -139,13 +181,20 @@ class CupboardHttpTest {
             discard | lesson | ''       | Nothing is written here yet
             """)
     void saysWhatIsWrongAndChangesNothing(String form, String field, String typed, String words) {
-        Map<String, String> fields = new HashMap<>(Map.of("count", "2", "size", "50 mL", "amount", "20 mL", "lesson", "none"));
+        Map<String, String> fields =
+                new HashMap<>(Map.of("count", "2", "size", "50 mL", "amount", "20 mL", "lesson", "none"));
         fields.put(field, typed);
         Answer answer = tove.submit(oil, "form[action$=" + form + "]", fields);
         assertThat(answer.status()).isEqualTo(422);
-        assertThat(answer.page().select("form[action$=" + form + "] [id^=note-][id$=" + field + "]").text()).contains(words);
+        assertThat(answer.page()
+                        .select("form[action$=" + form + "] [id^=note-][id$=" + field + "]")
+                        .text())
+                .contains(words);
         if (!field.equals("glass")) {
-            assertThat(answer.page().select("form[action$=" + form + "] input[name=" + field + "]").attr("value")).isEqualTo(typed);
+            assertThat(answer.page()
+                            .select("form[action$=" + form + "] input[name=" + field + "]")
+                            .attr("value"))
+                    .isEqualTo(typed);
         }
         assertThat(tove.get("/cupboard").page().select(".bottle").text()).isEqualTo("Nettle 218 mL 20 Jul");
     }
@@ -154,9 +203,12 @@ class CupboardHttpTest {
     void moreBottlesThanOilAreRefusedInWords() {
         Answer answer = tove.submit(oil, "form[action$=bottle]", Map.of("count", "6", "size", "50 mL"));
         assertThat(answer.status()).isEqualTo(409);
-        assertThat(answer.page().text()).contains("218 mL fill 5 × 50 mL at most").contains("Nothing was bottled");
+        assertThat(answer.page().text())
+                .contains("218 mL fill 5 × 50 mL at most")
+                .contains("Nothing was bottled");
         // the fifth is only part full
         tove.submit(oil, "form[action$=bottle]", Map.of("count", "5", "size", "50 mL"));
-        assertThat(tove.get("/cupboard").page().select(".bottle").eachText()).containsExactly("Nettle 4 × 50 mL 20 Jul", "Nettle 18 mL 20 Jul");
+        assertThat(tove.get("/cupboard").page().select(".bottle").eachText())
+                .containsExactly("Nettle 4 × 50 mL 20 Jul", "Nettle 18 mL 20 Jul");
     }
 }

@@ -39,13 +39,18 @@ class DemoHouseholdTest {
         demo.run(new DefaultApplicationArguments());
 
         Visitor guest = new Visitor(port);
-        Document shelf = guest.submit("/sign-in", "form[action$=demo-entry]", Map.of()).page();
+        Document shelf =
+                guest.submit("/sign-in", "form[action$=demo-entry]", Map.of()).page();
         assertThat(shelf.select(".board .jar")).hasSize(6);
         assertThat(shelf.select(".tag.due .word").eachText()).containsExactly("strain: 3 d over", "standing out");
-        assertThat(shelf.select(".rounds .round b").eachText()).contains("Strain", "Push under, top up", "Read the heat", "Use first");
-        assertThat(guest.get("/press").page().select("main table").last().select("tbody tr")).hasSize(9);
+        assertThat(shelf.select(".rounds .round b").eachText())
+                .contains("Strain", "Push under, top up", "Read the heat", "Use first");
+        assertThat(guest.get("/press").page().select("main table").last().select("tbody tr"))
+                .hasSize(9);
         assertThat(guest.get("/press").page().text()).contains("mould: The jar was still wet");
-        assertThat(guest.get("/cupboard").page().select("table.paper > tbody > tr")).hasSizeGreaterThan(8);
-        assertThat(guest.get("/stores").page().select("main table").text()).contains("Meadowsweet", "Babassu", "sealed");
+        assertThat(guest.get("/cupboard").page().select("table.paper > tbody > tr"))
+                .hasSizeGreaterThan(8);
+        assertThat(guest.get("/stores").page().select("main table").text())
+                .contains("Meadowsweet", "Babassu", "sealed");
     }
 }

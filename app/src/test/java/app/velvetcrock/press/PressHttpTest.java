@@ -27,16 +27,24 @@ class PressHttpTest {
     @BeforeEach
     void standing() {
         tove = Visitor.stocked(port, "Press");
-        Answer started = tove.post(Visitor.form(tove.get("/bench?amount=40+g&start=2026-10-01").page(), "#bench", Map.of()));
+        Answer started = tove.post(
+                Visitor.form(tove.get("/bench?amount=40+g&start=2026-10-01").page(), "#bench", Map.of()));
         press = "/press/" + started.path().substring(7);
     }
 
     @Test
     void anOverdueJarIsSaidOnShelfAndPress() {
         // 1 October + 35 days = 5 November; on the 24th 19 days over
-        assertThat(tove.get("/shelf").page().text()).contains("strain: 19 d over").contains("1 to do, 1 of them late").contains("19 d lateStrain Nettle");
-        assertThat(tove.get("/press").page().select("tbody").text()).contains("Thu 5 Nov").contains("about 220 mL").contains("Strain it");
-        assertThat(tove.get(press).page().select("svg").attr("aria-label")).isEqualTo("275 mL went in, about 220 mL expected back");
+        assertThat(tove.get("/shelf").page().text())
+                .contains("strain: 19 d over")
+                .contains("1 to do, 1 of them late")
+                .contains("19 d lateStrain Nettle");
+        assertThat(tove.get("/press").page().select("tbody").text())
+                .contains("Thu 5 Nov")
+                .contains("about 220 mL")
+                .contains("Strain it");
+        assertThat(tove.get(press).page().select("svg").attr("aria-label"))
+                .isEqualTo("275 mL went in, about 220 mL expected back");
     }
 
     @Test
@@ -50,11 +58,16 @@ class PressHttpTest {
     void theDayItWasStrainedDatesTheOil() {
         submit(Map.of("out", "200 g", "on", "2026-11-06"));
         assertThat(tove.get(press).page().select("table.sum").text()).contains("strained 6 Nov 2026");
-        assertThat(tove.get(press).page().select("#out")).as("a strained jar is not strained again").isEmpty();
+        assertThat(tove.get(press).page().select("#out"))
+                .as("a strained jar is not strained again")
+                .isEmpty();
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             out      | ''           | nothing is written
             out      | a lot        | is not a unit known
             out      | 0 mL         | more than nothing
@@ -92,18 +105,26 @@ class PressHttpTest {
      */
     @Test
     void theNextForecastLearnsAndSaysSo() {
-        assertThat(tove.get("/bench?amount=40+g").page().select("#yield-words").text()).contains("an estimate");
+        assertThat(tove.get("/bench?amount=40+g").page().select("#yield-words").text())
+                .contains("an estimate");
         Answer measured = submit(Map.of("out", "201.74 g"));
-        assertThat(measured.page().select(".lead").text()).contains("As expected: a gram of herb kept 1.25 mL").contains("The next plan learns from it");
+        assertThat(measured.page().select(".lead").text())
+                .contains("As expected: a gram of herb kept 1.25 mL")
+                .contains("The next plan learns from it");
         var bench = tove.get("/bench?amount=40+g").page();
         assertThat(bench.select("#yield").text()).isEqualTo("about 220 mL");
         assertThat(bench.select("#yield-words").text()).contains("from your last batch");
         assertThat(bench.select(".sum tr:contains(weighed together)").text()).contains("1.26 mL");
         assertThat(bench.select(".sum tr:contains(batch 1 of 1)").text()).contains("(your own)", "1.25 mL");
-        assertThat(tove.get("/bench?amount=40+g&pressing=DRIP").page().select("#yield-words").text()).contains("an estimate");
+        assertThat(tove.get("/bench?amount=40+g&pressing=DRIP")
+                        .page()
+                        .select("#yield-words")
+                        .text())
+                .contains("an estimate");
         // taken back, it is forgotten
         tove.submit(press.replace("press", "batch"), "li:contains(came out) form", Map.of());
-        assertThat(tove.get("/bench?amount=40+g").page().select("#yield-words").text()).contains("an estimate");
+        assertThat(tove.get("/bench?amount=40+g").page().select("#yield-words").text())
+                .contains("an estimate");
     }
 
     /** 274 of 275 mL out: (275 − 274 − 5)/40 = −0.1, which no herb keeps; asked, then kept but left out. */
@@ -111,20 +132,28 @@ class PressHttpTest {
     void aFigureNobodyWouldBelieveIsAskedAboutFirst() {
         Answer asked = submit(Map.of("out", "274 mL"));
         assertThat(asked.status()).isEqualTo(422);
-        assertThat(asked.page().getElementById("note-learn").text()).contains("kept -0.1 mL").contains("between 0 and 4");
+        assertThat(asked.page().getElementById("note-learn").text())
+                .contains("kept -0.1 mL")
+                .contains("between 0 and 4");
         tove.post(Visitor.form(asked.page(), "form[action*=press]", Map.of("out", "274 mL", "learn", "LEAVE")));
         assertThat(tove.get(press).page().select(".lead").text()).contains("Left out of the forecast");
-        assertThat(tove.get("/bench?amount=40+g").page().select("#yield-words").text()).contains("an estimate");
+        assertThat(tove.get("/bench?amount=40+g").page().select("#yield-words").text())
+                .contains("an estimate");
     }
 
     /** A water layer shortens the life to 3 months: 24 February. Decanted, 190 g of the 200 are left. */
     @Test
     void aWaterLayerIsSaidAndTheOilMeasuredAgain() {
         Answer wet = submit(Map.of("out", "200 g", "clarity", "CLOUDY", "water", "6 mL", "colour", "deep green"));
-        assertThat(wet.page().select(".caution").text()).contains("water at the bottom", "Settle it cool for 24 hours", "water or powder in it");
+        assertThat(wet.page().select(".caution").text())
+                .contains("water at the bottom", "Settle it cool for 24 hours", "water or powder in it");
         assertThat(wet.page().select(".figure").text()).contains("till 24 Feb 2027", "limited by the water");
         assertThat(tove.get("/shelf").page().select(".rounds").text()).contains("Decant Nettle");
-        assertThat(tove.submit(press, "form[action$=settle]", Map.of("left", "201 g")).page().getElementById("note-left").text()).contains("no more can be left");
+        assertThat(tove.submit(press, "form[action$=settle]", Map.of("left", "201 g"))
+                        .page()
+                        .getElementById("note-left")
+                        .text())
+                .contains("no more can be left");
         tove.submit(press, "form[action$=settle]", Map.of("left", "190 g", "water", "6 mL"));
         // 190 ÷ 0.917 = 207.2
         assertThat(tove.get("/cupboard").page().select(".bottle").text()).isEqualTo("Nettle 207 mL 24 Feb");

@@ -7,9 +7,9 @@ import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
 import java.io.StringReader;
 import java.time.LocalDateTime;
-import java.time.temporal.Temporal;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
+import java.time.temporal.Temporal;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,7 +35,11 @@ class CalendarHttpTest {
     @BeforeEach
     void household() {
         tove = Visitor.stocked(port, "Calendar");
-        feed = tove.post("/settings/calendar", Map.of()).page().getElementById("address").attr("value").replaceAll("https?://[^/]*", "");
+        feed = tove.post("/settings/calendar", Map.of())
+                .page()
+                .getElementById("address")
+                .attr("value")
+                .replaceAll("https?://[^/]*", "");
     }
 
     /** 35 days from 24 November: shaken on days 1-7, then 10, 13 … 34, looked at on days 1-7, then 14, 21, 28; strained on the 29th of December at eight. */
@@ -43,14 +47,18 @@ class CalendarHttpTest {
     void everyTaskOfNinetyDaysStandsThereAtItsTime() {
         String batch = start("method=cold-dark&amount=30+g");
         Map<String, VEvent> events = events(feed);
-        assertThat(events.keySet()).allMatch(uid -> uid.startsWith(batch.substring("/batch/".length())) && uid.endsWith("@velvet-crock"));
-        assertThat(events.keySet().stream().filter(uid -> uid.contains(".shake."))).hasSize(7 + 9);
-        assertThat(events.keySet().stream().filter(uid -> uid.contains(".look."))).hasSize(7 + 3);
+        assertThat(events.keySet())
+                .allMatch(uid -> uid.startsWith(batch.substring("/batch/".length())) && uid.endsWith("@velvet-crock"));
+        assertThat(events.keySet().stream().filter(uid -> uid.contains(".shake.")))
+                .hasSize(7 + 9);
+        assertThat(events.keySet().stream().filter(uid -> uid.contains(".look.")))
+                .hasSize(7 + 3);
         assertThat(at(events, ".shake.1@")).isEqualTo(LocalDateTime.parse("2026-11-25T08:00"));
         assertThat(at(events, ".shake.8@")).isEqualTo(LocalDateTime.parse("2026-12-04T08:00"));
         assertThat(at(events, ".strain.1@")).isEqualTo(LocalDateTime.parse("2026-12-29T08:00"));
         assertThat(status(events, ".strain.1@")).isEqualTo("CONFIRMED");
-        assertThat(tove.get(feed).raw().body()).contains("BEGIN:VTIMEZONE", "TZID:Europe/London", "DTSTART;TZID=Europe/London:20261125T080000");
+        assertThat(tove.get(feed).raw().body())
+                .contains("BEGIN:VTIMEZONE", "TZID:Europe/London", "DTSTART;TZID=Europe/London:20261125T080000");
         // What Rounds asks on the Shelf next is the first of each kind.
         assertThat(tove.get("/shelf").page().select(".round").text()).doesNotContain("Shake");
     }
@@ -60,11 +68,14 @@ class CalendarHttpTest {
     void movesAndCancellationsKeepTheirIdentity() {
         String batch = start("method=cold-dark&amount=30+g");
         tove.post(batch + "/tasks/stand.shake.1", Map.of());
-        assertThat(events(feed).keySet()).noneMatch(uid -> uid.contains(".shake.1@")).anyMatch(uid -> uid.contains(".shake.2@"));
+        assertThat(events(feed).keySet())
+                .noneMatch(uid -> uid.contains(".shake.1@"))
+                .anyMatch(uid -> uid.contains(".shake.2@"));
         tove.submit(batch, "#change-plan form", Map.of("length", "42 days", "reason", "it is cold"));
         Map<String, VEvent> moved = events(feed);
         assertThat(at(moved, ".strain.1@")).isEqualTo(LocalDateTime.parse("2027-01-05T08:00"));
-        assertThat(moved.keySet().stream().filter(uid -> uid.contains(".shake."))).hasSize(7 + 9 - 1 + 2);
+        assertThat(moved.keySet().stream().filter(uid -> uid.contains(".shake.")))
+                .hasSize(7 + 9 - 1 + 2);
         tove.submit(batch, "form[action$=discard]", Map.of("ruin", "MOULD", "lesson", "wet"));
         Map<String, VEvent> off = events(feed);
         assertThat(status(off, ".strain.1@")).isEqualTo("CANCELLED");
@@ -81,12 +92,22 @@ class CalendarHttpTest {
         york.submit("/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "200 g"));
         york.submit("/stores", "form[action$=carriers]", Map.of("carrier", "rapeseed", "amount", "1 L"));
         york.submit("/stores", "form[action$=jars]", Map.of("capacity", "500 mL", "width", "84 mm", "pieces", "2"));
-        String address = york.post("/settings/calendar", Map.of()).page().getElementById("address").attr("value").replaceAll("https?://[^/]*", "");
-        york.post(Visitor.form(york.get("/bench?method=cold-dark&amount=30+g&length=56+days").page(), "#bench", Map.of()));
+        String address = york.post("/settings/calendar", Map.of())
+                .page()
+                .getElementById("address")
+                .attr("value")
+                .replaceAll("https?://[^/]*", "");
+        york.post(Visitor.form(
+                york.get("/bench?method=cold-dark&amount=30+g&length=56+days").page(), "#bench", Map.of()));
         Calendar calendar = calendar(york.get(address).raw().body());
-        VEvent strain = calendar.getComponents("VEVENT").stream().map(VEvent.class::cast).filter(event -> uid(event).contains(".strain.")).findFirst().orElseThrow();
+        VEvent strain = calendar.getComponents("VEVENT").stream()
+                .map(VEvent.class::cast)
+                .filter(event -> uid(event).contains(".strain."))
+                .findFirst()
+                .orElseThrow();
         ZonedDateTime start = ZonedDateTime.from(((DtStart<?>) strain.getRequiredProperty(Property.DTSTART)).getDate());
-        assertThat(start.withZoneSameInstant(ZoneId.of("America/New_York")).toLocalTime()).hasToString("08:00");
+        assertThat(start.withZoneSameInstant(ZoneId.of("America/New_York")).toLocalTime())
+                .hasToString("08:00");
         assertThat(york.get(address).raw().body()).contains("BEGIN:DAYLIGHT", "BEGIN:STANDARD");
     }
 
@@ -95,9 +116,15 @@ class CalendarHttpTest {
         Visitor nobody = new Visitor(port);
         start("method=cold-dark&amount=30+g");
         assertThat(nobody.get(feed).raw().body()).contains("BEGIN:VEVENT");
-        assertThat(nobody.get(feed.substring(0, feed.length() - 1) + (feed.endsWith("A") ? "B" : "A")).status()).isEqualTo(404);
+        assertThat(nobody.get(feed.substring(0, feed.length() - 1) + (feed.endsWith("A") ? "B" : "A"))
+                        .status())
+                .isEqualTo(404);
         assertThat(nobody.get("/shelf").path()).isEqualTo("/sign-in");
-        String newer = tove.post("/settings/calendar", Map.of()).page().getElementById("address").attr("value").replaceAll("https?://[^/]*", "");
+        String newer = tove.post("/settings/calendar", Map.of())
+                .page()
+                .getElementById("address")
+                .attr("value")
+                .replaceAll("https?://[^/]*", "");
         assertThat(nobody.get(feed).status()).isEqualTo(404);
         assertThat(nobody.get(newer).status()).isEqualTo(200);
         tove.post("/settings/calendar/revoke", Map.of());
@@ -114,7 +141,9 @@ class CalendarHttpTest {
     private Map<String, VEvent> events(String address) {
         Map<String, VEvent> events = new LinkedHashMap<>();
         List<VEvent> all = calendar(tove.get(address).raw().body()).getComponents("VEVENT");
-        all.forEach(event -> assertThat(events.put(uid(event), event)).as("one event to a task: " + uid(event)).isNull());
+        all.forEach(event -> assertThat(events.put(uid(event), event))
+                .as("one event to a task: " + uid(event))
+                .isNull());
         return events;
     }
 
@@ -140,6 +169,10 @@ class CalendarHttpTest {
     }
 
     private static VEvent find(Map<String, VEvent> events, String part) {
-        return events.entrySet().stream().filter(event -> event.getKey().contains(part)).findFirst().orElseThrow(() -> new AssertionError("no " + part + " in " + events.keySet())).getValue();
+        return events.entrySet().stream()
+                .filter(event -> event.getKey().contains(part))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError("no " + part + " in " + events.keySet()))
+                .getValue();
     }
 }

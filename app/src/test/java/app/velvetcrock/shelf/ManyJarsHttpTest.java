@@ -28,19 +28,36 @@ class ManyJarsHttpTest {
     void everyJarStandsOnce(int count) {
         Visitor tove = Visitor.household(port, "Many");
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "2 kg"));
-        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "rapeseed", "amount", "30 L", "opened", "2026-09-20"));
+        tove.submit(
+                "/stores",
+                "form[action$=carriers]",
+                Map.of("carrier", "rapeseed", "amount", "30 L", "opened", "2026-09-20"));
         String longest = "The tall preserving jar with a blue lid 1";
-        tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "500 mL", "width", "84 mm", "pieces", "200", "name", longest));
+        tove.submit(
+                "/stores",
+                "form[action$=jars]",
+                Map.of("capacity", "500 mL", "width", "84 mm", "pieces", "200", "name", longest));
         for (int i = 0; i < count; i++) {
             String start = LocalDate.of(2026, 11, 24).minusDays(i * 7L % 50).toString();
-            assertThat(tove.post(Visitor.form(tove.get("/bench?amount=20+g&start=" + start).page(), "#bench", Map.of())).path()).startsWith("/batch/");
+            assertThat(tove.post(Visitor.form(
+                                    tove.get("/bench?amount=20+g&start=" + start)
+                                            .page(),
+                                    "#bench",
+                                    Map.of()))
+                            .path())
+                    .startsWith("/batch/");
         }
         Document shelf = tove.get("/shelf").page();
         assertThat(shelf.select(".board:not(.back) .jar")).hasSize(Math.min(FRONT, count));
         assertThat(shelf.select(".board.back .jar")).hasSize(Math.max(0, count - FRONT));
-        assertThat(shelf.select(".jar").eachAttr("href")).doesNotHaveDuplicates().hasSize(count);
-        assertThat(pressing(shelf)).as("what is due stands before what is not").isSortedAccordingTo(Comparator.reverseOrder());
-        assertThat(shelf.select("h1").text()).isEqualTo(count == 1 ? "One jar standing" : count == 8 ? "Eight jars standing" : "30 jars standing");
+        assertThat(shelf.select(".jar").eachAttr("href"))
+                .doesNotHaveDuplicates()
+                .hasSize(count);
+        assertThat(pressing(shelf))
+                .as("what is due stands before what is not")
+                .isSortedAccordingTo(Comparator.reverseOrder());
+        assertThat(shelf.select("h1").text())
+                .isEqualTo(count == 1 ? "One jar standing" : count == 8 ? "Eight jars standing" : "30 jars standing");
         assertThat(idsOf(shelf)).doesNotHaveDuplicates();
     }
 

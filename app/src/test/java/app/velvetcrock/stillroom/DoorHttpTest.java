@@ -28,11 +28,19 @@ class DoorHttpTest {
         Visitor tove = new Visitor(port);
         signUp(tove, email);
         assertThat(tove.post("/sign-out", Map.of()).path()).isEqualTo("/sign-in");
-        assertThat(signIn(tove, email.toUpperCase(java.util.Locale.ROOT), PASSWORD).path()).isEqualTo("/shelf");
-        Answer wrong = tove.submit("/settings", "form[action$=password]", Map.of("oldPassword", "not this one", "newPassword", "six jars of oil"));
+        assertThat(signIn(tove, email.toUpperCase(java.util.Locale.ROOT), PASSWORD)
+                        .path())
+                .isEqualTo("/shelf");
+        Answer wrong = tove.submit(
+                "/settings",
+                "form[action$=password]",
+                Map.of("oldPassword", "not this one", "newPassword", "six jars of oil"));
         assertThat(wrong.status()).isEqualTo(422);
         assertThat(wrong.page().text()).contains("That is not the present password");
-        tove.submit("/settings", "form[action$=password]", Map.of("oldPassword", PASSWORD, "newPassword", "six jars of oil"));
+        tove.submit(
+                "/settings",
+                "form[action$=password]",
+                Map.of("oldPassword", PASSWORD, "newPassword", "six jars of oil"));
         tove.post("/sign-out", Map.of());
         assertThat(signIn(tove, email, PASSWORD).page().text()).contains("do not belong together");
         assertThat(signIn(tove, email, "six jars of oil").path()).isEqualTo("/shelf");
@@ -44,7 +52,8 @@ class DoorHttpTest {
         signUp(new Visitor(port), email);
         Visitor guesser = new Visitor(port);
         for (int i = 0; i < SignInLimit.FREE; i++) {
-            assertThat(signIn(guesser, email, "guess number " + i).page().text()).contains("do not belong together");
+            assertThat(signIn(guesser, email, "guess number " + i).page().text())
+                    .contains("do not belong together");
         }
         assertThat(signIn(guesser, email, PASSWORD).page().text()).contains("Too many tries");
     }
@@ -57,7 +66,8 @@ class DoorHttpTest {
         for (int i = 0; i < 3 * SignInLimit.FREE; i++) {
             Visitor owner = new Visitor(port);
             if (i % 3 == 0) {
-                assertThat(signIn(owner, email, "a slip of the finger").page().text()).contains("do not belong together");
+                assertThat(signIn(owner, email, "a slip of the finger").page().text())
+                        .contains("do not belong together");
             }
             assertThat(signIn(owner, email, PASSWORD).path()).isEqualTo("/shelf");
         }
@@ -88,30 +98,44 @@ class DoorHttpTest {
     }
 
     private static Answer changed(Visitor visitor, String old) {
-        return visitor.submit("/settings", "form[action$=password]", Map.of("oldPassword", old, "newPassword", "six sturdy jars"));
+        return visitor.submit(
+                "/settings", "form[action$=password]", Map.of("oldPassword", old, "newPassword", "six sturdy jars"));
     }
 
     /** The door to the demo opens to this machine by its own names alone, and to nothing that was handed on. */
     @Test
     void theDemoDoorAsksByWhatNameItIsCalled() {
-        assertThat(new Visitor(port).post("/demo-entry", Map.of(), "X-Forwarded-For", "203.0.113.9").status()).isEqualTo(404);
-        assertThat(new Visitor(port).post("/demo-entry", Map.of(), "Forwarded", "for=203.0.113.9").status()).isEqualTo(404);
+        assertThat(new Visitor(port)
+                        .post("/demo-entry", Map.of(), "X-Forwarded-For", "203.0.113.9")
+                        .status())
+                .isEqualTo(404);
+        assertThat(new Visitor(port)
+                        .post("/demo-entry", Map.of(), "Forwarded", "for=203.0.113.9")
+                        .status())
+                .isEqualTo(404);
     }
 
     /** A cookie that is no session is no one, on every page; the page is answered, and the next sign-in works. */
     @ParameterizedTest
     @ValueSource(strings = {"AAAA", "%00", "....", "''", "00000000-0000-0000-0000-000000000000"})
     void aMadeUpCookieIsNobody(String cookie) {
-        String id = java.util.Base64.getEncoder().encodeToString(cookie.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        String id =
+                java.util.Base64.getEncoder().encodeToString(cookie.getBytes(java.nio.charset.StandardCharsets.UTF_8));
         for (String value : new String[] {cookie, id}) {
-            assertThat(new Visitor(port).get("/sign-in", "Cookie", "CROCK=" + value).status()).as(value).isEqualTo(200);
+            assertThat(new Visitor(port)
+                            .get("/sign-in", "Cookie", "CROCK=" + value)
+                            .status())
+                    .as(value)
+                    .isEqualTo(200);
         }
     }
 
     @Test
     void aFormWithoutItsTokenIsNotSent() {
         Visitor tove = Visitor.household(port, "No token");
-        assertThat(tove.post(new Filled("/stores/herbs", Map.of("herb", "Nettle", "amount", "5 g"))).status()).isEqualTo(403);
+        assertThat(tove.post(new Filled("/stores/herbs", Map.of("herb", "Nettle", "amount", "5 g")))
+                        .status())
+                .isEqualTo(403);
         assertThat(tove.get("/stores").page().text()).contains("Nothing here yet");
     }
 
@@ -119,13 +143,18 @@ class DoorHttpTest {
     void everyPageCarriesTheStrictPolicy() {
         Visitor tove = Visitor.household(port, "Policy");
         for (String path : new String[] {"/sign-in", "/shelf", "/bench", "/nowhere"}) {
-            assertThat(tove.get(path).raw().headers().firstValue("Content-Security-Policy")).hasValueSatisfying(policy ->
-                    assertThat(policy).contains("default-src 'none'", "script-src 'self'", "frame-ancestors 'none'").doesNotContain("unsafe"));
+            assertThat(tove.get(path).raw().headers().firstValue("Content-Security-Policy"))
+                    .hasValueSatisfying(policy -> assertThat(policy)
+                            .contains("default-src 'none'", "script-src 'self'", "frame-ancestors 'none'")
+                            .doesNotContain("unsafe"));
         }
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             email          | nobody        | is not an email address
             password       | short         | needs at least 10
             password       | Password1234  | first passwords anybody would try
@@ -140,7 +169,14 @@ class DoorHttpTest {
     void signUpSaysWhatIsWrongAndKeepsWhatWasTyped(String field, String typed, String words) {
         Visitor tove = new Visitor(port);
         Map<String, String> good = new java.util.HashMap<>(Map.of(
-                "name", "Tove", "email", UUID.randomUUID() + "@example.org", "password", PASSWORD, "house.household", "Kept name"));
+                "name",
+                "Tove",
+                "email",
+                UUID.randomUUID() + "@example.org",
+                "password",
+                PASSWORD,
+                "house.household",
+                "Kept name"));
         good.put(field, typed);
         Answer answer = tove.submit("/sign-up", "form", good);
         assertThat(answer.status()).isEqualTo(422);
@@ -154,16 +190,24 @@ class DoorHttpTest {
         Visitor tove = Visitor.household(port, "Hand-made");
         assertThat(tove.post("/settings", Map.of("version", "0")).status()).isEqualTo(422);
         assertThat(tove.post("/sign-up", Map.of()).status()).isEqualTo(422);
-        assertThat(tove.post("/settings", Map.of("version", "0", "house.household", "a\u0000b")).page().text()).contains("cannot be written down");
+        assertThat(tove.post("/settings", Map.of("version", "0", "house.household", "a\u0000b"))
+                        .page()
+                        .text())
+                .contains("cannot be written down");
         assertThat(tove.get("/batch/not-an-id").status()).isEqualTo(400);
-        assertThat(signIn(new Visitor(port), "a\u0000b@example.org", PASSWORD).page().text()).contains("do not belong together");
+        assertThat(signIn(new Visitor(port), "a\u0000b@example.org", PASSWORD)
+                        .page()
+                        .text())
+                .contains("do not belong together");
     }
 
     @Test
     void theSecondToChangeTheSettingsIsToldAndKeepsWhatWasTyped() {
         Visitor tove = Visitor.household(port, "Old name");
-        Filled first = Visitor.form(tove.get("/settings").page(), "form[action$=settings]", Map.of("house.household", "New name"));
-        Filled second = Visitor.form(tove.get("/settings").page(), "form[action$=settings]", Map.of("house.household", "Other name"));
+        Filled first = Visitor.form(
+                tove.get("/settings").page(), "form[action$=settings]", Map.of("house.household", "New name"));
+        Filled second = Visitor.form(
+                tove.get("/settings").page(), "form[action$=settings]", Map.of("house.household", "Other name"));
         tove.post(first);
         Answer told = tove.post(second);
         assertThat(told.status()).isEqualTo(409);
@@ -176,14 +220,20 @@ class DoorHttpTest {
     @Test
     void figuresFollowTheHouseholdsUnits() {
         Visitor tove = Visitor.stocked(port, "Cups");
-        tove.submit("/settings", "form[action$=settings]", Map.of("house.system", "US", "house.cups", "US", "house.scale", "FAHRENHEIT"));
+        tove.submit(
+                "/settings",
+                "form[action$=settings]",
+                Map.of("house.system", "US", "house.cups", "US", "house.scale", "FAHRENHEIT"));
         // 275 mL ÷ 236.588 = 1.16 cups, to the nearest eighth 1⅛; 14 °C = 57.2 °F
         assertThat(tove.get("/bench?amount=40+g").page().select("#need").text()).isEqualTo("1⅛ cups oil");
         assertThat(tove.get("/shelf").page().text()).contains("57.2 °F in the pantry");
     }
 
     private void signUp(Visitor visitor, String email) {
-        visitor.submit("/sign-up", "form", Map.of("name", "Tove", "email", email, "password", PASSWORD, "house.household", "Door"));
+        visitor.submit(
+                "/sign-up",
+                "form",
+                Map.of("name", "Tove", "email", email, "password", PASSWORD, "house.household", "Door"));
     }
 
     private static Answer signIn(Visitor visitor, String email, String password) {

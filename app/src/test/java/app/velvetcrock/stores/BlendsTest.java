@@ -32,7 +32,9 @@ class BlendsTest {
         assertThat(blend.melting()).contains(Temperature.ofCelsius(26));
         // hemp's density is an estimate, so the blend's is one
         assertThat(blend.densityIsEstimate()).isTrue();
-        assertThat(Blends.kind("Plain", List.of(part("sesame", 100), part("olive", 10))).densityIsEstimate()).isFalse();
+        assertThat(Blends.kind("Plain", List.of(part("sesame", 100), part("olive", 10)))
+                        .densityIsEstimate())
+                .isFalse();
     }
 
     @Test
@@ -43,14 +45,27 @@ class BlendsTest {
             Blends.Part one = part(all.get(random.nextInt(all.size())).key(), 1 + random.nextInt(900));
             Blends.Part other = part(all.get(random.nextInt(all.size())).key(), 1 + random.nextInt(900));
             double density = Blends.kind("b", List.of(one, other)).density().gramsPerMillilitre();
-            double low = Math.min(one.carrier().density().gramsPerMillilitre(), other.carrier().density().gramsPerMillilitre());
-            double high = Math.max(one.carrier().density().gramsPerMillilitre(), other.carrier().density().gramsPerMillilitre());
+            double low = Math.min(
+                    one.carrier().density().gramsPerMillilitre(),
+                    other.carrier().density().gramsPerMillilitre());
+            double high = Math.max(
+                    one.carrier().density().gramsPerMillilitre(),
+                    other.carrier().density().gramsPerMillilitre());
             assertThat(density).isBetween(low - 1e-9, high + 1e-9);
         }
     }
 
     private Blends.Part part(String key, double grams) {
         CarrierKind kind = materia.carrier(key).orElseThrow();
-        return new Blends.Part(new Stock.OfCarrier(UUID.randomUUID(), kind.common(), kind, kind.density(), Optional.empty(), Optional.empty(), Mass.ofGrams(5000)), Mass.ofGrams(grams));
+        return new Blends.Part(
+                new Stock.OfCarrier(
+                        UUID.randomUUID(),
+                        kind.common(),
+                        kind,
+                        kind.density(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Mass.ofGrams(5000)),
+                Mass.ofGrams(grams));
     }
 }

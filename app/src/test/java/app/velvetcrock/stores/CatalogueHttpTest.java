@@ -22,10 +22,24 @@ class CatalogueHttpTest {
     @Test
     void aHerbOfOnesOwnIsStoredPlannedAndCautioned() {
         Visitor tove = Visitor.stocked(port, "Own herb");
-        Answer kept = tove.submit("/stores/catalogue", "#own-herb", Map.of("common", "Bistort", "botanical", "Bistorta officinalis", "ratio", "1:8", "traits", "salicylate"));
+        Answer kept = tove.submit(
+                "/stores/catalogue",
+                "#own-herb",
+                Map.of(
+                        "common",
+                        "Bistort",
+                        "botanical",
+                        "Bistorta officinalis",
+                        "ratio",
+                        "1:8",
+                        "traits",
+                        "salicylate"));
         assertThat(kept.page().select("tr:contains(Bistort)").text()).contains("yours", "1 : 8");
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "bistort", "amount", "100 g"));
-        String lot = tove.get("/bench").page().select("#herb option:contains(Bistort)").attr("value");
+        String lot = tove.get("/bench")
+                .page()
+                .select("#herb option:contains(Bistort)")
+                .attr("value");
         Document bench = tove.get("/bench?amount=60+g&herb=" + lot).page();
         // the usual 1:8 is more than covers it: 480 mL
         assertThat(bench.select("#oil-mark").text()).isEqualTo("480 mL");
@@ -39,20 +53,32 @@ class CatalogueHttpTest {
     @Test
     void aCorrectionHoldsFromThenOnAndForThisHouseholdAlone() {
         Visitor tove = Visitor.stocked(port, "Correcting");
-        assertThat(tove.get("/bench?amount=40+g").page().select("#oil-weight").text()).isEqualTo("252 g");
-        String batch = tove.post(Visitor.form(tove.get("/bench?amount=40+g").page(), "#bench", Map.of())).path();
+        assertThat(tove.get("/bench?amount=40+g").page().select("#oil-weight").text())
+                .isEqualTo("252 g");
+        String batch = tove.post(Visitor.form(tove.get("/bench?amount=40+g").page(), "#bench", Map.of()))
+                .path();
         Document form = tove.get("/stores/catalogue?correct=rapeseed").page();
         assertThat(form.select("#c-density").attr("value")).isEqualTo("0.917");
         tove.post(Visitor.form(form, "#own-carrier", Map.of("density", "0.93")));
-        assertThat(tove.get("/bench?amount=40+g").page().select("#oil-weight").text()).isEqualTo("256 g");
+        assertThat(tove.get("/bench?amount=40+g").page().select("#oil-weight").text())
+                .isEqualTo("256 g");
         assertThat(tove.get(batch.replace("batch", "press")).page().text()).contains("275 mL went in");
-        assertThat(Visitor.stocked(port, "Next door").get("/bench?amount=40+g").page().select("#oil-weight").text()).isEqualTo("252 g");
+        assertThat(Visitor.stocked(port, "Next door")
+                        .get("/bench?amount=40+g")
+                        .page()
+                        .select("#oil-weight")
+                        .text())
+                .isEqualTo("252 g");
         tove.submit("/stores/catalogue", "form[action*='rapeseed/forget']", Map.of());
-        assertThat(tove.get("/bench?amount=40+g").page().select("#oil-weight").text()).isEqualTo("252 g");
+        assertThat(tove.get("/bench?amount=40+g").page().select("#oil-weight").text())
+                .isEqualTo("252 g");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             own-herb    | common    | ''         | Nothing is written here yet
             own-herb    | common    | Foxglove   | names foxglove, which is poisonous
             own-herb    | botanical | Digitalis  | names foxglove
@@ -72,8 +98,14 @@ class CatalogueHttpTest {
         fields.put(field, typed);
         Answer answer = tove.submit("/stores/catalogue", "#" + form, fields);
         assertThat(answer.status()).isEqualTo(422);
-        assertThat(answer.page().select("#" + form + " [id^=note-][id$=" + field + "]").text()).contains(words);
-        assertThat(answer.page().select("#" + form + " input[name=" + field + "]").attr("value")).isEqualTo(typed);
+        assertThat(answer.page()
+                        .select("#" + form + " [id^=note-][id$=" + field + "]")
+                        .text())
+                .contains(words);
+        assertThat(answer.page()
+                        .select("#" + form + " input[name=" + field + "]")
+                        .attr("value"))
+                .isEqualTo(typed);
         assertThat(tove.get("/stores/catalogue").page().select("tbody").text()).doesNotContain("Odd one");
     }
 }

@@ -39,8 +39,11 @@ class DryingPictureTest {
     void readyLiesUnderNowOnlyWhenItIsStillToCome() {
         DryingPicture picture = picture(3, weighed(1, 201.4), weighed(2, 141.6), weighed(3, 105.4));
         assertThat(picture.readyX().orElseThrow()).isGreaterThan(picture.nowX());
-        assertThat(picture.rangeLeft().orElseThrow()).isLessThan(picture.readyX().orElseThrow());
-        assertThat(picture.rangeRight().orElseThrow()).isGreaterThan(picture.readyX().orElseThrow()).isLessThanOrEqualTo(picture.width());
+        assertThat(picture.rangeLeft().orElseThrow())
+                .isLessThan(picture.readyX().orElseThrow());
+        assertThat(picture.rangeRight().orElseThrow())
+                .isGreaterThan(picture.readyX().orElseThrow())
+                .isLessThanOrEqualTo(picture.width());
         // ready at 51.1 of 300 g
         assertThat(picture.readyY()).isCloseTo(TOP + (picture.height() - TOP) * (1 - 51.136 / 300), within(0.01));
         assertThat(picture.curve()).isNotEmpty();
@@ -52,7 +55,11 @@ class DryingPictureTest {
         assertThat(picture.curve()).isEmpty();
         assertThat(picture.readyX()).isEmpty();
         assertThat(picture.nowX()).isBetween(0.0, picture.width());
-        DryingPicture damp = picture(9, weighed(3, 120), weighed(6, 82.6), new WeighIn(START.plus(Duration.ofDays(8)), Mass.ofGrams(82), Snap.BENDS));
+        DryingPicture damp = picture(
+                9,
+                weighed(3, 120),
+                weighed(6, 82.6),
+                new WeighIn(START.plus(Duration.ofDays(8)), Mass.ofGrams(82), Snap.BENDS));
         assertThat(damp.curve()).isEmpty();
         assertThat(damp.dots().get(3).felt()).isTrue();
     }
@@ -66,7 +73,8 @@ class DryingPictureTest {
 
     private static DryingPicture picture(int nowDay, WeighIn... weighIns) {
         DryingStart start = new DryingStart(START, Mass.ofGrams(300), new WaterContent(0.85), Mass.ofGrams(1));
-        return DryingPicture.of(DryingCourse.of(start, List.of(weighIns)), START.plus(Duration.ofDays(nowDay)), House.usual());
+        return DryingPicture.of(
+                DryingCourse.of(start, List.of(weighIns)), START.plus(Duration.ofDays(nowDay)), House.usual());
     }
 
     private static WeighIn weighed(int day, double grams) {

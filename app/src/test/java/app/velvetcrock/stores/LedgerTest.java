@@ -83,7 +83,9 @@ class LedgerTest {
                 assertThat(expected.getMessage()).containsAnyOf("only", "taken back", "Take that back first");
             }
             long balance = number("select balance from lot where id = :lot", lot);
-            assertThat(balance).isNotNegative().isEqualTo(number("select sum(amount) from movement where lot_id = :lot", lot));
+            assertThat(balance)
+                    .isNotNegative()
+                    .isEqualTo(number("select sum(amount) from movement where lot_id = :lot", lot));
         }
     }
 
@@ -104,15 +106,23 @@ class LedgerTest {
             } catch (Refused expected) {
                 refused++;
             }
-            assertThat(sql.sql("""
+            assertThat(sql.sql(
+                                    """
                             select count(*) from lot l where l.stillroom_id = :stillroom and (l.balance < 0
                             or l.balance <> (select coalesce(sum(m.amount), 0) from movement m where m.stillroom_id = l.stillroom_id and m.lot_id = l.id))""")
-                    .param("stillroom", person.stillroom()).query(Long.class).single()).isZero();
+                            .param("stillroom", person.stillroom())
+                            .query(Long.class)
+                            .single())
+                    .isZero();
         }
         assertThat(refused).isBetween(1, 120);
         // what only moves between lots neither makes nor loses any
-        assertThat(sql.sql("select coalesce(sum(amount), 0) from movement where stillroom_id = :stillroom and cause in ('SPLIT', 'MERGED')")
-                .param("stillroom", person.stillroom()).query(Long.class).single()).isZero();
+        assertThat(sql.sql(
+                                "select coalesce(sum(amount), 0) from movement where stillroom_id = :stillroom and cause in ('SPLIT', 'MERGED')")
+                        .param("stillroom", person.stillroom())
+                        .query(Long.class)
+                        .single())
+                .isZero();
     }
 
     private UUID deed(Random random, UUID deed, List<UUID> earlier) {
@@ -126,7 +136,7 @@ class LedgerTest {
             case 2 -> care.merge(lot.id(), other.id(), deed);
             case 3 -> care.draw(lot.id(), some.toMilligrams(), Cause.DRAWN, "", deed);
             case 4 -> care.correct(lot.id(), some.toMilligrams(), "weighed again", deed);
-            // so that something is left to work with
+                // so that something is left to work with
             case 5 -> care.discard(herbs.size() > 2 ? lot.id() : herb(10), "mould", deed);
             default -> {
                 if (earlier.isEmpty()) {
@@ -146,8 +156,11 @@ class LedgerTest {
         List<CompletableFuture<String>> both = Stream.of(1, 2)
                 .map(i -> CompletableFuture.supplyAsync(() -> Current.as(person, () -> tryToUse(lot))))
                 .toList();
-        List<String> answers = both.stream().map(CompletableFuture::join).sorted().toList();
-        assertThat(answers).containsExactly("There is only 0 g of “Nettle” left, and this needs 50 g. Nothing was taken.", "taken");
+        List<String> answers =
+                both.stream().map(CompletableFuture::join).sorted().toList();
+        assertThat(answers)
+                .containsExactly(
+                        "There is only 0 g of “Nettle” left, and this needs 50 g. Nothing was taken.", "taken");
         assertThat(number("select balance from lot where id = :lot", lot)).isZero();
     }
 
@@ -155,11 +168,14 @@ class LedgerTest {
     void aMovementIsReversedOnceAndOnlyWhileItIsUnused() {
         UUID lot = Current.as(person, () -> herb(80));
         Current.as(person, () -> inTransaction(() -> ledger.take(lot, Mass.ofGrams(30), USED)));
-        assertThatThrownBy(() -> Current.as(person, () -> stores.takeBack(lot))).isInstanceOf(Refused.class).hasMessageContaining("used in a batch");
+        assertThatThrownBy(() -> Current.as(person, () -> stores.takeBack(lot)))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("used in a batch");
         UUID other = Current.as(person, () -> herb(10));
         Current.as(person, () -> stores.takeBack(other));
         assertThat(Current.as(person, () -> stores.takeBack(other))).isEqualTo("Nettle");
-        assertThat(number("select count(*) from movement where lot_id = :lot", other)).isEqualTo(2);
+        assertThat(number("select count(*) from movement where lot_id = :lot", other))
+                .isEqualTo(2);
         assertThat(number("select balance from lot where id = :lot", other)).isZero();
     }
 
@@ -167,7 +183,8 @@ class LedgerTest {
     void anotherHouseholdsLotIsNotThereForTheLedgerEither() {
         UUID lot = Current.as(person, () -> herb(80));
         SignedIn stranger = newHousehold();
-        assertThatThrownBy(() -> Current.as(stranger, () -> inTransaction(() -> ledger.take(lot, Mass.ofGrams(1), USED))))
+        assertThatThrownBy(
+                        () -> Current.as(stranger, () -> inTransaction(() -> ledger.take(lot, Mass.ofGrams(1), USED))))
                 .isInstanceOf(NotHere.class);
         assertThat(number("select balance from lot where id = :lot", lot)).isEqualTo(80_000);
     }
@@ -195,13 +212,25 @@ class LedgerTest {
     }
 
     private UUID herb(double grams) {
-        return stores.add(new NewHerb(materia.herb("nettle").orElseThrow(), Part.LEAF, Cut.CUT_AND_SIFTED, Moisture.DRIED, Mass.ofGrams(grams), null, null, Provenance.UNSAID, grams + " g"));
+        return stores.add(new NewHerb(
+                materia.herb("nettle").orElseThrow(),
+                Part.LEAF,
+                Cut.CUT_AND_SIFTED,
+                Moisture.DRIED,
+                Mass.ofGrams(grams),
+                null,
+                null,
+                Provenance.UNSAID,
+                grams + " g"));
     }
 
     private SignedIn newHousehold() {
         HouseholdUnits units = new HouseholdUnits(UnitSystem.METRIC, CupSystem.METRIC, TemperatureScale.CELSIUS);
-        return people.signUp(new People.NewPerson(UUID.randomUUID() + "@example.org", "five jars of oil", "Tove"),
-                new HouseSettings("Ledger", units, "EUR", ZoneOffset.UTC, Temperature.ofCelsius(14), Temperature.ofCelsius(20)), false);
+        return people.signUp(
+                new People.NewPerson(UUID.randomUUID() + "@example.org", "five jars of oil", "Tove"),
+                new HouseSettings(
+                        "Ledger", units, "EUR", ZoneOffset.UTC, Temperature.ofCelsius(14), Temperature.ofCelsius(20)),
+                false);
     }
 
     private Object inTransaction(Runnable work) {

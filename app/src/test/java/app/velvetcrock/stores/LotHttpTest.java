@@ -37,7 +37,8 @@ class LotHttpTest {
     @Test
     void grindingMakesALotOfItsOwnLighterByWhatWasLostAndUndoPutsItBack() {
         tove.submit(nettle, "#do-cup", Map.of("filled", "1 cup", "weight", "30 g"));
-        assertThat(tove.get(nettle).page().select("tr:contains(A cup weighs)").text()).contains("30 g, loosely filled your own");
+        assertThat(tove.get(nettle).page().select("tr:contains(A cup weighs)").text())
+                .contains("30 g, loosely filled your own");
         Answer ground = tove.submit(nettle, "#do-process", Map.of("amount", "80 g", "cut", "GROUND", "out", "72 g"));
         assertThat(ground.page().select("#lot-left").text()).isEqualTo("120 g left");
         String fresh = ground.page().select("tr:contains(Became) a").attr("href");
@@ -61,7 +62,15 @@ class LotHttpTest {
         tove.submit(nettle, "#do-draw", Map.of("amount", "20 g", "why", "GIVEN", "note", "to the neighbour"));
         tove.submit(nettle, "#do-correct", Map.of("amount", "125 g", "note", "weighed it again"));
         Document story = tove.get(nettle).page();
-        assertThat(story.select("#story").text()).contains("brought in", "split off", "− 50 g", "given away: to the neighbour", "− 20 g", "corrected: weighed it again", "− 5 g");
+        assertThat(story.select("#story").text())
+                .contains(
+                        "brought in",
+                        "split off",
+                        "− 50 g",
+                        "given away: to the neighbour",
+                        "− 20 g",
+                        "corrected: weighed it again",
+                        "− 5 g");
         assertThat(story.select("#lot-left").text()).isEqualTo("125 g left");
         Answer merged = tove.submit(nettle, "#do-merge", Map.of());
         String both = merged.page().select("tr:contains(Became) td a").last().attr("href");
@@ -74,18 +83,42 @@ class LotHttpTest {
     /** Half a kilo for 9.00: 1.80 for 100 g. 20 g in a batch cost 0.36; the oil has no price, and that is said. */
     @Test
     void costsFollowALotIntoItsBatch() {
-        tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "500 g", "price", "9,00", "cameFrom", "a quay stall", "keptAt", "tin box"));
+        tove.submit(
+                "/stores",
+                "form[action$=herbs]",
+                Map.of(
+                        "herb",
+                        "Yarrow",
+                        "amount",
+                        "500 g",
+                        "price",
+                        "9,00",
+                        "cameFrom",
+                        "a quay stall",
+                        "keptAt",
+                        "tin box"));
         String yarrow = tove.get("/stores").page().select("a:contains(Yarrow)").attr("href");
-        assertThat(tove.get(yarrow).page().select(".went").text()).contains("9.00 EUR, 1.80 EUR for 100 g", "a quay stall", "tin box");
+        assertThat(tove.get(yarrow).page().select(".went").text())
+                .contains("9.00 EUR, 1.80 EUR for 100 g", "a quay stall", "tin box");
         String id = yarrow.substring("/stores/lots/".length());
-        assertThat(tove.get("/bench?amount=20+g&herb=" + id).page().select("#plan-cost").text()).isEqualTo("0.36 EUR for what has a price; not Cold-pressed rapeseed");
-        String batch = tove.post(Visitor.form(tove.get("/bench?amount=20+g&herb=" + id).page(), "#bench", Map.of())).path();
+        assertThat(tove.get("/bench?amount=20+g&herb=" + id)
+                        .page()
+                        .select("#plan-cost")
+                        .text())
+                .isEqualTo("0.36 EUR for what has a price; not Cold-pressed rapeseed");
+        String batch = tove.post(
+                        Visitor.form(tove.get("/bench?amount=20+g&herb=" + id).page(), "#bench", Map.of()))
+                .path();
         assertThat(tove.get(yarrow).page().select("#story").text()).contains("used in a batch: number 1", "− 20 g");
-        assertThat(tove.get(batch).page().select("#batch-cost").text()).isEqualTo("0.36 EUR without Cold-pressed rapeseed, whose price is not known");
+        assertThat(tove.get(batch).page().select("#batch-cost").text())
+                .isEqualTo("0.36 EUR without Cold-pressed rapeseed, whose price is not known");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             do-draw    | d-amount | amount | 300 g      | 200 g is left
             do-draw    | d-amount | amount | 1,500 g    | thousands or a decimal
             do-draw    | d-amount | amount | a handful  | different amount in every hand
@@ -97,8 +130,10 @@ class LotHttpTest {
             do-cup     | c-weight | weight | 900 g      | a herb lies between
             do-cup     | c-filled | filled | 30 g       | needs a volume
             """)
-    void saysWhatIsWrongBesideTheFieldAndMovesNothing(String form, String note, String field, String typed, String words) {
-        Map<String, String> good = new HashMap<>(Map.of("amount", "50 g", "note", "a reason", "filled", "1 cup", "weight", "30 g", "cut", "GROUND"));
+    void saysWhatIsWrongBesideTheFieldAndMovesNothing(
+            String form, String note, String field, String typed, String words) {
+        Map<String, String> good = new HashMap<>(
+                Map.of("amount", "50 g", "note", "a reason", "filled", "1 cup", "weight", "30 g", "cut", "GROUND"));
         good.put(field, typed);
         Answer answer = tove.submit(nettle, "#" + form, good);
         assertThat(answer.status()).isEqualTo(422);
@@ -109,8 +144,14 @@ class LotHttpTest {
 
     @Test
     void allOfALotIsNoPartAndMoreThanWentInDoesNotComeOut() {
-        assertThat(tove.submit(nettle, "#do-split", Map.of("amount", "200 g")).page().text()).contains("That is all of “Nettle”");
-        assertThat(tove.submit(nettle, "#do-process", Map.of("amount", "50 g", "cut", "GROUND", "out", "60 g")).page().text()).contains("more than went in");
+        assertThat(tove.submit(nettle, "#do-split", Map.of("amount", "200 g"))
+                        .page()
+                        .text())
+                .contains("That is all of “Nettle”");
+        assertThat(tove.submit(nettle, "#do-process", Map.of("amount", "50 g", "cut", "GROUND", "out", "60 g"))
+                        .page()
+                        .text())
+                .contains("more than went in");
         assertThat(tove.get(nettle).page().select("#lot-left").text()).isEqualTo("200 g left");
     }
 
@@ -127,8 +168,13 @@ class LotHttpTest {
         Document page = tove.get(nettle).page();
         List<CompletableFuture<Answer>> both = Stream.of("150 g", "160 g")
                 .map(amount -> Visitor.form(tove.get(nettle).page(), "#do-draw", Map.of("amount", amount)))
-                .map(form -> CompletableFuture.supplyAsync(() -> tove.post(form))).toList();
-        List<Integer> answers = both.stream().map(CompletableFuture::join).map(Answer::status).sorted().toList();
+                .map(form -> CompletableFuture.supplyAsync(() -> tove.post(form)))
+                .toList();
+        List<Integer> answers = both.stream()
+                .map(CompletableFuture::join)
+                .map(Answer::status)
+                .sorted()
+                .toList();
         // one takes; the other is told, before or after the form was read
         assertThat(answers.get(0)).isEqualTo(200);
         assertThat(answers.get(1)).isIn(409, 422);
@@ -144,20 +190,33 @@ class LotHttpTest {
         assertThat(asked.page().select("#note-h-sure").text()).contains("mistaken for foxglove");
         Map<String, String> sure = new HashMap<>(picked);
         sure.put("sure", "yes");
-        assertThat(tove.submit("/stores", "form[action$=herbs]", sure).page().select("main table").text()).contains("Comfrey");
-        assertThat(tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Comfrey", "amount", "100 g", "origin", "BOUGHT")).status()).isEqualTo(200);
+        assertThat(tove.submit("/stores", "form[action$=herbs]", sure)
+                        .page()
+                        .select("main table")
+                        .text())
+                .contains("Comfrey");
+        assertThat(tove.submit(
+                                "/stores",
+                                "form[action$=herbs]",
+                                Map.of("herb", "Comfrey", "amount", "100 g", "origin", "BOUGHT"))
+                        .status())
+                .isEqualTo(200);
     }
 
     /** 498 g of water fill it: 498 ÷ 0.998 = 499 mL. */
     @Test
     void aJarIsMeasuredByTheWaterThatFillsIt() {
-        Answer added = tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "", "water", "498 g", "width", "80 mm"));
+        Answer added = tove.submit(
+                "/stores", "form[action$=jars]", Map.of("capacity", "", "water", "498 g", "width", "80 mm"));
         assertThat(added.page().select("main").text()).contains("499 mL jar");
     }
 
     @Test
     void aLongListIsCutAndCounted() {
-        Visitor.Filled form = Visitor.form(tove.get("/stores").page(), "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "20 g", "cut", "GROUND"));
+        Visitor.Filled form = Visitor.form(
+                tove.get("/stores").page(),
+                "form[action$=herbs]",
+                Map.of("herb", "Yarrow", "amount", "20 g", "cut", "GROUND"));
         for (int i = 0; i < 64; i++) {
             Map<String, String> another = new HashMap<>(form.fields());
             another.put("key", UUID.randomUUID().toString());
@@ -178,9 +237,22 @@ class LotHttpTest {
 
     @Test
     void listsAreShownByNameAndOrder() {
-        tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "50 g", "acquired", "2026-01-10"));
-        assertThat(tove.get("/stores?only=urtica").page().select(".forms table").first().text()).contains("Nettle").doesNotContain("Yarrow");
-        assertThat(tove.get("/stores?sort=LEAST_LEFT").page().select(".forms table").first().select("b").eachText()).containsExactly("Yarrow", "Nettle");
+        tove.submit(
+                "/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "50 g", "acquired", "2026-01-10"));
+        assertThat(tove.get("/stores?only=urtica")
+                        .page()
+                        .select(".forms table")
+                        .first()
+                        .text())
+                .contains("Nettle")
+                .doesNotContain("Yarrow");
+        assertThat(tove.get("/stores?sort=LEAST_LEFT")
+                        .page()
+                        .select(".forms table")
+                        .first()
+                        .select("b")
+                        .eachText())
+                .containsExactly("Yarrow", "Nettle");
         assertThat(tove.get("/stores?only=zzz").page().text()).contains("No herb goes by “zzz”");
     }
 }

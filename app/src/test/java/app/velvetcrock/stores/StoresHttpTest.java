@@ -29,7 +29,10 @@ class StoresHttpTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             herbs    | h- | herb     | ''         | Nothing is written here
             herbs    | h- | herb     | Foxglove   | poisonous
             herbs    | h- | herb     | Nettles    | not in the catalogue
@@ -53,19 +56,24 @@ class StoresHttpTest {
             jars     | j- | width    | 2 m        | not a unit
             jars     | j- | pieces   | 1.5        | not a whole number
             """)
-    void saysWhatIsWrongBesideTheFieldAndKeepsTheRest(String form, String prefix, String field, String typed, String words) {
-        Map<String, String> good = new HashMap<>(switch (form) {
-            case "herbs" -> Map.of("herb", "Nettle", "amount", "50 g");
-            case "carriers" -> Map.of("carrier", "olive", "amount", "1 L");
-            default -> Map.of("capacity", "500 mL", "width", "84 mm");
-        });
+    void saysWhatIsWrongBesideTheFieldAndKeepsTheRest(
+            String form, String prefix, String field, String typed, String words) {
+        Map<String, String> good = new HashMap<>(
+                switch (form) {
+                    case "herbs" -> Map.of("herb", "Nettle", "amount", "50 g");
+                    case "carriers" -> Map.of("carrier", "olive", "amount", "1 L");
+                    default -> Map.of("capacity", "500 mL", "width", "84 mm");
+                });
         good.put(field, typed);
         Answer answer = tove.submit("/stores", "form[action$=" + form + "]", good);
         assertThat(answer.status()).isEqualTo(422);
-        assertThat(answer.page().getElementById("note-" + prefix + field).text()).contains(words);
+        assertThat(answer.page().getElementById("note-" + prefix + field).text())
+                .contains(words);
         good.forEach((name, value) -> {
             var input = answer.page().getElementById(prefix + name);
-            String kept = input.tagName().equals("select") ? input.select("option[selected]").attr("value") : input.attr("value");
+            String kept = input.tagName().equals("select")
+                    ? input.select("option[selected]").attr("value")
+                    : input.attr("value");
             assertThat(kept).as(name).isEqualTo(value);
         });
         assertThat(tove.get("/stores").page().select("main table")).isEmpty();
@@ -74,15 +82,19 @@ class StoresHttpTest {
     @Test
     void eitherReadingCanBeChosen() {
         Answer asked = tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "olive", "amount", "9 oz"));
-        assertThat(asked.page().select("#note-c-amount .choice").eachAttr("data-fill")).containsExactly("9 fl oz", "9 oz by weight");
+        assertThat(asked.page().select("#note-c-amount .choice").eachAttr("data-fill"))
+                .containsExactly("9 fl oz", "9 oz by weight");
         tove.post(Visitor.form(asked.page(), "form[action$=carriers]", Map.of("amount", "9 oz by weight")));
         // 9 × 28.3495 ÷ 0.913 = 279.5 mL
-        assertThat(tove.get("/stores").page().select("main table").text()).contains("Olive").contains("279 mL");
+        assertThat(tove.get("/stores").page().select("main table").text())
+                .contains("Olive")
+                .contains("279 mL");
     }
 
     @Test
     void aWeightAndAVolumeThatAgreeAreTakenTogether() {
-        Answer added = tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "olive", "amount", "1,5 l, 1370 g"));
+        Answer added =
+                tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "olive", "amount", "1,5 l, 1370 g"));
         // 1370 ÷ 0.913 = 1500.5 mL
         assertThat(added.page().select("main table").text()).contains("Olive").contains("1.5 L");
     }
@@ -91,21 +103,30 @@ class StoresHttpTest {
     void aHerbByTheCupIsWeighedByEstimateAndASynonymIsUnderstood() {
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "milfoil", "amount", "2 cups"));
         // yarrow tops 0.08 g/mL × 500 mL = 40 g
-        assertThat(tove.get("/stores").page().select("main table").text()).contains("Yarrow").contains("40 g");
+        assertThat(tove.get("/stores").page().select("main table").text())
+                .contains("Yarrow")
+                .contains("40 g");
     }
 
     @Test
     void bringingInCanBeTakenBackAndTheStoryTellsIt() {
         Answer added = tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "50 g"));
         String lot = added.page().select("main table a").attr("href");
-        assertThat(tove.get(lot).page().select("table").text()).contains("brought in").contains("+ 50 g");
+        assertThat(tove.get(lot).page().select("table").text())
+                .contains("brought in")
+                .contains("+ 50 g");
         tove.post(Visitor.form(added.page(), ".notice form", Map.of()));
         assertThat(tove.get("/stores").page().text()).contains("Nothing here yet");
-        assertThat(tove.get(lot).page().select("table").text()).contains("taken back").contains("− 50 g");
+        assertThat(tove.get(lot).page().select("table").text())
+                .contains("taken back")
+                .contains("− 50 g");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             amount | 300 g         | only 200 g of this is left
             amount | ''            | nothing is written
             oil    | 9 oz          | may be either of these
@@ -140,13 +161,16 @@ class StoresHttpTest {
         Document bench = stocked.get(asked).page();
         assertThat(bench.select("#verdict").text()).isEqualTo("Will not cover the herb");
         assertThat(bench.select(".chip[data-into=cut]").attr("data-fill")).isEqualTo("GROUND");
-        assertThat(stocked.get(asked + "&cut=GROUND").page().select("#verdict").text()).isEqualTo("Covers");
+        assertThat(stocked.get(asked + "&cut=GROUND").page().select("#verdict").text())
+                .isEqualTo("Covers");
     }
 
     @Test
     void aPartOfTheBenchIsSmall() {
         Visitor stocked = Visitor.stocked(port, "Small");
-        String fragment = stocked.get("/bench/plan?amount=40+g", "HX-Request", "true").raw().body();
+        String fragment = stocked.get("/bench/plan?amount=40+g", "HX-Request", "true")
+                .raw()
+                .body();
         assertThat(fragment).contains("id=\"worked\"").doesNotContain("<html");
         assertThat(fragment.length()).isLessThan(15_000);
     }

@@ -19,8 +19,10 @@ class DatabaseAwayFilterTest {
 
     @Test
     void anEmptyPoolIsADatabaseAway() {
-        assertThat(DatabaseAwayFilter.isDatabaseAway(new RuntimeException(new SQLTransientConnectionException("pool")))).isTrue();
-        assertThat(DatabaseAwayFilter.isDatabaseAway(new RuntimeException(new SQLException("no state")))).isFalse();
+        assertThat(DatabaseAwayFilter.isDatabaseAway(new RuntimeException(new SQLTransientConnectionException("pool"))))
+                .isTrue();
+        assertThat(DatabaseAwayFilter.isDatabaseAway(new RuntimeException(new SQLException("no state"))))
+                .isFalse();
         assertThat(DatabaseAwayFilter.isDatabaseAway(null)).isFalse();
     }
 }

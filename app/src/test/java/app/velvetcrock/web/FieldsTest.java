@@ -17,7 +17,11 @@ class FieldsTest {
     private final Fields fields = new Fields(new AmountReader(HouseholdUnits.METRIC));
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', nullValues = "none", textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            nullValues = "none",
+            textBlock =
+                    """
             4.50      | EUR | 450   | none
             4,50 EUR  | EUR | 450   | none
             12        | EUR | 1200  | none
@@ -31,14 +35,19 @@ class FieldsTest {
             99999999  | EUR | none  | not a price in EUR
             """)
     void readsMoneyInItsMinorUnits(String typed, String currency, Long minor, String wrong) {
-        assertThat(fields.money("price", typed, Currency.getInstance(currency)).orElse(null)).isEqualTo(minor);
+        assertThat(fields.money("price", typed, Currency.getInstance(currency)).orElse(null))
+                .isEqualTo(minor);
         if (wrong != null) {
             assertThat(fields.troubles().get("price").wrong()).contains(wrong);
         }
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', nullValues = "none", textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            nullValues = "none",
+            textBlock =
+                    """
             40       | 40   | none
             40 %     | 40   | none
             37,5 %   | 37.5 | none
@@ -58,15 +67,22 @@ class FieldsTest {
     @Test
     void aWeightAndAVolumeAreTakenWhenTheyAgreeAndAskedAboutWhenNot() {
         KnownDensity olive = KnownDensity.ofOil(Density.ofGramsPerMillilitre(0.913));
-        assertThat(fields.massOf("oil", "1 L, 913 g", Expect.LIQUID, olive).orElseThrow().mass().grams()).isEqualTo(913);
-        assertThat(fields.massOf("oil", "500 mL", Expect.LIQUID, olive).orElseThrow()).matches(read -> read.byVolume() && read.mass().grams() == 456.5);
+        assertThat(fields.massOf("oil", "1 L, 913 g", Expect.LIQUID, olive)
+                        .orElseThrow()
+                        .mass()
+                        .grams())
+                .isEqualTo(913);
+        assertThat(fields.massOf("oil", "500 mL", Expect.LIQUID, olive).orElseThrow())
+                .matches(read -> read.byVolume() && read.mass().grams() == 456.5);
         assertThat(fields.massOf("oil", "1 L, 600 g", Expect.LIQUID, olive)).isEmpty();
         Fields.Trouble trouble = fields.troubles().get("oil");
-        assertThat(trouble.wrong()).contains("imply 0.6 g/mL; this is 0.913 g/mL, 34.3 % off: one of the two is misread");
+        assertThat(trouble.wrong())
+                .contains("imply 0.6 g/mL; this is 0.913 g/mL, 34.3 % off: one of the two is misread");
         // each choice, typed instead, is clear
         assertThat(trouble.choices()).isNotEmpty().allSatisfy(choice -> {
             Fields again = new Fields(new AmountReader(HouseholdUnits.METRIC));
-            assertThat(again.massOf("oil", choice.typed(), Expect.LIQUID, olive)).isPresent();
+            assertThat(again.massOf("oil", choice.typed(), Expect.LIQUID, olive))
+                    .isPresent();
         });
     }
 }

@@ -17,7 +17,8 @@ class LookTest {
 
     @Test
     void everyViewIsAccessibleAndFits() {
-        try (RunningApp app = RunningApp.start(true, Instant.parse("2026-11-24T09:00:00Z")); Window window = new Window(app)) {
+        try (RunningApp app = RunningApp.start(true, Instant.parse("2026-11-24T09:00:00Z"));
+                Window window = new Window(app)) {
             window.go("/sign-in");
             window.isAccessible("sign-in");
             window.page().click("text=Look round the demo household");
@@ -27,12 +28,35 @@ class LookTest {
             window.go("/stores/recipes");
             String recipe = window.page().locator("table a").last().getAttribute("href");
             window.go("/bench/recipes");
-            String kept = window.page().locator("main section > table a").first().getAttribute("href");
+            String kept =
+                    window.page().locator("main section > table a").first().getAttribute("href");
             window.go("/stores");
-            String lot = window.page().locator("a[href*='/stores/lots/']").first().getAttribute("href");
-            List<String> views = List.of("/shelf", "/stores", "/bench", "/press", batch.replace("/batch/", "/press/"), "/cupboard", batch, batch + "/label", "/settings", "/sign-up",
-                    "/stores/drying", "/stores/supplies", "/stores/kit", recipe, "/stores/catalogue", "/stores/search?q=netle", "/stores/convert?amount=2+cups&of=rapeseed", lot,
-                    "/bench/recipes", kept, "/settings/hours", "/settings/calendar", "/bench?method=slow-warm&time.by=Saturday+week&amount=30+g");
+            String lot =
+                    window.page().locator("a[href*='/stores/lots/']").first().getAttribute("href");
+            List<String> views = List.of(
+                    "/shelf",
+                    "/stores",
+                    "/bench",
+                    "/press",
+                    batch.replace("/batch/", "/press/"),
+                    "/cupboard",
+                    batch,
+                    batch + "/label",
+                    "/settings",
+                    "/sign-up",
+                    "/stores/drying",
+                    "/stores/supplies",
+                    "/stores/kit",
+                    recipe,
+                    "/stores/catalogue",
+                    "/stores/search?q=netle",
+                    "/stores/convert?amount=2+cups&of=rapeseed",
+                    lot,
+                    "/bench/recipes",
+                    kept,
+                    "/settings/hours",
+                    "/settings/calendar",
+                    "/bench?method=slow-warm&time.by=Saturday+week&amount=30+g");
             for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
                 look(window, views, scheme, 1280, 800);
                 look(window, views, scheme, 390, 844);
@@ -47,7 +71,9 @@ class LookTest {
             window.go(view);
             String what = view + " " + scheme + " " + width;
             window.isAccessible(what);
-            assertThat(window.page().evaluate("document.documentElement.scrollWidth <= innerWidth")).as(what + " scrolls sideways").isEqualTo(true);
+            assertThat(window.page().evaluate("document.documentElement.scrollWidth <= innerWidth"))
+                    .as(what + " scrolls sideways")
+                    .isEqualTo(true);
             if (WRITE) {
                 write(window.page(), view, scheme, width);
             }
@@ -65,22 +91,43 @@ class LookTest {
         if (plain.startsWith("/batch/")) {
             return plain.endsWith("label") ? "label" : "batch";
         }
-        return plain.startsWith("/press/") ? "strain" : plain.startsWith("/stores/lots") ? "lot" : plain.startsWith("/stores/recipes") ? "recipe" : plain.substring(plain.lastIndexOf('/') + 1);
+        return plain.startsWith("/press/")
+                ? "strain"
+                : plain.startsWith("/stores/lots")
+                        ? "lot"
+                        : plain.startsWith("/stores/recipes") ? "recipe" : plain.substring(plain.lastIndexOf('/') + 1);
     }
 
     /** One picture of each main view, two more to show the phone, and one the dark theme. */
     private static void write(Page page, String view, ColorScheme scheme, int width) {
         String name = name(view);
-        boolean wide = width == 1280 && scheme == ColorScheme.LIGHT && !List.of("settings", "sign-up", "kit", "catalogue", "search", "convert", "supplies", "recipes-kept", "calendar").contains(name);
-        boolean phone = width == 390 && scheme == ColorScheme.LIGHT && List.of("shelf", "bench", "drying").contains(name);
-        boolean dark = width == 1280 && scheme == ColorScheme.DARK && List.of("shelf", "bench").contains(name);
+        boolean wide = width == 1280
+                && scheme == ColorScheme.LIGHT
+                && !List.of(
+                                "settings",
+                                "sign-up",
+                                "kit",
+                                "catalogue",
+                                "search",
+                                "convert",
+                                "supplies",
+                                "recipes-kept",
+                                "calendar")
+                        .contains(name);
+        boolean phone = width == 390
+                && scheme == ColorScheme.LIGHT
+                && List.of("shelf", "bench", "drying").contains(name);
+        boolean dark = width == 1280
+                && scheme == ColorScheme.DARK
+                && List.of("shelf", "bench").contains(name);
         if (wide || phone || dark) {
             String suffix = wide ? "" : phone ? "-phone" : "-dark";
             if (name.equals("time")) {
                 page.locator("#time").scrollIntoViewIfNeeded();
                 page.evaluate("document.getElementById('time').scrollIntoView()");
             }
-            page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("..", "docs", "screenshots", name + suffix + ".png")));
+            page.screenshot(
+                    new Page.ScreenshotOptions().setPath(Path.of("..", "docs", "screenshots", name + suffix + ".png")));
         }
     }
 }

@@ -27,7 +27,8 @@ final class RunningApp implements AutoCloseable {
     private RunningApp(boolean demo, Instant now) throws IOException {
         this.demo = demo;
         this.clock = Files.createTempFile("crock-clock", ".txt");
-        this.log = Path.of("target", "application-" + (demo ? "demo" : "plain") + ".log").toAbsolutePath();
+        this.log = Path.of("target", "application-" + (demo ? "demo" : "plain") + ".log")
+                .toAbsolutePath();
         Files.createDirectories(log.getParent());
         Files.writeString(clock, now.toString());
         try (ServerSocket free = new ServerSocket(0)) {
@@ -70,18 +71,28 @@ final class RunningApp implements AutoCloseable {
             command.add("-XX:SharedArchiveFile=app.jsa");
         }
         command.addAll(List.of("-jar", "velvet-crock.jar"));
-        ProcessBuilder builder = new ProcessBuilder(command).directory(home.toFile())
-                .redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
-        builder.environment().putAll(Map.of(
-                "CROCK_PORT", String.valueOf(port), "CROCK_DEMO", String.valueOf(demo), "CROCK_CLOCK", clock.toString(),
-                "CROCK_DB_URL", "jdbc:postgresql://127.0.0.1:" + required("CROCK_TEST_DB_PORT") + "/crock_browser"));
+        ProcessBuilder builder = new ProcessBuilder(command)
+                .directory(home.toFile())
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
+        builder.environment()
+                .putAll(Map.of(
+                        "CROCK_PORT",
+                        String.valueOf(port),
+                        "CROCK_DEMO",
+                        String.valueOf(demo),
+                        "CROCK_CLOCK",
+                        clock.toString(),
+                        "CROCK_DB_URL",
+                        "jdbc:postgresql://127.0.0.1:" + required("CROCK_TEST_DB_PORT") + "/crock_browser"));
         process = builder.start();
         await(this::isUp);
     }
 
     boolean isUp() {
         try {
-            HttpURLConnection connection = (HttpURLConnection) URI.create(url("/actuator/health")).toURL().openConnection();
+            HttpURLConnection connection = (HttpURLConnection)
+                    URI.create(url("/actuator/health")).toURL().openConnection();
             connection.setConnectTimeout(1000);
             connection.setReadTimeout(5000);
             return connection.getResponseCode() == 200;

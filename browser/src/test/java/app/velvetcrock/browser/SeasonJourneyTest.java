@@ -45,7 +45,8 @@ class SeasonJourneyTest {
         window.go("/bench?amount=40+g");
         // 275 − 1.3·40 − 5 = 218; sd √((40·0.4)² + 3²) = 16.28, ± 20.9: 197.1-238.9, outward to 5
         assertThat(window.text("#yield")).isEqualTo("about 220 mL");
-        assertThat(window.text("#yield-words")).isEqualTo("back, pressed by hand in cloth (195 mL to 240 mL), an estimate");
+        assertThat(window.text("#yield-words"))
+                .isEqualTo("back, pressed by hand in cloth (195 mL to 240 mL), an estimate");
         page.selectOption("#storage", "ROOM");
         page.waitForSelector("#keep:text-is('till 19 Jun 2027')");
         page.click("#start-batch");
@@ -54,11 +55,14 @@ class SeasonJourneyTest {
         strained(page);
         bottledDrawnAndSmelled(page);
         window.go("/bench?amount=40+g");
-        // kept (315 − 257.4 − 5)/40 = 1.316; with 1.3 ± 0.4: 1.3115, spread 0.3278; 275 − 52.5 − 5 = 217.5; sd 13.45, ± 17.2: 200.3-234.8
+        // kept (315 − 257.4 − 5)/40 = 1.316; with 1.3 ± 0.4: 1.3115, spread 0.3278; 275 − 52.5 − 5 = 217.5; sd 13.45, ±
+        // 17.2: 200.3-234.8
         assertThat(window.text("#yield")).isEqualTo("about 220 mL");
-        assertThat(window.text("#yield-words")).isEqualTo("back, pressed by hand in cloth (200 mL to 235 mL), from your last batch");
+        assertThat(window.text("#yield-words"))
+                .isEqualTo("back, pressed by hand in cloth (200 mL to 235 mL), from your last batch");
         page.click("#yield ~ details summary");
-        assertThat(window.text("#yield ~ details .sum")).contains("1.3 mL", "(your own)", "1.32 mL", "weighed together", "1.31 mL");
+        assertThat(window.text("#yield ~ details .sum"))
+                .contains("1.3 mL", "(your own)", "1.32 mL", "weighed together", "1.31 mL");
         assertThat(window.complaints()).isEmpty();
     }
 
@@ -107,7 +111,8 @@ class SeasonJourneyTest {
         page.waitForSelector("h1:has-text('came out')");
         // 236 ÷ 0.917 = 257.4
         assertThat(window.text("h1")).isEqualTo("Nettle, jar 1: 257 mL came out");
-        assertThat(window.text("section .lead")).contains("As expected", "kept 1.32 mL", "The next plan learns from it");
+        assertThat(window.text("section .lead"))
+                .contains("As expected", "kept 1.32 mL", "The next plan learns from it");
     }
 
     /** Room: 203 days from 29 December to 20 July · 0.85 = 172.55: 19 June. */
@@ -249,7 +254,8 @@ class SeasonJourneyTest {
         page.mouse().up();
         assertThat(page.inputValue("#oil")).isEqualTo("350 mL");
         page.waitForSelector("#oil-mark:text-is('350 mL')");
-        assertThat(y - window.number("#oil-bench", "y")).isCloseTo(9.02 * scale, org.assertj.core.api.Assertions.within(0.5));
+        assertThat(y - window.number("#oil-bench", "y"))
+                .isCloseTo(9.02 * scale, org.assertj.core.api.Assertions.within(0.5));
         page.focus("#drag-oil");
         page.keyboard().press("ArrowDown");
         page.waitForSelector("#oil-mark:text-is('345 mL')");
@@ -263,8 +269,9 @@ class SeasonJourneyTest {
         page.selectOption("#pressing", "SCREW");
         page.waitForSelector("#yield-words:has-text('screw press')");
         page.setViewportSize(390, 844);
-        page.waitForFunction("() => { const y = (e) => { const b = e.getBoundingClientRect(); return b.top + b.height / 2; };"
-                + "return Math.abs(y(document.querySelector('#drag-oil')) - y(document.querySelector('#bench-picture line.lead-line'))) < 2; }");
+        page.waitForFunction(
+                "() => { const y = (e) => { const b = e.getBoundingClientRect(); return b.top + b.height / 2; };"
+                        + "return Math.abs(y(document.querySelector('#drag-oil')) - y(document.querySelector('#bench-picture line.lead-line'))) < 2; }");
         assertThat(window.complaints()).isEmpty();
     }
 

@@ -12,7 +12,8 @@ class SurvivalTest {
 
     @Test
     void aKilledApplicationAndACrashedDatabaseLoseNothing() throws IOException {
-        try (RunningApp app = RunningApp.start(false, Instant.parse("2026-11-24T09:00:00Z")); Window window = new Window(app)) {
+        try (RunningApp app = RunningApp.start(false, Instant.parse("2026-11-24T09:00:00Z"));
+                Window window = new Window(app)) {
             window.signUp("Power cut");
             Page page = window.page();
             herb(window, "Nettle");
@@ -35,7 +36,12 @@ class SurvivalTest {
                 page.click("text=Put the herb away");
                 page.waitForSelector("#not-sent:has-text('the database is away')");
                 assertThat(page.inputValue("#h-herb")).isEqualTo("Self-heal");
-                assertThat(window.page().context().request().get(app.url("/shelf")).status()).isEqualTo(503);
+                assertThat(window.page()
+                                .context()
+                                .request()
+                                .get(app.url("/shelf"))
+                                .status())
+                        .isEqualTo(503);
             } finally {
                 TestDatabase.start();
             }

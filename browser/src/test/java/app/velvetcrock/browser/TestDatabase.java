@@ -17,7 +17,8 @@ final class TestDatabase {
     }
 
     static void start() {
-        String options = "-p %s -h 127.0.0.1 -k '' -c max_connections=60".formatted(RunningApp.required("CROCK_TEST_DB_PORT"));
+        String options =
+                "-p %s -h 127.0.0.1 -k '' -c max_connections=60".formatted(RunningApp.required("CROCK_TEST_DB_PORT"));
         pgCtl("-w", "-l", RunningApp.required("CROCK_TEST_PG_DIR") + ".log", "-o", options, "start");
     }
 
@@ -29,8 +30,11 @@ final class TestDatabase {
         command.addAll(List.of(PG_CTL, "-D", RunningApp.required("CROCK_TEST_PG_DIR")));
         command.addAll(List.of(arguments));
         try {
-            Process process = new ProcessBuilder(command).directory(Path.of("/").toFile())
-                    .redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+            Process process = new ProcessBuilder(command)
+                    .directory(Path.of("/").toFile())
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
             if (process.waitFor() != 0) {
                 throw new AssertionError("pg_ctl " + String.join(" ", arguments) + " failed");
             }

@@ -67,7 +67,8 @@ class ThreadJourneyTest {
         page.click("#start-batch");
         window.waitFor("/batch/.*");
         page.click("text=Label for the jar");
-        assertThat(window.text(".ink-label")).contains("Nettle", "Urtica dioica", "Cold-pressed rapeseed", "1 : 6", "24 Nov 2026");
+        assertThat(window.text(".ink-label"))
+                .contains("Nettle", "Urtica dioica", "Cold-pressed rapeseed", "1 : 6", "24 Nov 2026");
         page.click("text=To the Shelf");
         assertThat(window.text(".board .jar .tag").replaceAll("\\s+", " ")).isEqualTo("Nettle day 0 of 35");
 

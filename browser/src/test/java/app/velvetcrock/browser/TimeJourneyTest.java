@@ -53,7 +53,8 @@ class TimeJourneyTest {
     void bySaturdayWeek() {
         window.go("/bench?amount=30+g&method=cold-dark");
         page.fill("[id='time.by']", "Saturday week");
-        page.waitForSelector("#time-verdict:has-text('Too late for that: begun now it is done Tue 29 Dec 17:45, 24 days late')");
+        page.waitForSelector(
+                "#time-verdict:has-text('Too late for that: begun now it is done Tue 29 Dec 17:45, 24 days late')");
         page.waitForSelector(".way:has-text('Cold and dark'):has-text('24 days late')");
         page.waitForSelector(".way:has-text('Sun window'):has-text('10 days late')");
         for (String way : new String[] {"water-bath", "quick-bath", "oven", "slow-warm"}) {
@@ -61,12 +62,15 @@ class TimeJourneyTest {
             page.waitForSelector("#way-" + way + ":checked");
             page.waitForSelector("#time-verdict:has-text('In time.')");
         }
-        page.waitForSelector("#steps tr:has-text('on the heat'):has-text('Tue 24 Nov 17:20 – 22:00'):has-text('Wed 25 Nov 17:00 – 21:50')");
+        page.waitForSelector(
+                "#steps tr:has-text('on the heat'):has-text('Tue 24 Nov 17:20 – 22:00'):has-text('Wed 25 Nov 17:00 – 21:50')");
         assertThat(page.locator(".t-bar.t-heat").count()).isEqualTo(2);
         Locator bar = page.locator(".t-bar.t-hands").first();
         bar.scrollIntoViewIfNeeded();
         BoundingBox box = bar.boundingBox();
-        double minutes = window.number(".time-ribbon", "data-minutes") * window.number(".time-ribbon", "width") / page.locator(".time-ribbon").boundingBox().width;
+        double minutes = window.number(".time-ribbon", "data-minutes")
+                * window.number(".time-ribbon", "width")
+                / page.locator(".time-ribbon").boundingBox().width;
         page.mouse().move(box.x + 2, box.y + box.height / 2);
         page.mouse().down();
         page.mouse().move(box.x + 2 + 1440 / minutes, box.y + box.height / 2);
@@ -83,7 +87,8 @@ class TimeJourneyTest {
         hours("17-22", "17-22");
         window.go("/bench?amount=80+g&method=fresh-low");
         page.selectOption("#herb", new SelectOption().setLabel("Yarrow (fresh tops, cut and sifted)"));
-        page.waitForSelector("#wet:has-text('sessions for wet herb'):has-text('four are the most'):has-text('two of 13 hours')");
+        page.waitForSelector(
+                "#wet:has-text('sessions for wet herb'):has-text('four are the most'):has-text('two of 13 hours')");
         window.go("/settings/hours");
         page.fill("#first", "2026-11-26");
         page.fill("#last", "2026-11-28");
@@ -134,7 +139,9 @@ class TimeJourneyTest {
         assertThat(window.text("#notes")).contains("about 150 g of it beeswax", "enough nine times in ten");
         page.fill("#amount", "40 g");
         page.waitForSelector("#herb-mark:text-is('40 g')");
-        assertThat(page.inputValue("[id='want.amount']")).as("what was typed last holds").isEmpty();
+        assertThat(page.inputValue("[id='want.amount']"))
+                .as("what was typed last holds")
+                .isEmpty();
     }
 
     /** Kept, scaled by 1.7 to 40.8 g, written to a file, taken in by friends, started there. */

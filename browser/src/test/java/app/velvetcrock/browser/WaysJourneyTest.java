@@ -57,7 +57,8 @@ class WaysJourneyTest {
         page.selectOption("#herb", new SelectOption().setLabel("Nettle (fresh leaf, cut and sifted)"));
         page.waitForSelector(".way:has-text('Slow warm').refused");
         assertThat(page.isDisabled("#start-batch")).isTrue();
-        assertThat(window.text(".way.refused")).contains("Nettle is fresh", "24 heat-hours under cloth", "To allow it: dry it first");
+        assertThat(window.text(".way.refused"))
+                .contains("Nettle is fresh", "24 heat-hours under cloth", "To allow it: dry it first");
         page.check("input[name=method][value=fresh-low]");
         page.waitForSelector("#water:has-text('83 g of free water, 36 % of the oil')");
         assertThat(page.inputValue("#length")).isEqualTo("24 hours");
@@ -72,7 +73,8 @@ class WaysJourneyTest {
         page.selectOption("#herb", new SelectOption().setLabel("Nettle (fresh leaf, cut and sifted)"));
         page.waitForSelector(".way:has-text('Slow warm').refused:has-text('it is for food')");
         page.click(".refused-ways summary");
-        assertThat(page.locator(".refused-way").allInnerTexts().toString()).contains("Cold and dark", "Fresh, low heat", "take the hot pan");
+        assertThat(page.locator(".refused-way").allInnerTexts().toString())
+                .contains("Cold and dark", "Fresh, low heat", "take the hot pan");
         page.check("input[name=method][value=juicy-pan]");
         page.waitForSelector("#keep:text-is('till 28 Nov 2026')");
         assertThat(window.text("#keep + p")).isEqualTo("limited by the food rule");
@@ -84,11 +86,13 @@ class WaysJourneyTest {
         window.go("/bench?amount=30+g");
         page.waitForSelector("input[name=method][value=slow-warm]:checked");
         page.click(".refused-ways summary");
-        assertThat(page.locator(".refused-way").allInnerTexts().toString()).contains("Spirit first", "no spirit is in the Stores", "75 % or more");
+        assertThat(page.locator(".refused-way").allInnerTexts().toString())
+                .contains("Spirit first", "no spirit is in the Stores", "75 % or more");
         spirit("40");
         window.go("/bench?amount=30+g&cut=POWDER&method=spirit-first");
         assertThat(window.text("#moisten")).contains("15 g", "of 40 % spirit; 10 g of that is water");
-        assertThat(page.locator(".caution").allInnerTexts().toString()).contains("40 % spirit brings much water", "no flame");
+        assertThat(page.locator(".caution").allInnerTexts().toString())
+                .contains("40 % spirit brings much water", "no flame");
         assertThat(window.text("#ratio")).isEqualTo("1 : 7.5");
         spirit("90");
         window.go("/bench?amount=30+g&cut=POWDER&method=spirit-first");
@@ -100,7 +104,8 @@ class WaysJourneyTest {
     void solidFatInAColdPantryIsRefusedWithTheWarmthThatWouldAllowIt() {
         window.go("/bench?amount=30+g&method=cold-dark");
         page.selectOption("#carrier", new SelectOption().setLabel("Coconut, sealed"));
-        page.waitForSelector(".way.refused:has-text('Coconut is solid below 26 °C and the pantry is 14 °C'):has-text('stand it at 26 °C')");
+        page.waitForSelector(
+                ".way.refused:has-text('Coconut is solid below 26 °C and the pantry is 14 °C'):has-text('stand it at 26 °C')");
         page.check("input[name=method][value=slow-warm]");
         page.waitForFunction("() => !document.querySelector('#start-batch').disabled");
     }
@@ -166,7 +171,8 @@ class WaysJourneyTest {
         assertThat(parts).isEqualTo(3);
         page.click("#start-batch");
         page.waitForSelector(".notice:has-text('All of them stand on the Shelf')");
-        assertThat(page.locator(".board .jar:has-text('of " + parts + ")')").count()).isEqualTo(parts);
+        assertThat(page.locator(".board .jar:has-text('of " + parts + ")')").count())
+                .isEqualTo(parts);
         window.go("/stores");
         assertThat(window.text("main")).contains("80 g", "140 g");
     }

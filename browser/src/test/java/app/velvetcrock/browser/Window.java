@@ -20,11 +20,20 @@ import java.util.UUID;
 final class Window implements AutoCloseable {
 
     private static final List<String> ARGUMENTS = List.of(
-            "--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage", "--disable-background-networking", "--disable-component-update", "--disable-sync");
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-dev-shm-usage",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
 
-    private final Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final Browser browser = playwright.chromium().launch(
-            new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(ARGUMENTS));
+    private final Playwright playwright =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Browser browser = playwright
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(ARGUMENTS));
     private final List<String> complaints = new ArrayList<>();
     private final RunningApp app;
     private BrowserContext context;
@@ -42,8 +51,11 @@ final class Window implements AutoCloseable {
         if (context != null) {
             context.close();
         }
-        context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height).setColorScheme(scheme)
-                .setLocale("en-GB").setStorageState(state));
+        context = browser.newContext(new Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setColorScheme(scheme)
+                .setLocale("en-GB")
+                .setStorageState(state));
         page = context.newPage();
         page.onConsoleMessage(message -> {
             if (message.type().equals("error") && !isSuperseded(message.text())) {
@@ -95,7 +107,8 @@ final class Window implements AutoCloseable {
     }
 
     String text(String selector) {
-        return String.valueOf(page.locator(selector).first().evaluate("e => e.innerText ?? e.textContent")).strip();
+        return String.valueOf(page.locator(selector).first().evaluate("e => e.innerText ?? e.textContent"))
+                .strip();
     }
 
     double number(String selector, String attribute) {
@@ -109,8 +122,15 @@ final class Window implements AutoCloseable {
     /** Fails with what the accessibility rules found on the page as it stands. */
     void isAccessible(String what) {
         List<Rule> violations = new AxeBuilder(page).analyze().getViolations();
-        assertThat(violations).as(() -> what + ": " + violations.stream()
-                .map(rule -> rule.getId() + " " + rule.getNodes().stream().map(node -> node.getHtml()).toList()).toList()).isEmpty();
+        assertThat(violations)
+                .as(() -> what + ": "
+                        + violations.stream()
+                                .map(rule -> rule.getId() + " "
+                                        + rule.getNodes().stream()
+                                                .map(node -> node.getHtml())
+                                                .toList())
+                                .toList())
+                .isEmpty();
     }
 
     @Override

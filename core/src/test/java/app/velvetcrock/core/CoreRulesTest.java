@@ -13,19 +13,33 @@ import java.time.Clock;
 class CoreRulesTest {
 
     @ArchTest
-    static final ArchRule packagesFormNoCircles = slices().matching("app.velvetcrock.core.(*)..").should().beFreeOfCycles();
+    static final ArchRule packagesFormNoCircles =
+            slices().matching("app.velvetcrock.core.(*)..").should().beFreeOfCycles();
 
     @ArchTest
-    static final ArchRule knowsNoFramework = noClasses().should().dependOnClassesThat()
-            .resideInAnyPackage("org.springframework..", "jakarta..", "org.hibernate..", "tools.jackson..", "org.thymeleaf..");
+    static final ArchRule knowsNoFramework = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage(
+                    "org.springframework..", "jakarta..", "org.hibernate..", "tools.jackson..", "org.thymeleaf..");
 
     @ArchTest
-    static final ArchRule hasNoClockOfItsOwn = noClasses().should().dependOnClassesThat().areAssignableTo(Clock.class)
-            .orShould().callMethod(System.class, "currentTimeMillis")
-            .orShould().callMethod(java.time.LocalDate.class, "now")
-            .orShould().callMethod(java.time.Instant.class, "now");
+    static final ArchRule hasNoClockOfItsOwn = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .areAssignableTo(Clock.class)
+            .orShould()
+            .callMethod(System.class, "currentTimeMillis")
+            .orShould()
+            .callMethod(java.time.LocalDate.class, "now")
+            .orShould()
+            .callMethod(java.time.Instant.class, "now");
 
     @ArchTest
-    static final ArchRule measureKnowsNothingElse = noClasses().that().resideInAPackage("..core.measure..").should()
-            .dependOnClassesThat().resideInAnyPackage("..core.materia..", "..core.charge..", "..core.working..", "..core.planning..");
+    static final ArchRule measureKnowsNothingElse = noClasses()
+            .that()
+            .resideInAPackage("..core.measure..")
+            .should()
+            .dependOnClassesThat()
+            .resideInAnyPackage("..core.materia..", "..core.charge..", "..core.working..", "..core.planning..");
 }

@@ -68,28 +68,48 @@ class TotalityTest {
     @Test
     void everyChargeIsAPlan() {
         Random random = new Random(11);
-        List<Method> ways = Method.shipped().stream().flatMap(method -> Stream.concat(Stream.of(method), Variants.of(method).stream())).toList();
+        List<Method> ways = Method.shipped().stream()
+                .flatMap(method -> Stream.concat(Stream.of(method), Variants.of(method).stream()))
+                .toList();
         for (int i = 0; i < 4000; i++) {
             PlanRequest request = request(random, ways);
             assertThatCode(() -> {
-                BatchPlan plan = planner.plan(request);
-                assertThat(plan.found().airShare()).isNotNaN();
-                assertThat(Levels.standingOut(plan.charge()).herb().millimetres()).isNotNaN();
-                assertThat(plan.found().levels().oil().millimetres()).isNotNaN();
-                assertThat(plan.water()).isNotNull();
-                assertThat(Choice.ranked(Planner.situation(request))).hasSize(Method.shipped().size());
-                assertThat(PlanSteps.of(plan.request(), HomeHours.usual(ZONE))).isNotEmpty();
-            }).as(request.toString()).doesNotThrowAnyException();
+                        BatchPlan plan = planner.plan(request);
+                        assertThat(plan.found().airShare()).isNotNaN();
+                        assertThat(Levels.standingOut(plan.charge()).herb().millimetres())
+                                .isNotNaN();
+                        assertThat(plan.found().levels().oil().millimetres()).isNotNaN();
+                        assertThat(plan.water()).isNotNull();
+                        assertThat(Choice.ranked(Planner.situation(request)))
+                                .hasSize(Method.shipped().size());
+                        assertThat(PlanSteps.of(plan.request(), HomeHours.usual(ZONE)))
+                                .isNotEmpty();
+                    })
+                    .as(request.toString())
+                    .doesNotThrowAnyException();
         }
     }
 
     private PlanRequest request(Random random, List<Method> ways) {
-        List<PlannedHerb> herbs = Stream.generate(() -> herb(random)).limit(1 + random.nextInt(3)).toList();
+        List<PlannedHerb> herbs =
+                Stream.generate(() -> herb(random)).limit(1 + random.nextInt(3)).toList();
         var carrier = pick(random, List.copyOf(MATERIA.carriers()));
-        Optional<LocalDate> opened = random.nextBoolean() ? Optional.empty() : Optional.of(START.minusDays(random.nextInt(2000)));
-        Bottle bottle = new Bottle("b", carrier.monthsOpened(), opened, opened.map(day -> day.plusDays(random.nextInt(900))));
-        Vessel vessel = new Vessel("v", Volume.ofMillilitres(10 + random.nextDouble() * 49_990), Length.ofMillimetres(20 + random.nextDouble() * 780), random.nextBoolean());
-        return new PlanRequest(herbs, new PlannedCarrier(carrier, bottle), wish(random), vessel, List.of(vessel), how(random, pick(random, ways)));
+        Optional<LocalDate> opened =
+                random.nextBoolean() ? Optional.empty() : Optional.of(START.minusDays(random.nextInt(2000)));
+        Bottle bottle =
+                new Bottle("b", carrier.monthsOpened(), opened, opened.map(day -> day.plusDays(random.nextInt(900))));
+        Vessel vessel = new Vessel(
+                "v",
+                Volume.ofMillilitres(10 + random.nextDouble() * 49_990),
+                Length.ofMillimetres(20 + random.nextDouble() * 780),
+                random.nextBoolean());
+        return new PlanRequest(
+                herbs,
+                new PlannedCarrier(carrier, bottle),
+                wish(random),
+                vessel,
+                List.of(vessel),
+                how(random, pick(random, ways)));
     }
 
     private static OilWish wish(Random random) {
@@ -104,52 +124,128 @@ class TotalityTest {
     }
 
     private static PlanRequest.Circumstances how(Random random, Method way) {
-        Optional<Strength> spirit = random.nextBoolean() ? Optional.empty() : Optional.of(new Strength(random.nextInt(101)));
-        return new PlanRequest.Circumstances(way, way.usualLengths(), START, pick(random, List.of(Use.values())), pick(random, List.of(Pressing.values())),
-                pick(random, List.of(Storage.values())), Means.of(Temperature.ofCelsius(random.nextInt(40) - 5.0), spirit));
+        Optional<Strength> spirit =
+                random.nextBoolean() ? Optional.empty() : Optional.of(new Strength(random.nextInt(101)));
+        return new PlanRequest.Circumstances(
+                way,
+                way.usualLengths(),
+                START,
+                pick(random, List.of(Use.values())),
+                pick(random, List.of(Pressing.values())),
+                pick(random, List.of(Storage.values())),
+                Means.of(Temperature.ofCelsius(random.nextInt(40) - 5.0), spirit));
     }
 
     private static PlannedHerb herb(Random random) {
         var kind = pick(random, List.copyOf(MATERIA.herbs()));
-        Optional<Density> weighed = random.nextInt(3) > 0 ? Optional.empty() : Optional.of(Density.ofGramsPerMillilitre(0.01 + random.nextDouble() * 3));
-        return new PlannedHerb(kind, MATERIA.texture(kind.part(), pick(random, List.of(Cut.values()))), pick(random, List.of(Moisture.values())), weighed,
-                Mass.ofGrams(Math.pow(10, -3 + random.nextDouble() * 9)), List.of());
+        Optional<Density> weighed = random.nextInt(3) > 0
+                ? Optional.empty()
+                : Optional.of(Density.ofGramsPerMillilitre(0.01 + random.nextDouble() * 3));
+        return new PlannedHerb(
+                kind,
+                MATERIA.texture(kind.part(), pick(random, List.of(Cut.values()))),
+                pick(random, List.of(Moisture.values())),
+                weighed,
+                Mass.ofGrams(Math.pow(10, -3 + random.nextDouble() * 9)),
+                List.of());
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"2 g, 1 cup", "1 cup, 1 g", "0 cups, 20 g", "1 tsp, 1 kg", "0 g, 0 ml", "1 g (0 ml)", "1000 kg, 1 ml"})
+    @ValueSource(
+            strings = {
+                "2 g, 1 cup",
+                "1 cup, 1 g",
+                "0 cups, 20 g",
+                "1 tsp, 1 kg",
+                "0 g, 0 ml",
+                "1 g (0 ml)",
+                "1000 kg, 1 ml"
+            })
     void aWeightAndAVolumeThatNothingWeighsAreMisread(String text) {
         AmountReader reader = reader(CupSystem.US);
         for (double density : new double[] {0.92, 0.05}) {
-            KnownDensity known = density > 0.5 ? KnownDensity.ofOil(Density.ofGramsPerMillilitre(density)) : KnownDensity.ofHerb(Density.ofGramsPerMillilitre(density));
-            assertThat(reader.readBoth(text, Expect.SOLID)).hasValueSatisfying(both -> assertThat(reader.check(both, known).verdict()).isEqualTo(Verdict.ONE_IS_MISREAD));
+            KnownDensity known = density > 0.5
+                    ? KnownDensity.ofOil(Density.ofGramsPerMillilitre(density))
+                    : KnownDensity.ofHerb(Density.ofGramsPerMillilitre(density));
+            assertThat(reader.readBoth(text, Expect.SOLID))
+                    .hasValueSatisfying(both ->
+                            assertThat(reader.check(both, known).verdict()).isEqualTo(Verdict.ONE_IS_MISREAD));
         }
     }
 
     @Test
     void anHalfIsAHalf() {
-        assertThat(reader(CupSystem.METRIC).read("an half cup", Expect.LIQUID)).isInstanceOfSatisfying(Reading.Understood.class, half -> assertThat(half.volume().millilitres()).isEqualTo(125));
+        assertThat(reader(CupSystem.METRIC).read("an half cup", Expect.LIQUID))
+                .isInstanceOfSatisfying(
+                        Reading.Understood.class,
+                        half -> assertThat(half.volume().millilitres()).isEqualTo(125));
     }
 
     /** Text made of kitchen words in no order at all is understood, asked about or refused in words. */
     @ParameterizedTest
     @EnumSource(Expect.class)
     void everyTextIsAnswered(Expect expect) {
-        List<String> bits = List.of("an half", "half", "½", "1", "0", "1,500", "99999999999", "-", "cup", "oz", "g", "and", "a", "dozen", "hundred", "°", "F", "(", ")", "/", "%", ",",
-                ".", " ", "\t", "1/0", "to", "part", "é", "\u0000", "kilo", "weeks", "Saturday", "12:70", "13/13", "about", "jar", ":", "=", "or");
+        List<String> bits = List.of(
+                "an half",
+                "half",
+                "½",
+                "1",
+                "0",
+                "1,500",
+                "99999999999",
+                "-",
+                "cup",
+                "oz",
+                "g",
+                "and",
+                "a",
+                "dozen",
+                "hundred",
+                "°",
+                "F",
+                "(",
+                ")",
+                "/",
+                "%",
+                ",",
+                ".",
+                " ",
+                "\t",
+                "1/0",
+                "to",
+                "part",
+                "é",
+                "\u0000",
+                "kilo",
+                "weeks",
+                "Saturday",
+                "12:70",
+                "13/13",
+                "about",
+                "jar",
+                ":",
+                "=",
+                "or");
         Random random = new Random(7);
-        RecipeReader recipes = new RecipeReader(reader(CupSystem.METRIC), Things.of(MATERIA, MATERIA.herbs(), MATERIA.carriers()));
+        RecipeReader recipes =
+                new RecipeReader(reader(CupSystem.METRIC), Things.of(MATERIA, MATERIA.herbs(), MATERIA.carriers()));
         KnownDensity oil = KnownDensity.ofOil(Density.ofGramsPerMillilitre(0.92));
         for (int i = 0; i < 600; i++) {
-            String text = Stream.generate(() -> pick(random, bits)).limit(random.nextInt(9)).reduce("", (a, b) -> random.nextBoolean() ? a + b : a + " " + b);
+            String text = Stream.generate(() -> pick(random, bits))
+                    .limit(random.nextInt(9))
+                    .reduce("", (a, b) -> random.nextBoolean() ? a + b : a + " " + b);
             AmountReader reader = reader(pick(random, List.of(CupSystem.values())));
             assertThatCode(() -> {
-                assertThat(reader.read(text, expect)).isNotNull();
-                reader.readBoth(text, expect).ifPresent(both -> assertThat(reader.check(both, oil).verdict()).isNotNull());
-                ShareReader.read(text);
-                DayReader.read(text, START);
-                recipes.read(text);
-            }).as(text).doesNotThrowAnyException();
+                        assertThat(reader.read(text, expect)).isNotNull();
+                        reader.readBoth(text, expect).ifPresent(both -> assertThat(
+                                        reader.check(both, oil).verdict())
+                                .isNotNull());
+                        ShareReader.read(text);
+                        DayReader.read(text, START);
+                        recipes.read(text);
+                    })
+                    .as(text)
+                    .doesNotThrowAnyException();
             assertThat(hours(text)).as(text).isTrue();
         }
     }

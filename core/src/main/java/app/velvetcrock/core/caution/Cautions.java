@@ -51,14 +51,20 @@ public final class Cautions {
 
     /** The cautions that hang on these traits alone, without those for everything, the gravest first. */
     public List<Caution> ofTraits(Set<String> traits, Use use) {
-        return rules.stream().filter(rule -> traits.contains(rule.trait()) && rule.uses().contains(use)).map(Rule::caution).sorted(Comparator.comparing(Caution::level)).toList();
+        return rules.stream()
+                .filter(rule -> traits.contains(rule.trait()) && rule.uses().contains(use))
+                .map(Rule::caution)
+                .sorted(Comparator.comparing(Caution::level))
+                .toList();
     }
 
     /** What each trait is called where somebody ticks it: the head of its first rule. */
     public Map<String, String> heads() {
         Map<String, String> heads = new LinkedHashMap<>();
         heads.put(EDIBLE, "Eaten in the kitchen too");
-        rules.stream().filter(rule -> !rule.trait().equals("any") && !OF_THE_PLAN.contains(rule.trait())).forEach(rule -> heads.putIfAbsent(rule.trait(), rule.caution().head()));
+        rules.stream()
+                .filter(rule -> !rule.trait().equals("any") && !OF_THE_PLAN.contains(rule.trait()))
+                .forEach(rule -> heads.putIfAbsent(rule.trait(), rule.caution().head()));
         return heads;
     }
 
@@ -75,7 +81,10 @@ public final class Cautions {
     /** The refused plant a typed name means, by common name, botanical name or synonym. */
     public Optional<String> refusal(String name) {
         String plain = name.strip().toLowerCase(Locale.ROOT);
-        return refused.stream().filter(plant -> plant.names().stream().anyMatch(plain::contains)).map(RefusedPlant::common).findFirst();
+        return refused.stream()
+                .filter(plant -> plant.names().stream().anyMatch(plain::contains))
+                .map(RefusedPlant::common)
+                .findFirst();
     }
 
     private record Rule(String trait, Set<Use> uses, Caution caution) {
@@ -84,13 +93,20 @@ public final class Cautions {
             List<String> words = row.list("uses");
             EnumSet<Use> uses = words.equals(List.of("all")) ? EnumSet.allOf(Use.class) : EnumSet.noneOf(Use.class);
             if (uses.isEmpty()) {
-                words.forEach(word -> uses.add(Use.valueOf(word.toUpperCase(Locale.ROOT).replace('-', '_'))));
+                words.forEach(word ->
+                        uses.add(Use.valueOf(word.toUpperCase(Locale.ROOT).replace('-', '_'))));
             }
             if (uses.isEmpty()) {
                 throw new IllegalArgumentException("uses is blank");
             }
-            return new Rule(row.text("trait"), uses,
-                    new Caution(row.oneOf(Level.class, "level"), row.text("head"), row.text("text"), row.text("label").equals("yes")));
+            return new Rule(
+                    row.text("trait"),
+                    uses,
+                    new Caution(
+                            row.oneOf(Level.class, "level"),
+                            row.text("head"),
+                            row.text("text"),
+                            row.text("label").equals("yes")));
         }
     }
 

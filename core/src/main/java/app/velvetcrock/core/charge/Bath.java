@@ -23,16 +23,21 @@ public record Bath(Vessel pan, Length depth, Volume water) {
 
     /** Finds the smallest pan that takes the jar with its water; empty where none is wide and deep enough. */
     public static Optional<Bath> smallest(Collection<Vessel> pans, Charge charge) {
-        return pans.stream().filter(pan -> holds(pan, charge)).min(Comparator.comparing(Vessel::capacity)).map(pan -> in(pan, charge));
+        return pans.stream()
+                .filter(pan -> holds(pan, charge))
+                .min(Comparator.comparing(Vessel::capacity))
+                .map(pan -> in(pan, charge));
     }
 
     private static boolean holds(Vessel pan, Charge charge) {
-        boolean wide = pan.innerWidth().millimetres() >= charge.vessel().innerWidth().millimetres() + ROOM_ROUND;
+        boolean wide =
+                pan.innerWidth().millimetres() >= charge.vessel().innerWidth().millimetres() + ROOM_ROUND;
         return wide && pan.height().millimetres() >= Levels.of(charge).oil().millimetres() + RIM;
     }
 
     private static Bath in(Vessel pan, Charge charge) {
         Length depth = Levels.of(charge).oil();
-        return new Bath(pan, depth, pan.volumeOf(depth).minusToZero(charge.vessel().volumeOf(depth)));
+        return new Bath(
+                pan, depth, pan.volumeOf(depth).minusToZero(charge.vessel().volumeOf(depth)));
     }
 }

@@ -45,7 +45,8 @@ public final class BlendAmounts {
             portions.add(gram.get(i).times(grams(i, gram, said, whole.isPresent())));
         }
         Herbs herbs = new Herbs(portions);
-        return whole.map(all -> scaled(herbs, all, vessel)).orElseGet(() -> lies ? scaled(herbs, first, vessel) : herbs);
+        return whole.map(all -> scaled(herbs, all, vessel))
+                .orElseGet(() -> lies ? scaled(herbs, first, vessel) : herbs);
     }
 
     /** Grams of one herb, or its proportion where the whole is said. */
@@ -54,7 +55,8 @@ public final class BlendAmounts {
         if (wish instanceof HerbWish.Weight weight) {
             boolean mixed = row > 0 && !(said.get(0) instanceof HerbWish.Weight);
             if (mixed) {
-                throw new UnclearException(row, "the first herb is not said by weight, so this is said in parts, such as 1 part");
+                throw new UnclearException(
+                        row, "the first herb is not said by weight, so this is said in parts, such as 1 part");
             }
             return weight.mass().grams();
         }
@@ -62,14 +64,19 @@ public final class BlendAmounts {
             return parts.parts() * onePart(row, parts.byVolume(), gram, said);
         }
         if (row > 0 || wholeSaid) {
-            throw new UnclearException(row, row > 0 ? "only the first herb can say how it lies in the jar; say this in parts or by weight" : "both this and the whole say how it lies in the jar; say one of them");
+            throw new UnclearException(
+                    row,
+                    row > 0
+                            ? "only the first herb can say how it lies in the jar; say this in parts or by weight"
+                            : "both this and the whole say how it lies in the jar; say one of them");
         }
         return 1;
     }
 
     /** Grams in one part of a row: the first herb is one part where it is not said in parts itself. */
     private static double onePart(int row, boolean byVolume, List<HerbPortion> gram, List<HerbWish> said) {
-        double base = said.get(0) instanceof HerbWish.Weight weight ? weight.mass().grams() : 1;
+        double base =
+                said.get(0) instanceof HerbWish.Weight weight ? weight.mass().grams() : 1;
         boolean proportions = said.get(0) instanceof HerbWish.Parts;
         double bulk = gram.get(row).bulk().gramsPerMillilitre();
         double first = proportions ? 1 : gram.get(0).bulk().gramsPerMillilitre();
@@ -84,7 +91,8 @@ public final class BlendAmounts {
         } else if (to instanceof HerbWish.Deep deep) {
             return Schools.herbForDepth(herbs, vessel, deep.depth());
         }
-        throw new UnclearException(-1, "parts of what? Say how much herb in all by weight, or by how it lies in the jar");
+        throw new UnclearException(
+                -1, "parts of what? Say how much herb in all by weight, or by how it lies in the jar");
     }
 
     /** The masses of a blend's herbs in their order. */

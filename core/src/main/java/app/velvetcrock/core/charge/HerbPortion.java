@@ -14,13 +14,16 @@ import java.util.Optional;
  * @param weighedBulk loose bulk density the household weighed itself; replaces the estimate
  * @param usualRatio millilitres of oil usual for one gram of it
  */
-public record HerbPortion(Mass mass, Texture texture, Moisture moisture, Optional<Density> weighedBulk, double usualRatio) {
+public record HerbPortion(
+        Mass mass, Texture texture, Moisture moisture, Optional<Density> weighedBulk, double usualRatio) {
 
     /** [E] g/mL of the plant matter itself (craft: measures). */
     private static final Density DRY_PARTICLE = Density.ofGramsPerMillilitre(1.40);
+
     private static final Density WET_PARTICLE = Density.ofGramsPerMillilitre(1.00);
     /** [E] Dried herb swells in oil by 15 %, wet herb not at all (craft: ratios). */
     private static final double DRY_SWELLING = 1.15;
+
     private static final double LEAST_GRAMS = Double.MIN_NORMAL;
     private static final double MOST_GRAMS = 1_000_000;
     /** Wilted or fresh herb is usually charged 1:2 to 1:3; the middle (craft: ratios). */

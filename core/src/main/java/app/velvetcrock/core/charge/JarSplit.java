@@ -22,7 +22,8 @@ public final class JarSplit {
      * @return the shares, which add up to 1; empty where even all of them will not do
      */
     public static List<Share> of(List<Vessel> stock, Charge charge, OilWish wish) {
-        List<Vessel> jars = stock.stream().sorted(Comparator.comparing(Vessel::capacity)).toList();
+        List<Vessel> jars =
+                stock.stream().sorted(Comparator.comparing(Vessel::capacity)).toList();
         for (int count = 2; count <= Math.min(MOST_JARS, jars.size()); count++) {
             for (int from = 0; from + count <= jars.size(); from++) {
                 List<Share> shares = byCapacity(jars.subList(from, from + count));
@@ -41,8 +42,11 @@ public final class JarSplit {
     }
 
     private static List<Share> byCapacity(List<Vessel> jars) {
-        double all = jars.stream().mapToDouble(jar -> jar.capacity().millilitres()).sum();
-        return jars.stream().map(jar -> new Share(jar, jar.capacity().millilitres() / all)).toList();
+        double all =
+                jars.stream().mapToDouble(jar -> jar.capacity().millilitres()).sum();
+        return jars.stream()
+                .map(jar -> new Share(jar, jar.capacity().millilitres() / all))
+                .toList();
     }
 
     private static boolean holds(Share share, Charge charge, OilWish wish) {

@@ -23,13 +23,18 @@ public record Levels(Length herb, Length oil) {
         Herbs herbs = charge.herbs();
         if (charge.cover().isEnough()) {
             Volume standing = charge.cover() == Cover.COVERS ? herbs.swollenLoose() : herbs.swollenPressed();
-            return new Levels(vessel.depthOf(standing), vessel.depthOf(charge.oil().plus(herbs.displacement())));
+            return new Levels(
+                    vessel.depthOf(standing), vessel.depthOf(charge.oil().plus(herbs.displacement())));
         }
         Volume loose = herbs.swollenLoose();
         double gaps = gaps(herbs);
         Length herb = vessel.depthOf(loose);
         Length oil = vessel.depthOf(charge.oil().times(1 / gaps));
-        return new Levels(herb, oil.millimetres() <= herb.millimetres() ? oil : vessel.depthOf(charge.oil().plus(herbs.displacement())));
+        return new Levels(
+                herb,
+                oil.millimetres() <= herb.millimetres()
+                        ? oil
+                        : vessel.depthOf(charge.oil().plus(herbs.displacement())));
     }
 
     /**
@@ -51,7 +56,9 @@ public record Levels(Length herb, Length oil) {
 
     /** Share of the standing herb that is not herb; a herb weighed heavier than its own matter lies as dense as anything can. */
     private static double gaps(Herbs herbs) {
-        return Math.max(LEAST_GAPS, 1 - herbs.displacement().millilitres() / herbs.swollenLoose().millilitres());
+        return Math.max(
+                LEAST_GAPS,
+                1 - herbs.displacement().millilitres() / herbs.swollenLoose().millilitres());
     }
 
     /** Oil above the herb; nothing when the herb stands out. */

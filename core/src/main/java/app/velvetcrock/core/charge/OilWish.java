@@ -74,7 +74,10 @@ public sealed interface OilWish {
 
         @Override
         public Volume oilFor(Charge charge) {
-            return charge.herbs().swollenLoose().plus(charge.vessel().volumeOf(depth)).minusToZero(charge.herbs().displacement());
+            return charge.herbs()
+                    .swollenLoose()
+                    .plus(charge.vessel().volumeOf(depth))
+                    .minusToZero(charge.herbs().displacement());
         }
     }
 

@@ -13,6 +13,7 @@ public final class Remedies {
 
     /** Oil is measured out to 5 mL, herb to half a gram; a remedy rounds to the safe side. */
     private static final double OIL_STEP = 5;
+
     private static final double HERB_STEP = 0.5;
     private static final int HALVINGS = 40;
 
@@ -29,12 +30,15 @@ public final class Remedies {
         if (isGood(charge)) {
             return remedies;
         }
-        finer.entrySet().stream().filter(cut -> isGood(with(charge, wish, cut.getValue()))).findFirst()
+        finer.entrySet().stream()
+                .filter(cut -> isGood(with(charge, wish, cut.getValue())))
+                .findFirst()
                 .ifPresent(cut -> remedies.add(new Remedy.FinerCut(cut.getKey())));
         moreOil(charge).ifPresent(remedies::add);
         lessHerb(charge, wish).ifPresent(remedies::add);
         Optional<Vessel> jar = JarChoice.smallest(stock, charge, wish);
-        jar.filter(other -> !other.equals(charge.vessel())).ifPresent(other -> remedies.add(new Remedy.OtherJar(other)));
+        jar.filter(other -> !other.equals(charge.vessel()))
+                .ifPresent(other -> remedies.add(new Remedy.OtherJar(other)));
         List<JarSplit.Share> split = jar.isPresent() ? List.of() : JarSplit.of(stock, charge, wish);
         if (!split.isEmpty()) {
             remedies.add(new Remedy.SplitOver(split));
@@ -63,7 +67,8 @@ public final class Remedies {
             }
         }
         double grams = Math.floor(charge.herbs().mass().grams() * good / HERB_STEP) * HERB_STEP;
-        boolean holds = grams > 0 && isGood(scaled(charge, wish, grams / charge.herbs().mass().grams()));
+        boolean holds = grams > 0
+                && isGood(scaled(charge, wish, grams / charge.herbs().mass().grams()));
         return holds ? Optional.of(new Remedy.LessHerb(Mass.ofGrams(grams))) : Optional.empty();
     }
 

@@ -41,12 +41,14 @@ public record Schools(
 
     /** Herb that loosely fills a share of the jar, in the proportions given: m = fill × capacity × bulk density. */
     public static Herbs herbForFill(Herbs herbs, Vessel vessel, double fill) {
-        return herbs.times(fill * vessel.capacity().millilitres() / herbs.looseBulk().millilitres());
+        return herbs.times(
+                fill * vessel.capacity().millilitres() / herbs.looseBulk().millilitres());
     }
 
     /** Herb that lies loosely so deep in a vessel, in the proportions given: m = area × depth × bulk density. */
     public static Herbs herbForDepth(Herbs herbs, Vessel vessel, Length depth) {
-        return herbs.times(vessel.volumeOf(depth).millilitres() / herbs.looseBulk().millilitres());
+        return herbs.times(
+                vessel.volumeOf(depth).millilitres() / herbs.looseBulk().millilitres());
     }
 
     /** Oil that fills the jar to its headspace over the herb. */

@@ -37,8 +37,22 @@ import java.util.stream.Stream;
  * @param standsOut true when the last look found herb above the oil and nothing was done about it since
  */
 public record Course(
-        State state, Method method, Stage stage, Instant chargedAt, Instant stageSince, Instant now, long day, int length, List<Integer> lengths, LocalDate strainOn, Optional<LocalDate> strainedOn, Charge charge,
-        boolean standsOut, boolean moistFood, Optional<HeatCourse> heat, List<HeatTrace> heatBefore) {
+        State state,
+        Method method,
+        Stage stage,
+        Instant chargedAt,
+        Instant stageSince,
+        Instant now,
+        long day,
+        int length,
+        List<Integer> lengths,
+        LocalDate strainOn,
+        Optional<LocalDate> strainedOn,
+        Charge charge,
+        boolean standsOut,
+        boolean moistFood,
+        Optional<HeatCourse> heat,
+        List<HeatTrace> heatBefore) {
 
     public Course {
         heatBefore = List.copyOf(heatBefore);
@@ -59,24 +73,49 @@ public record Course(
         Log log = Log.of(all);
         var how = plan.request().circumstances();
         Optional<Instant> started = log.firstAt(Entry.Charged.class);
-        Instant charged = started.orElseGet(() -> how.start().atTime(12, 0).atZone(zone).toInstant());
+        Instant charged =
+                started.orElseGet(() -> how.start().atTime(12, 0).atZone(zone).toInstant());
         int at = reached(how.method(), log);
         Stage stage = how.method().stages().get(at);
         int length = how.lengths().get(at);
-        Instant since = at == 0 ? charged : begun(how.method().stages().get(at - 1), log).orElse(charged);
-        Optional<LocalDate> strained = log.firstAt(Entry.Strained.class).map(when -> when.atZone(zone).toLocalDate());
-        State state = started.isEmpty() ? State.NEVER_STARTED : strained.isPresent() ? State.STRAINED
-                : log.last(Entry.Discarded.class).isPresent() ? State.DISCARDED : State.STANDING;
+        Instant since = at == 0
+                ? charged
+                : begun(how.method().stages().get(at - 1), log).orElse(charged);
+        Optional<LocalDate> strained =
+                log.firstAt(Entry.Strained.class).map(when -> when.atZone(zone).toLocalDate());
+        State state = started.isEmpty()
+                ? State.NEVER_STARTED
+                : strained.isPresent()
+                        ? State.STRAINED
+                        : log.last(Entry.Discarded.class).isPresent() ? State.DISCARDED : State.STANDING;
         LocalDate until = strained.orElse(now.atZone(zone).toLocalDate());
-        Optional<HeatCourse> heat = stage.isHeated() ? Optional.of(HeatCourse.of(heated(plan, stage), length, since, log)) : Optional.empty();
-        return new Course(state, how.method(), stage, charged, since, now, Math.max(0, ChronoUnit.DAYS.between(since.atZone(zone).toLocalDate(), until)), length, how.lengths(),
-                end(how.method(), how.lengths(), at, since, zone).atZone(zone).toLocalDate(), strained, charge(plan.charge(), log), standsOut(log), plan.isMoistFood(), heat, before(plan, log, charged, at));
+        Optional<HeatCourse> heat = stage.isHeated()
+                ? Optional.of(HeatCourse.of(heated(plan, stage), length, since, log))
+                : Optional.empty();
+        return new Course(
+                state,
+                how.method(),
+                stage,
+                charged,
+                since,
+                now,
+                Math.max(0, ChronoUnit.DAYS.between(since.atZone(zone).toLocalDate(), until)),
+                length,
+                how.lengths(),
+                end(how.method(), how.lengths(), at, since, zone).atZone(zone).toLocalDate(),
+                strained,
+                charge(plan.charge(), log),
+                standsOut(log),
+                plan.isMoistFood(),
+                heat,
+                before(plan, log, charged, at));
     }
 
     /** Which stage it is in: one further for each that was ended by hand. */
     private static int reached(Method method, Log log) {
         int at = 0;
-        while (at + 1 < method.stages().size() && begun(method.stages().get(at), log).isPresent()) {
+        while (at + 1 < method.stages().size()
+                && begun(method.stages().get(at), log).isPresent()) {
             at++;
         }
         return at;
@@ -89,8 +128,15 @@ public record Course(
         for (int i = 0; i < at; i++) {
             Instant until = begun(stages.get(i), log).orElseThrow();
             if (stages.get(i).isHeated()) {
-                Log during = new Log(log.entries().stream().filter(entry -> !entry.happenedAt().isAfter(until)).toList());
-                traces.add(HeatCourse.of(heated(plan, stages.get(i)), plan.request().circumstances().lengths().get(i), since, during).trace());
+                Log during = new Log(log.entries().stream()
+                        .filter(entry -> !entry.happenedAt().isAfter(until))
+                        .toList());
+                traces.add(HeatCourse.of(
+                                heated(plan, stages.get(i)),
+                                plan.request().circumstances().lengths().get(i),
+                                since,
+                                during)
+                        .trace());
             }
             since = until;
         }
@@ -103,7 +149,8 @@ public record Course(
 
     /** What all its heated stages were given, this one last. */
     public List<HeatTrace> traces() {
-        return Stream.concat(heatBefore.stream(), heat.stream().map(HeatCourse::trace)).toList();
+        return Stream.concat(heatBefore.stream(), heat.stream().map(HeatCourse::trace))
+                .toList();
     }
 
     /** The hottest reading of all its stages. */
@@ -161,20 +208,31 @@ public record Course(
 
     /** How much of the stage is done, 0 to 1. */
     public double progress() {
-        double done = heat.map(h -> h.trace().credited().minutes() / h.wanted().minutes()).orElseGet(() -> elapsed() / length);
+        double done = heat.map(h -> h.trace().credited().minutes() / h.wanted().minutes())
+                .orElseGet(() -> elapsed() / length);
         return state == State.STRAINED ? 1 : Math.max(0, Math.min(1, done));
     }
 
     /** How much of an unheated stage has passed, in its pace: calendar days, or hours to the minute. */
     private double elapsed() {
-        return stage.pace() == Pace.DAYS ? day : Duration.between(stageSince, now).toMinutes() / (double) stage.pace().minutes();
+        return stage.pace() == Pace.DAYS
+                ? day
+                : Duration.between(stageSince, now).toMinutes()
+                        / (double) stage.pace().minutes();
     }
 
     private static Charge charge(Charge planned, Log log) {
         Charge really = log.last(Entry.Charged.class)
-                .map(said -> new Charge(planned.herbs().times(said.herb().grams() / planned.herbs().mass().grams()), said.oil(), planned.vessel(), planned.headspace()))
+                .map(said -> new Charge(
+                        planned.herbs()
+                                .times(said.herb().grams()
+                                        / planned.herbs().mass().grams()),
+                        said.oil(),
+                        planned.vessel(),
+                        planned.headspace()))
                 .orElse(planned);
-        Volume added = log.all(Entry.ToppedUp.class).stream().map(Entry.ToppedUp::oil).reduce(Volume.ZERO, Volume::plus);
+        Volume added =
+                log.all(Entry.ToppedUp.class).stream().map(Entry.ToppedUp::oil).reduce(Volume.ZERO, Volume::plus);
         return really.withOil(really.oil().plus(added));
     }
 
@@ -183,7 +241,11 @@ public record Course(
         for (Entry entry : log.entries()) {
             if (entry.what() instanceof Entry.Looked looked) {
                 out = looked.look().standsOut();
-            } else if (entry.what() instanceof Entry.ToppedUp || entry.what().task().filter(key -> key.kind() == TaskKind.PUSH_UNDER).isPresent()) {
+            } else if (entry.what() instanceof Entry.ToppedUp
+                    || entry.what()
+                            .task()
+                            .filter(key -> key.kind() == TaskKind.PUSH_UNDER)
+                            .isPresent()) {
                 out = false;
             }
         }

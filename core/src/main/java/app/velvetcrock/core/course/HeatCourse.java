@@ -26,7 +26,15 @@ import java.util.stream.Stream;
  * @param finish when the last reading's rate will have earned the rest; absent while nothing is earned
  */
 public record HeatCourse(
-        HeatTrace trace, List<HeatReading> readings, boolean on, int sessions, Optional<Instant> onSince, TimeSpan wanted, Optional<HeatReading> latest, Optional<Instant> finish, Optional<HeatAlarm> alarm) {
+        HeatTrace trace,
+        List<HeatReading> readings,
+        boolean on,
+        int sessions,
+        Optional<Instant> onSince,
+        TimeSpan wanted,
+        Optional<HeatReading> latest,
+        Optional<Instant> finish,
+        Optional<HeatAlarm> alarm) {
 
     public HeatCourse {
         readings = List.copyOf(readings);
@@ -42,54 +50,83 @@ public record HeatCourse(
         List<Entry> on = ofStage(log.done(TaskKind.HEAT_ON), stage);
         List<Entry> off = ofStage(log.done(TaskKind.HEAT_OFF), stage);
         List<HeatReading> readings = log.entries().stream()
-                .filter(entry -> entry.what() instanceof Entry.Heat && !entry.happenedAt().isBefore(start))
+                .filter(entry -> entry.what() instanceof Entry.Heat
+                        && !entry.happenedAt().isBefore(start))
                 .map(entry -> new HeatReading(entry.happenedAt(), ((Entry.Heat) entry.what()).temperature()))
                 .toList();
         Optional<Instant> onSince = on.stream().map(Entry::happenedAt).max(Comparator.naturalOrder());
         boolean isOn = on.size() > off.size();
-        List<Instant> events = Stream.concat(on.stream(), off.stream()).map(Entry::happenedAt).toList();
+        List<Instant> events =
+                Stream.concat(on.stream(), off.stream()).map(Entry::happenedAt).toList();
         HeatTrace trace = HeatTrace.of(heated, on.isEmpty() ? start : on.get(0).happenedAt(), readings, events);
         TimeSpan wanted = TimeSpan.ofMinutes(length * (double) stage.pace().minutes());
-        Optional<HeatReading> latest = readings.isEmpty() ? Optional.empty() : Optional.of(readings.get(readings.size() - 1));
-        Optional<Instant> finish = isOn ? latest.flatMap(reading -> finish(heated, trace, wanted, reading)) : Optional.empty();
-        return new HeatCourse(trace, readings, isOn, on.size(), onSince, wanted, latest, finish, latest.flatMap(last -> HeatAlarm.of(heated, sinceEvent(readings, events), lookAfter(stage, onSince.orElse(start), last))));
+        Optional<HeatReading> latest =
+                readings.isEmpty() ? Optional.empty() : Optional.of(readings.get(readings.size() - 1));
+        Optional<Instant> finish =
+                isOn ? latest.flatMap(reading -> finish(heated, trace, wanted, reading)) : Optional.empty();
+        return new HeatCourse(
+                trace,
+                readings,
+                isOn,
+                on.size(),
+                onSince,
+                wanted,
+                latest,
+                finish,
+                latest.flatMap(last -> HeatAlarm.of(
+                        heated, sinceEvent(readings, events), lookAfter(stage, onSince.orElse(start), last))));
     }
 
     /** The readings since the heat was last put on or off; the newest alone where that came after it. */
     private static List<HeatReading> sinceEvent(List<HeatReading> readings, List<Instant> events) {
         Instant newest = readings.get(readings.size() - 1).at();
-        Optional<Instant> event = events.stream().filter(at -> !at.isAfter(newest)).max(Comparator.naturalOrder());
-        return event.map(at -> readings.stream().filter(reading -> !reading.at().isBefore(at)).toList()).orElse(readings);
+        Optional<Instant> event =
+                events.stream().filter(at -> !at.isAfter(newest)).max(Comparator.naturalOrder());
+        return event.map(at -> readings.stream()
+                        .filter(reading -> !reading.at().isBefore(at))
+                        .toList())
+                .orElse(readings);
     }
 
     /** How long after a reading the next one is due by the method. */
     private static Duration lookAfter(Stage stage, Instant on, HeatReading last) {
         int unit = stage.pace().minutes();
         double offset = Duration.between(on, last.at()).toMinutes() / (double) unit;
-        return stage.tending(Tending.Kind.READ).map(tending -> Duration.ofMinutes((long) tending.everyAt(offset) * unit)).orElse(ATTENDED);
+        return stage.tending(Tending.Kind.READ)
+                .map(tending -> Duration.ofMinutes((long) tending.everyAt(offset) * unit))
+                .orElse(ATTENDED);
     }
 
     /** The latest moment for the next look: one interval from the newest reading of this session, sooner where the course asks for it. */
     public Optional<Instant> nextLook(Stage stage) {
-        Optional<Instant> byRhythm = latest.filter(last -> onSince.filter(since -> !last.at().isBefore(since)).isPresent())
+        Optional<Instant> byRhythm = latest.filter(last ->
+                        onSince.filter(since -> !last.at().isBefore(since)).isPresent())
                 .map(last -> last.at().plus(lookAfter(stage, onSince.orElseThrow(), last)));
         Optional<Instant> byCourse = alarm.map(HeatAlarm::lookAgain);
         return Stream.concat(byRhythm.stream(), byCourse.stream()).min(Comparator.naturalOrder());
     }
 
     private static List<Entry> ofStage(List<Entry> done, Stage stage) {
-        return done.stream().filter(entry -> entry.what().task().filter(key -> key.stage().equals(stage.key())).isPresent()).toList();
+        return done.stream()
+                .filter(entry -> entry.what()
+                        .task()
+                        .filter(key -> key.stage().equals(stage.key()))
+                        .isPresent())
+                .toList();
     }
 
     private static Optional<Instant> finish(Heated heated, HeatTrace trace, TimeSpan wanted, HeatReading latest) {
         double rate = HeatTrace.rateAt(heated, latest.temperature());
         double rest = Math.max(0, wanted.minutes() - trace.credited().minutes());
-        return rate <= 0 ? Optional.empty() : Optional.of(latest.at().plus(Duration.ofSeconds(Math.round(rest / rate * MINUTES_PER_HOUR))));
+        return rate <= 0
+                ? Optional.empty()
+                : Optional.of(latest.at().plus(Duration.ofSeconds(Math.round(rest / rate * MINUTES_PER_HOUR))));
     }
 
     /** Heat-hours still to earn. */
     public Duration left() {
-        return Duration.ofSeconds(Math.round(Math.max(0, wanted.minutes() - trace.credited().minutes()) * MINUTES_PER_HOUR));
+        return Duration.ofSeconds(
+                Math.round(Math.max(0, wanted.minutes() - trace.credited().minutes()) * MINUTES_PER_HOUR));
     }
 
     public boolean isEnough() {

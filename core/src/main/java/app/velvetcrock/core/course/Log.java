@@ -31,7 +31,11 @@ public record Log(List<Entry> entries) {
 
     /** What was said of one kind, in order. */
     public <T extends Entry.What> List<T> all(Class<T> kind) {
-        return entries.stream().map(Entry::what).filter(kind::isInstance).map(kind::cast).toList();
+        return entries.stream()
+                .map(Entry::what)
+                .filter(kind::isInstance)
+                .map(kind::cast)
+                .toList();
     }
 
     public <T extends Entry.What> Optional<T> last(Class<T> kind) {
@@ -41,16 +45,24 @@ public record Log(List<Entry> entries) {
 
     /** When the first of one kind happened. */
     public Optional<Instant> firstAt(Class<? extends Entry.What> kind) {
-        return entries.stream().filter(entry -> kind.isInstance(entry.what())).map(Entry::happenedAt).findFirst();
+        return entries.stream()
+                .filter(entry -> kind.isInstance(entry.what()))
+                .map(Entry::happenedAt)
+                .findFirst();
     }
 
     /** The entries that did tasks of one kind, in order. */
     public List<Entry> done(TaskKind kind) {
-        return entries.stream().filter(entry -> entry.what().task().filter(key -> key.kind() == kind).isPresent()).toList();
+        return entries.stream()
+                .filter(entry ->
+                        entry.what().task().filter(key -> key.kind() == kind).isPresent())
+                .toList();
     }
 
     /** The entry that did just this task. */
     public Optional<Entry> done(TaskKey key) {
-        return entries.stream().filter(entry -> entry.what().task().filter(key::equals).isPresent()).findFirst();
+        return entries.stream()
+                .filter(entry -> entry.what().task().filter(key::equals).isPresent())
+                .findFirst();
     }
 }

@@ -32,7 +32,10 @@ public record TaskKey(String stage, TaskKind kind, int ordinal) {
         if (!parts.matches()) {
             throw new IllegalArgumentException("“%s” names no task; it is stage.kind.ordinal".formatted(text));
         }
-        return new TaskKey(parts.group(1), TaskKind.valueOf(parts.group(2).toUpperCase(Locale.ROOT).replace('-', '_')), Integer.parseInt(parts.group(3)));
+        return new TaskKey(
+                parts.group(1),
+                TaskKind.valueOf(parts.group(2).toUpperCase(Locale.ROOT).replace('-', '_')),
+                Integer.parseInt(parts.group(3)));
     }
 
     @Override

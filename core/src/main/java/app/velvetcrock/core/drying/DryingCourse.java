@@ -23,8 +23,17 @@ import java.util.stream.Stream;
  * @param curve the fitted weights, for drawing; empty without a rate, and where the air is too damp to follow it
  */
 public record DryingCourse(
-        State state, DryingStart start, List<WeighIn> weighIns, WaterContent water, double waterNow, Mass readyMass, Optional<Double> rate,
-        Optional<Instant> ready, Optional<Range> range, List<Point> curve, Working working) {
+        State state,
+        DryingStart start,
+        List<WeighIn> weighIns,
+        WaterContent water,
+        double waterNow,
+        Mass readyMass,
+        Optional<Double> rate,
+        Optional<Instant> ready,
+        Optional<Range> range,
+        List<Point> curve,
+        Working working) {
 
     /** The start may be this much wetter or drier than thought [E]. */
     private static final double WATER_SPREAD = 0.04;
@@ -33,6 +42,7 @@ public record DryingCourse(
 
     /** Steady: under 1 % and under two steps of the scale over 20 hours or more (craft: drying). */
     private static final double STEADY_SHARE = 0.01;
+
     private static final double STEADY_STEPS = 2;
     private static final Duration STEADY_FOR = Duration.ofHours(20);
     private static final int CURVE_POINTS = 24;
@@ -64,7 +74,8 @@ public record DryingCourse(
 
     /** Works it out; weighings may come in any order. */
     public static DryingCourse of(DryingStart start, List<WeighIn> all) {
-        List<WeighIn> weighIns = all.stream().sorted(Comparator.comparing(WeighIn::at)).toList();
+        List<WeighIn> weighIns =
+                all.stream().sorted(Comparator.comparing(WeighIn::at)).toList();
         DryingLaw law = DryingLaw.of(start);
         Mass now = weighIns.isEmpty() ? start.mass() : last(weighIns).mass();
         State state = state(law, weighIns);
@@ -73,9 +84,22 @@ public record DryingCourse(
         Optional<Double> rate = known.rate(weighIns);
         boolean goesOn = state == State.DRYING || state == State.TRY_IT;
         Optional<Instant> ready = goesOn ? rate.map(known::readyAt) : Optional.empty();
-        Optional<Range> range = goesOn && weighIns.size() >= LEAST_FOR_RANGE ? range(start, weighIns) : Optional.empty();
-        return new DryingCourse(state, start, weighIns, water, known.waterAt(now), known.ready(), rate, ready, range,
-                goesOn || state == State.DRY ? rate.map(k -> curve(known, k, ready, weighIns)).orElse(List.of()) : List.of(), working(known, rate, ready, now));
+        Optional<Range> range =
+                goesOn && weighIns.size() >= LEAST_FOR_RANGE ? range(start, weighIns) : Optional.empty();
+        return new DryingCourse(
+                state,
+                start,
+                weighIns,
+                water,
+                known.waterAt(now),
+                known.ready(),
+                rate,
+                ready,
+                range,
+                goesOn || state == State.DRY
+                        ? rate.map(k -> curve(known, k, ready, weighIns)).orElse(List.of())
+                        : List.of(),
+                working(known, rate, ready, now));
     }
 
     private static State state(DryingLaw law, List<WeighIn> weighIns) {
@@ -87,7 +111,8 @@ public record DryingCourse(
         return switch (last.snap()) {
             case SNAPS -> State.DRY;
             case BENDS -> steady ? State.AIR_TOO_DAMP : State.DRYING;
-            case NOT_TRIED -> last.mass().compareTo(law.settles()) <= 0 ? State.DRY
+            case NOT_TRIED -> last.mass().compareTo(law.settles()) <= 0
+                    ? State.DRY
                     : steady || last.mass().compareTo(law.ready()) <= 0 ? State.TRY_IT : State.DRYING;
         };
     }
@@ -99,7 +124,8 @@ public record DryingCourse(
 
     /** What it must have held at first, now that it has settled: dry matter is 0.91 of what it weighs. */
     private static WaterContent corrected(DryingStart start, Mass settled) {
-        double water = 1 - settled.grams() * DryingLaw.SETTLED_DRY_SHARE / start.mass().grams();
+        double water =
+                1 - settled.grams() * DryingLaw.SETTLED_DRY_SHARE / start.mass().grams();
         return new WaterContent(Math.max(DRIEST, Math.min(WETTEST, water)));
     }
 
@@ -110,7 +136,8 @@ public record DryingCourse(
                 .reduce((first, nearest) -> nearest)
                 .filter(earlier -> {
                     double lost = Math.abs(earlier.mass().grams() - last.mass().grams());
-                    return lost < STEADY_SHARE * earlier.mass().grams() && lost < STEADY_STEPS * start.scaleStep().grams();
+                    return lost < STEADY_SHARE * earlier.mass().grams()
+                            && lost < STEADY_STEPS * start.scaleStep().grams();
                 })
                 .isPresent();
     }
@@ -120,12 +147,15 @@ public record DryingCourse(
         List<Instant> ends = Stream.of(water - WATER_SPREAD, water, water + WATER_SPREAD)
                 .map(w -> DryingLaw.of(start, Math.max(DRIEST, Math.min(WETTEST, w))))
                 .flatMap(law -> law.rate(weighIns).map(law::readyAt).stream())
-                .sorted().toList();
+                .sorted()
+                .toList();
         return ends.isEmpty() ? Optional.empty() : Optional.of(new Range(ends.get(0), ends.get(ends.size() - 1)));
     }
 
     private static List<Point> curve(DryingLaw law, double rate, Optional<Instant> ready, List<WeighIn> weighIns) {
-        Instant until = Stream.concat(ready.stream(), Stream.of(last(weighIns).at())).max(Comparator.naturalOrder()).orElseThrow();
+        Instant until = Stream.concat(ready.stream(), Stream.of(last(weighIns).at()))
+                .max(Comparator.naturalOrder())
+                .orElseThrow();
         Duration whole = Duration.between(law.start().at(), until);
         List<Point> points = new ArrayList<>();
         for (int i = 0; i <= CURVE_POINTS; i++) {
@@ -136,10 +166,13 @@ public record DryingCourse(
     }
 
     private static Working working(DryingLaw law, Optional<Double> rate, Optional<Instant> ready, Mass now) {
-        Working.Builder sum = Working.of("days to dry = ln((fresh − settled) ÷ (ready − settled)) ÷ pace of drying, the pace from your weighings")
+        Working.Builder sum = Working.of(
+                        "days to dry = ln((fresh − settled) ÷ (ready − settled)) ÷ pace of drying, the pace from your weighings")
                 .given("laid out", Figure.of(law.start().mass()))
                 .estimate("water at first", Figure.ofPercent(law.start().water().fraction() * 100))
-                .result("dry matter", Figure.of(law.start().water().dryMatter(law.start().mass())))
+                .result(
+                        "dry matter",
+                        Figure.of(law.start().water().dryMatter(law.start().mass())))
                 .estimate("settles in room air at", Figure.of(law.settles()))
                 .result("ready at 12 % water", Figure.of(law.ready()))
                 .given("weighs now", Figure.of(now))

@@ -20,6 +20,7 @@ record DryingLaw(DryingStart start, Mass settles, Mass ready) {
 
     /** 12 % water. */
     private static final double READY_DRY_SHARE = 0.88;
+
     private static final double SECONDS_PER_DAY = 86_400;
 
     static DryingLaw of(DryingStart start) {

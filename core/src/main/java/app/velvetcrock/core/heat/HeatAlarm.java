@@ -30,13 +30,19 @@ public record HeatAlarm(HeatReading latest, Temperature ceiling, Optional<Durati
         if (readings.isEmpty()) {
             return Optional.empty();
         }
-        Temperature ceiling = heated.stage().ceiling().orElseThrow(() -> new IllegalArgumentException(heated.stage().key() + " is not heated; only a heated stage has a ceiling"));
+        Temperature ceiling = heated.stage()
+                .ceiling()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        heated.stage().key() + " is not heated; only a heated stage has a ceiling"));
         HeatReading latest = readings.get(readings.size() - 1);
         if (latest.temperature().compareTo(ceiling) > 0) {
             return Optional.of(new HeatAlarm(latest, ceiling, Optional.empty()));
         }
-        return readings.size() < 2 ? Optional.empty()
-                : reached(readings.get(readings.size() - 2), latest, ceiling).filter(in -> in.compareTo(interval) <= 0).map(in -> new HeatAlarm(latest, ceiling, Optional.of(in)));
+        return readings.size() < 2
+                ? Optional.empty()
+                : reached(readings.get(readings.size() - 2), latest, ceiling)
+                        .filter(in -> in.compareTo(interval) <= 0)
+                        .map(in -> new HeatAlarm(latest, ceiling, Optional.of(in)));
     }
 
     private static Optional<Duration> reached(HeatReading before, HeatReading latest, Temperature ceiling) {

@@ -45,8 +45,12 @@ record HeatRate(Band band, Temperature ceiling, boolean wet) {
         double full = overlap(cold, hot, Math.max(low, least()), ceiling.celsius());
         double start = Math.max(cold, least());
         double end = Math.min(hot, low);
-        double weak = end <= start ? 0 : DEGREES_PER_HALVING / LN2
-                * (Math.pow(2, (end - low) / DEGREES_PER_HALVING) - Math.pow(2, (start - low) / DEGREES_PER_HALVING));
+        double weak = end <= start
+                ? 0
+                : DEGREES_PER_HALVING
+                        / LN2
+                        * (Math.pow(2, (end - low) / DEGREES_PER_HALVING)
+                                - Math.pow(2, (start - low) / DEGREES_PER_HALVING));
         return perDegree * (full + weak);
     }
 

@@ -23,7 +23,13 @@ import java.util.Optional;
  * @param runs the straight runs between readings, in order; for drawing
  */
 public record HeatTrace(
-        TimeSpan inBand, TimeSpan credited, TimeSpan unwatched, Optional<Temperature> peak, TimeSpan aboveCeiling, boolean scorched, List<Run> runs) {
+        TimeSpan inBand,
+        TimeSpan credited,
+        TimeSpan unwatched,
+        Optional<Temperature> peak,
+        TimeSpan aboveCeiling,
+        boolean scorched,
+        List<Run> runs) {
 
     /** A gap between hand readings is trusted up to this, or a quarter over the method's rhythm (craft: heat). */
     private static final double TRUSTED_MINUTES = 90;
@@ -59,28 +65,46 @@ public record HeatTrace(
      * @param events heat put on or off: a run across one earns nothing
      * @throws IllegalArgumentException for a stage without a ceiling
      */
-    public static HeatTrace of(Heated heated, Instant start, Collection<HeatReading> readings, Collection<Instant> events) {
+    public static HeatTrace of(
+            Heated heated, Instant start, Collection<HeatReading> readings, Collection<Instant> events) {
         Stage stage = heated.stage();
-        Temperature ceiling = stage.ceiling().orElseThrow(() -> new IllegalArgumentException(stage.key() + " is not heated; only a heated stage has a trace"));
+        Temperature ceiling = stage.ceiling()
+                .orElseThrow(() ->
+                        new IllegalArgumentException(stage.key() + " is not heated; only a heated stage has a trace"));
         HeatRate rate = new HeatRate(stage.band(), ceiling, heated.wet());
         List<Run> runs = runs(stage, start, readings, events, rate);
         double scorching = Math.max(ceiling.celsius() + SCORCHING_OVER_CEILING, SCORCHING_LEAST);
-        Optional<Temperature> peak = readings.stream().map(HeatReading::temperature).max(Comparator.naturalOrder());
+        Optional<Temperature> peak =
+                readings.stream().map(HeatReading::temperature).max(Comparator.naturalOrder());
         boolean scorched = hotterThan(runs, scorching) >= OVERHEATED_MINUTES
-                || peak.filter(t -> stage.isOvenOrPan() ? t.celsius() > SCORCHED_IN_PAN : t.celsius() >= SCORCHED_AT_ONCE).isPresent();
-        double band = runs.stream().filter(run -> !run.unwatched() && !run.split())
-                .mapToDouble(run -> within(run, stage.band().low().celsius(), stage.band().high().celsius())).sum();
+                || peak.filter(t ->
+                                stage.isOvenOrPan() ? t.celsius() > SCORCHED_IN_PAN : t.celsius() >= SCORCHED_AT_ONCE)
+                        .isPresent();
+        double band = runs.stream()
+                .filter(run -> !run.unwatched() && !run.split())
+                .mapToDouble(run -> within(
+                        run, stage.band().low().celsius(), stage.band().high().celsius()))
+                .sum();
         return new HeatTrace(
                 TimeSpan.ofMinutes(band),
-                TimeSpan.ofMinutes(runs.stream().mapToDouble(Run::creditedMinutes).sum()),
-                TimeSpan.ofMinutes(runs.stream().filter(Run::unwatched).mapToDouble(Run::minutes).sum()),
-                peak, TimeSpan.ofMinutes(hotterThan(runs, ceiling.celsius())), scorched, runs);
+                TimeSpan.ofMinutes(
+                        runs.stream().mapToDouble(Run::creditedMinutes).sum()),
+                TimeSpan.ofMinutes(runs.stream()
+                        .filter(Run::unwatched)
+                        .mapToDouble(Run::minutes)
+                        .sum()),
+                peak,
+                TimeSpan.ofMinutes(hotterThan(runs, ceiling.celsius())),
+                scorched,
+                runs);
     }
 
     /** What a minute at a temperature counts in a heated stage, 0 to 1. */
     public static double rateAt(Heated heated, Temperature temperature) {
         Stage stage = heated.stage();
-        return stage.ceiling().map(ceiling -> new HeatRate(stage.band(), ceiling, heated.wet()).at(temperature.celsius())).orElse(0.0);
+        return stage.ceiling()
+                .map(ceiling -> new HeatRate(stage.band(), ceiling, heated.wet()).at(temperature.celsius()))
+                .orElse(0.0);
     }
 
     /** Ten minutes above the ceiling, or more. */
@@ -88,15 +112,20 @@ public record HeatTrace(
         return aboveCeiling.minutes() >= OVERHEATED_MINUTES;
     }
 
-    private static List<Run> runs(Stage stage, Instant start, Collection<HeatReading> readings, Collection<Instant> events, HeatRate rate) {
-        List<HeatReading> inOrder = readings.stream().sorted(Comparator.comparing(HeatReading::at)).toList();
+    private static List<Run> runs(
+            Stage stage, Instant start, Collection<HeatReading> readings, Collection<Instant> events, HeatRate rate) {
+        List<HeatReading> inOrder =
+                readings.stream().sorted(Comparator.comparing(HeatReading::at)).toList();
         List<Run> runs = new ArrayList<>();
         for (int i = 1; i < inOrder.size(); i++) {
             HeatReading from = inOrder.get(i - 1);
             HeatReading to = inOrder.get(i);
             double trusted = trusted(stage, start, from);
-            runs.add(events.stream().filter(event -> event.isAfter(from.at()) && event.isBefore(to.at())).min(Comparator.naturalOrder())
-                    .map(event -> across(event, from, to, trusted)).orElseGet(() -> run(from, to, trusted, rate)));
+            runs.add(events.stream()
+                    .filter(event -> event.isAfter(from.at()) && event.isBefore(to.at()))
+                    .min(Comparator.naturalOrder())
+                    .map(event -> across(event, from, to, trusted))
+                    .orElseGet(() -> run(from, to, trusted, rate)));
         }
         return runs;
     }
@@ -104,7 +133,9 @@ public record HeatTrace(
     /** Over a short break the line between the readings still tells how hot it was; over a long one only that it stayed as it was until the event. */
     private static Run across(Instant event, HeatReading from, HeatReading to, double trusted) {
         Run whole = new Run(from, to, false, true, 0);
-        return whole.minutes() <= trusted ? whole : new Run(from, new HeatReading(event, from.temperature()), false, true, 0);
+        return whole.minutes() <= trusted
+                ? whole
+                : new Run(from, new HeatReading(event, from.temperature()), false, true, 0);
     }
 
     private static Run run(HeatReading from, HeatReading to, double trusted, HeatRate rate) {
@@ -120,15 +151,24 @@ public record HeatTrace(
     private static double trusted(Stage stage, Instant start, HeatReading from) {
         int unit = stage.pace().minutes();
         double offset = Duration.between(start, from.at()).toMinutes() / (double) unit;
-        double rhythm = stage.tending(Tending.Kind.READ).map(tending -> tending.everyAt(offset) * (double) unit).orElse(0.0);
+        double rhythm = stage.tending(Tending.Kind.READ)
+                .map(tending -> tending.everyAt(offset) * (double) unit)
+                .orElse(0.0);
         return Math.max(TRUSTED_MINUTES, TRUSTED_SHARE * rhythm);
     }
 
     private static double hotterThan(List<Run> runs, double celsius) {
-        return runs.stream().mapToDouble(run -> HeatRate.above(run.from().temperature().celsius(), run.to().temperature().celsius(), run.minutes(), celsius)).sum();
+        return runs.stream()
+                .mapToDouble(run -> HeatRate.above(
+                        run.from().temperature().celsius(),
+                        run.to().temperature().celsius(),
+                        run.minutes(),
+                        celsius))
+                .sum();
     }
 
     private static double within(Run run, double low, double high) {
-        return HeatRate.within(run.from().temperature().celsius(), run.to().temperature().celsius(), run.minutes(), low, high);
+        return HeatRate.within(
+                run.from().temperature().celsius(), run.to().temperature().celsius(), run.minutes(), low, high);
     }
 }

@@ -27,13 +27,16 @@ public final class WarmUp {
      * @param before readings since then, in order
      */
     public static Optional<Duration> endedBy(Instant on, List<HeatReading> before, HeatReading now, Temperature low) {
-        boolean warmBefore = before.stream().anyMatch(reading -> reading.temperature().compareTo(low) >= 0);
+        boolean warmBefore =
+                before.stream().anyMatch(reading -> reading.temperature().compareTo(low) >= 0);
         if (before.isEmpty() || warmBefore || now.temperature().compareTo(low) < 0) {
             return Optional.empty();
         }
         HeatReading last = before.get(before.size() - 1);
-        double share = (low.celsius() - last.temperature().celsius()) / (now.temperature().celsius() - last.temperature().celsius());
-        Duration took = Duration.between(on, last.at()).plusSeconds(Math.round(Duration.between(last.at(), now.at()).toSeconds() * share));
+        double share = (low.celsius() - last.temperature().celsius())
+                / (now.temperature().celsius() - last.temperature().celsius());
+        Duration took = Duration.between(on, last.at())
+                .plusSeconds(Math.round(Duration.between(last.at(), now.at()).toSeconds() * share));
         return took.isNegative() || took.toMinutes() > MOST_MINUTES ? Optional.empty() : Optional.of(took);
     }
 

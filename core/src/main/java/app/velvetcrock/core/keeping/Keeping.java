@@ -16,6 +16,7 @@ public final class Keeping {
 
     /** [E] Nothing is kept longer than this after straining. */
     private static final int LONGEST_MONTHS = 24;
+
     private static final int WILTED_MONTHS = 9;
     private static final int FRESH_MONTHS = 6;
     private static final int JUICY_DAYS = 30;
@@ -35,10 +36,12 @@ public final class Keeping {
      * @param poured the day the bottle's oil went over the herb
      * @throws IllegalArgumentException for food of anything but dried herb, whose rule counts from another moment
      */
-    public static KeepUntil of(Bottle bottle, LocalDate poured, LocalDate strained, Treatment treatment, Storage storage) {
+    public static KeepUntil of(
+            Bottle bottle, LocalDate poured, LocalDate strained, Treatment treatment, Storage storage) {
         if (treatment.food() && !treatment.moisture().isDried()) {
-            throw new IllegalArgumentException("food oil of %s herb is dated from the moment herb meets oil, not from straining"
-                    .formatted(treatment.moisture().word()));
+            throw new IllegalArgumentException(
+                    "food oil of %s herb is dated from the moment herb meets oil, not from straining"
+                            .formatted(treatment.moisture().word()));
         }
         double factor = factor(treatment, storage);
         LocalDate end = bottle.end(poured);
@@ -59,7 +62,9 @@ public final class Keeping {
      */
     public static KeepUntil ofMoistFood(LocalDate met) {
         Working working = Working.of("use by = herb meets oil + 4 days, at 4 °C or colder within 2 hours, or frozen")
-                .given("herb met oil", Figure.of(met)).standard("food oil of moist herb keeps", Figure.ofDays(MoistFood.DAYS)).build();
+                .given("herb met oil", Figure.of(met))
+                .standard("food oil of moist herb keeps", Figure.ofDays(MoistFood.DAYS))
+                .build();
         return new KeepUntil(met.plusDays(MoistFood.DAYS), LimitedBy.MOIST_FOOD, working);
     }
 
@@ -74,7 +79,9 @@ public final class Keeping {
         if (treatment.food()) {
             return LimitedBy.FOOD_RULE;
         }
-        return treatment.after().waterDecanted() ? LimitedBy.WATER : treatment.after().scorched() ? LimitedBy.SCORCHED : LimitedBy.CAP;
+        return treatment.after().waterDecanted()
+                ? LimitedBy.WATER
+                : treatment.after().scorched() ? LimitedBy.SCORCHED : LimitedBy.CAP;
     }
 
     /** min(1, penalties × bonuses): bonuses only make up for penalties. */
@@ -88,7 +95,9 @@ public final class Keeping {
 
     private static LocalDate cap(Treatment treatment, LocalDate strained) {
         LocalDate byState = capByState(treatment, strained);
-        int months = treatment.after().waterDecanted() ? WATERY_MONTHS : treatment.after().scorched() ? SCORCHED_MONTHS : LONGEST_MONTHS;
+        int months = treatment.after().waterDecanted()
+                ? WATERY_MONTHS
+                : treatment.after().scorched() ? SCORCHED_MONTHS : LONGEST_MONTHS;
         LocalDate byFate = strained.plusMonths(months);
         return byFate.isBefore(byState) ? byFate : byState;
     }
@@ -108,16 +117,21 @@ public final class Keeping {
     private static Working working(
             Bottle bottle, LocalDate poured, LocalDate strained, Treatment treatment, Storage storage, LocalDate cap) {
         LocalDate end = bottle.end(poured);
-        Working.Builder sum = Working.of("use by = strained + days left to the oil's own end × factor, no later than the cap");
+        Working.Builder sum =
+                Working.of("use by = strained + days left to the oil's own end × factor, no later than the cap");
         if (bottle.endsByBestBefore(poured)) {
             sum.given("bottle's best before, which ends it", Figure.of(end));
         } else {
-            sum.given(bottle.opened().isPresent() ? "bottle opened" : "sealed bottle opened for this", Figure.of(bottle.opened().orElse(poured)))
+            sum.given(
+                            bottle.opened().isPresent() ? "bottle opened" : "sealed bottle opened for this",
+                            Figure.of(bottle.opened().orElse(poured)))
                     .estimate("such an oil keeps once opened", Figure.ofWords(bottle.monthsOpened() + " months"))
                     .result("the oil's own end", Figure.of(end));
         }
         sum.given("strained", Figure.of(strained))
-                .result("days from straining to that end", Figure.ofDays(Math.max(0, ChronoUnit.DAYS.between(strained, end))))
+                .result(
+                        "days from straining to that end",
+                        Figure.ofDays(Math.max(0, ChronoUnit.DAYS.between(strained, end))))
                 .estimate("heat it has had", Figure.ofFactor(treatment.heatFactor()));
         if (treatment.inLight()) {
             sum.estimate("stood in light", Figure.ofFactor(LIGHT));

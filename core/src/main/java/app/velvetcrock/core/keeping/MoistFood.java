@@ -17,7 +17,8 @@ public final class MoistFood {
     /** [E] Cooled in cold water, so that it is strained and cold in time. */
     public static final Duration COOLING = Duration.ofMinutes(30);
 
-    public static final String RULE = "at 4 °C (39 °F) or colder within 2 hours, used or frozen within 4 days of herb meeting oil";
+    public static final String RULE =
+            "at 4 °C (39 °F) or colder within 2 hours, used or frozen within 4 days of herb meeting oil";
 
     private MoistFood() {}
 }

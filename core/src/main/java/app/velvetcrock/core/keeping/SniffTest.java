@@ -21,7 +21,8 @@ public record SniffTest(LocalDate useBy, boolean lengthened, String why) {
      * @param latest the oil's own end or its cap, whichever is earlier
      * @param never true for food, juicy, watery, decanted and overridden oils
      */
-    public static SniffTest passed(LocalDate useBy, LocalDate today, LocalDate latest, Optional<LocalDate> lastPass, boolean never) {
+    public static SniffTest passed(
+            LocalDate useBy, LocalDate today, LocalDate latest, Optional<LocalDate> lastPass, boolean never) {
         if (never) {
             return new SniffTest(useBy, false, "no smell makes this kind of oil keep longer");
         }
@@ -29,7 +30,8 @@ public record SniffTest(LocalDate useBy, boolean lengthened, String why) {
             return new SniffTest(useBy, false, "its date is past, and a smell does not bring it back");
         }
         if (today.isBefore(useBy.minusDays(LAST_DAYS))) {
-            return new SniffTest(useBy, false, "it is more than %d days from its date; smell it again then".formatted(LAST_DAYS));
+            return new SniffTest(
+                    useBy, false, "it is more than %d days from its date; smell it again then".formatted(LAST_DAYS));
         }
         if (lastPass.filter(day -> day.plusMonths(1).isAfter(today)).isPresent()) {
             return new SniffTest(useBy, false, "it was lengthened less than a month ago");

@@ -10,7 +10,13 @@ import app.velvetcrock.core.measure.Temperature;
  * @param resinousBud true for balsam and other resinous buds, which hold water
  */
 public record Treatment(
-        Temperature hottest, boolean inLight, Moisture moisture, Cut cut, boolean resinousBud, boolean food, Aftermath after) {
+        Temperature hottest,
+        boolean inLight,
+        Moisture moisture,
+        Cut cut,
+        boolean resinousBud,
+        boolean food,
+        Aftermath after) {
 
     private static final double WARM_CELSIUS = 30;
     /** From here heat costs an oil a quarter of its life (craft: keeping). */
@@ -32,6 +38,8 @@ public record Treatment(
     }
 
     String herbWord() {
-        return moisture.isDried() && resinousBud ? "resinous bud" : moisture.isDried() && herbFactor() < 1 ? "powder" : moisture.word() + " herb";
+        return moisture.isDried() && resinousBud
+                ? "resinous bud"
+                : moisture.isDried() && herbFactor() < 1 ? "powder" : moisture.word() + " herb";
     }
 }

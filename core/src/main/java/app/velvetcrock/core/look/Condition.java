@@ -9,9 +9,17 @@ public enum Condition {
     FERMENT("fermenting", Sign.FERMENTED.advice(), EnumSet.allOf(Held.class), Ruin.FERMENTED),
     OFF("smells off", Sign.RANCID.advice(), EnumSet.allOf(Held.class), Ruin.RANCID),
     WATER("water under it", Sign.WATER.advice(), EnumSet.of(Held.BOTTLE, Held.GIVE, Held.SELL), Ruin.WATER),
-    OVERHEATED("overheated", "It was above its ceiling for ten minutes or more. Look and sniff: scent is lost, and it keeps less long if it smells fried.", EnumSet.noneOf(Held.class), Ruin.SCORCHED),
+    OVERHEATED(
+            "overheated",
+            "It was above its ceiling for ten minutes or more. Look and sniff: scent is lost, and it keeps less long if it smells fried.",
+            EnumSet.noneOf(Held.class),
+            Ruin.SCORCHED),
     SCORCHED("scorched?", Sign.SCORCHED.advice(), EnumSet.of(Held.BOTTLE, Held.GIVE, Held.SELL), Ruin.SCORCHED),
-    ON_HOLD("on hold", "Keep it back until the question is answered.", EnumSet.of(Held.USE, Held.BOTTLE, Held.GIVE, Held.SELL), Ruin.DOUBT);
+    ON_HOLD(
+            "on hold",
+            "Keep it back until the question is answered.",
+            EnumSet.of(Held.USE, Held.BOTTLE, Held.GIVE, Held.SELL),
+            Ruin.DOUBT);
 
     private final String word;
     private final String advice;

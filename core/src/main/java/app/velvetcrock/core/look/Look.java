@@ -33,6 +33,10 @@ public record Look(Smell smell, boolean standsOut, boolean mould) {
 
     /** The look in a few words. */
     public String words() {
-        return "%s, %s, %s".formatted(smell.word(), standsOut ? "herb stands out of the oil" : "herb under the oil", mould ? "mould" : "no mould");
+        return "%s, %s, %s"
+                .formatted(
+                        smell.word(),
+                        standsOut ? "herb stands out of the oil" : "herb under the oil",
+                        mould ? "mould" : "no mould");
     }
 }

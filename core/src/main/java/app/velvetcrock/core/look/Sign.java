@@ -9,7 +9,10 @@ public enum Sign {
     RANCID("rancid", "Discard it: not on skin.", true),
     STANDS_OUT("herb above the oil", "Push it under, top up to cover, turn the jar daily.", false),
     SCORCHED("scorched", "Keep it apart and judge it by smell; it keeps less long.", false),
-    WATER("water at the bottom", "Settle it cool for 24 hours and decant; never shake it in; its life is short.", false),
+    WATER(
+            "water at the bottom",
+            "Settle it cool for 24 hours and decant; never shake it in; its life is short.",
+            false),
     CLOUDY("water or powder in it", "Settle, decant, filter.", false),
     CONDENSATION("drops inside the lid", "Wipe it, vent under cloth until dry.", false),
     WEAK("weak", "Longer, finer, or a second charge of herb in the same oil.", false);

@@ -23,8 +23,13 @@ public record Firmness(double value, double waxShare, FirmnessBand band) {
     /** Works it out; nothing at all is thick oil. */
     public static Firmness of(List<Ingredient> melt) {
         double total = melt.stream().mapToDouble(part -> part.mass().grams()).sum();
-        double set = melt.stream().mapToDouble(part -> part.mass().grams() * part.equivalent()).sum();
-        double wax = melt.stream().filter(Ingredient::wax).mapToDouble(part -> part.mass().grams()).sum();
+        double set = melt.stream()
+                .mapToDouble(part -> part.mass().grams() * part.equivalent())
+                .sum();
+        double wax = melt.stream()
+                .filter(Ingredient::wax)
+                .mapToDouble(part -> part.mass().grams())
+                .sum();
         double value = total == 0 ? 0 : PERCENT * set / total;
         return new Firmness(value, total == 0 ? 0 : wax / total, FirmnessBand.of(value));
     }

@@ -19,18 +19,25 @@ public final class Setting {
 
     /** Reads the shipped file; a bad line stops with file, line and text. */
     public static Setting shipped() {
-        return new Setting(DataFile.read(Setting.class, "firmness.csv", Line::from).stream().collect(Collectors.toMap(Line::key, Function.identity())));
+        return new Setting(DataFile.read(Setting.class, "firmness.csv", Line::from).stream()
+                .collect(Collectors.toMap(Line::key, Function.identity())));
     }
 
     /** Grams of beeswax that a gram of this sets like, in a room so warm. */
     public double equivalent(String key, Temperature room) {
-        return Optional.ofNullable(lines.get(key)).filter(line -> line.setsAt(room)).map(Line::equivalent).orElse(0.0);
+        return Optional.ofNullable(lines.get(key))
+                .filter(line -> line.setsAt(room))
+                .map(Line::equivalent)
+                .orElse(0.0);
     }
 
     private record Line(String key, double equivalent, Optional<Double> below) {
 
         static Line from(Row row) {
-            return new Line(row.text("key"), row.number("equivalent"), row.optional("below").map(text -> row.number("below")));
+            return new Line(
+                    row.text("key"),
+                    row.number("equivalent"),
+                    row.optional("below").map(text -> row.number("below")));
         }
 
         boolean setsAt(Temperature room) {

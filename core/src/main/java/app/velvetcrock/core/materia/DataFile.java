@@ -50,7 +50,8 @@ public final class DataFile {
                 try {
                     if (!record.isConsistent()) {
                         throw new IllegalArgumentException("it has %d fields, the head has %d"
-                                .formatted(record.size(), parser.getHeaderNames().size()));
+                                .formatted(
+                                        record.size(), parser.getHeaderNames().size()));
                     }
                     values.add(reader.apply(new Row(record)));
                 } catch (RuntimeException bad) {

@@ -13,7 +13,14 @@ import java.util.Set;
  * @param traits what cautions hang on, such as {@code daisy}
  */
 public record HerbKind(
-        String key, String common, String botanical, List<String> synonyms, Part part, double usualRatio, String tint, Set<String> traits) {
+        String key,
+        String common,
+        String botanical,
+        List<String> synonyms,
+        Part part,
+        double usualRatio,
+        String tint,
+        Set<String> traits) {
 
     public HerbKind {
         synonyms = List.copyOf(synonyms);

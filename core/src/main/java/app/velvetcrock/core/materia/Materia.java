@@ -19,7 +19,8 @@ public final class Materia {
     private final Map<String, SupplyKind> supplies;
     private final Map<Part, Map<Cut, Texture>> textures;
 
-    private Materia(List<HerbKind> herbs, List<CarrierKind> carriers, List<SupplyKind> supplies, List<Texture> textures) {
+    private Materia(
+            List<HerbKind> herbs, List<CarrierKind> carriers, List<SupplyKind> supplies, List<Texture> textures) {
         this.herbs = byKey(herbs, HerbKind::key);
         this.carriers = byKey(carriers, CarrierKind::key);
         this.supplies = byKey(supplies, SupplyKind::key);
@@ -35,8 +36,10 @@ public final class Materia {
         return new Materia(
                 DataFile.read(Materia.class, "herbs.csv", Materia::herb),
                 DataFile.read(Materia.class, "carriers.csv", Materia::carrier),
-                Stream.concat(DataFile.read(Materia.class, "supplies.csv", SupplyKind::supply).stream(),
-                        DataFile.read(Materia.class, "essential-oils.csv", SupplyKind::essentialOil).stream()).toList(),
+                Stream.concat(
+                                DataFile.read(Materia.class, "supplies.csv", SupplyKind::supply).stream(),
+                                DataFile.read(Materia.class, "essential-oils.csv", SupplyKind::essentialOil).stream())
+                        .toList(),
                 DataFile.read(Materia.class, "textures.csv", Materia::texture));
     }
 
@@ -72,23 +75,37 @@ public final class Materia {
 
     private static HerbKind herb(Row row) {
         return new HerbKind(
-                row.text("key"), row.text("common"), row.text("botanical"), row.list("synonyms"),
-                row.oneOf(Part.class, "part"), row.number("ratio"), tint(row), row.set("traits"));
+                row.text("key"),
+                row.text("common"),
+                row.text("botanical"),
+                row.list("synonyms"),
+                row.oneOf(Part.class, "part"),
+                row.number("ratio"),
+                tint(row),
+                row.set("traits"));
     }
 
     private static CarrierKind carrier(Row row) {
         return new CarrierKind(
-                row.text("key"), row.text("common"), Density.ofGramsPerMillilitre(row.number("density")),
-                row.text("held").equals("E"), row.whole("months"),
+                row.text("key"),
+                row.text("common"),
+                Density.ofGramsPerMillilitre(row.number("density")),
+                row.text("held").equals("E"),
+                row.whole("months"),
                 row.isBlank("melting") ? Optional.empty() : Optional.of(Temperature.ofCelsius(row.number("melting"))),
-                tint(row), row.set("traits"));
+                tint(row),
+                row.set("traits"));
     }
 
     private static Texture texture(Row row) {
         return new Texture(
-                row.oneOf(Part.class, "part"), row.oneOf(Cut.class, "cut"),
-                Density.ofGramsPerMillilitre(row.number("bulk")), Density.ofGramsPerMillilitre(row.number("fresh")),
-                row.number("packing"), row.number("retention"), row.number("spread"));
+                row.oneOf(Part.class, "part"),
+                row.oneOf(Cut.class, "cut"),
+                Density.ofGramsPerMillilitre(row.number("bulk")),
+                Density.ofGramsPerMillilitre(row.number("fresh")),
+                row.number("packing"),
+                row.number("retention"),
+                row.number("spread"));
     }
 
     private static String tint(Row row) {
@@ -111,7 +128,8 @@ public final class Materia {
 
     private static Map<Part, Map<Cut, Texture>> byPartAndCut(List<Texture> textures) {
         Map<Part, Map<Cut, Texture>> table = new EnumMap<>(Part.class);
-        textures.forEach(t -> table.computeIfAbsent(t.part(), part -> new EnumMap<>(Cut.class)).put(t.cut(), t));
+        textures.forEach(t -> table.computeIfAbsent(t.part(), part -> new EnumMap<>(Cut.class))
+                .put(t.cut(), t));
         for (Part part : Part.values()) {
             for (Cut cut : Cut.values()) {
                 if (!table.containsKey(part) || !table.get(part).containsKey(cut)) {

@@ -53,7 +53,10 @@ public final class Row {
 
     /** A field of words parted by commas; blank gives none. */
     public List<String> list(String column) {
-        return Arrays.stream(record.get(column).split(",")).map(String::strip).filter(word -> !word.isEmpty()).toList();
+        return Arrays.stream(record.get(column).split(","))
+                .map(String::strip)
+                .filter(word -> !word.isEmpty())
+                .toList();
     }
 
     public Set<String> set(String column) {

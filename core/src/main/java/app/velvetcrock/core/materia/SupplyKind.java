@@ -18,8 +18,19 @@ import java.util.Set;
  * @param dermalMost percent at most on skin, of essential oils; absent where no figure is held
  */
 public record SupplyKind(
-        String key, SupplyType type, String common, String botanical, List<String> synonyms, Density density, boolean densityIsEstimate, Optional<Density> bulk,
-        Optional<Melting> melting, Optional<Integer> monthsOpened, boolean watery, Optional<Double> dermalMost, Set<String> traits) {
+        String key,
+        SupplyType type,
+        String common,
+        String botanical,
+        List<String> synonyms,
+        Density density,
+        boolean densityIsEstimate,
+        Optional<Density> bulk,
+        Optional<Melting> melting,
+        Optional<Integer> monthsOpened,
+        boolean watery,
+        Optional<Double> dermalMost,
+        Set<String> traits) {
 
     /** From soft to wholly melted. */
     public record Melting(Temperature low, Temperature high) {}
@@ -35,21 +46,42 @@ public record SupplyKind(
     }
 
     static SupplyKind supply(Row row) {
-        return new SupplyKind(row.text("key"), row.oneOf(SupplyType.class, "type"), row.text("common"), "", row.list("synonyms"),
-                Density.ofGramsPerMillilitre(row.number("density")), row.text("held").equals("E"),
+        return new SupplyKind(
+                row.text("key"),
+                row.oneOf(SupplyType.class, "type"),
+                row.text("common"),
+                "",
+                row.list("synonyms"),
+                Density.ofGramsPerMillilitre(row.number("density")),
+                row.text("held").equals("E"),
                 row.optional("bulk").map(text -> Density.ofGramsPerMillilitre(row.number("bulk"))),
-                row.optional("melting").map(SupplyKind::melting), row.optional("months").map(text -> row.whole("months")),
-                row.text("watery").equals("yes"), Optional.empty(), row.set("traits"));
+                row.optional("melting").map(SupplyKind::melting),
+                row.optional("months").map(text -> row.whole("months")),
+                row.text("watery").equals("yes"),
+                Optional.empty(),
+                row.set("traits"));
     }
 
     static SupplyKind essentialOil(Row row) {
-        return new SupplyKind(row.text("key"), SupplyType.ESSENTIAL_OIL, row.text("common"), row.text("botanical"), row.list("synonyms"),
-                Density.ofGramsPerMillilitre(row.number("density")), true, Optional.empty(), Optional.empty(), Optional.empty(), false,
-                row.optional("dermal").map(text -> row.number("dermal")), row.set("traits"));
+        return new SupplyKind(
+                row.text("key"),
+                SupplyType.ESSENTIAL_OIL,
+                row.text("common"),
+                row.text("botanical"),
+                row.list("synonyms"),
+                Density.ofGramsPerMillilitre(row.number("density")),
+                true,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                false,
+                row.optional("dermal").map(text -> row.number("dermal")),
+                row.set("traits"));
     }
 
     private static Melting melting(String range) {
         String[] ends = range.split("-");
-        return new Melting(Temperature.ofCelsius(Double.parseDouble(ends[0])), Temperature.ofCelsius(Double.parseDouble(ends[1])));
+        return new Melting(
+                Temperature.ofCelsius(Double.parseDouble(ends[0])), Temperature.ofCelsius(Double.parseDouble(ends[1])));
     }
 }

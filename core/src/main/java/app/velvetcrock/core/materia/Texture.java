@@ -11,7 +11,8 @@ import app.velvetcrock.core.measure.Density;
  * @param retention mL of oil kept per g of herb, cloth pressed by hand, dried
  * @param retentionSpread its standard deviation, batch scatter included
  */
-public record Texture(Part part, Cut cut, Density bulk, Density freshBulk, double packing, double retention, double retentionSpread) {
+public record Texture(
+        Part part, Cut cut, Density bulk, Density freshBulk, double packing, double retention, double retentionSpread) {
 
     /** [E] Pulp of juicy plants, g/mL (craft: measures). */
     private static final Density PULP = Density.ofGramsPerMillilitre(0.95);
@@ -20,7 +21,8 @@ public record Texture(Part part, Cut cut, Density bulk, Density freshBulk, doubl
     public Density bulkIn(Moisture moisture) {
         return switch (moisture) {
             case DRIED -> bulk;
-            case WILTED -> Density.ofGramsPerMillilitre((bulk.gramsPerMillilitre() + freshBulk.gramsPerMillilitre()) / 2);
+            case WILTED -> Density.ofGramsPerMillilitre(
+                    (bulk.gramsPerMillilitre() + freshBulk.gramsPerMillilitre()) / 2);
             case FRESH -> freshBulk;
             case JUICY -> PULP;
         };

@@ -10,7 +10,8 @@ public record Amount(double low, double high, Unit unit) {
 
     public Amount {
         if (high < low) {
-            throw new IllegalArgumentException("range runs from %s down to %s; the smaller end comes first".formatted(low, high));
+            throw new IllegalArgumentException(
+                    "range runs from %s down to %s; the smaller end comes first".formatted(low, high));
         }
     }
 

@@ -27,12 +27,15 @@ import java.util.regex.Pattern;
 public final class AmountReader {
 
     private static final Pattern RANGE = Pattern.compile("^(?: ?- ?| to )");
-    private static final Pattern ABOUT = Pattern.compile("^(?i)(?:about|around|roughly|approx\\.?|ca\\.?|circa|~) ?(?=[\\w.])");
+    private static final Pattern ABOUT =
+            Pattern.compile("^(?i)(?:about|around|roughly|approx\\.?|ca\\.?|circa|~) ?(?=[\\w.])");
     private static final Pattern LEVEL = Pattern.compile("^(?:level|full) ");
 
     /** Kitchen words that mean another amount in every hand; they are asked to be weighed, never guessed. */
-    private static final Pattern VAGUE = Pattern.compile("^(?:(?:big|small|large|generous|good|little|few) )*(?:handfuls?|pinch(?:es)?|dash(?:es)?|splash(?:es)?|glugs?|knobs?|dollops?"
-            + "|bits?|sprigs?|bunch(?:es)?|(?:heaped|heaping|scant|rounded|packed|generous) .*)\\b.*");
+    private static final Pattern VAGUE = Pattern.compile(
+            "^(?:(?:big|small|large|generous|good|little|few) )*(?:handfuls?|pinch(?:es)?|dash(?:es)?|splash(?:es)?|glugs?|knobs?|dollops?"
+                    + "|bits?|sprigs?|bunch(?:es)?|(?:heaped|heaping|scant|rounded|packed|generous) .*)\\b.*");
+
     private static final int LONGEST = 60;
     private static final double MOST_GRAMS = 1_000_000;
     private static final double MOST_MILLILITRES = 1_000_000;
@@ -110,19 +113,26 @@ public final class AmountReader {
             KitchenNumber sum = low.plus(more.get().getValue());
             return readKnown(text, more.get().getKey(), sum, sum, expect);
         }
-        List<Unit> units = word.isEmpty() || word.equals("°") && expect == Expect.TEMPERATURE ? household.unitsOfBareNumber(expect) : words.meanings(word, expect);
-        List<Unit> allowed = units.stream().filter(unit -> expect.allows(unit.dimension())).toList();
+        List<Unit> units = word.isEmpty() || word.equals("°") && expect == Expect.TEMPERATURE
+                ? household.unitsOfBareNumber(expect)
+                : words.meanings(word, expect);
+        List<Unit> allowed =
+                units.stream().filter(unit -> expect.allows(unit.dimension())).toList();
         if (units.isEmpty()) {
             return refuse(text, "“%s” is not a unit known here".formatted(word), expect);
         }
         if (allowed.isEmpty()) {
-            return refuse(text, "“%s” measures %s, and this needs %s"
-                    .formatted(word, units.get(0).dimension().withArticle(), expect.dimensionWords()), expect);
+            return refuse(
+                    text,
+                    "“%s” measures %s, and this needs %s"
+                            .formatted(word, units.get(0).dimension().withArticle(), expect.dimensionWords()),
+                    expect);
         }
         return understand(text, word, low, high, allowed, expect);
     }
 
-    private Reading understand(String text, String word, KitchenNumber low, KitchenNumber high, List<Unit> units, Expect expect) {
+    private Reading understand(
+            String text, String word, KitchenNumber low, KitchenNumber high, List<Unit> units, Expect expect) {
         List<Understood> readings = new ArrayList<>();
         for (int i = 0; i < Math.max(low.values().size(), high.values().size()); i++) {
             double least = low.values().get(Math.min(i, low.values().size() - 1));
@@ -153,7 +163,8 @@ public final class AmountReader {
     }
 
     private static boolean isMoreThanAKitchenHolds(Quantity quantity) {
-        return quantity instanceof Mass mass && mass.grams() > MOST_GRAMS || quantity instanceof Volume volume && volume.millilitres() > MOST_MILLILITRES
+        return quantity instanceof Mass mass && mass.grams() > MOST_GRAMS
+                || quantity instanceof Volume volume && volume.millilitres() > MOST_MILLILITRES
                 || quantity instanceof Length length && length.millimetres() > MOST_MILLIMETRES;
     }
 
@@ -166,7 +177,9 @@ public final class AmountReader {
 
     /** Each reading restated so that typing it is clear. */
     private List<Understood> clearly(List<Understood> readings) {
-        return readings.stream().map(r -> new Understood(household.typed(r.amount()), r.amount(), r.echo())).toList();
+        return readings.stream()
+                .map(r -> new Understood(household.typed(r.amount()), r.amount(), r.echo()))
+                .toList();
     }
 
     private static NotUnderstood refuse(String text, String wrong, Expect expect) {

@@ -12,7 +12,8 @@ import java.util.regex.Pattern;
 final class BothReader {
 
     /** A comma parts two amounts only before a space, so that 0,25 l stays one number. */
-    private static final Pattern PARTED = Pattern.compile("^(.+?)(?:,\\s+|\\s*\\(\\s*(?:about |or )?|\\s+=\\s+|\\s+or\\s+|\\s*/\\s+)(\\S.*?)\\s*\\)?$");
+    private static final Pattern PARTED = Pattern.compile(
+            "^(.+?)(?:,\\s+|\\s*\\(\\s*(?:about |or )?|\\s+=\\s+|\\s+or\\s+|\\s*/\\s+)(\\S.*?)\\s*\\)?$");
 
     private final AmountReader reader;
 
@@ -46,6 +47,8 @@ final class BothReader {
         if (reading instanceof Understood understood) {
             return List.of(understood.amount());
         }
-        return reading instanceof Unsure unsure ? unsure.readings().stream().map(Understood::amount).toList() : List.of();
+        return reading instanceof Unsure unsure
+                ? unsure.readings().stream().map(Understood::amount).toList()
+                : List.of();
     }
 }

@@ -14,14 +14,15 @@ public final class Check {
      */
     public static double range(String field, double value, double least, double most, String unit) {
         if (!(value >= least && value <= most)) {
-            throw new IllegalArgumentException(
-                    "%s is %s %s; it must be between %s and %s %s"
-                            .formatted(field, plain(value), unit, plain(least), plain(most), unit));
+            throw new IllegalArgumentException("%s is %s %s; it must be between %s and %s %s"
+                    .formatted(field, plain(value), unit, plain(least), plain(most), unit));
         }
         return value;
     }
 
     private static String plain(double value) {
-        return Double.isFinite(value) ? BigDecimal.valueOf(value).stripTrailingZeros().toPlainString() : String.valueOf(value);
+        return Double.isFinite(value)
+                ? BigDecimal.valueOf(value).stripTrailingZeros().toPlainString()
+                : String.valueOf(value);
     }
 }

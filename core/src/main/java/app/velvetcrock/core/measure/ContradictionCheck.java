@@ -14,6 +14,7 @@ public final class ContradictionCheck {
 
     /** Fluid ounces that are the very volume typed, but for rounding. */
     private static final double SAME = 0.001;
+
     private static final double LARGEST_DIGIT_CHANGE = 1000;
     private static final int MOST_SLIPS = 4;
 
@@ -40,10 +41,14 @@ public final class ContradictionCheck {
 
     private List<Slip> slips(Both both, KnownDensity known) {
         List<Slip> slips = new ArrayList<>();
-        fluidForWeight(both.weight(), both.poured()).ifPresent(fluid -> slips.add(
-                new Slip("%s is %s exactly".formatted(words(fluid), words(both.volume())), both.volume())));
-        weightForFluid(both.volume()).filter(ounces -> known.fits(both.mass(), both.poured()) || isSame(((Mass) ounces.middle()).grams(), both.mass().grams()))
-                .ifPresent(ounces -> slips.add(new Slip("%s by weight is %s".formatted(household.typed(ounces), words(both.weight())), both.weight())));
+        fluidForWeight(both.weight(), both.poured())
+                .ifPresent(fluid -> slips.add(
+                        new Slip("%s is %s exactly".formatted(words(fluid), words(both.volume())), both.volume())));
+        weightForFluid(both.volume())
+                .filter(ounces -> known.fits(both.mass(), both.poured())
+                        || isSame(((Mass) ounces.middle()).grams(), both.mass().grams()))
+                .ifPresent(ounces -> slips.add(new Slip(
+                        "%s by weight is %s".formatted(household.typed(ounces), words(both.weight())), both.weight())));
         oneCupOff(slips, both, known);
         spoons(slips, both, known);
         digits(slips, both, known);
@@ -55,8 +60,13 @@ public final class ContradictionCheck {
         if (weight.unit().factor() != Unit.OUNCE.factor()) {
             return Optional.empty();
         }
-        Amount fluid = new Amount(weight.low(), weight.high(), Unit.ofVolume(household.cups().fluidOunce(), "fluid ounce", "fluid ounces"));
-        return isSame(((Volume) fluid.middle()).millilitres(), volume.millilitres()) ? Optional.of(fluid) : Optional.empty();
+        Amount fluid = new Amount(
+                weight.low(),
+                weight.high(),
+                Unit.ofVolume(household.cups().fluidOunce(), "fluid ounce", "fluid ounces"));
+        return isSame(((Volume) fluid.middle()).millilitres(), volume.millilitres())
+                ? Optional.of(fluid)
+                : Optional.empty();
     }
 
     private Optional<Amount> weightForFluid(Amount volume) {
@@ -66,7 +76,8 @@ public final class ContradictionCheck {
     }
 
     private void oneCupOff(List<Slip> slips, Both both, KnownDensity known) {
-        if (both.volume().unit().factor() != household.cups().cup().millilitres() || both.volume().isRange()) {
+        if (both.volume().unit().factor() != household.cups().cup().millilitres()
+                || both.volume().isRange()) {
             return;
         }
         for (int change : new int[] {-1, 1}) {
@@ -82,10 +93,13 @@ public final class ContradictionCheck {
         Unit tablespoon = Unit.ofVolume(household.cups().tablespoon(), "tbsp", "tbsp");
         Unit teaspoon = Unit.ofVolume(household.cups().teaspoon(), "tsp", "tsp");
         Unit typed = both.volume().unit();
-        Unit other = typed.factor() == tablespoon.factor() ? teaspoon : typed.factor() == teaspoon.factor() ? tablespoon : typed;
+        Unit other = typed.factor() == tablespoon.factor()
+                ? teaspoon
+                : typed.factor() == teaspoon.factor() ? tablespoon : typed;
         Amount changed = new Amount(both.volume().low(), both.volume().high(), other);
         if (other != typed && known.fits(both.mass(), (Volume) changed.middle())) {
-            slips.add(new Slip("tablespoon and teaspoon changed places: %s would agree".formatted(words(changed)), changed));
+            slips.add(new Slip(
+                    "tablespoon and teaspoon changed places: %s would agree".formatted(words(changed)), changed));
         }
     }
 
@@ -94,7 +108,8 @@ public final class ContradictionCheck {
         for (Amount weight : withOneDigitChanged(both.weight())) {
             Optional<Amount> fluid = fluidForWeight(weight, both.poured());
             if (fluid.isPresent()) {
-                slips.add(new Slip("one digit: %s is %s".formatted(words(fluid.get()), words(both.volume())), both.volume()));
+                slips.add(new Slip(
+                        "one digit: %s is %s".formatted(words(fluid.get()), words(both.volume())), both.volume()));
             } else if (known.fits((Mass) weight.middle(), both.poured())) {
                 slips.add(new Slip("one digit: %s would agree".formatted(words(weight)), weight));
             }

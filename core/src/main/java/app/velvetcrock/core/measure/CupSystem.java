@@ -22,7 +22,8 @@ public enum CupSystem {
     private final double pint;
     private final double quart;
 
-    CupSystem(String word, double cup, double fluidOunce, double tablespoon, double teaspoon, double pint, double quart) {
+    CupSystem(
+            String word, double cup, double fluidOunce, double tablespoon, double teaspoon, double pint, double quart) {
         this.word = word;
         this.cup = cup;
         this.fluidOunce = fluidOunce;

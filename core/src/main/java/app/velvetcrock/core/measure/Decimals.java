@@ -13,7 +13,8 @@ public final class Decimals {
 
     /** Rounds half up to at most {@code places} decimals: 7.0 → "7", 6.96 with one → "7", 6.94 → "6.9". */
     public static String upTo(double value, int places) {
-        BigDecimal rounded = BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP).stripTrailingZeros();
+        BigDecimal rounded =
+                BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP).stripTrailingZeros();
         return (rounded.signum() == 0 ? BigDecimal.ZERO : rounded).toPlainString();
     }
 

@@ -5,6 +5,7 @@ public record Density(double gramsPerMillilitre) {
 
     /** [E] Warm oil loses 0.00067 g/mL for each °C above 20 (craft: measures). */
     private static final double OIL_LOSS_PER_DEGREE = 0.00067;
+
     private static final double REFERENCE_CELSIUS = 20;
 
     public Density {

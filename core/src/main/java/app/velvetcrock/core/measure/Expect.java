@@ -33,6 +33,7 @@ public enum Expect {
     }
 
     String dimensionWords() {
-        return String.join(" or ", dimensions.stream().map(Dimension::withArticle).toList());
+        return String.join(
+                " or ", dimensions.stream().map(Dimension::withArticle).toList());
     }
 }

@@ -11,7 +11,8 @@ import java.util.List;
  */
 public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale scale) {
 
-    public static final HouseholdUnits METRIC = new HouseholdUnits(UnitSystem.METRIC, CupSystem.METRIC, TemperatureScale.CELSIUS);
+    public static final HouseholdUnits METRIC =
+            new HouseholdUnits(UnitSystem.METRIC, CupSystem.METRIC, TemperatureScale.CELSIUS);
 
     /** What a number without a unit may mean in a field: one unit, or several to ask about. */
     List<Unit> unitsOfBareNumber(Expect expect) {
@@ -36,7 +37,8 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
 
     /** Writes a volume that is an estimate: above 100 mL to the nearest 5. */
     public String aboutVolume(Volume volume) {
-        return volume(volume.millilitres() > 100 ? Volume.ofMillilitres(Math.round(volume.millilitres() / 5) * 5.0) : volume);
+        return volume(
+                volume.millilitres() > 100 ? Volume.ofMillilitres(Math.round(volume.millilitres() / 5) * 5.0) : volume);
     }
 
     /** Writes a weight that is an estimate: above 100 g to the nearest 5, above 10 to the nearest 1. */
@@ -47,8 +49,8 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
 
     /** Writes the two ends of an estimated range, rounded outward to 5 mL above 100 mL, else to 1. */
     public String outward(Volume low, Volume high) {
-        return volume(Volume.ofMillilitres(Math.floor(low.millilitres() / step(low)) * step(low)))
-                + " to " + volume(Volume.ofMillilitres(Math.ceil(high.millilitres() / step(high)) * step(high)));
+        return volume(Volume.ofMillilitres(Math.floor(low.millilitres() / step(low)) * step(low))) + " to "
+                + volume(Volume.ofMillilitres(Math.ceil(high.millilitres() / step(high)) * step(high)));
     }
 
     public String temperature(Temperature temperature) {
@@ -96,7 +98,9 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
             return Decimals.upTo(length.millimetres(), 1) + " mm";
         }
         TimeSpan time = (TimeSpan) middle;
-        return time.toDays() >= 1 ? Decimals.upTo(time.toDays(), 1) + (time.toDays() == 1 ? " day" : " days") : Decimals.upTo(time.minutes(), 0) + " min";
+        return time.toDays() >= 1
+                ? Decimals.upTo(time.toDays(), 1) + (time.toDays() == 1 ? " day" : " days")
+                : Decimals.upTo(time.minutes(), 0) + " min";
     }
 
     private static String metricMass(Mass mass) {
@@ -116,7 +120,9 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
 
     private static String usMass(Mass mass) {
         double ounces = mass.grams() / Unit.OUNCE.factor();
-        return ounces >= 16 ? Decimals.upTo(mass.grams() / Unit.POUND.factor(), 2) + " lb" : Decimals.upTo(ounces, ounces < 10 ? 2 : 1) + " oz";
+        return ounces >= 16
+                ? Decimals.upTo(mass.grams() / Unit.POUND.factor(), 2) + " lb"
+                : Decimals.upTo(ounces, ounces < 10 ? 2 : 1) + " oz";
     }
 
     private String usVolume(Volume volume) {

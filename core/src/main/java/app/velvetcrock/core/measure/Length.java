@@ -6,7 +6,6 @@ public record Length(double millimetres) implements Quantity {
     /** Finite, and far above what a kitchen holds, so that sums over anything in a kitchen stay within it; what is typed is held to less. */
     private static final double MOST = 1e12;
 
-
     public Length {
         Check.range("length", millimetres, 0, MOST, "mm");
     }

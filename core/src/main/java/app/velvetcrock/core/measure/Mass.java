@@ -6,7 +6,6 @@ public record Mass(double grams) implements Quantity, Comparable<Mass> {
     /** Finite, and far above what a kitchen holds, so that sums over anything in a kitchen stay within it; what is typed is held to less. */
     private static final double MOST = 1e12;
 
-
     public static final Mass ZERO = new Mass(0);
     private static final double MILLIGRAMS_PER_GRAM = 1000;
 

@@ -14,7 +14,11 @@ public final class ShareReader {
         String text = KitchenNumber.plain(typed).strip();
         boolean percent = text.endsWith("%");
         String plain = percent ? text.substring(0, text.length() - 1).strip() : text;
-        return KitchenNumber.startOf(plain).filter(number -> number.length() == plain.length() && number.values().size() == 1)
-                .map(number -> percent ? number.values().get(0) / PERCENT : number.values().get(0));
+        return KitchenNumber.startOf(plain)
+                .filter(number ->
+                        number.length() == plain.length() && number.values().size() == 1)
+                .map(number -> percent
+                        ? number.values().get(0) / PERCENT
+                        : number.values().get(0));
     }
 }

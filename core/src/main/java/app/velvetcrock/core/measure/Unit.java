@@ -16,18 +16,21 @@ public record Unit(Dimension dimension, double factor, double offset, String one
     static final Unit OUNCE = of(Dimension.MASS, 28.3495, "oz");
     /** [S] NIST SP 811. */
     static final Unit POUND = of(Dimension.MASS, 453.592, "lb");
+
     static final Unit MILLILITRE = of(Dimension.VOLUME, 1, "mL");
     static final Unit CENTILITRE = of(Dimension.VOLUME, 10, "cL");
     static final Unit DECILITRE = of(Dimension.VOLUME, 100, "dL");
     static final Unit LITRE = of(Dimension.VOLUME, 1000, "L");
     /** 20 to the mL by convention; real bottles give 10 to 50. */
     static final Unit DROP = new Unit(Dimension.VOLUME, 0.05, 0, "drop", "drops");
+
     static final Unit CELSIUS = of(Dimension.TEMPERATURE, 1, "°C");
     static final Unit FAHRENHEIT = new Unit(Dimension.TEMPERATURE, 1 / 1.8, 32, "°F", "°F");
     static final Unit MILLIMETRE = of(Dimension.LENGTH, 1, "mm");
     static final Unit CENTIMETRE = of(Dimension.LENGTH, 10, "cm");
     /** [S] NIST SP 811. */
     static final Unit INCH = new Unit(Dimension.LENGTH, 25.4, 0, "inch", "inches");
+
     static final Unit MINUTE = of(Dimension.TIME, 1, "min");
     static final Unit HOUR = of(Dimension.TIME, 60, "h");
     static final Unit DAY = new Unit(Dimension.TIME, 1440, 0, "day", "days");

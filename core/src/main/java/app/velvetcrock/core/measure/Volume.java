@@ -6,7 +6,6 @@ public record Volume(double millilitres) implements Quantity, Comparable<Volume>
     /** Finite, and far above what a kitchen holds, so that sums over anything in a kitchen stay within it; what is typed is held to less. */
     private static final double MOST = 1e12;
 
-
     public static final Volume ZERO = new Volume(0);
     private static final double MICROLITRES_PER_MILLILITRE = 1000;
 

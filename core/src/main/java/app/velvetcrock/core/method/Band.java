@@ -7,7 +7,8 @@ public record Band(Temperature low, Temperature high) {
 
     public Band {
         if (low.compareTo(high) >= 0) {
-            throw new IllegalArgumentException("band runs from %s to %s °C; the lower end comes first".formatted(low.celsius(), high.celsius()));
+            throw new IllegalArgumentException(
+                    "band runs from %s to %s °C; the lower end comes first".formatted(low.celsius(), high.celsius()));
         }
     }
 

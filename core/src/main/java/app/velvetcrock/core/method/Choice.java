@@ -13,11 +13,32 @@ public record Choice(Method method, Fitness fitness, int rank) {
 
     /** [E] What a newcomer does best with, all else alike: little to go wrong, little to watch. */
     private static final Map<String, Integer> EASE = Map.of(
-            "cold-dark", 6, "slow-warm", 5, "heat-rest", 4, "fresh-low", 6, "juicy-pan", 3, "water-bath", 3, "sun-window", 3, "quick-bath", 2, "spirit-first", 2, "oven", 0);
+            "cold-dark",
+            6,
+            "slow-warm",
+            5,
+            "heat-rest",
+            4,
+            "fresh-low",
+            6,
+            "juicy-pan",
+            3,
+            "water-bath",
+            3,
+            "sun-window",
+            3,
+            "quick-bath",
+            2,
+            "spirit-first",
+            2,
+            "oven",
+            0);
+
     private static final int SUITS = 3;
 
     /** [E] How much kit that is owned, or is not, weighs against the rest. */
     private static final int OWNED = 1;
+
     private static final int NOT_OWNED = -2;
 
     /** Every shipped method, those that can be used first, the fittest of them first. */
@@ -29,7 +50,8 @@ public record Choice(Method method, Fitness fitness, int rank) {
     public static List<Choice> ranked(Situation situation, List<Method> methods) {
         return methods.stream()
                 .map(method -> new Choice(method, Fitness.of(method, situation), rank(method, situation)))
-                .sorted(Comparator.comparing((Choice choice) -> !choice.fitness.isAllowed()).thenComparing(choice -> -choice.rank))
+                .sorted(Comparator.comparing((Choice choice) -> !choice.fitness.isAllowed())
+                        .thenComparing(choice -> -choice.rank))
                 .toList();
     }
 

@@ -43,13 +43,20 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
     }
 
     public static Fitness of(Method method, Situation situation) {
-        return new Fitness(Refusals.of(method, situation).stream().map(refusal -> new Reason(refusal.fact(), refusal.change(), refusal.overridable())).toList(), advice(method, situation));
+        return new Fitness(
+                Refusals.of(method, situation).stream()
+                        .map(refusal -> new Reason(refusal.fact(), refusal.change(), refusal.overridable()))
+                        .toList(),
+                advice(method, situation));
     }
 
     private static List<String> advice(Method method, Situation situation) {
         List<String> advice = new ArrayList<>(chemistry(method, situation));
-        if (method.isHeated() && situation.isFragile() && method.hottest().high().compareTo(FRAGILE_MOST) > 0) {
-            advice.add("%s is fragile: keep it under %s °C".formatted(situation.carrier().common(), Decimals.upTo(FRAGILE_MOST.celsius(), 0)));
+        if (method.isHeated()
+                && situation.isFragile()
+                && method.hottest().high().compareTo(FRAGILE_MOST) > 0) {
+            advice.add("%s is fragile: keep it under %s °C"
+                    .formatted(situation.carrier().common(), Decimals.upTo(FRAGILE_MOST.celsius(), 0)));
         }
         if (method.isInLight()) {
             advice.add("light costs a fifth of its life; a paper sleeve keeps the sun's warmth without it");
@@ -59,14 +66,24 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
         } else if (situation.wettest() == Moisture.WILTED) {
             advice.add("wilted herb: under cloth, looked at daily, settled and decanted");
         } else if (situation.wettest() == Moisture.FRESH) {
-            advice.add(method.is(Method.SUN_WINDOW) ? "fresh in the sun under cloth: an old way and an advanced choice" : "under cloth until no bubbles rise and the herb is crisp; settle a day, decant");
+            advice.add(
+                    method.is(Method.SUN_WINDOW)
+                            ? "fresh in the sun under cloth: an old way and an advanced choice"
+                            : "under cloth until no bubbles rise and the herb is crisp; settle a day, decant");
         }
         if (method.is(Method.SPIRIT_FIRST)) {
             advice.add("no flame, no gas hob, no closed oven: its vapour burns. Open the window");
-            situation.spirit().filter(strength -> strength.percent() >= Refusals.WATERY_SPIRIT && strength.percent() < Refusals.GOOD_SPIRIT)
+            situation
+                    .spirit()
+                    .filter(strength ->
+                            strength.percent() >= Refusals.WATERY_SPIRIT && strength.percent() < Refusals.GOOD_SPIRIT)
                     .ifPresent(strength -> advice.add("spirit of 75 % or more brings less water"));
-            situation.spirit().filter(strength -> strength.percent() < Refusals.WATERY_SPIRIT).ifPresent(strength ->
-                    advice.add("%s %% spirit brings much water: finish it warm and open, then settle and decant".formatted(Decimals.upTo(strength.percent(), 0))));
+            situation
+                    .spirit()
+                    .filter(strength -> strength.percent() < Refusals.WATERY_SPIRIT)
+                    .ifPresent(strength ->
+                            advice.add("%s %% spirit brings much water: finish it warm and open, then settle and decant"
+                                    .formatted(Decimals.upTo(strength.percent(), 0))));
         }
         kit(method, situation).ifPresent(advice::add);
         return advice;
@@ -79,20 +96,31 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
         if (kit.isEmpty() || sources.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(sources.stream().filter(kit::contains).findFirst().map(source -> "%s is in your kit".formatted(source.word()))
-                .orElseGet(() -> "it wants %s, and none is in your kit".formatted(sources.stream().map(Source::word).collect(Collectors.joining(" or ")))));
+        return Optional.of(sources.stream()
+                .filter(kit::contains)
+                .findFirst()
+                .map(source -> "%s is in your kit".formatted(source.word()))
+                .orElseGet(() -> "it wants %s, and none is in your kit"
+                        .formatted(sources.stream().map(Source::word).collect(Collectors.joining(" or ")))));
     }
 
     private static List<String> chemistry(Method method, Situation situation) {
         List<String> advice = new ArrayList<>();
         if (situation.is("resinous")) {
-            advice.add(situation.named("resinous") + (method.isHeated() ? " resinous: heat suits it" : " resinous: heat draws more from it than a cold jar"));
+            advice.add(situation.named("resinous")
+                    + (method.isHeated()
+                            ? " resinous: heat suits it"
+                            : " resinous: heat draws more from it than a cold jar"));
         }
         if (situation.is("aromatic")) {
-            advice.add(situation.named("aromatic") + (method.isHeated() ? " aromatic: heat drives scent off; stay at the low end" : " aromatic: cold keeps its scent"));
+            advice.add(situation.named("aromatic")
+                    + (method.isHeated()
+                            ? " aromatic: heat drives scent off; stay at the low end"
+                            : " aromatic: cold keeps its scent"));
         }
         if (situation.is("poor-in-oil")) {
-            advice.add(situation.named("poor-in-oil") + " of the kind that gives oil little: what it is used for stays in the herb");
+            advice.add(situation.named("poor-in-oil")
+                    + " of the kind that gives oil little: what it is used for stays in the herb");
         }
         return advice;
     }

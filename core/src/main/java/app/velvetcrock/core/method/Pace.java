@@ -10,7 +10,12 @@ public enum Pace {
     DAYS("day", "days") {
         @Override
         public Instant after(Instant start, int count, ZoneId zone) {
-            return start.atZone(zone).toLocalDate().plusDays(count).atTime(MORNING).atZone(zone).toInstant();
+            return start.atZone(zone)
+                    .toLocalDate()
+                    .plusDays(count)
+                    .atTime(MORNING)
+                    .atZone(zone)
+                    .toInstant();
         }
     },
     HOURS("hour", "hours") {
@@ -28,7 +33,9 @@ public enum Pace {
         /** Whole hours from two on are said in hours. */
         @Override
         public String words(long count) {
-            return count >= 2 * MINUTES_PER_HOUR && count % MINUTES_PER_HOUR == 0 ? HOURS.words(count / MINUTES_PER_HOUR) : super.words(count);
+            return count >= 2 * MINUTES_PER_HOUR && count % MINUTES_PER_HOUR == 0
+                    ? HOURS.words(count / MINUTES_PER_HOUR)
+                    : super.words(count);
         }
     };
 
@@ -68,7 +75,9 @@ public enum Pace {
         return switch (this) {
             case DAYS -> count + " d";
             case HOURS -> count + " h";
-            case MINUTES -> count >= 2 * MINUTES_PER_HOUR && count % MINUTES_PER_HOUR == 0 ? HOURS.brief(count / MINUTES_PER_HOUR) : count + " min";
+            case MINUTES -> count >= 2 * MINUTES_PER_HOUR && count % MINUTES_PER_HOUR == 0
+                    ? HOURS.brief(count / MINUTES_PER_HOUR)
+                    : count + " min";
         };
     }
 

@@ -12,7 +12,8 @@ import java.util.function.UnaryOperator;
  * @param instead the method that helps; absent where the change allows this one
  * @param overridable true where somebody may go on for a reason of their own, in writing (craft: water)
  */
-record Refusal(String fact, String change, UnaryOperator<Situation> allow, Optional<Method> instead, boolean overridable) {
+record Refusal(
+        String fact, String change, UnaryOperator<Situation> allow, Optional<Method> instead, boolean overridable) {
 
     static Refusal of(String fact, String change, UnaryOperator<Situation> allow) {
         return new Refusal(fact, change, allow, Optional.empty(), false);

@@ -46,7 +46,13 @@ public record Situation(List<Ingredient> herbs, CarrierKind carrier, Use use, Me
 
     /** The same with herbs in one state taken in another. */
     Situation taken(Moisture from, Moisture to) {
-        return new Situation(herbs.stream().map(herb -> herb.moisture() == from ? herb.in(to) : herb).toList(), carrier, use, means);
+        return new Situation(
+                herbs.stream()
+                        .map(herb -> herb.moisture() == from ? herb.in(to) : herb)
+                        .toList(),
+                carrier,
+                use,
+                means);
     }
 
     Situation with(CarrierKind other) {
@@ -63,7 +69,15 @@ public record Situation(List<Ingredient> herbs, CarrierKind carrier, Use use, Me
 
     /** The same with an oil that pours everywhere. */
     Situation withLiquidOil() {
-        return with(new CarrierKind(carrier.key(), carrier.common(), carrier.density(), carrier.densityIsEstimate(), carrier.monthsOpened(), Optional.empty(), carrier.tint(), carrier.traits()));
+        return with(new CarrierKind(
+                carrier.key(),
+                carrier.common(),
+                carrier.density(),
+                carrier.densityIsEstimate(),
+                carrier.monthsOpened(),
+                Optional.empty(),
+                carrier.tint(),
+                carrier.traits()));
     }
 
     /** The same with an oil that bears heat. */
@@ -91,8 +105,15 @@ public record Situation(List<Ingredient> herbs, CarrierKind carrier, Use use, Me
 
     /** Names those of its herbs that a sentence is about, with its verb: "Yarrow is", "Yarrow and nettle are". */
     String named(Predicate<Ingredient> which) {
-        List<String> names = herbs.stream().filter(which).map(herb -> herb.kind().common()).distinct().toList();
-        return names.size() == 1 ? names.get(0) + " is" : names.stream().limit(names.size() - 1L).collect(Collectors.joining(", ")) + " and " + names.get(names.size() - 1) + " are";
+        List<String> names = herbs.stream()
+                .filter(which)
+                .map(herb -> herb.kind().common())
+                .distinct()
+                .toList();
+        return names.size() == 1
+                ? names.get(0) + " is"
+                : names.stream().limit(names.size() - 1L).collect(Collectors.joining(", ")) + " and "
+                        + names.get(names.size() - 1) + " are";
     }
 
     String named(String trait) {

@@ -17,8 +17,18 @@ import java.util.Set;
  * @param ceiling what heat must not pass; absent where nothing is heated
  */
 public record Stage(
-        String key, String name, Pace pace, int least, int usual, int most, Band band, Optional<Temperature> ceiling, boolean inLight,
-        boolean vented, boolean attended, List<Tending> tendings) {
+        String key,
+        String name,
+        Pace pace,
+        int least,
+        int usual,
+        int most,
+        Band band,
+        Optional<Temperature> ceiling,
+        boolean inLight,
+        boolean vented,
+        boolean attended,
+        List<Tending> tendings) {
 
     public Stage {
         Check.range("usual length", usual, least, most, pace.many());
@@ -46,7 +56,8 @@ public record Stage(
 
     /** The highest its ceiling, or its band where there is none, may be put. */
     public Temperature mostHeat() {
-        return Temperature.ofCelsius(ceiling.map(t -> Math.min(HOTTEST, t.celsius() + CEILING_SLACK)).orElse(MOST_STANDING));
+        return Temperature.ofCelsius(
+                ceiling.map(t -> Math.min(HOTTEST, t.celsius() + CEILING_SLACK)).orElse(MOST_STANDING));
     }
 
     /**
@@ -55,22 +66,38 @@ public record Stage(
      * @throws IllegalArgumentException where they lie outside what this stage may be put to
      */
     public Stage at(Band other, Optional<Temperature> limit) {
-        Check.range("band", other.low().celsius(), leastBand().celsius(), mostHeat().celsius(), "°C");
+        Check.range(
+                "band", other.low().celsius(), leastBand().celsius(), mostHeat().celsius(), "°C");
         double top = limit.map(Temperature::celsius).orElse(mostHeat().celsius());
         Check.range("band", other.high().celsius(), leastBand().celsius(), top, "°C");
-        limit.ifPresent(t -> Check.range("ceiling", t.celsius(), leastBand().celsius(), mostHeat().celsius(), "°C"));
+        limit.ifPresent(t -> Check.range(
+                "ceiling", t.celsius(), leastBand().celsius(), mostHeat().celsius(), "°C"));
         return new Stage(key, name, pace, least, usual, most, other, limit, inLight, vented, attended, tendings);
     }
 
     /** The same stage for other lengths of time. */
     public Stage lasting(int shortest, int usually, int longest) {
-        return new Stage(key, name, pace, shortest, usually, longest, band, ceiling, inLight, vented, attended, tendings);
+        return new Stage(
+                key, name, pace, shortest, usually, longest, band, ceiling, inLight, vented, attended, tendings);
     }
 
     /** The same stage with one of its tendings done to another rhythm. */
     public Stage tended(Tending other) {
-        return new Stage(key, name, pace, least, usual, most, band, ceiling, inLight, vented, attended,
-                tendings.stream().map(tending -> tending.kind() == other.kind() ? other : tending).toList());
+        return new Stage(
+                key,
+                name,
+                pace,
+                least,
+                usual,
+                most,
+                band,
+                ceiling,
+                inLight,
+                vented,
+                attended,
+                tendings.stream()
+                        .map(tending -> tending.kind() == other.kind() ? other : tending)
+                        .toList());
     }
 
     /** Oven and pan, which are hot by their nature and scorch only above 120 °C, wherever their ceiling was put (craft: heat). */

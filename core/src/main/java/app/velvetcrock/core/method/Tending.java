@@ -18,8 +18,9 @@ public record Tending(Kind kind, int everyAtFirst, int first, int everyAfter) {
 
     public Tending {
         if (everyAtFirst < 1 || everyAfter < 1 || first % everyAtFirst != 0) {
-            throw new IllegalArgumentException("tending every %d up to %d, then every %d: steps are 1 or more and the first ones end evenly"
-                    .formatted(everyAtFirst, first, everyAfter));
+            throw new IllegalArgumentException(
+                    "tending every %d up to %d, then every %d: steps are 1 or more and the first ones end evenly"
+                            .formatted(everyAtFirst, first, everyAfter));
         }
     }
 

@@ -21,15 +21,38 @@ public final class Variants {
     private static final Band FOR_SCENT = Band.ofCelsius(38, 45);
 
     /** Blended in bursts until warm under the hand: 5 to 20 minutes [E: band and length]. */
-    private static final Stage BLEND = new Stage("blend", "in the blender, in bursts, lid vent open", Pace.MINUTES, 5, 10, 20, Band.ofCelsius(30, 43),
-            Optional.of(Temperature.ofCelsius(50)), false, true, true, List.of());
+    private static final Stage BLEND = new Stage(
+            "blend",
+            "in the blender, in bursts, lid vent open",
+            Pace.MINUTES,
+            5,
+            10,
+            20,
+            Band.ofCelsius(30, 43),
+            Optional.of(Temperature.ofCelsius(50)),
+            false,
+            true,
+            true,
+            List.of());
 
     /** A warm window for seven days, loosened and shaken three times a day [E: the band of a window sill]. */
-    private static final Stage WINDOW = new Stage(WINDOW_STAGE, "in the warm window, loosened and shaken three times a day", Pace.DAYS, 7, 7, 14, Band.ofCelsius(18, 30),
-            Optional.empty(), true, true, false, List.of(new Tending(Tending.Kind.SHAKE, 1, 7, 1), new Tending(Tending.Kind.LOOK, 1, 7, 7)));
+    private static final Stage WINDOW = new Stage(
+            WINDOW_STAGE,
+            "in the warm window, loosened and shaken three times a day",
+            Pace.DAYS,
+            7,
+            7,
+            14,
+            Band.ofCelsius(18, 30),
+            Optional.empty(),
+            true,
+            true,
+            false,
+            List.of(new Tending(Tending.Kind.SHAKE, 1, 7, 1), new Tending(Tending.Kind.LOOK, 1, 7, 7)));
 
     /** The hot pan for food: no standing afterwards, since it must be cold within two hours (craft: keeping, food). */
-    public static final Method FOOD_PAN = Method.JUICY_PAN.variant("food", Method.JUICY_PAN.name() + ", for food", List.of(Method.JUICY_PAN.first()));
+    public static final Method FOOD_PAN =
+            Method.JUICY_PAN.variant("food", Method.JUICY_PAN.name() + ", for food", List.of(Method.JUICY_PAN.first()));
 
     private Variants() {}
 
@@ -44,9 +67,15 @@ public final class Variants {
     /** The shipped forms of a shipped method; none for those that have only the one. */
     public static List<Method> of(Method method) {
         List<Method> forms = new ArrayList<>();
-        if (method.isHeated() && !method.equals(Method.OVEN) && !method.equals(Method.JUICY_PAN) && !method.equals(Method.FRESH_LOW_HEAT)) {
+        if (method.isHeated()
+                && !method.equals(Method.OVEN)
+                && !method.equals(Method.JUICY_PAN)
+                && !method.equals(Method.FRESH_LOW_HEAT)) {
             forms.add(method.variant("gentle", method.name() + ", gentle", heated(method, Variants::gentle)));
-            forms.add(method.variant("scent", method.name() + ", for scent", heated(method, stage -> stage.at(FOR_SCENT, stage.ceiling()))));
+            forms.add(method.variant(
+                    "scent",
+                    method.name() + ", for scent",
+                    heated(method, stage -> stage.at(FOR_SCENT, stage.ceiling()))));
         }
         if (method.equals(Method.SPIRIT_FIRST)) {
             forms.add(method.variant("blend", method.name() + ", blended", List.of(method.first(), BLEND)));
@@ -56,11 +85,14 @@ public final class Variants {
     }
 
     private static List<Stage> heated(Method method, UnaryOperator<Stage> change) {
-        return method.stages().stream().map(stage -> stage.isHeated() ? change.apply(stage) : stage).toList();
+        return method.stages().stream()
+                .map(stage -> stage.isHeated() ? change.apply(stage) : stage)
+                .toList();
     }
 
     private static Stage gentle(Stage stage) {
-        return stage.at(GENTLE, Optional.of(GENTLE_CEILING)).lasting(longer(stage.least()), longer(stage.usual()), longer(stage.most()));
+        return stage.at(GENTLE, Optional.of(GENTLE_CEILING))
+                .lasting(longer(stage.least()), longer(stage.usual()), longer(stage.most()));
     }
 
     private static int longer(int length) {

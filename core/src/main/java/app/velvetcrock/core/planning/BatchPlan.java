@@ -48,19 +48,33 @@ public record BatchPlan(
     }
 
     /** What the charge was found to be, kept so that a later release does not redraw an old jar. */
-    public record Found(Cover cover, boolean fits, double airShare, Levels levels, Schools schools, Working coverWorking, Working roomWorking) {
+    public record Found(
+            Cover cover,
+            boolean fits,
+            double airShare,
+            Levels levels,
+            Schools schools,
+            Working coverWorking,
+            Working roomWorking) {
 
         static Found of(Charge charge, Schools schools) {
             return new Found(
-                    charge.cover(), charge.fits(), charge.airShare(), Levels.of(charge), schools,
-                    ChargeWorking.ofCover(charge), ChargeWorking.ofRoom(charge));
+                    charge.cover(),
+                    charge.fits(),
+                    charge.airShare(),
+                    Levels.of(charge),
+                    schools,
+                    ChargeWorking.ofCover(charge),
+                    ChargeWorking.ofRoom(charge));
         }
     }
 
     /** The water it brings, before any heating. */
     public WaterBudget water() {
         List<WaterBudget.Wet> wet = request.herbs().stream()
-                .map(herb -> new WaterBudget.Wet(herb.mass(), WaterContent.of(herb.texture().part(), herb.cut(), herb.moisture()))).toList();
+                .map(herb -> new WaterBudget.Wet(
+                        herb.mass(), WaterContent.of(herb.texture().part(), herb.cut(), herb.moisture())))
+                .toList();
         return WaterBudget.of(wet, moistening().map(Moistening::water).orElse(Mass.ZERO), oilMass);
     }
 
@@ -68,14 +82,19 @@ public record BatchPlan(
     public Optional<Moistening> moistening() {
         Circumstances how = request.circumstances();
         return how.method().is(Method.SPIRIT_FIRST)
-                ? how.means().spirit().map(strength -> Moistening.of(charge.herbs().mass(), strength, how.dosing()))
+                ? how.means()
+                        .spirit()
+                        .map(strength -> Moistening.of(charge.herbs().mass(), strength, how.dosing()))
                 : Optional.empty();
     }
 
     /** The ratio of an oil infused twice: mL of oil to a gram of all its herb, the first and this; absent for plain oil. */
     public Optional<Double> doubleRatio() {
-        return request.carrier().first().map(first ->
-                charge.oil().millilitres() / (charge.herbs().mass().grams() + first.gramsPerMillilitre() * charge.oil().millilitres()));
+        return request.carrier()
+                .first()
+                .map(first -> charge.oil().millilitres()
+                        / (charge.herbs().mass().grams()
+                                + first.gramsPerMillilitre() * charge.oil().millilitres()));
     }
 
     /** Tells whether it is food of anything moist: cold within two hours, used within four days, never passed on. */
@@ -91,7 +110,9 @@ public record BatchPlan(
 
     /** Tells whether nothing stands against starting it, or only what somebody has overridden in writing. */
     public boolean canStart() {
-        return found.cover().isEnough() && found.fits() && (fitness.isAllowed() || mark().isPresent())
+        return found.cover().isEnough()
+                && found.fits()
+                && (fitness.isAllowed() || mark().isPresent())
                 && cautions.stream().noneMatch(caution -> caution.level() == Level.REFUSE);
     }
 }

@@ -16,7 +16,8 @@ import java.util.stream.Stream;
  * @param peak hottest reading, where heat was read
  * @param toppedUp bottles that more oil was poured from
  */
-public record Finish(LocalDate strained, Storage storage, Aftermath after, Optional<Temperature> peak, List<Bottle> toppedUp) {
+public record Finish(
+        LocalDate strained, Storage storage, Aftermath after, Optional<Temperature> peak, List<Bottle> toppedUp) {
 
     public Finish {
         toppedUp = List.copyOf(toppedUp);
@@ -33,6 +34,7 @@ public record Finish(LocalDate strained, Storage storage, Aftermath after, Optio
     Bottle shortestBottle(PlanRequest request) {
         LocalDate poured = request.circumstances().start();
         return Stream.concat(Stream.of(request.carrier().bottle()), toppedUp.stream())
-                .min(Comparator.comparing(bottle -> bottle.end(poured))).orElseThrow();
+                .min(Comparator.comparing(bottle -> bottle.end(poured)))
+                .orElseThrow();
     }
 }

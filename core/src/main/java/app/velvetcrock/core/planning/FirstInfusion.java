@@ -12,7 +12,8 @@ import java.util.Set;
  * @param hot true when it was heated to 70 °C or more
  * @param traits what cautions hang on, of its herbs
  */
-public record FirstInfusion(String name, double gramsPerMillilitre, Moisture moisture, boolean hot, Set<String> traits) {
+public record FirstInfusion(
+        String name, double gramsPerMillilitre, Moisture moisture, boolean hot, Set<String> traits) {
 
     public FirstInfusion {
         traits = Set.copyOf(traits);

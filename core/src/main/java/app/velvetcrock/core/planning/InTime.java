@@ -19,13 +19,17 @@ import java.util.Optional;
  * @param spoils true where its heat would come in so many sessions that wet herb turns
  * @param latest its timetable begun as late as still makes it; empty where it cannot be made
  */
-public record InTime(Instant now, Instant need, Optional<Timetable> soonest, Optional<Timetable> latest, boolean spoils) {
+public record InTime(
+        Instant now, Instant need, Optional<Timetable> soonest, Optional<Timetable> latest, boolean spoils) {
 
     /** Works both out. */
     public static InTime of(List<Step> steps, Instant now, Instant need, HomeHours hours) {
         Optional<Timetable> soonest = Scheduler.sound(steps, now, hours, Map.of());
         Optional<Timetable> latest = Scheduler.soundBackward(steps, now, need, hours);
-        boolean spoils = latest.or(() -> soonest).flatMap(timetable -> WetHerb.of(timetable, hours.warmUp())).filter(WetHerb::isTooLong).isPresent();
+        boolean spoils = latest.or(() -> soonest)
+                .flatMap(timetable -> WetHerb.of(timetable, hours.warmUp()))
+                .filter(WetHerb::isTooLong)
+                .isPresent();
         return new InTime(now, need, soonest, latest, spoils);
     }
 
@@ -36,11 +40,13 @@ public record InTime(Instant now, Instant need, Optional<Timetable> soonest, Opt
 
     /** How long one may still put off beginning; empty where it cannot be made. */
     public Optional<Duration> slack() {
-        return latest.map(timetable -> Duration.between(soonest.orElse(timetable).start(), timetable.start()));
+        return latest.map(
+                timetable -> Duration.between(soonest.orElse(timetable).start(), timetable.start()));
     }
 
     /** By how much it would be late when begun now; empty where it is not. */
     public Optional<Duration> late() {
-        return soonest.map(timetable -> Duration.between(need, timetable.end())).filter(late -> !late.isNegative() && !late.isZero());
+        return soonest.map(timetable -> Duration.between(need, timetable.end()))
+                .filter(late -> !late.isNegative() && !late.isZero());
     }
 }

@@ -26,8 +26,19 @@ import java.util.Objects;
  * @param notes what was to be changed next time, the newest first
  */
 public record PlanRecipe(
-        String title, List<Herb> herbs, String carrier, String carrierName, double oilMillilitres, Method method, List<Integer> lengths, Use use, Pressing pressing, Storage storage,
-        double spiritPerGram, double spiritPercent, List<String> notes) {
+        String title,
+        List<Herb> herbs,
+        String carrier,
+        String carrierName,
+        double oilMillilitres,
+        Method method,
+        List<Integer> lengths,
+        Use use,
+        Pressing pressing,
+        Storage storage,
+        double spiritPerGram,
+        double spiritPercent,
+        List<String> notes) {
 
     public static final double LEAST_FACTOR = 0.1;
     public static final double MOST_FACTOR = 50;
@@ -38,31 +49,78 @@ public record PlanRecipe(
         lengths = List.copyOf(lengths);
         notes = List.copyOf(notes);
         if (herbs.isEmpty() || lengths.size() != method.stages().size()) {
-            throw new IllegalArgumentException("a recipe has a herb and a length for every stage; this has %d herbs and %d lengths for %d stages".formatted(herbs.size(), lengths.size(), method.stages().size()));
+            throw new IllegalArgumentException(
+                    "a recipe has a herb and a length for every stage; this has %d herbs and %d lengths for %d stages"
+                            .formatted(
+                                    herbs.size(),
+                                    lengths.size(),
+                                    method.stages().size()));
         }
     }
 
     /** One herb of it: its key in the catalogue, and its names for whoever does not have it. */
-    public record Herb(String key, String name, String botanical, Part part, Cut cut, Moisture moisture, double grams) {}
+    public record Herb(
+            String key, String name, String botanical, Part part, Cut cut, Moisture moisture, double grams) {}
 
     /** What of a plan is kept. */
     public static PlanRecipe of(String title, BatchPlan plan, List<String> notes) {
         PlanRequest request = plan.request();
         PlanRequest.Circumstances how = request.circumstances();
         boolean spirit = plan.moistening().isPresent();
-        return new PlanRecipe(title,
-                request.herbs().stream().map(herb -> new Herb(herb.kind().key(), herb.kind().common(), herb.kind().botanical(), herb.texture().part(), herb.cut(), herb.moisture(), herb.mass().grams())).toList(),
-                request.carrier().kind().key(), request.carrier().kind().common(), plan.charge().oil().millilitres(), how.method(), how.lengths(), how.use(), how.pressing(), how.storage(),
-                spirit ? how.dosing().perGram() : 0, spirit ? plan.moistening().orElseThrow().strength().percent() : 0, notes);
+        return new PlanRecipe(
+                title,
+                request.herbs().stream()
+                        .map(herb -> new Herb(
+                                herb.kind().key(),
+                                herb.kind().common(),
+                                herb.kind().botanical(),
+                                herb.texture().part(),
+                                herb.cut(),
+                                herb.moisture(),
+                                herb.mass().grams()))
+                        .toList(),
+                request.carrier().kind().key(),
+                request.carrier().kind().common(),
+                plan.charge().oil().millilitres(),
+                how.method(),
+                how.lengths(),
+                how.use(),
+                how.pressing(),
+                how.storage(),
+                spirit ? how.dosing().perGram() : 0,
+                spirit ? plan.moistening().orElseThrow().strength().percent() : 0,
+                notes);
     }
 
     /** The same for so many times as much; times and temperatures stay. */
     public PlanRecipe times(double factor) {
         if (!(factor >= LEAST_FACTOR && factor <= MOST_FACTOR)) {
-            throw new IllegalArgumentException("factor is %s; it must be between %s and %s".formatted(factor, LEAST_FACTOR, MOST_FACTOR));
+            throw new IllegalArgumentException(
+                    "factor is %s; it must be between %s and %s".formatted(factor, LEAST_FACTOR, MOST_FACTOR));
         }
-        return new PlanRecipe(title, herbs.stream().map(herb -> new Herb(herb.key, herb.name, herb.botanical, herb.part, herb.cut, herb.moisture, herb.grams * factor)).toList(),
-                carrier, carrierName, oilMillilitres * factor, method, lengths, use, pressing, storage, spiritPerGram, spiritPercent, notes);
+        return new PlanRecipe(
+                title,
+                herbs.stream()
+                        .map(herb -> new Herb(
+                                herb.key,
+                                herb.name,
+                                herb.botanical,
+                                herb.part,
+                                herb.cut,
+                                herb.moisture,
+                                herb.grams * factor))
+                        .toList(),
+                carrier,
+                carrierName,
+                oilMillilitres * factor,
+                method,
+                lengths,
+                use,
+                pressing,
+                storage,
+                spiritPerGram,
+                spiritPercent,
+                notes);
     }
 
     /**
@@ -81,7 +139,10 @@ public record PlanRecipe(
 
     /** How many times this fills a jar to its air, since oil and the herb's own volume grow together; rounded down to a hundredth. */
     public double fills(Vessel jar) {
-        double herb = herbs.stream().mapToDouble(one -> HerbPortion.displacement(Mass.ofGrams(one.grams), one.moisture).millilitres()).sum();
+        double herb = herbs.stream()
+                .mapToDouble(one -> HerbPortion.displacement(Mass.ofGrams(one.grams), one.moisture)
+                        .millilitres())
+                .sum();
         double whole = jar.capacity().millilitres() * (1 - method.headspace()) / (oilMillilitres + herb);
         return Math.max(LEAST_FACTOR, Math.min(MOST_FACTOR, Math.floor(whole * HUNDREDTHS) / HUNDREDTHS));
     }
@@ -135,11 +196,21 @@ public record PlanRecipe(
     }
 
     private String proportions() {
-        return String.join(", ", herbs.stream().map(herb -> herbs.size() == 1 ? herb.name : "%s %d %%".formatted(herb.name, Math.round(100 * herb.grams / grams()))).toList());
+        return String.join(
+                ", ",
+                herbs.stream()
+                        .map(herb -> herbs.size() == 1
+                                ? herb.name
+                                : "%s %d %%".formatted(herb.name, Math.round(100 * herb.grams / grams())))
+                        .toList());
     }
 
     private String states() {
-        return String.join(", ", herbs.stream().map(herb -> "%s %s, %s".formatted(herb.moisture.word(), herb.part.word(), herb.cut.word())).toList());
+        return String.join(
+                ", ",
+                herbs.stream()
+                        .map(herb -> "%s %s, %s".formatted(herb.moisture.word(), herb.part.word(), herb.cut.word()))
+                        .toList());
     }
 
     private String ratioWords() {
@@ -147,10 +218,20 @@ public record PlanRecipe(
     }
 
     private String heat() {
-        return String.join(", then ", method.stages().stream().map(stage -> String.format(Locale.ROOT, "%.0f to %.0f °C", stage.band().low().celsius(), stage.band().high().celsius())).toList());
+        return String.join(
+                ", then ",
+                method.stages().stream()
+                        .map(stage -> String.format(
+                                Locale.ROOT,
+                                "%.0f to %.0f °C",
+                                stage.band().low().celsius(),
+                                stage.band().high().celsius()))
+                        .toList());
     }
 
     private String spiritWords() {
-        return spiritPerGram == 0 ? "none" : String.format(Locale.ROOT, "%.2f g a gram of %.0f %%", spiritPerGram, spiritPercent);
+        return spiritPerGram == 0
+                ? "none"
+                : String.format(Locale.ROOT, "%.2f g a gram of %.0f %%", spiritPerGram, spiritPercent);
     }
 }

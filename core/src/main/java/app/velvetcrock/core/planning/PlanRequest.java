@@ -27,7 +27,12 @@ import java.util.stream.Stream;
  * @param jarsInStock every free jar, a size as often as there is one: for choosing, splitting and remedies
  */
 public record PlanRequest(
-        List<PlannedHerb> herbs, PlannedCarrier carrier, OilWish oil, Vessel vessel, List<Vessel> jarsInStock, Circumstances circumstances) {
+        List<PlannedHerb> herbs,
+        PlannedCarrier carrier,
+        OilWish oil,
+        Vessel vessel,
+        List<Vessel> jarsInStock,
+        Circumstances circumstances) {
 
     public PlanRequest {
         herbs = List.copyOf(herbs);
@@ -44,17 +49,24 @@ public record PlanRequest(
 
     /** Its herbs in the order they were named: "Yarrow", "Yarrow, nettle and self-heal". */
     public String herbNames() {
-        List<String> names = herbs.stream().map(herb -> herb.kind().common()).distinct().toList();
+        List<String> names =
+                herbs.stream().map(herb -> herb.kind().common()).distinct().toList();
         String all = names.get(0);
         for (int i = 1; i < names.size(); i++) {
-            all += (i == names.size() - 1 ? " and " : ", ") + names.get(i).substring(0, 1).toLowerCase(Locale.ROOT) + names.get(i).substring(1);
+            all += (i == names.size() - 1 ? " and " : ", ")
+                    + names.get(i).substring(0, 1).toLowerCase(Locale.ROOT)
+                    + names.get(i).substring(1);
         }
         return all;
     }
 
     /** The wettest of its herbs, which decides how the oil keeps; of an oil infused before, its first herb counts as well. */
     public Moisture wettest() {
-        return Stream.concat(herbs.stream().map(PlannedHerb::moisture), carrier.first().stream().map(FirstInfusion::moisture)).max(Moisture::compareTo).orElseThrow();
+        return Stream.concat(
+                        herbs.stream().map(PlannedHerb::moisture),
+                        carrier.first().stream().map(FirstInfusion::moisture))
+                .max(Moisture::compareTo)
+                .orElseThrow();
     }
 
     /** Tells whether it is food of anything moist, which has a rule of its own. */
@@ -65,14 +77,27 @@ public record PlanRequest(
     /** The same as the rule of food wants it: the pan without its standing, and the refrigerator; all else as it is. */
     PlanRequest underTheRuleOfFood() {
         Method suiting = Variants.suiting(circumstances.method(), isMoistFood());
-        List<Integer> lengths = suiting.stages().size() == circumstances.lengths().size() ? circumstances.lengths()
-                : suiting.stages().size() < circumstances.lengths().size() ? circumstances.lengths().subList(0, suiting.stages().size()) : suiting.usualLengths();
-        return with(new Circumstances(suiting, lengths, circumstances.start(), circumstances.use(), circumstances.pressing(),
-                isMoistFood() ? Storage.REFRIGERATOR : circumstances.storage(), circumstances.means(), circumstances.dosing(), circumstances.knowingly()));
+        List<Integer> lengths = suiting.stages().size()
+                        == circumstances.lengths().size()
+                ? circumstances.lengths()
+                : suiting.stages().size() < circumstances.lengths().size()
+                        ? circumstances.lengths().subList(0, suiting.stages().size())
+                        : suiting.usualLengths();
+        return with(new Circumstances(
+                suiting,
+                lengths,
+                circumstances.start(),
+                circumstances.use(),
+                circumstances.pressing(),
+                isMoistFood() ? Storage.REFRIGERATOR : circumstances.storage(),
+                circumstances.means(),
+                circumstances.dosing(),
+                circumstances.knowingly()));
     }
 
     public Herbs charged() {
-        return new Herbs(herbs.stream().map(herb -> herb.portion(circumstances.method())).toList());
+        return new Herbs(
+                herbs.stream().map(herb -> herb.portion(circumstances.method())).toList());
     }
 
     /** What was measured of each of its herbs. */
@@ -87,7 +112,13 @@ public record PlanRequest(
 
     /** The same for a part of the herb and oil, in a jar of its own. */
     public PlanRequest part(JarSplit.Share share) {
-        return new PlanRequest(herbs.stream().map(herb -> herb.times(share.share())).toList(), carrier, oil.times(share.share()), share.vessel(), jarsInStock, circumstances);
+        return new PlanRequest(
+                herbs.stream().map(herb -> herb.times(share.share())).toList(),
+                carrier,
+                oil.times(share.share()),
+                share.vessel(),
+                jarsInStock,
+                circumstances);
     }
 
     /**
@@ -99,25 +130,42 @@ public record PlanRequest(
      * @param knowingly why somebody goes on against the rules of water, in their own words
      */
     public record Circumstances(
-            Method method, List<Integer> lengths, LocalDate start, Use use, Pressing pressing, Storage storage, Means means, Dosing dosing, Optional<String> knowingly) {
+            Method method,
+            List<Integer> lengths,
+            LocalDate start,
+            Use use,
+            Pressing pressing,
+            Storage storage,
+            Means means,
+            Dosing dosing,
+            Optional<String> knowingly) {
 
         private static final int NOON = 12;
 
         public Circumstances {
             lengths = List.copyOf(lengths);
             if (lengths.size() != method.stages().size()) {
-                throw new IllegalArgumentException("%d lengths for %d stages of %s".formatted(lengths.size(), method.stages().size(), method.key()));
+                throw new IllegalArgumentException("%d lengths for %d stages of %s"
+                        .formatted(lengths.size(), method.stages().size(), method.key()));
             }
         }
 
         /** As usual: the usual dose of spirit, and nothing overridden. */
-        public Circumstances(Method method, List<Integer> lengths, LocalDate start, Use use, Pressing pressing, Storage storage, Means means) {
+        public Circumstances(
+                Method method,
+                List<Integer> lengths,
+                LocalDate start,
+                Use use,
+                Pressing pressing,
+                Storage storage,
+                Means means) {
             this(method, lengths, start, use, pressing, storage, means, Dosing.AS_USUAL, Optional.empty());
         }
 
         /** The same by another way, for its usual times. */
         public Circumstances by(Method other) {
-            return new Circumstances(other, other.usualLengths(), start, use, pressing, storage, means, dosing, knowingly);
+            return new Circumstances(
+                    other, other.usualLengths(), start, use, pressing, storage, means, dosing, knowingly);
         }
 
         /** The same for other times. */
@@ -129,7 +177,8 @@ public record PlanRequest(
         public LocalDate end() {
             LocalDateTime at = start.atTime(NOON, 0);
             for (int i = 0; i < lengths.size(); i++) {
-                at = at.plusMinutes((long) lengths.get(i) * method.stages().get(i).pace().minutes());
+                at = at.plusMinutes(
+                        (long) lengths.get(i) * method.stages().get(i).pace().minutes());
             }
             return at.toLocalDate();
         }

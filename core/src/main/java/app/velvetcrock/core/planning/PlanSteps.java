@@ -17,6 +17,7 @@ public final class PlanSteps {
 
     /** Keys of what is not a stage. */
     public static final String PREPARE = "prepare";
+
     public static final String COOL = "cool";
     public static final String STRAIN = "strain";
     public static final String SETTLE = "settle";
@@ -42,12 +43,19 @@ public final class PlanSteps {
         steps.add(new Step.Hands(PREPARE, "chop, weigh, charge", CHOPPING));
         List<Stage> stages = how.method().stages();
         for (int i = 0; i < stages.size(); i++) {
-            steps.add(step(stages.get(i), how.lengths().get(i), !request.wettest().isDried(), hours.heatAlone()));
+            steps.add(
+                    step(stages.get(i), how.lengths().get(i), !request.wettest().isDried(), hours.heatAlone()));
         }
         if (stages.get(stages.size() - 1).isHeated()) {
-            steps.add(request.isMoistFood() ? new Step.Wait(COOL, "cooling in cold water", MoistFood.COOLING) : new Step.Wait(COOL, "cooling", COOLING));
+            steps.add(
+                    request.isMoistFood()
+                            ? new Step.Wait(COOL, "cooling in cold water", MoistFood.COOLING)
+                            : new Step.Wait(COOL, "cooling", COOLING));
         }
-        steps.add(new Step.Hands(STRAIN, request.isMoistFood() ? "strain, measure, into the refrigerator" : "strain and measure", STRAINING));
+        steps.add(new Step.Hands(
+                STRAIN,
+                request.isMoistFood() ? "strain, measure, into the refrigerator" : "strain and measure",
+                STRAINING));
         if (settles(request)) {
             steps.add(new Step.Wait(SETTLE, "settling", SETTLING));
             steps.add(new Step.Hands(DECANT, "decant", DECANTING));
@@ -59,9 +67,12 @@ public final class PlanSteps {
     public static Step step(Stage stage, int length, boolean wet, boolean mayRunAlone) {
         Duration time = Duration.ofMinutes((long) length * stage.pace().minutes());
         if (stage.isHeated()) {
-            return new Step.Heat(stage.key(), stage.name(), time, wet, mayRunAlone && !stage.attended(), stage.attended());
+            return new Step.Heat(
+                    stage.key(), stage.name(), time, wet, mayRunAlone && !stage.attended(), stage.attended());
         }
-        return stage.pace() == Pace.DAYS ? new Step.Days(stage.key(), stage.name(), length) : new Step.Wait(stage.key(), stage.name(), time);
+        return stage.pace() == Pace.DAYS
+                ? new Step.Days(stage.key(), stage.name(), length)
+                : new Step.Wait(stage.key(), stage.name(), time);
     }
 
     /** Moist herb, powder and watery spirit leave something that sinks. */
@@ -71,7 +82,11 @@ public final class PlanSteps {
             return false;
         }
         boolean fine = request.herbs().stream().anyMatch(herb -> herb.cut() == Cut.POWDER || herb.cut() == Cut.SLURRY);
-        boolean watery = how.method().is(Method.SPIRIT_FIRST) && how.means().spirit().filter(strength -> strength.percent() < WATERY_SPIRIT).isPresent();
+        boolean watery = how.method().is(Method.SPIRIT_FIRST)
+                && how.means()
+                        .spirit()
+                        .filter(strength -> strength.percent() < WATERY_SPIRIT)
+                        .isPresent();
         return !request.wettest().isDried() || fine || watery;
     }
 }

@@ -17,7 +17,12 @@ import java.util.Optional;
  * @param ownRetentions what the household measured of this herb, part, cut and pressing, mL per g
  */
 public record PlannedHerb(
-        HerbKind kind, Texture texture, Moisture moisture, Optional<Density> weighedBulk, Mass mass, List<Double> ownRetentions) {
+        HerbKind kind,
+        Texture texture,
+        Moisture moisture,
+        Optional<Density> weighedBulk,
+        Mass mass,
+        List<Double> ownRetentions) {
 
     /** The middle of 1:7 to 1:8 (craft: ratios). */
     private static final double POWDER_AFTER_SPIRIT = 7.5;

@@ -48,14 +48,16 @@ public final class Planner {
     public BatchPlan plan(PlanRequest asked) {
         PlanRequest request = asked.underTheRuleOfFood();
         Circumstances how = request.circumstances();
-        Charge dry = new Charge(request.charged(), Volume.ZERO, request.vessel(), how.method().headspace());
+        Charge dry = new Charge(
+                request.charged(), Volume.ZERO, request.vessel(), how.method().headspace());
         Charge charge = dry.withOil(request.oil().oilFor(dry));
         LocalDate strainOn = how.end();
         return new BatchPlan(
                 RULES,
                 request,
                 charge,
-                BatchPlan.Found.of(charge, Schools.of(charge, request.carrier().kind().density())),
+                BatchPlan.Found.of(
+                        charge, Schools.of(charge, request.carrier().kind().density())),
                 request.carrier().kind().density().massOf(charge.oil()),
                 strainOn,
                 YieldForecast.of(charge.herbs(), charge.oil(), how.pressing(), request.ownRetentions()),
@@ -68,7 +70,13 @@ public final class Planner {
     /** What the method is chosen for. */
     public static Situation situation(PlanRequest request) {
         Circumstances how = request.circumstances();
-        return new Situation(request.herbs().stream().map(herb -> new Ingredient(herb.kind(), herb.moisture())).toList(), request.carrier().asFound(), how.use(), how.means());
+        return new Situation(
+                request.herbs().stream()
+                        .map(herb -> new Ingredient(herb.kind(), herb.moisture()))
+                        .toList(),
+                request.carrier().asFound(),
+                how.use(),
+                how.means());
     }
 
     /** Dates the oil anew from how it was really finished; the bottle that ends first decides. */
@@ -77,8 +85,14 @@ public final class Planner {
         if (request.isMoistFood()) {
             return Keeping.ofMoistFood(poured);
         }
-        KeepUntil keep = Keeping.of(finish.shortestBottle(request), poured, finish.strained(), treatment(request, finish), finish.storage());
-        boolean byFirst = request.carrier().first().isPresent() && keep.limitedBy() == KeepUntil.LimitedBy.BOTTLE_BEST_BEFORE;
+        KeepUntil keep = Keeping.of(
+                finish.shortestBottle(request),
+                poured,
+                finish.strained(),
+                treatment(request, finish),
+                finish.storage());
+        boolean byFirst =
+                request.carrier().first().isPresent() && keep.limitedBy() == KeepUntil.LimitedBy.BOTTLE_BEST_BEFORE;
         return byFirst ? new KeepUntil(keep.date(), KeepUntil.LimitedBy.FIRST_OIL, keep.working()) : keep;
     }
 
@@ -87,7 +101,11 @@ public final class Planner {
         if (request.isMoistFood()) {
             return Keeping.ofMoistFood(request.circumstances().start()).date();
         }
-        return Keeping.latest(finish.shortestBottle(request), request.circumstances().start(), finish.strained(), treatment(request, finish));
+        return Keeping.latest(
+                finish.shortestBottle(request),
+                request.circumstances().start(),
+                finish.strained(),
+                treatment(request, finish));
     }
 
     /** The worst of its herbs decides: the wettest, the finest cut, a resinous bud among them; and the heat of a first infusion. */
@@ -95,10 +113,14 @@ public final class Planner {
         Method method = request.circumstances().method();
         Band hottest = method.hottest();
         boolean food = request.circumstances().use() == Use.FOOD;
-        boolean hotBefore = request.carrier().first().filter(FirstInfusion::hot).isPresent() && Treatment.HOT.compareTo(hottest.high()) > 0;
+        boolean hotBefore = request.carrier().first().filter(FirstInfusion::hot).isPresent()
+                && Treatment.HOT.compareTo(hottest.high()) > 0;
         Temperature most = hotBefore ? Treatment.HOT : hottest.high();
         Temperature peak = finish.peak().filter(t -> t.compareTo(most) > 0).orElse(most);
-        Cut finest = request.herbs().stream().map(PlannedHerb::cut).max(Cut::compareTo).orElseThrow();
+        Cut finest = request.herbs().stream()
+                .map(PlannedHerb::cut)
+                .max(Cut::compareTo)
+                .orElseThrow();
         boolean bud = request.herbs().stream().anyMatch(herb -> isResinousBud(herb.kind()));
         return new Treatment(peak, method.isInLight(), request.wettest(), finest, bud, food, finish.after());
     }
@@ -108,8 +130,15 @@ public final class Planner {
         SortedMap<Cut, Herbs> finer = new TreeMap<>();
         for (Cut cut : List.of(Cut.GROUND, Cut.POWDER)) {
             if (request.herbs().stream().anyMatch(herb -> cut.compareTo(herb.cut()) > 0)) {
-                finer.put(cut, new Herbs(request.herbs().stream().map(herb -> cut.compareTo(herb.cut()) > 0
-                        ? herb.portion(request.circumstances().method()).at(materia.texture(herb.texture().part(), cut)) : herb.portion(request.circumstances().method())).toList()));
+                finer.put(
+                        cut,
+                        new Herbs(request.herbs().stream()
+                                .map(herb -> cut.compareTo(herb.cut()) > 0
+                                        ? herb.portion(request.circumstances().method())
+                                                .at(materia.texture(
+                                                        herb.texture().part(), cut))
+                                        : herb.portion(request.circumstances().method()))
+                                .toList()));
             }
         }
         return finer;
@@ -126,7 +155,9 @@ public final class Planner {
         if (request.isMoistFood()) {
             traits.add(Cautions.MOIST_FOOD);
         }
-        if (request.herbs().stream().anyMatch(herb -> !herb.moisture().isDried() && herb.kind().traits().contains(Cautions.EDIBLE))) {
+        if (request.herbs().stream()
+                .anyMatch(herb ->
+                        !herb.moisture().isDried() && herb.kind().traits().contains(Cautions.EDIBLE))) {
             traits.add(Cautions.EDIBLE_MOIST);
         }
         return cautions.of(traits, request.circumstances().use());

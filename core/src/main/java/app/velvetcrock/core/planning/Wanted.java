@@ -63,6 +63,7 @@ public record Wanted(Volume oil, Mass herb, Working working) {
 
         /** [S] A salve as it is poured, g/mL, and what it shrinks on setting (craft: making, containers). */
         private static final double AT_POUR = 0.89;
+
         private static final double SHRINKS = 0.04;
         private static final double PERCENT = 100;
 

@@ -12,6 +12,7 @@ public record Conversion(Thing thing, Mass mass, Volume volume) {
 
     /** [S] NIST SP 811. */
     private static final double GRAMS_PER_OUNCE = 28.3495;
+
     private static final double GRAMS_PER_POUND = 453.592;
 
     /** A value with its measure: "1½", "cups". */

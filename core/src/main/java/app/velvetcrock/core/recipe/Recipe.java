@@ -24,14 +24,32 @@ public record Recipe(List<RecipeLine> lines, Mass total, Optional<Double> ratio,
 
     /** Works a list out; {@code room} decides which butters still set. */
     public static Recipe of(List<RecipeLine> lines, Setting setting, Temperature room) {
-        List<Clear> clear = lines.stream().filter(Clear.class::isInstance).map(Clear.class::cast).toList();
-        double herb = clear.stream().filter(line -> line.thing().role() == Thing.Role.HERB).mapToDouble(line -> line.mass().grams()).sum();
-        double oil = clear.stream().filter(line -> line.thing().role() == Thing.Role.OIL || line.thing().role() == Thing.Role.BUTTER)
-                .map(line -> line.thing().density().volumeOf(line.mass())).mapToDouble(Volume::millilitres).sum();
-        List<Firmness.Ingredient> melt = clear.stream().filter(line -> line.thing().role().melts())
-                .map(line -> new Firmness.Ingredient(line.mass(), setting.equivalent(line.thing().key(), room), line.thing().role() == Thing.Role.WAX)).toList();
+        List<Clear> clear = lines.stream()
+                .filter(Clear.class::isInstance)
+                .map(Clear.class::cast)
+                .toList();
+        double herb = clear.stream()
+                .filter(line -> line.thing().role() == Thing.Role.HERB)
+                .mapToDouble(line -> line.mass().grams())
+                .sum();
+        double oil = clear.stream()
+                .filter(line ->
+                        line.thing().role() == Thing.Role.OIL || line.thing().role() == Thing.Role.BUTTER)
+                .map(line -> line.thing().density().volumeOf(line.mass()))
+                .mapToDouble(Volume::millilitres)
+                .sum();
+        List<Firmness.Ingredient> melt = clear.stream()
+                .filter(line -> line.thing().role().melts())
+                .map(line -> new Firmness.Ingredient(
+                        line.mass(),
+                        setting.equivalent(line.thing().key(), room),
+                        line.thing().role() == Thing.Role.WAX))
+                .toList();
         boolean sets = melt.stream().anyMatch(part -> part.equivalent() > 0);
-        return new Recipe(lines, RecipeReader.total(lines), herb > 0 && oil > 0 ? Optional.of(oil / herb) : Optional.empty(),
+        return new Recipe(
+                lines,
+                RecipeReader.total(lines),
+                herb > 0 && oil > 0 ? Optional.of(oil / herb) : Optional.empty(),
                 sets ? Optional.of(Firmness.of(melt)) : Optional.empty());
     }
 
@@ -46,6 +64,10 @@ public record Recipe(List<RecipeLine> lines, Mass total, Optional<Double> ratio,
 
     /** The first clear line of a role. */
     public Optional<Clear> first(Thing.Role role) {
-        return lines.stream().filter(Clear.class::isInstance).map(Clear.class::cast).filter(line -> line.thing().role() == role).findFirst();
+        return lines.stream()
+                .filter(Clear.class::isInstance)
+                .map(Clear.class::cast)
+                .filter(line -> line.thing().role() == role)
+                .findFirst();
     }
 }

@@ -25,7 +25,8 @@ public sealed interface RecipeLine {
     }
 
     /** A weight and a volume that do not go together. */
-    record Contradicting(String written, Thing thing, Contradiction found, List<Instead> instead) implements RecipeLine {
+    record Contradicting(String written, Thing thing, Contradiction found, List<Instead> instead)
+            implements RecipeLine {
         public Contradicting {
             instead = List.copyOf(instead);
         }

@@ -34,8 +34,10 @@ public final class RecipeReader {
     private static final int LONGEST_LINE = 200;
     private static final int MOST_LINES = 60;
     private static final Pattern BULLET = Pattern.compile("^\\s*(?:[-*•–]\\s+|\\d+[.)]\\s+(?=\\d))");
-    private static final Pattern AFTERWARDS = Pattern.compile("^(.*?)\\s*(?::|=|\\s[-–]\\s)\\s*((?:\\d|[½⅓⅔¼¾⅛]|an? |half|one|two|three).*)$");
-    private static final Pattern SECOND = Pattern.compile("^(.*?)\\s*(?:,\\s+|\\()\\s*(?:about |or |that is )?((?:\\d|[½⅓⅔¼¾⅛]).*?)\\)?\\s*$");
+    private static final Pattern AFTERWARDS =
+            Pattern.compile("^(.*?)\\s*(?::|=|\\s[-–]\\s)\\s*((?:\\d|[½⅓⅔¼¾⅛]|an? |half|one|two|three).*)$");
+    private static final Pattern SECOND =
+            Pattern.compile("^(.*?)\\s*(?:,\\s+|\\()\\s*(?:about |or |that is )?((?:\\d|[½⅓⅔¼¾⅛]).*?)\\)?\\s*$");
 
     private final AmountReader amounts;
     private final Things things;
@@ -47,7 +49,12 @@ public final class RecipeReader {
 
     /** Reads every line that is not blank. */
     public List<RecipeLine> read(String text) {
-        return text.lines().map(String::strip).filter(line -> !line.isEmpty()).limit(MOST_LINES).map(this::line).toList();
+        return text.lines()
+                .map(String::strip)
+                .filter(line -> !line.isEmpty())
+                .limit(MOST_LINES)
+                .map(this::line)
+                .toList();
     }
 
     /** Tells how many lines of a text are too many to be read. */
@@ -80,7 +87,8 @@ public final class RecipeReader {
         if (second.matches() && reads(second.group(2))) {
             Optional<Parts> first = leading(second.group(1));
             if (first.isPresent()) {
-                return Optional.of(new Parts(first.get().amount(), second.group(2), first.get().name()));
+                return Optional.of(new Parts(
+                        first.get().amount(), second.group(2), first.get().name()));
             }
         }
         return leading(line);
@@ -92,7 +100,10 @@ public final class RecipeReader {
         for (int taken = words.length - 1; taken > 0; taken--) {
             String amount = String.join(" ", List.of(words).subList(0, taken)).replaceFirst(",$", "");
             String name = String.join(" ", List.of(words).subList(taken, words.length));
-            if (reads(amount) && !isVague(amount + " " + words[taken]) && !name.matches(".*\\d.*") && things.find(name).isPresent()) {
+            if (reads(amount)
+                    && !isVague(amount + " " + words[taken])
+                    && !name.matches(".*\\d.*")
+                    && things.find(name).isPresent()) {
                 return Optional.of(new Parts(amount, "", name));
             }
         }
@@ -100,12 +111,14 @@ public final class RecipeReader {
     }
 
     private boolean isVague(String amount) {
-        return amounts.read(amount, Expect.SOLID) instanceof Reading.NotUnderstood not && not.wrong().contains("weigh it once");
+        return amounts.read(amount, Expect.SOLID) instanceof Reading.NotUnderstood not
+                && not.wrong().contains("weigh it once");
     }
 
     private boolean reads(String amount) {
         Reading reading = amounts.read(amount, Expect.LIQUID);
-        return !(reading instanceof Reading.NotUnderstood) || amounts.readBoth(amount, Expect.LIQUID).isPresent();
+        return !(reading instanceof Reading.NotUnderstood)
+                || amounts.readBoth(amount, Expect.LIQUID).isPresent();
     }
 
     private RecipeLine read(String written, Parts parts) {
@@ -115,15 +128,23 @@ public final class RecipeReader {
             return pair(written, parts, thing, both.get());
         }
         if (!parts.second().isEmpty()) {
-            return new Asked(written, "Two amounts stand here, and they are not one weight and one volume.",
-                    List.of(new Instead(parts.amount() + " " + parts.name(), "the first alone"), new Instead(parts.second() + " " + parts.name(), "the second alone")));
+            return new Asked(
+                    written,
+                    "Two amounts stand here, and they are not one weight and one volume.",
+                    List.of(
+                            new Instead(parts.amount() + " " + parts.name(), "the first alone"),
+                            new Instead(parts.second() + " " + parts.name(), "the second alone")));
         }
         Reading reading = amounts.read(parts.amount(), thing.expect());
         if (reading instanceof Understood understood) {
             return clear(written, thing, understood);
         } else if (reading instanceof Unsure unsure) {
-            return new Asked(written, "Which is meant? Here " + unsure.why() + ".",
-                    unsure.readings().stream().map(choice -> new Instead(choice.typed() + " " + parts.name(), choice.echo())).toList());
+            return new Asked(
+                    written,
+                    "Which is meant? Here " + unsure.why() + ".",
+                    unsure.readings().stream()
+                            .map(choice -> new Instead(choice.typed() + " " + parts.name(), choice.echo()))
+                            .toList());
         }
         Reading.NotUnderstood not = (Reading.NotUnderstood) reading;
         return new Asked(written, "“%s”: %s.".formatted(parts.amount(), not.wrong()), List.of());
@@ -141,10 +162,13 @@ public final class RecipeReader {
         Understood weight = amounts.clearly(both.weight());
         Understood volume = amounts.clearly(both.volume());
         if (found.verdict() == Contradiction.Verdict.AGREE) {
-            return new Clear(written, thing, both.mass(), "%s and %s agree".formatted(weight.echo(), volume.echo()), false);
+            return new Clear(
+                    written, thing, both.mass(), "%s and %s agree".formatted(weight.echo(), volume.echo()), false);
         }
         List<Instead> instead = new ArrayList<>();
-        found.slips().forEach(slip -> instead.add(new Instead(amounts.clearly(slip.meant()).typed() + " " + parts.name(), slip.words())));
+        found.slips()
+                .forEach(slip -> instead.add(
+                        new Instead(amounts.clearly(slip.meant()).typed() + " " + parts.name(), slip.words())));
         instead.add(new Instead(weight.typed() + " " + parts.name(), "the weight alone"));
         instead.add(new Instead(volume.typed() + " " + parts.name(), "the volume alone"));
         return new Contradicting(written, thing, found, instead);
@@ -155,18 +179,29 @@ public final class RecipeReader {
         for (int taken = 1; taken < words.length; taken++) {
             String amount = String.join(" ", List.of(words).subList(0, taken));
             if (isVague(amount)) {
-                return new Asked(written, "“%s” is a different amount in every hand; weigh it once.".formatted(amount), List.of());
+                return new Asked(
+                        written,
+                        "“%s” is a different amount in every hand; weigh it once.".formatted(amount),
+                        List.of());
             }
         }
         if (things.find(line).isPresent()) {
-            return new Asked(written, "Understood “%s”, but no amount that can be read stands with it.".formatted(things.find(line).orElseThrow().name()), List.of());
+            return new Asked(
+                    written,
+                    "Understood “%s”, but no amount that can be read stands with it."
+                            .formatted(things.find(line).orElseThrow().name()),
+                    List.of());
         }
         for (int taken = words.length - 1; taken > 0; taken--) {
             String amount = String.join(" ", List.of(words).subList(0, taken));
             if (reads(amount)) {
                 String name = String.join(" ", List.of(words).subList(taken, words.length));
-                return new Asked(written, "Understood “%s”, but not what “%s” is.".formatted(amount, name),
-                        things.near(name).stream().map(near -> new Instead(amount + " " + near, near)).toList());
+                return new Asked(
+                        written,
+                        "Understood “%s”, but not what “%s” is.".formatted(amount, name),
+                        things.near(name).stream()
+                                .map(near -> new Instead(amount + " " + near, near))
+                                .toList());
             }
         }
         return new Asked(written, "No amount and no ingredient can be read here.", List.of());
@@ -174,6 +209,9 @@ public final class RecipeReader {
 
     /** The weights of the lines that are clear. */
     static Mass total(List<RecipeLine> lines) {
-        return lines.stream().filter(Clear.class::isInstance).map(line -> ((Clear) line).mass()).reduce(Mass.ZERO, Mass::plus);
+        return lines.stream()
+                .filter(Clear.class::isInstance)
+                .map(line -> ((Clear) line).mass())
+                .reduce(Mass.ZERO, Mass::plus);
     }
 }

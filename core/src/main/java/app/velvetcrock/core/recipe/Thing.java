@@ -21,7 +21,8 @@ import java.util.Optional;
  * @param names lower case; common, botanical and synonyms
  * @param known what a cup of it weighs, and how surely
  */
-public record Thing(String key, Role role, String name, List<String> names, KnownDensity known, Optional<HerbKind> herb) {
+public record Thing(
+        String key, Role role, String name, List<String> names, KnownDensity known, Optional<HerbKind> herb) {
 
     /** What a thing is in a mixture. */
     public enum Role {
@@ -61,25 +62,42 @@ public record Thing(String key, Role role, String name, List<String> names, Know
 
     /** A herb in a given state, which decides what a cup of it weighs. */
     public static Thing herb(HerbKind herb, Part part, Cut cut, Moisture moisture, Materia materia) {
-        return new Thing(herb.key(), Role.HERB, herb.common(), names(herb.common(), herb.botanical(), herb.synonyms()),
-                KnownDensity.ofHerb(materia.texture(part, cut).bulkIn(moisture)), Optional.of(herb));
+        return new Thing(
+                herb.key(),
+                Role.HERB,
+                herb.common(),
+                names(herb.common(), herb.botanical(), herb.synonyms()),
+                KnownDensity.ofHerb(materia.texture(part, cut).bulkIn(moisture)),
+                Optional.of(herb));
     }
 
     public static Thing of(CarrierKind carrier) {
         boolean solid = carrier.melting().isPresent();
-        return new Thing(carrier.key(), solid ? Role.BUTTER : Role.OIL, carrier.common(), names(carrier.common(), "", List.of()),
-                KnownDensity.ofOil(carrier.density()), Optional.empty());
+        return new Thing(
+                carrier.key(),
+                solid ? Role.BUTTER : Role.OIL,
+                carrier.common(),
+                names(carrier.common(), "", List.of()),
+                KnownDensity.ofOil(carrier.density()),
+                Optional.empty());
     }
 
     public static Thing of(SupplyKind supply) {
-        Role role = switch (supply.type()) {
-            case WAX -> Role.WAX;
-            case ESSENTIAL_OIL -> Role.ESSENTIAL_OIL;
-            case SPIRIT -> Role.SPIRIT;
-            case ANTIOXIDANT -> Role.ADDITION;
-            case ADDITION -> supply.watery() ? Role.WATERY : Role.ADDITION;
-        };
-        return new Thing(supply.key(), role, supply.common(), names(supply.common(), supply.botanical(), supply.synonyms()), supply.known(), Optional.empty());
+        Role role =
+                switch (supply.type()) {
+                    case WAX -> Role.WAX;
+                    case ESSENTIAL_OIL -> Role.ESSENTIAL_OIL;
+                    case SPIRIT -> Role.SPIRIT;
+                    case ANTIOXIDANT -> Role.ADDITION;
+                    case ADDITION -> supply.watery() ? Role.WATERY : Role.ADDITION;
+                };
+        return new Thing(
+                supply.key(),
+                role,
+                supply.common(),
+                names(supply.common(), supply.botanical(), supply.synonyms()),
+                supply.known(),
+                Optional.empty());
     }
 
     public Density density() {

@@ -20,11 +20,73 @@ import java.util.stream.Collectors;
 public final class Things {
 
     private static final Set<String> DECORATION = Set.of(
-            "of", "the", "a", "an", "organic", "pure", "raw", "good", "quality", "extra", "virgin", "cold-pressed", "pressed", "unrefined", "refined", "infused",
-            "oil", "oils", "carrier", "liquid", "melted", "grated", "shaved", "pellets", "pastilles", "beads", "local", "home", "homemade", "loosely",
-            "packed", "your", "favourite", "dried", "dry", "fresh", "wilted", "chopped", "crushed", "ground", "powder", "powdered", "whole", "cut", "sifted",
-            "leaf", "leaves", "flower", "flowers", "petals", "tops", "root", "roots", "buds", "bud", "needles", "tips", "berries", "essential", "eo", "and",
-            "butter", "wax", "finely", "roughly", "cold", "juice");
+            "of",
+            "the",
+            "a",
+            "an",
+            "organic",
+            "pure",
+            "raw",
+            "good",
+            "quality",
+            "extra",
+            "virgin",
+            "cold-pressed",
+            "pressed",
+            "unrefined",
+            "refined",
+            "infused",
+            "oil",
+            "oils",
+            "carrier",
+            "liquid",
+            "melted",
+            "grated",
+            "shaved",
+            "pellets",
+            "pastilles",
+            "beads",
+            "local",
+            "home",
+            "homemade",
+            "loosely",
+            "packed",
+            "your",
+            "favourite",
+            "dried",
+            "dry",
+            "fresh",
+            "wilted",
+            "chopped",
+            "crushed",
+            "ground",
+            "powder",
+            "powdered",
+            "whole",
+            "cut",
+            "sifted",
+            "leaf",
+            "leaves",
+            "flower",
+            "flowers",
+            "petals",
+            "tops",
+            "root",
+            "roots",
+            "buds",
+            "bud",
+            "needles",
+            "tips",
+            "berries",
+            "essential",
+            "eo",
+            "and",
+            "butter",
+            "wax",
+            "finely",
+            "roughly",
+            "cold",
+            "juice");
     private static final int LEAST_FOR_A_START = 4;
 
     private final Materia materia;
@@ -34,7 +96,9 @@ public final class Things {
     private Things(Materia materia, List<Thing> things) {
         this.materia = materia;
         this.things = things;
-        this.known = things.stream().flatMap(thing -> thing.names().stream().map(name -> new Known(thing, name, bare(name)))).toList();
+        this.known = things.stream()
+                .flatMap(thing -> thing.names().stream().map(name -> new Known(thing, name, bare(name))))
+                .toList();
     }
 
     /** A name of a thing, stripped once of what does not tell it apart. */
@@ -42,9 +106,17 @@ public final class Things {
 
         /** How much of a text the name accounts for; of the same length a name that stands there whole goes first, then a thing's own. */
         Match in(String bareText, String text) {
-            int found = bare.isEmpty() ? text.equals(name) ? name.length() : 0 : bareText.contains(" " + bare + " ") ? bare.length() : 0;
+            int found = bare.isEmpty()
+                    ? text.equals(name) ? name.length() : 0
+                    : bareText.contains(" " + bare + " ") ? bare.length() : 0;
             boolean whole = (" " + text + " ").contains(" " + plain(name) + " ");
-            return new Match(thing, found == 0 ? 0 : 4 * found + (whole ? 2 : 0) + (name.equals(thing.names().get(0)) ? 1 : 0));
+            return new Match(
+                    thing,
+                    found == 0
+                            ? 0
+                            : 4 * found
+                                    + (whole ? 2 : 0)
+                                    + (name.equals(thing.names().get(0)) ? 1 : 0));
         }
     }
 
@@ -77,7 +149,8 @@ public final class Things {
         return known.stream()
                 .map(name -> name.in(bareText, text))
                 .filter(match -> match.length > 0)
-                .max(Comparator.comparingInt((Match match) -> match.length).thenComparingInt(match -> fits(match.thing, essential, poured)))
+                .max(Comparator.comparingInt((Match match) -> match.length)
+                        .thenComparingInt(match -> fits(match.thing, essential, poured)))
                 .map(match -> inState(match.thing, text));
     }
 
@@ -85,8 +158,14 @@ public final class Things {
     public List<String> near(String written) {
         String bare = bare(plain(written));
         String start = bare.substring(0, Math.min(LEAST_FOR_A_START, bare.length()));
-        return start.length() < 2 ? List.of() : things.stream().filter(thing -> thing.names().stream().anyMatch(name -> name.contains(start)))
-                .map(Thing::name).distinct().limit(4).toList();
+        return start.length() < 2
+                ? List.of()
+                : things.stream()
+                        .filter(thing -> thing.names().stream().anyMatch(name -> name.contains(start)))
+                        .map(Thing::name)
+                        .distinct()
+                        .limit(4)
+                        .toList();
     }
 
     private record Match(Thing thing, int length) {}
@@ -106,9 +185,18 @@ public final class Things {
             return thing;
         }
         HerbKind herb = thing.herb().get();
-        Moisture moisture = text.matches(".*\\bfresh\\b.*") ? Moisture.FRESH : text.matches(".*\\bwilted\\b.*") ? Moisture.WILTED : Moisture.DRIED;
-        Cut cut = text.matches(".*\\bpowder(ed)?\\b.*") ? Cut.POWDER : text.matches(".*\\bground\\b.*") ? Cut.GROUND
-                : text.matches(".*\\bwhole\\b.*") ? Cut.WHOLE : text.matches(".*\\b(crumbled|rubbed|crushed)\\b.*") ? Cut.CRUMBLED : Cut.CUT_AND_SIFTED;
+        Moisture moisture = text.matches(".*\\bfresh\\b.*")
+                ? Moisture.FRESH
+                : text.matches(".*\\bwilted\\b.*") ? Moisture.WILTED : Moisture.DRIED;
+        Cut cut = text.matches(".*\\bpowder(ed)?\\b.*")
+                ? Cut.POWDER
+                : text.matches(".*\\bground\\b.*")
+                        ? Cut.GROUND
+                        : text.matches(".*\\bwhole\\b.*")
+                                ? Cut.WHOLE
+                                : text.matches(".*\\b(crumbled|rubbed|crushed)\\b.*")
+                                        ? Cut.CRUMBLED
+                                        : Cut.CUT_AND_SIFTED;
         return Thing.herb(herb, part(text).orElse(herb.part()), cut, moisture, materia);
     }
 
@@ -122,15 +210,27 @@ public final class Things {
     }
 
     static String plain(String text) {
-        return text.toLowerCase(Locale.ROOT).replace('’', '\'').replaceAll("[^\\p{L}\\p{N}'-]+", " ").strip();
+        return text.toLowerCase(Locale.ROOT)
+                .replace('’', '\'')
+                .replaceAll("[^\\p{L}\\p{N}'-]+", " ")
+                .strip();
     }
 
     private static String bare(String text) {
-        return Arrays.stream(plain(text).split(" ")).filter(word -> !DECORATION.contains(word)).map(Things::singular).collect(Collectors.joining(" "));
+        return Arrays.stream(plain(text).split(" "))
+                .filter(word -> !DECORATION.contains(word))
+                .map(Things::singular)
+                .collect(Collectors.joining(" "));
     }
 
     /** "nettles" as "nettle"; short words and those in -ss stay. */
     private static String singular(String word) {
-        return word.length() > 3 && word.endsWith("s") && !word.endsWith("ss") && !word.endsWith("us") && !word.endsWith("is") ? word.substring(0, word.length() - 1) : word;
+        return word.length() > 3
+                        && word.endsWith("s")
+                        && !word.endsWith("ss")
+                        && !word.endsWith("us")
+                        && !word.endsWith("is")
+                ? word.substring(0, word.length() - 1)
+                : word;
     }
 }

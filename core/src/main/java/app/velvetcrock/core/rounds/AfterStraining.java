@@ -1,11 +1,11 @@
 package app.velvetcrock.core.rounds;
 
-import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.planning.BatchPlan;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -24,11 +24,15 @@ public final class AfterStraining {
     private AfterStraining() {}
 
     static Optional<Task> decant(Course course, Log log) {
-        boolean wanted = !course.moistFood() && log.last(Entry.Strained.class).filter(Entry.Strained::settles).isPresent();
+        boolean wanted = !course.moistFood()
+                && log.last(Entry.Strained.class)
+                        .filter(Entry.Strained::settles)
+                        .isPresent();
         if (!wanted || log.last(Entry.Settled.class).isPresent()) {
             return Optional.empty();
         }
-        return log.firstAt(Entry.Strained.class).map(at -> Task.open(new TaskKey(TaskKey.AFTER, TaskKind.DECANT, 1), at.plus(SETTLING)));
+        return log.firstAt(Entry.Strained.class)
+                .map(at -> Task.open(new TaskKey(TaskKey.AFTER, TaskKind.DECANT, 1), at.plus(SETTLING)));
     }
 
     /**
@@ -39,9 +43,12 @@ public final class AfterStraining {
      */
     public static Optional<Task> useFirst(BatchPlan plan, Log log, LocalDate useBy, ZoneId zone) {
         int ahead = plan.isMoistFood() ? 0 : LAST_DAYS;
-        long passed = log.all(Entry.Sniffed.class).stream().filter(Entry.Sniffed::passed).count();
+        long passed = log.all(Entry.Sniffed.class).stream()
+                .filter(Entry.Sniffed::passed)
+                .count();
         TaskKey key = new TaskKey(TaskKey.AFTER, TaskKind.USE_FIRST, (int) passed + 1);
-        Instant due = app.velvetcrock.core.method.Pace.DAYS.after(useBy.minusDays(ahead).atTime(12, 0).atZone(zone).toInstant(), 0, zone);
+        Instant due = app.velvetcrock.core.method.Pace.DAYS.after(
+                useBy.minusDays(ahead).atTime(12, 0).atZone(zone).toInstant(), 0, zone);
         return log.done(key).isPresent() ? Optional.empty() : Optional.of(Task.open(key, due));
     }
 }

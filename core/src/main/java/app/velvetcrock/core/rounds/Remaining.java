@@ -25,7 +25,8 @@ public final class Remaining {
      *
      * @param notBefore moments before which a step, by its key, is not to begin
      */
-    public static Optional<Timetable> of(Course course, PlanRequest request, HomeHours hours, Map<String, Instant> notBefore) {
+    public static Optional<Timetable> of(
+            Course course, PlanRequest request, HomeHours hours, Map<String, Instant> notBefore) {
         if (course.state() != Course.State.STANDING) {
             return Optional.empty();
         }
@@ -49,7 +50,9 @@ public final class Remaining {
 
     private static Optional<Step> left(Step step, HeatCourse heat) {
         Duration left = heat.left();
-        return left.isZero() || !(step instanceof Step.Heat whole) ? Optional.empty()
-                : Optional.of(new Step.Heat(whole.key(), whole.name(), left, whole.wet(), whole.alone(), whole.attended()));
+        return left.isZero() || !(step instanceof Step.Heat whole)
+                ? Optional.empty()
+                : Optional.of(
+                        new Step.Heat(whole.key(), whole.name(), left, whole.wet(), whole.alone(), whole.attended()));
     }
 }

@@ -45,8 +45,15 @@ public final class Rounds {
      * @param notBefore moments before which a step, by its key, is not to begin
      */
     public static List<Task> open(Course course, Log log, HomeHours hours, Map<String, Instant> notBefore) {
-        return placed(course, log, hours.zone(), hours).stream().map(task -> isBesideIt(task, course, hours) ? task
-                : Task.open(task.key(), hours.hands(held(task, course, notBefore), task.key().kind() == TaskKind.STRAIN ? PlanSteps.STRAINING : A_HAND))).toList();
+        return placed(course, log, hours.zone(), hours).stream()
+                .map(task -> isBesideIt(task, course, hours)
+                        ? task
+                        : Task.open(
+                                task.key(),
+                                hours.hands(
+                                        held(task, course, notBefore),
+                                        task.key().kind() == TaskKind.STRAIN ? PlanSteps.STRAINING : A_HAND)))
+                .toList();
     }
 
     /** Heat that is not left alone has somebody beside it for as long as it is on; heat that is left alone waits for them like all else. */
@@ -57,23 +64,30 @@ public final class Rounds {
 
     /** When it falls due, or when the step it begins is no longer held back. */
     private static Instant held(Task task, Course course, Map<String, Instant> notBefore) {
-        Optional<String> begins = switch (task.key().kind()) {
-            case STRAIN -> Optional.of(PlanSteps.STRAIN);
-            case HEAT_ON -> Optional.of(course.stage().key());
-            case NEXT -> course.next().map(Stage::key);
-            default -> Optional.empty();
-        };
-        return begins.map(notBefore::get).filter(hold -> hold.isAfter(task.due())).orElse(task.due());
+        Optional<String> begins =
+                switch (task.key().kind()) {
+                    case STRAIN -> Optional.of(PlanSteps.STRAIN);
+                    case HEAT_ON -> Optional.of(course.stage().key());
+                    case NEXT -> course.next().map(Stage::key);
+                    default -> Optional.empty();
+                };
+        return begins.map(notBefore::get)
+                .filter(hold -> hold.isAfter(task.due()))
+                .orElse(task.due());
     }
 
     private static List<Task> placed(Course course, Log log, ZoneId zone, HomeHours hours) {
         List<Task> tasks = new ArrayList<>();
         if (course.state() == Course.State.STANDING) {
             // Once it is time to strain, that is what is asked; shaking or another look would only put it off.
-            List<Tending> tendings = course.isDue() && course.heat().isEmpty() ? List.of() : course.stage().tendings();
+            List<Tending> tendings = course.isDue() && course.heat().isEmpty()
+                    ? List.of()
+                    : course.stage().tendings();
             tendings.forEach(tending -> tending(course, tending, log, zone).ifPresent(tasks::add));
             pushUnder(course, log).ifPresent(tasks::add);
-            tasks.addAll(course.heat().map(heat -> heat(course, heat, hours)).orElseGet(() -> List.of(end(course, course.stageEnd(zone)))));
+            tasks.addAll(course.heat()
+                    .map(heat -> heat(course, heat, hours))
+                    .orElseGet(() -> List.of(end(course, course.stageEnd(zone)))));
         } else if (course.state() == Course.State.STRAINED) {
             AfterStraining.decant(course, log).ifPresent(tasks::add);
         }
@@ -89,10 +103,17 @@ public final class Rounds {
     public static List<Task> ahead(Course course, List<Task> open, HomeHours hours, Instant until) {
         List<Task> all = new ArrayList<>(open);
         for (Task task : open) {
-            course.stage().tendings().stream().filter(tending -> tending.kind().name().equals(task.key().kind().name()) && course.heat().isEmpty())
-                    .forEach(tending -> all.addAll(later(course, tending, task.key().ordinal() + 1, hours)));
+            course.stage().tendings().stream()
+                    .filter(tending ->
+                            tending.kind().name().equals(task.key().kind().name())
+                                    && course.heat().isEmpty())
+                    .forEach(tending ->
+                            all.addAll(later(course, tending, task.key().ordinal() + 1, hours)));
         }
-        return all.stream().filter(task -> !task.due().isAfter(until)).sorted(Comparator.comparing(Task::due)).toList();
+        return all.stream()
+                .filter(task -> !task.due().isAfter(until))
+                .sorted(Comparator.comparing(Task::due))
+                .toList();
     }
 
     /** What was still to come of a batch's stage when it ended, and will not be asked: its tendings and its end, without what was done. */
@@ -111,7 +132,12 @@ public final class Rounds {
         List<Task> tasks = new ArrayList<>();
         for (int ordinal = first; tending.at(ordinal) < course.length(); ordinal++) {
             Instant due = course.stage().pace().after(course.stageSince(), tending.at(ordinal), hours.zone());
-            tasks.add(Task.open(new TaskKey(course.stage().key(), TaskKind.valueOf(tending.kind().name()), ordinal), hours.hands(due, A_HAND)));
+            tasks.add(Task.open(
+                    new TaskKey(
+                            course.stage().key(),
+                            TaskKind.valueOf(tending.kind().name()),
+                            ordinal),
+                    hours.hands(due, A_HAND)));
         }
         return tasks;
     }
@@ -119,31 +145,50 @@ public final class Rounds {
     /** The tasks that were done in a stretch of time, each once. */
     public static List<Task> doneBetween(Log log, Instant startInclusive, Instant endExclusive) {
         return log.entries().stream()
-                .filter(entry -> !entry.happenedAt().isBefore(startInclusive) && entry.happenedAt().isBefore(endExclusive))
+                .filter(entry -> !entry.happenedAt().isBefore(startInclusive)
+                        && entry.happenedAt().isBefore(endExclusive))
                 .filter(entry -> entry.what().task().isPresent())
-                .map(entry -> new Task(entry.what().task().orElseThrow(), entry.happenedAt(), Optional.of(entry.happenedAt()), Optional.of(entry.id())))
+                .map(entry -> new Task(
+                        entry.what().task().orElseThrow(),
+                        entry.happenedAt(),
+                        Optional.of(entry.happenedAt()),
+                        Optional.of(entry.id())))
                 .toList();
     }
 
     /** The open task of a kind, which a shaking or a look without a task of its own does. */
     public static Optional<TaskKey> next(Course course, Log log, TaskKind kind, HomeHours hours) {
-        return open(course, log, hours).stream().map(Task::key).filter(key -> key.kind() == kind).findFirst();
+        return open(course, log, hours).stream()
+                .map(Task::key)
+                .filter(key -> key.kind() == kind)
+                .findFirst();
     }
 
     private static Optional<Task> tending(Course course, Tending tending, Log log, ZoneId zone) {
         TaskKind kind = TaskKind.valueOf(tending.kind().name());
         Optional<Instant> start = kind == TaskKind.READ
-                ? course.heat().filter(heat -> heat.on() || heat.alarm().filter(HeatAlarm::isOver).isPresent()).flatMap(HeatCourse::onSince)
+                ? course.heat()
+                        .filter(heat -> heat.on()
+                                || heat.alarm().filter(HeatAlarm::isOver).isPresent())
+                        .flatMap(HeatCourse::onSince)
                 : Optional.of(course.stageSince());
         if (start.isEmpty()) {
             return Optional.empty();
         }
-        String stage = kind == TaskKind.READ ? course.stage().key() + "-" + session(course) : course.stage().key();
-        List<Entry> done = log.done(kind).stream().filter(entry -> entry.what().task().filter(key -> key.stage().equals(stage)).isPresent()).toList();
+        String stage = kind == TaskKind.READ
+                ? course.stage().key() + "-" + session(course)
+                : course.stage().key();
+        List<Entry> done = log.done(kind).stream()
+                .filter(entry -> entry.what()
+                        .task()
+                        .filter(key -> key.stage().equals(stage))
+                        .isPresent())
+                .toList();
         for (int ordinal = 1; kind == TaskKind.READ || tending.at(ordinal) < course.length(); ordinal++) {
             Instant due = course.stage().pace().after(start.get(), tending.at(ordinal), zone);
             if (!isCovered(done, ordinal, due, course.stage().pace(), zone)) {
-                return Optional.of(Task.open(new TaskKey(stage, kind, ordinal), kind == TaskKind.READ ? noLater(due, course) : due));
+                return Optional.of(Task.open(
+                        new TaskKey(stage, kind, ordinal), kind == TaskKind.READ ? noLater(due, course) : due));
             }
         }
         return Optional.empty();
@@ -151,21 +196,29 @@ public final class Rounds {
 
     /** A reading that came early never puts the next look off beyond its interval, nor beyond what the course allows. */
     private static Instant noLater(Instant due, Course course) {
-        return course.heat().flatMap(heat -> heat.nextLook(course.stage())).filter(look -> look.isBefore(due)).orElse(due);
+        return course.heat()
+                .flatMap(heat -> heat.nextLook(course.stage()))
+                .filter(look -> look.isBefore(due))
+                .orElse(due);
     }
 
     /** Names a heat session by a letter, so that a second evening's readings are tasks of their own. */
     private static String session(Course course) {
-        return String.valueOf((char) ('a' + Math.min(25, course.heat().map(HeatCourse::sessions).orElse(1) - 1)));
+        return String.valueOf((char)
+                ('a' + Math.min(25, course.heat().map(HeatCourse::sessions).orElse(1) - 1)));
     }
 
     /** Covered by its own doing, by a later one's, or by any doing on its day or after it. */
     private static boolean isCovered(List<Entry> done, int ordinal, Instant due, Pace pace, ZoneId zone) {
-        return done.stream().anyMatch(entry -> entry.what().task().orElseThrow().ordinal() >= ordinal || isReached(due, entry.happenedAt(), pace, zone));
+        return done.stream()
+                .anyMatch(entry -> entry.what().task().orElseThrow().ordinal() >= ordinal
+                        || isReached(due, entry.happenedAt(), pace, zone));
     }
 
     private static boolean isReached(Instant due, Instant at, Pace pace, ZoneId zone) {
-        return pace == Pace.DAYS ? !at.atZone(zone).toLocalDate().isBefore(due.atZone(zone).toLocalDate()) : !at.isBefore(due);
+        return pace == Pace.DAYS
+                ? !at.atZone(zone).toLocalDate().isBefore(due.atZone(zone).toLocalDate())
+                : !at.isBefore(due);
     }
 
     /** Asked from the look that found herb above the oil until something is done about it. */
@@ -173,27 +226,44 @@ public final class Rounds {
         if (!course.standsOut()) {
             return Optional.empty();
         }
-        int done = log.done(TaskKind.PUSH_UNDER).stream().mapToInt(entry -> entry.what().task().orElseThrow().ordinal()).max().orElse(0);
+        int done = log.done(TaskKind.PUSH_UNDER).stream()
+                .mapToInt(entry -> entry.what().task().orElseThrow().ordinal())
+                .max()
+                .orElse(0);
         return log.entries().stream()
-                .filter(entry -> entry.what() instanceof Entry.Looked looked && looked.look().standsOut())
+                .filter(entry -> entry.what() instanceof Entry.Looked looked
+                        && looked.look().standsOut())
                 .reduce((first, last) -> last)
-                .map(entry -> Task.open(new TaskKey(course.stage().key(), TaskKind.PUSH_UNDER, done + 1), entry.happenedAt()));
+                .map(entry -> Task.open(
+                        new TaskKey(course.stage().key(), TaskKind.PUSH_UNDER, done + 1), entry.happenedAt()));
     }
 
     private static List<Task> heat(Course course, HeatCourse heat, HomeHours hours) {
         Stage stage = course.stage();
         Instant last = heat.latest().map(reading -> reading.at()).orElse(course.stageSince());
         if (heat.on()) {
-            Instant end = heat.finish().orElseGet(() -> heat.onSince().orElseThrow().plus(heat.left()));
+            Instant end =
+                    heat.finish().orElseGet(() -> heat.onSince().orElseThrow().plus(heat.left()));
             return List.of(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, heat.sessions()), end));
         }
-        Step.Heat left = new Step.Heat(stage.key(), stage.name(), heat.left(), false, hours.heatAlone() && !stage.attended(), stage.attended());
-        return List.of(heat.isEnough() ? end(course, last)
-                : Task.open(new TaskKey(stage.key(), TaskKind.HEAT_ON, heat.sessions() + 1), Scheduler.nextSession(left, last, hours)));
+        Step.Heat left = new Step.Heat(
+                stage.key(),
+                stage.name(),
+                heat.left(),
+                false,
+                hours.heatAlone() && !stage.attended(),
+                stage.attended());
+        return List.of(
+                heat.isEnough()
+                        ? end(course, last)
+                        : Task.open(
+                                new TaskKey(stage.key(), TaskKind.HEAT_ON, heat.sessions() + 1),
+                                Scheduler.nextSession(left, last, hours)));
     }
 
     /** What ends a stage: the next one, or the straining. */
     private static Task end(Course course, Instant due) {
-        return Task.open(new TaskKey(course.stage().key(), course.next().isPresent() ? TaskKind.NEXT : TaskKind.STRAIN, 1), due);
+        return Task.open(
+                new TaskKey(course.stage().key(), course.next().isPresent() ? TaskKind.NEXT : TaskKind.STRAIN, 1), due);
     }
 }

@@ -16,10 +16,13 @@ public record Strength(double percent) {
 
     /** [S] Pure ethanol, g/mL. */
     private static final double ETHANOL = 0.78924;
+
     private static final double PROOF_PER_PERCENT = 2;
     private static final double[] PERCENT = {0, 20, 30, 37.5, 40, 50, 60, 70, 75, 80, 85, 90, 95, 96, 100};
     private static final double[] DENSITY = {
-        0.9982, 0.9736, 0.9622, 0.9519, 0.9481, 0.9301, 0.9091, 0.8855, 0.8728, 0.8593, 0.8449, 0.8292, 0.8114, 0.8074, 0.78924};
+        0.9982, 0.9736, 0.9622, 0.9519, 0.9481, 0.9301, 0.9091, 0.8855, 0.8728, 0.8593, 0.8449, 0.8292, 0.8114, 0.8074,
+        0.78924
+    };
 
     public Strength {
         Check.range("strength", percent, LEAST, MOST, "% vol");

@@ -31,12 +31,13 @@ public record Retention(double mean, double spread, int batches) {
 
     /** The shipped estimate for a herb that nobody has measured yet. */
     public static Retention shipped(Texture texture, Moisture moisture, Pressing pressing) {
-        Retention byHand = switch (moisture) {
-            case DRIED -> new Retention(texture.retention(), texture.retentionSpread(), 0);
-            case WILTED -> new Retention(0.5, 0.2, 0);
-            case FRESH -> new Retention(0.15, 0.08, 0);
-            case JUICY -> new Retention(0.25, 0.10, 0);
-        };
+        Retention byHand =
+                switch (moisture) {
+                    case DRIED -> new Retention(texture.retention(), texture.retentionSpread(), 0);
+                    case WILTED -> new Retention(0.5, 0.2, 0);
+                    case FRESH -> new Retention(0.15, 0.08, 0);
+                    case JUICY -> new Retention(0.25, 0.10, 0);
+                };
         return switch (pressing) {
             case HAND -> byHand;
             case DRIP -> new Retention(byHand.mean + (moisture.isDried() ? DRIP_DRY : DRIP_WET), byHand.spread, 0);

@@ -28,7 +28,11 @@ public record YieldForecast(Volume expected, double spread, Volume low, Volume h
 
     /** Forecasts from shipped estimates. */
     public static YieldForecast of(Herbs herbs, Volume oil, Pressing pressing) {
-        return of(herbs, oil, pressing, herbs.portions().stream().map(portion -> List.<Double>of()).toList());
+        return of(
+                herbs,
+                oil,
+                pressing,
+                herbs.portions().stream().map(portion -> List.<Double>of()).toList());
     }
 
     /**
@@ -58,14 +62,23 @@ public record YieldForecast(Volume expected, double spread, Volume low, Volume h
                 .estimate("cloth and vessel keep", Figure.of(FILM))
                 .result("spread, one standard deviation", Figure.of(Volume.ofMillilitres(spread)))
                 .build();
-        return new YieldForecast(within(middle, oil), spread, within(middle - EIGHTY_PERCENT * spread, oil),
-                within(middle + EIGHTY_PERCENT * spread, oil), measuredOfEach.stream().mapToInt(List::size).min().orElse(0), working);
+        return new YieldForecast(
+                within(middle, oil),
+                spread,
+                within(middle - EIGHTY_PERCENT * spread, oil),
+                within(middle + EIGHTY_PERCENT * spread, oil),
+                measuredOfEach.stream().mapToInt(List::size).min().orElse(0),
+                working);
     }
 
-    private static void explain(Working.Builder sum, Retention shipped, Retention learned, List<Double> measured, Pressing pressing) {
+    private static void explain(
+            Working.Builder sum, Retention shipped, Retention learned, List<Double> measured, Pressing pressing) {
         sum.estimate("a gram keeps, " + pressing.word(), Figure.ofMillilitresPerGram(shipped.mean()));
         for (int i = 0; i < measured.size(); i++) {
-            sum.add("a gram kept in batch %d of %d like this".formatted(i + 1, measured.size()), Figure.ofMillilitresPerGram(measured.get(i)), Origin.OWN);
+            sum.add(
+                    "a gram kept in batch %d of %d like this".formatted(i + 1, measured.size()),
+                    Figure.ofMillilitresPerGram(measured.get(i)),
+                    Origin.OWN);
         }
         if (!measured.isEmpty()) {
             sum.result("weighed together", Figure.ofMillilitresPerGram(learned.mean()));

@@ -18,7 +18,8 @@ public record Booking(String resource, Span span, String what) {
         List<Booking> bookings = new ArrayList<>();
         for (Placed placed : timetable.placed()) {
             boolean heat = placed.step() instanceof Step.Heat;
-            boolean hands = placed.step() instanceof Step.Hands || placed.step() instanceof Step.Heat warm && warm.attended();
+            boolean hands =
+                    placed.step() instanceof Step.Hands || placed.step() instanceof Step.Heat warm && warm.attended();
             for (Span span : placed.spans()) {
                 if (hands) {
                     bookings.add(new Booking(HANDS, span, what));

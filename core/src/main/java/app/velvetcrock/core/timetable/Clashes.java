@@ -36,7 +36,9 @@ public final class Clashes {
         List<Clash> clashes = new ArrayList<>();
         for (Booking booking : mine) {
             List<Booking> overlapping = among.others().stream()
-                    .filter(other -> other.resource().equals(booking.resource()) && other.span().overlaps(booking.span())).toList();
+                    .filter(other -> other.resource().equals(booking.resource())
+                            && other.span().overlaps(booking.span()))
+                    .toList();
             if (overlapping.size() >= among.pieces(booking.resource())) {
                 clashes.add(new Clash(booking, overlapping.get(0)));
             }
@@ -45,7 +47,8 @@ public final class Clashes {
     }
 
     /** The first start from {@code from} on at which a plan clashes with nothing; empty within three weeks for none. */
-    public static Optional<Instant> firstFree(List<Step> steps, Instant from, HomeHours hours, String source, Among among) {
+    public static Optional<Instant> firstFree(
+            List<Step> steps, Instant from, HomeHours hours, String source, Among among) {
         Instant until = from.plus(FURTHEST);
         Instant at = from;
         while (at.isBefore(until)) {

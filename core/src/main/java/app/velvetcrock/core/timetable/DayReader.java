@@ -24,9 +24,12 @@ import java.util.stream.Stream;
  */
 public final class DayReader {
 
-    private static final Pattern WEEKDAY = Pattern.compile("(?:by |on |next )?(mon|tues?|wednes|thurs?|fri|satur|sun|wed|thu|sat)(?:day)?( week| in a week)?");
-    private static final Pattern AHEAD = Pattern.compile("(?:in )?(\\d{1,3}|an?|one|two|three|four) (days?|weeks?|months?)(?: from now| from today)?");
-    private static final Pattern DATE = Pattern.compile("(?:by |on )?(\\d{1,2})(?:st|nd|rd|th)?\\.? (?:of )?([a-z]{3,9})\\.?,?(?: (\\d{4}))?");
+    private static final Pattern WEEKDAY = Pattern.compile(
+            "(?:by |on |next )?(mon|tues?|wednes|thurs?|fri|satur|sun|wed|thu|sat)(?:day)?( week| in a week)?");
+    private static final Pattern AHEAD = Pattern.compile(
+            "(?:in )?(\\d{1,3}|an?|one|two|three|four) (days?|weeks?|months?)(?: from now| from today)?");
+    private static final Pattern DATE =
+            Pattern.compile("(?:by |on )?(\\d{1,2})(?:st|nd|rd|th)?\\.? (?:of )?([a-z]{3,9})\\.?,?(?: (\\d{4}))?");
     private static final Pattern ISO = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
 
     private static final int LONGEST = 120;
@@ -45,7 +48,8 @@ public final class DayReader {
         if (text.equals("today") || text.equals("tomorrow")) {
             return Optional.of(today.plusDays(text.equals("today") ? 0 : 1));
         } else if (weekday.matches()) {
-            return day(weekday.group(1)).map(day -> today.with(TemporalAdjusters.next(day)).plusWeeks(weekday.group(2) == null ? 0 : 1));
+            return day(weekday.group(1))
+                    .map(day -> today.with(TemporalAdjusters.next(day)).plusWeeks(weekday.group(2) == null ? 0 : 1));
         } else if (ahead.matches()) {
             return Optional.of(plus(today, count(ahead.group(1)), ahead.group(2)));
         } else if (date.matches()) {
@@ -55,7 +59,9 @@ public final class DayReader {
     }
 
     private static Optional<DayOfWeek> day(String word) {
-        return Stream.of(DayOfWeek.values()).filter(day -> day.name().toLowerCase(Locale.ROOT).startsWith(word)).findFirst();
+        return Stream.of(DayOfWeek.values())
+                .filter(day -> day.name().toLowerCase(Locale.ROOT).startsWith(word))
+                .findFirst();
     }
 
     private static int count(String word) {
@@ -69,14 +75,21 @@ public final class DayReader {
     }
 
     private static LocalDate plus(LocalDate today, int count, String unit) {
-        return unit.startsWith("day") ? today.plusDays(count) : unit.startsWith("week") ? today.plusWeeks(count) : today.plusMonths(count);
+        return unit.startsWith("day")
+                ? today.plusDays(count)
+                : unit.startsWith("week") ? today.plusWeeks(count) : today.plusMonths(count);
     }
 
     private static Optional<Month> month(String word) {
-        return Stream.of(Month.values()).filter(month -> {
-            String name = month.getDisplayName(TextStyle.FULL, Locale.ENGLISH).toLowerCase(Locale.ROOT);
-            return name.equals(word) || name.substring(0, 3).equals(word) || word.equals("sept") && month == Month.SEPTEMBER;
-        }).findFirst();
+        return Stream.of(Month.values())
+                .filter(month -> {
+                    String name =
+                            month.getDisplayName(TextStyle.FULL, Locale.ENGLISH).toLowerCase(Locale.ROOT);
+                    return name.equals(word)
+                            || name.substring(0, 3).equals(word)
+                            || word.equals("sept") && month == Month.SEPTEMBER;
+                })
+                .findFirst();
     }
 
     private static Optional<LocalDate> date(Matcher date, Month month, LocalDate today) {

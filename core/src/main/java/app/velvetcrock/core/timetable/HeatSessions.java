@@ -25,7 +25,9 @@ final class HeatSessions {
         if (heat.alone()) {
             return alone(heat, from, hours);
         }
-        Optional<List<Span>> one = hours.next(from, heat.heat().plus(hours.warmUp())).map(window -> List.of(Span.of(window.startInclusive(), heat.heat().plus(hours.warmUp()))));
+        Optional<List<Span>> one = hours.next(from, heat.heat().plus(hours.warmUp()))
+                .map(window ->
+                        List.of(Span.of(window.startInclusive(), heat.heat().plus(hours.warmUp()))));
         Optional<List<Span>> several = several(heat, from, hours);
         if (one.isEmpty() || several.isEmpty()) {
             return one.or(() -> several);
@@ -35,8 +37,9 @@ final class HeatSessions {
 
     /** Runs on by itself; it is taken off when somebody is there to do it. */
     private static Optional<List<Span>> alone(Step.Heat heat, Instant from, HomeHours hours) {
-        return hours.next(from, A_HAND).flatMap(on -> hours.next(on.startInclusive().plus(heat.heat()).plus(hours.warmUp()), A_HAND)
-                .map(off -> List.of(new Span(on.startInclusive(), off.startInclusive()))));
+        return hours.next(from, A_HAND)
+                .flatMap(on -> hours.next(on.startInclusive().plus(heat.heat()).plus(hours.warmUp()), A_HAND)
+                        .map(off -> List.of(new Span(on.startInclusive(), off.startInclusive()))));
     }
 
     private static Optional<List<Span>> several(Step.Heat heat, Instant from, HomeHours hours) {
@@ -71,12 +74,17 @@ final class HeatSessions {
             return sessions;
         }
         Span before = sessions.get(last - 1);
-        sessions.set(last - 1, new Span(before.startInclusive(), before.endExclusive().minus(lacks)));
+        sessions.set(
+                last - 1,
+                new Span(before.startInclusive(), before.endExclusive().minus(lacks)));
         sessions.set(last, Span.of(sessions.get(last).startInclusive(), shortest));
         return sessions;
     }
 
     private static LocalDate lastDay(List<Span> sessions, HomeHours hours) {
-        return sessions.get(sessions.size() - 1).endExclusive().atZone(hours.zone()).toLocalDate();
+        return sessions.get(sessions.size() - 1)
+                .endExclusive()
+                .atZone(hours.zone())
+                .toLocalDate();
     }
 }

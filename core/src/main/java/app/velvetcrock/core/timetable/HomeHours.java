@@ -47,18 +47,32 @@ public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone, D
 
     /** Every day from eight in the morning to ten at night, until the household says otherwise. */
     public static HomeHours usual(ZoneId zone) {
-        return new HomeHours(List.of(new Presence("", Arrays.stream(DayOfWeek.values()).collect(Collectors.toMap(Function.identity(), day -> List.of(USUAL))), List.of())), zone);
+        return new HomeHours(
+                List.of(new Presence(
+                        "",
+                        Arrays.stream(DayOfWeek.values())
+                                .collect(Collectors.toMap(Function.identity(), day -> List.of(USUAL))),
+                        List.of())),
+                zone);
     }
 
     /** The stretches of a day with somebody home, put together and in order; both clock changes shift them as the clock on the wall does. */
     public List<Span> on(LocalDate day) {
-        List<Span> all = people.stream().flatMap(person -> person.on(day).stream())
-                .map(window -> new Span[] {span(day, window)}).flatMap(Arrays::stream).sorted(Comparator.comparing(Span::startInclusive)).toList();
+        List<Span> all = people.stream()
+                .flatMap(person -> person.on(day).stream())
+                .map(window -> new Span[] {span(day, window)})
+                .flatMap(Arrays::stream)
+                .sorted(Comparator.comparing(Span::startInclusive))
+                .toList();
         List<Span> merged = new ArrayList<>();
         for (Span span : all) {
             Span last = merged.isEmpty() ? null : merged.get(merged.size() - 1);
             if (last != null && !span.startInclusive().isAfter(last.endExclusive())) {
-                merged.set(merged.size() - 1, span.endExclusive().isAfter(last.endExclusive()) ? new Span(last.startInclusive(), span.endExclusive()) : last);
+                merged.set(
+                        merged.size() - 1,
+                        span.endExclusive().isAfter(last.endExclusive())
+                                ? new Span(last.startInclusive(), span.endExclusive())
+                                : last);
             } else {
                 merged.add(span);
             }
@@ -79,7 +93,8 @@ public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone, D
         for (int ahead = 0; ahead <= HORIZON_DAYS; ahead++) {
             for (Span span : on(first.plusDays(ahead))) {
                 Instant start = span.startInclusive().isBefore(from) ? from : span.startInclusive();
-                if (start.isBefore(span.endExclusive()) && Duration.between(start, span.endExclusive()).compareTo(least) >= 0) {
+                if (start.isBefore(span.endExclusive())
+                        && Duration.between(start, span.endExclusive()).compareTo(least) >= 0) {
                     return Optional.of(new Span(start, span.endExclusive()));
                 }
             }

@@ -21,7 +21,8 @@ import java.util.stream.Collectors;
  */
 public final class HoursReader {
 
-    private static final Pattern ONE = Pattern.compile("(\\d{1,2})(?:[:.](\\d{2}))? ?(?:-|–|to|till|until) ?(\\d{1,2})(?:[:.](\\d{2}))?");
+    private static final Pattern ONE =
+            Pattern.compile("(\\d{1,2})(?:[:.](\\d{2}))? ?(?:-|–|to|till|until) ?(\\d{1,2})(?:[:.](\\d{2}))?");
     private static final LocalTime LAST = LocalTime.of(23, 59);
     private static final Window ALL_DAY = new Window(LocalTime.of(7, 0), LocalTime.of(22, 0));
     private static final int LONGEST = 80;
@@ -62,7 +63,8 @@ public final class HoursReader {
         windows.sort(Comparator.comparing(Window::from));
         for (int i = 1; i < windows.size(); i++) {
             if (windows.get(i).from().isBefore(windows.get(i - 1).to())) {
-                throw new NoHoursException("%s and %s overlap".formatted(words(windows.get(i - 1)), words(windows.get(i))));
+                throw new NoHoursException(
+                        "%s and %s overlap".formatted(words(windows.get(i - 1)), words(windows.get(i))));
             }
         }
         return windows;
@@ -87,7 +89,8 @@ public final class HoursReader {
         try {
             return hours == 24 && minutes == 0 ? LAST : LocalTime.of(hours, minutes);
         } catch (DateTimeException notATime) {
-            throw new NoHoursException("“%s” is no time of the clock".formatted(minute == null ? hour : hour + ":" + minute));
+            throw new NoHoursException(
+                    "“%s” is no time of the clock".formatted(minute == null ? hour : hour + ":" + minute));
         }
     }
 
@@ -101,6 +104,10 @@ public final class HoursReader {
     }
 
     private static String words(LocalTime time) {
-        return time.equals(LAST) ? "24" : time.getMinute() == 0 ? String.valueOf(time.getHour()) : "%d:%02d".formatted(time.getHour(), time.getMinute());
+        return time.equals(LAST)
+                ? "24"
+                : time.getMinute() == 0
+                        ? String.valueOf(time.getHour())
+                        : "%d:%02d".formatted(time.getHour(), time.getMinute());
     }
 }

@@ -17,7 +17,8 @@ public record Presence(String name, Map<DayOfWeek, List<Window>> week, List<Othe
 
     public Presence {
         Map<DayOfWeek, List<Window>> sorted = new EnumMap<>(DayOfWeek.class);
-        week.forEach((day, windows) -> sorted.put(day, windows.stream().sorted(Comparator.comparing(Window::from)).toList()));
+        week.forEach((day, windows) -> sorted.put(
+                day, windows.stream().sorted(Comparator.comparing(Window::from)).toList()));
         week = sorted;
         exceptions = List.copyOf(exceptions);
     }
@@ -33,7 +34,8 @@ public record Presence(String name, Map<DayOfWeek, List<Window>> week, List<Othe
         public Otherwise {
             hours = List.copyOf(hours);
             if (last.isBefore(first)) {
-                throw new IllegalArgumentException("exception runs from %s to %s; it ends no earlier than it begins".formatted(first, last));
+                throw new IllegalArgumentException(
+                        "exception runs from %s to %s; it ends no earlier than it begins".formatted(first, last));
             }
         }
 
@@ -44,7 +46,10 @@ public record Presence(String name, Map<DayOfWeek, List<Window>> week, List<Othe
 
     /** The hours of a day. */
     public List<Window> on(LocalDate day) {
-        return exceptions.stream().filter(exception -> exception.covers(day)).reduce((earlier, later) -> later).map(Otherwise::hours)
+        return exceptions.stream()
+                .filter(exception -> exception.covers(day))
+                .reduce((earlier, later) -> later)
+                .map(Otherwise::hours)
                 .orElseGet(() -> week.getOrDefault(day.getDayOfWeek(), List.of()));
     }
 }

@@ -13,6 +13,7 @@ public final class Scheduler {
 
     /** Starts are looked for on quarters of an hour. */
     private static final Duration GRID = Duration.ofMinutes(15);
+
     private static final Duration AN_HOUR = Duration.ofHours(1);
     private static final Duration LOOKED_AHEAD = Duration.ofDays(14);
 
@@ -24,7 +25,8 @@ public final class Scheduler {
      * @param notBefore moments before which a step, by its key, is not to begin
      * @return empty where nobody is ever home long enough
      */
-    public static Optional<Timetable> forward(List<Step> steps, Instant from, HomeHours hours, Map<String, Instant> notBefore) {
+    public static Optional<Timetable> forward(
+            List<Step> steps, Instant from, HomeHours hours, Map<String, Instant> notBefore) {
         List<Placed> placed = new ArrayList<>();
         Instant at = from;
         for (Step step : steps) {
@@ -48,11 +50,16 @@ public final class Scheduler {
      * The earliest timetable in which wet herb does not turn: where its heat would come in too many sessions, a later start at which it does not; the plain earliest where there is
      * none within two weeks.
      */
-    public static Optional<Timetable> sound(List<Step> steps, Instant from, HomeHours hours, Map<String, Instant> notBefore) {
+    public static Optional<Timetable> sound(
+            List<Step> steps, Instant from, HomeHours hours, Map<String, Instant> notBefore) {
         Optional<Timetable> earliest = forward(steps, from, hours, notBefore);
         Instant until = from.plus(LOOKED_AHEAD);
-        for (Optional<Timetable> later = earliest; later.isPresent() && later.get().start().isBefore(until); later = forward(steps, later.get().start().plus(AN_HOUR), hours, notBefore)) {
-            if (WetHerb.of(later.get(), hours.warmUp()).filter(WetHerb::isTooLong).isEmpty()) {
+        for (Optional<Timetable> later = earliest;
+                later.isPresent() && later.get().start().isBefore(until);
+                later = forward(steps, later.get().start().plus(AN_HOUR), hours, notBefore)) {
+            if (WetHerb.of(later.get(), hours.warmUp())
+                    .filter(WetHerb::isTooLong)
+                    .isEmpty()) {
                 return later;
             }
         }
@@ -63,9 +70,15 @@ public final class Scheduler {
     public static Optional<Timetable> soundBackward(List<Step> steps, Instant earliest, Instant need, HomeHours hours) {
         Optional<Timetable> latest = backward(steps, earliest, need, hours);
         Instant at = latest.map(Timetable::start).orElse(earliest);
-        for (Instant start = at; latest.isPresent() && start.isAfter(at.minus(LOOKED_AHEAD)) && !start.isBefore(earliest); start = start.minus(AN_HOUR)) {
-            Optional<Timetable> earlier = forward(steps, start, hours).filter(timetable -> !timetable.end().isAfter(need));
-            if (earlier.filter(timetable -> WetHerb.of(timetable, hours.warmUp()).filter(WetHerb::isTooLong).isEmpty()).isPresent()) {
+        for (Instant start = at;
+                latest.isPresent() && start.isAfter(at.minus(LOOKED_AHEAD)) && !start.isBefore(earliest);
+                start = start.minus(AN_HOUR)) {
+            Optional<Timetable> earlier = forward(steps, start, hours)
+                    .filter(timetable -> !timetable.end().isAfter(need));
+            if (earlier.filter(timetable -> WetHerb.of(timetable, hours.warmUp())
+                            .filter(WetHerb::isTooLong)
+                            .isEmpty())
+                    .isPresent()) {
                 return earlier;
             }
         }
@@ -80,17 +93,22 @@ public final class Scheduler {
      * @return empty where even a start at {@code earliest} ends too late
      */
     public static Optional<Timetable> backward(List<Step> steps, Instant earliest, Instant need, HomeHours hours) {
-        Optional<Timetable> first = forward(steps, earliest, hours).filter(timetable -> !timetable.end().isAfter(need));
+        Optional<Timetable> first = forward(steps, earliest, hours)
+                .filter(timetable -> !timetable.end().isAfter(need));
         if (first.isEmpty()) {
             return first;
         }
-        // On the quarters of the wall's clock; the first of them may lie a little before the earliest, which then holds.
-        Instant grid = Instant.ofEpochSecond(Math.floorDiv(earliest.getEpochSecond(), GRID.toSeconds()) * GRID.toSeconds());
+        // On the quarters of the wall's clock; the first of them may lie a little before the earliest, which then
+        // holds.
+        Instant grid =
+                Instant.ofEpochSecond(Math.floorDiv(earliest.getEpochSecond(), GRID.toSeconds()) * GRID.toSeconds());
         long good = 0;
         long bad = Math.max(1, Duration.between(grid, need).dividedBy(GRID) + 1);
         while (bad - good > 1) {
             long middle = (good + bad) / 2;
-            boolean inTime = forward(steps, at(grid, middle, earliest), hours).filter(timetable -> !timetable.end().isAfter(need)).isPresent();
+            boolean inTime = forward(steps, at(grid, middle, earliest), hours)
+                    .filter(timetable -> !timetable.end().isAfter(need))
+                    .isPresent();
             if (inTime) {
                 good = middle;
             } else {
@@ -107,12 +125,15 @@ public final class Scheduler {
 
     /** When the first session of so much heat begins, from a moment on; that moment where nobody is ever home so long. */
     public static Instant nextSession(Step.Heat heat, Instant from, HomeHours hours) {
-        return HeatSessions.place(heat, from, hours).map(sessions -> sessions.get(0).startInclusive()).orElse(from);
+        return HeatSessions.place(heat, from, hours)
+                .map(sessions -> sessions.get(0).startInclusive())
+                .orElse(from);
     }
 
     private static Optional<List<Span>> place(Step step, Instant from, HomeHours hours) {
         if (step instanceof Step.Hands hands) {
-            return hours.next(from, hands.length()).map(window -> List.of(Span.of(window.startInclusive(), hands.length())));
+            return hours.next(from, hands.length())
+                    .map(window -> List.of(Span.of(window.startInclusive(), hands.length())));
         } else if (step instanceof Step.Wait wait) {
             return Optional.of(List.of(Span.of(from, wait.length())));
         } else if (step instanceof Step.Days days) {

@@ -8,7 +8,8 @@ public record Span(Instant startInclusive, Instant endExclusive) {
 
     public Span {
         if (!endExclusive.isAfter(startInclusive)) {
-            throw new IllegalArgumentException("span runs from %s to %s; its end comes after its start".formatted(startInclusive, endExclusive));
+            throw new IllegalArgumentException(
+                    "span runs from %s to %s; its end comes after its start".formatted(startInclusive, endExclusive));
         }
     }
 

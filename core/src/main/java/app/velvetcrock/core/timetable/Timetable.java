@@ -30,6 +30,10 @@ public record Timetable(List<Placed> placed) {
 
     /** How many times heat is put on. */
     public int sessions() {
-        return placed.stream().filter(one -> one.step() instanceof Step.Heat).mapToInt(one -> one.spans().size()).max().orElse(0);
+        return placed.stream()
+                .filter(one -> one.step() instanceof Step.Heat)
+                .mapToInt(one -> one.spans().size())
+                .max()
+                .orElse(0);
     }
 }

@@ -23,16 +23,23 @@ public record WetHerb(int sessions, Duration tepid) {
      * @param warmUp what each session pays
      */
     public static Optional<WetHerb> of(Timetable timetable, Duration warmUp) {
-        return timetable.placed().stream().filter(placed -> placed.step() instanceof Step.Heat heat && heat.wet()).findFirst().map(placed -> {
-            int sessions = placed.spans().size();
-            return new WetHerb(sessions, warmUp.multipliedBy(sessions).plus(COOLING.multipliedBy(sessions - 1L)));
-        });
+        return timetable.placed().stream()
+                .filter(placed -> placed.step() instanceof Step.Heat heat && heat.wet())
+                .findFirst()
+                .map(placed -> {
+                    int sessions = placed.spans().size();
+                    return new WetHerb(
+                            sessions, warmUp.multipliedBy(sessions).plus(COOLING.multipliedBy(sessions - 1L)));
+                });
     }
 
     /** The most sessions that stay within four hours. */
     public static int mostSessions(Duration warmUp) {
         int sessions = 1;
-        while (warmUp.multipliedBy(sessions + 1L).plus(COOLING.multipliedBy(sessions)).compareTo(MOST) <= 0) {
+        while (warmUp.multipliedBy(sessions + 1L)
+                        .plus(COOLING.multipliedBy(sessions))
+                        .compareTo(MOST)
+                <= 0) {
             sessions++;
         }
         return sessions;

@@ -7,7 +7,8 @@ public record Window(LocalTime from, LocalTime to) {
 
     public Window {
         if (!from.isBefore(to)) {
-            throw new IllegalArgumentException("hours run from %s to %s; they begin before they end, on one day".formatted(from, to));
+            throw new IllegalArgumentException(
+                    "hours run from %s to %s; they begin before they end, on one day".formatted(from, to));
         }
     }
 }

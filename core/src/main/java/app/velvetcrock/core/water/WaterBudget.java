@@ -18,6 +18,7 @@ public record WaterBudget(Mass brought, Mass bound, Mass dissolved, Mass free, d
 
     /** Herb of 12 % moisture counts as dry: 0.12 of water to 0.88 of dry matter. */
     private static final double BOUND = 0.12 / 0.88;
+
     private static final double DISSOLVED = 0.001;
     private static final double LEAST_SAID = 0.005;
 
@@ -26,20 +27,29 @@ public record WaterBudget(Mass brought, Mass bound, Mass dissolved, Mass free, d
 
     /** Works it out; evaporation is never credited by estimate. */
     public static WaterBudget of(List<Wet> herbs, Mass spiritWater, Mass oil) {
-        double dry = herbs.stream().mapToDouble(herb -> herb.water().dryMatter(herb.mass()).grams()).sum();
+        double dry = herbs.stream()
+                .mapToDouble(herb -> herb.water().dryMatter(herb.mass()).grams())
+                .sum();
         double inHerb = herbs.stream().mapToDouble(herb -> herb.mass().grams()).sum() - dry;
         double brought = inHerb + spiritWater.grams();
         double bound = Math.min(brought, BOUND * dry);
         double dissolved = Math.min(brought - bound, DISSOLVED * oil.grams());
         double free = Math.max(0, brought - bound - dissolved);
-        Working working = Working.of("free water = all water − what dry matter binds − what oil dissolves, before any heating")
+        Working working = Working.of(
+                        "free water = all water − what dry matter binds − what oil dissolves, before any heating")
                 .estimate("water in the herb", Figure.of(Mass.ofGrams(inHerb)))
                 .result("water in the spirit", Figure.of(spiritWater))
                 .standard("dry matter binds 12 % moisture", Figure.of(Mass.ofGrams(bound)))
                 .estimate("the oil dissolves", Figure.of(Mass.ofGrams(dissolved)))
                 .result("free water", Figure.of(Mass.ofGrams(free)))
                 .build();
-        return new WaterBudget(Mass.ofGrams(brought), Mass.ofGrams(bound), Mass.ofGrams(dissolved), Mass.ofGrams(free), oil.grams() == 0 ? 0 : free / oil.grams(), working);
+        return new WaterBudget(
+                Mass.ofGrams(brought),
+                Mass.ofGrams(bound),
+                Mass.ofGrams(dissolved),
+                Mass.ofGrams(free),
+                oil.grams() == 0 ? 0 : free / oil.grams(),
+                working);
     }
 
     /** Less than this is within what the estimates can tell. */

@@ -20,7 +20,8 @@ class CautionsTest {
     @ParameterizedTest
     @CsvSource({
         "comfrey,FOOD", "comfrey,LIPS", "comfrey,PREGNANCY", "comfrey,NURSING", "comfrey,BABY", "comfrey,CHILD_2_5",
-        "bog-myrtle,PREGNANCY", "juniper,PREGNANCY", "rosemary,BABY", "ginger,CHILD_6_14", "ginger,BABY", "nettle,WITH_LATEX"
+        "bog-myrtle,PREGNANCY", "juniper,PREGNANCY", "rosemary,BABY", "ginger,CHILD_6_14", "ginger,BABY",
+                "nettle,WITH_LATEX"
     })
     void refuses(String herb, Use use) {
         assertThat(of(herb, use)).extracting(Caution::level).contains(Level.REFUSE);
@@ -28,12 +29,16 @@ class CautionsTest {
 
     @ParameterizedTest
     @CsvSource({
-        "comfrey,HANDS,Unbroken skin only", "yarrow,FACE,Daisy family", "chamomile,HANDS,Daisy family", "st-johns-wort,FACE,Keep out of the sun",
-        "meadowsweet,HANDS,Contains salicylates", "birch-bud,HANDS,Contains salicylates", "spruce-tip,HANDS,Conifer resin", "nettle,BABY,Not under three months",
+        "comfrey,HANDS,Unbroken skin only", "yarrow,FACE,Daisy family", "chamomile,HANDS,Daisy family",
+                "st-johns-wort,FACE,Keep out of the sun",
+        "meadowsweet,HANDS,Contains salicylates", "birch-bud,HANDS,Contains salicylates",
+                "spruce-tip,HANDS,Conifer resin", "nettle,BABY,Not under three months",
         "nettle,ANIMALS,Animals lick it off", "ginger,MASSAGE,Hot on skin"
     })
     void warnsAndSaysSoOnTheLabel(String herb, Use use, String head) {
-        assertThat(of(herb, use)).filteredOn(c -> c.head().equals(head)).singleElement()
+        assertThat(of(herb, use))
+                .filteredOn(c -> c.head().equals(head))
+                .singleElement()
                 .matches(c -> c.level() == Level.WARN && c.onLabel());
     }
 
@@ -56,10 +61,26 @@ class CautionsTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {
-        "aconite", "Atropa belladonna", "henbane", "Datura", "mandrake", "Foxglove leaf", "lily of the valley", "water hemlock", "yew", "oleander",
-        "autumn crocus", "hellebore", "bloodroot", "poke root", "giant hogweed", "poison ivy", "CONIUM maculatum"
-    })
+    @ValueSource(
+            strings = {
+                "aconite",
+                "Atropa belladonna",
+                "henbane",
+                "Datura",
+                "mandrake",
+                "Foxglove leaf",
+                "lily of the valley",
+                "water hemlock",
+                "yew",
+                "oleander",
+                "autumn crocus",
+                "hellebore",
+                "bloodroot",
+                "poke root",
+                "giant hogweed",
+                "poison ivy",
+                "CONIUM maculatum"
+            })
     void poisonousPlantsAreRefusedByAnyOfTheirNames(String name) {
         assertThat(cautions.refusal(name)).isPresent();
     }

@@ -28,8 +28,10 @@ class ChargeTest {
     /** Checked sum 2, first half: 30 g in a 75 mm jar, A·20 mm = 88.4 mL, D = 30 ÷ 1.4 = 21.4 mL. */
     @ParameterizedTest(name = "{0} {1}")
     @CsvSource({"FLOWER,WHOLE,498,16.6,336,11.2", "LEAF,CUT_AND_SIFTED,297,9.9,211,7.0", "LEAF,GROUND,182,6.1,182,6.1"})
-    void oilToCoverThirtyGrams(Part part, Cut cut, double loose, double looseRatio, double pressed, double pressedRatio) {
-        Charge charge = charge(part, cut, 30, 0, new Vessel("jar", Volume.ofMillilitres(1000), Length.ofMillimetres(75)));
+    void oilToCoverThirtyGrams(
+            Part part, Cut cut, double loose, double looseRatio, double pressed, double pressedRatio) {
+        Charge charge =
+                charge(part, cut, 30, 0, new Vessel("jar", Volume.ofMillilitres(1000), Length.ofMillimetres(75)));
         assertThat(charge.looseNeed().millilitres()).isCloseTo(loose, within(0.5));
         assertThat(charge.looseNeed().millilitres() / 30).isCloseTo(looseRatio, within(0.05));
         assertThat(charge.pressedNeed().millilitres()).isCloseTo(pressed, within(0.5));
@@ -83,9 +85,16 @@ class ChargeTest {
     void aWeighedCupReplacesTheEstimate() {
         HerbPortion estimated = portion(Part.LEAF, Cut.CUT_AND_SIFTED, 60);
         HerbPortion weighed = new HerbPortion(
-                estimated.mass(), estimated.texture(), Moisture.DRIED, Optional.of(Density.ofGramsPerMillilitre(0.2)), 5);
+                estimated.mass(),
+                estimated.texture(),
+                Moisture.DRIED,
+                Optional.of(Density.ofGramsPerMillilitre(0.2)),
+                5);
         assertThat(weighed.looseBulk().millilitres()).isCloseTo(300, within(1e-9));
-        assertThat(weighed.at(MATERIA.texture(Part.LEAF, Cut.GROUND)).looseBulk().millilitres()).isCloseTo(200, within(1e-9));
+        assertThat(weighed.at(MATERIA.texture(Part.LEAF, Cut.GROUND))
+                        .looseBulk()
+                        .millilitres())
+                .isCloseTo(200, within(1e-9));
     }
 
     @Test
@@ -93,7 +102,8 @@ class ChargeTest {
         Random random = new Random(1);
         for (int i = 0; i < 2000; i++) {
             Charge less = random(random);
-            Charge more = new Charge(less.herbs().times(1 + random.nextDouble()), less.oil(), less.vessel(), less.headspace());
+            Charge more = new Charge(
+                    less.herbs().times(1 + random.nextDouble()), less.oil(), less.vessel(), less.headspace());
             assertThat(more.looseNeed()).isGreaterThanOrEqualTo(less.looseNeed());
             assertThat(more.pressedNeed()).isGreaterThanOrEqualTo(less.pressedNeed());
             assertThat(less.looseNeed()).isGreaterThanOrEqualTo(less.pressedNeed());
@@ -107,9 +117,14 @@ class ChargeTest {
             Charge charge = random(random);
             Schools schools = Schools.of(charge, Density.ofGramsPerMillilitre(0.917));
             double oil = charge.oil().millilitres();
-            assertThat(Schools.oilByWeight(charge.herbs(), schools.weightToVolume()).millilitres()).isCloseTo(oil, within(1e-6));
-            assertThat(Schools.oilByCups(charge.herbs(), schools.cupsToCups()).millilitres()).isCloseTo(oil, within(1e-6));
-            assertThat(Schools.herbForFill(charge.herbs().times(0.3), charge.vessel(), schools.jarFill()).mass().grams())
+            assertThat(Schools.oilByWeight(charge.herbs(), schools.weightToVolume())
+                            .millilitres())
+                    .isCloseTo(oil, within(1e-6));
+            assertThat(Schools.oilByCups(charge.herbs(), schools.cupsToCups()).millilitres())
+                    .isCloseTo(oil, within(1e-6));
+            assertThat(Schools.herbForFill(charge.herbs().times(0.3), charge.vessel(), schools.jarFill())
+                            .mass()
+                            .grams())
                     .isCloseTo(charge.herbs().mass().grams(), within(1e-6));
             assertThat(charge.vessel().volumeOf(schools.herbDepth()).millilitres())
                     .isCloseTo(charge.herbs().looseBulk().millilitres(), within(1e-6));
@@ -136,7 +151,9 @@ class ChargeTest {
             OilWish wish = new OilWish.Exactly(charge.oil());
             for (Remedy remedy : Remedies.of(charge, wish, stock, ground(charge))) {
                 for (Charge mended : take(remedy, charge)) {
-                    assertThat(mended.fits() && mended.cover().isEnough()).as("%s after %s", charge, remedy).isTrue();
+                    assertThat(mended.fits() && mended.cover().isEnough())
+                            .as("%s after %s", charge, remedy)
+                            .isTrue();
                 }
                 taken++;
             }
@@ -150,17 +167,29 @@ class ChargeTest {
         } else if (remedy instanceof Remedy.OtherJar other) {
             return List.of(charge.in(other.vessel()));
         } else if (remedy instanceof Remedy.SplitOver split) {
-            assertThat(split.shares().stream().mapToDouble(JarSplit.Share::share).sum()).isCloseTo(1, within(1e-9));
-            return split.shares().stream().map(share -> JarSplit.part(charge, new OilWish.Exactly(charge.oil()), share)).toList();
+            assertThat(split.shares().stream()
+                            .mapToDouble(JarSplit.Share::share)
+                            .sum())
+                    .isCloseTo(1, within(1e-9));
+            return split.shares().stream()
+                    .map(share -> JarSplit.part(charge, new OilWish.Exactly(charge.oil()), share))
+                    .toList();
         } else if (remedy instanceof Remedy.FinerCut finer) {
-            return List.of(new Charge(ground(charge).get(finer.cut()), charge.oil(), charge.vessel(), charge.headspace()));
+            return List.of(
+                    new Charge(ground(charge).get(finer.cut()), charge.oil(), charge.vessel(), charge.headspace()));
         }
-        double factor = ((Remedy.LessHerb) remedy).herb().grams() / charge.herbs().mass().grams();
+        double factor = ((Remedy.LessHerb) remedy).herb().grams()
+                / charge.herbs().mass().grams();
         return List.of(new Charge(charge.herbs().times(factor), charge.oil(), charge.vessel(), charge.headspace()));
     }
 
     private static SortedMap<Cut, Herbs> ground(Charge charge) {
-        return new TreeMap<>(Map.of(Cut.GROUND, new Herbs(charge.herbs().portions().stream().map(portion -> portion.at(MATERIA.texture(portion.texture().part(), Cut.GROUND))).toList())));
+        return new TreeMap<>(Map.of(
+                Cut.GROUND,
+                new Herbs(charge.herbs().portions().stream()
+                        .map(portion ->
+                                portion.at(MATERIA.texture(portion.texture().part(), Cut.GROUND)))
+                        .toList())));
     }
 
     private static Charge random(Random random) {
@@ -171,7 +200,8 @@ class ChargeTest {
     }
 
     private static Charge charge(Part part, Cut cut, double grams, double oil, Vessel vessel) {
-        return new Charge(Herbs.of(portion(part, cut, grams)), Volume.ofMillilitres(oil), vessel, Charge.COLD_HEADSPACE);
+        return new Charge(
+                Herbs.of(portion(part, cut, grams)), Volume.ofMillilitres(oil), vessel, Charge.COLD_HEADSPACE);
     }
 
     private static HerbPortion portion(Part part, Cut cut, double grams) {

@@ -39,13 +39,15 @@ class JarChoiceTest {
         assertThat(choose(60, new OilWish.ToCover())).contains(HALF);
         assertThat(new OilWish.ToCover().oilFor(charge(60, HALF)).millilitres()).isEqualTo(360);
         // the litre is 100 mm across: 287.5 − 42.9 + 157.1 = 401.7, so 405
-        assertThat(new OilWish.ToCover().oilFor(charge(60, LITRE)).millilitres()).isEqualTo(405);
+        assertThat(new OilWish.ToCover().oilFor(charge(60, LITRE)).millilitres())
+                .isEqualTo(405);
     }
 
     @Test
     void saysWhenNoneWillDo() {
         assertThat(choose(300, new OilWish.ToCover())).isEmpty();
-        assertThat(JarChoice.smallest(List.of(), charge(10, HALF), new OilWish.ToCover())).isEmpty();
+        assertThat(JarChoice.smallest(List.of(), charge(10, HALF), new OilWish.ToCover()))
+                .isEmpty();
     }
 
     @Test
@@ -56,10 +58,13 @@ class JarChoiceTest {
             OilWish wish = random.nextBoolean() ? new OilWish.ToCover() : new OilWish.ByRatio(4 + random.nextInt(10));
             Optional<Vessel> chosen = choose(grams, wish);
             for (Vessel jar : STOCK) {
-                boolean smaller = chosen.filter(c -> c.capacity().compareTo(jar.capacity()) <= 0).isEmpty();
+                boolean smaller = chosen.filter(c -> c.capacity().compareTo(jar.capacity()) <= 0)
+                        .isEmpty();
                 Charge poured = charge(grams, jar).withOil(wish.oilFor(charge(grams, jar)));
                 if (smaller) {
-                    assertThat(poured.fits() && poured.cover().isEnough()).as("%s g in %s", grams, jar.name()).isFalse();
+                    assertThat(poured.fits() && poured.cover().isEnough())
+                            .as("%s g in %s", grams, jar.name())
+                            .isFalse();
                 }
             }
         }
@@ -68,7 +73,8 @@ class JarChoiceTest {
     /** 20 g cut leaf and 10 g ground root: D 30/1.4 = 21.4; bulk 133.3 + 33.3; pressed (133.3/1.6 + 33.3)·1.15 = 134.2. */
     @Test
     void aBlendIsTheSumOfItsHerbs() {
-        Herbs blend = new Herbs(List.of(portion(Part.LEAF, Cut.CUT_AND_SIFTED, 20), portion(Part.ROOT, Cut.GROUND, 10)));
+        Herbs blend =
+                new Herbs(List.of(portion(Part.LEAF, Cut.CUT_AND_SIFTED, 20), portion(Part.ROOT, Cut.GROUND, 10)));
         assertThat(blend.mass()).isEqualTo(Mass.ofGrams(30));
         assertThat(blend.displacement().millilitres()).isCloseTo(21.43, within(0.01));
         assertThat(blend.looseBulk().millilitres()).isCloseTo(166.67, within(0.01));
@@ -82,7 +88,8 @@ class JarChoiceTest {
     }
 
     private static Charge charge(double grams, Vessel jar) {
-        return new Charge(Herbs.of(portion(Part.LEAF, Cut.CUT_AND_SIFTED, grams)), Volume.ZERO, jar, Charge.COLD_HEADSPACE);
+        return new Charge(
+                Herbs.of(portion(Part.LEAF, Cut.CUT_AND_SIFTED, grams)), Volume.ZERO, jar, Charge.COLD_HEADSPACE);
     }
 
     private static HerbPortion portion(Part part, Cut cut, double grams) {

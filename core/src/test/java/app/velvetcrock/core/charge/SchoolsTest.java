@@ -20,7 +20,11 @@ class SchoolsTest {
 
     private final Vessel jar = new Vessel("half litre", Volume.ofMillilitres(500), Length.ofMillimetres(84));
     private final Herbs herbs = Herbs.of(new HerbPortion(
-            Mass.ofGrams(60), Materia.shipped().texture(Part.LEAF, Cut.CUT_AND_SIFTED), Moisture.DRIED, Optional.empty(), 5));
+            Mass.ofGrams(60),
+            Materia.shipped().texture(Part.LEAF, Cut.CUT_AND_SIFTED),
+            Moisture.DRIED,
+            Optional.empty(),
+            5));
     private final Charge charge = new Charge(herbs, Volume.ofMillilitres(420), jar, Charge.COLD_HEADSPACE);
 
     @Test
@@ -39,13 +43,16 @@ class SchoolsTest {
         // two thirds of 500 mL at 0.15 g/mL = 50 g; 450 − 50/1.4 = 414.3 mL to the headspace
         Herbs filled = Schools.herbForFill(herbs, jar, 2 / 3.0);
         assertThat(filled.mass().grams()).isCloseTo(50, within(1e-9));
-        assertThat(Schools.oilToFill(filled, jar, Charge.COLD_HEADSPACE).millilitres()).isCloseTo(414.3, within(0.05));
+        assertThat(Schools.oilToFill(filled, jar, Charge.COLD_HEADSPACE).millilitres())
+                .isCloseTo(414.3, within(0.05));
     }
 
     @Test
     void vesselsAndWishesOutOfRangeAreRefused() {
-        assertThatThrownBy(() -> new Vessel("thimble", Volume.ofMillilitres(2), Length.ofMillimetres(84))).hasMessageContaining("capacity is 2 mL");
-        assertThatThrownBy(() -> new Vessel("tube", Volume.ofMillilitres(500), Length.ofMillimetres(5))).hasMessageContaining("inner width is 5 mm");
+        assertThatThrownBy(() -> new Vessel("thimble", Volume.ofMillilitres(2), Length.ofMillimetres(84)))
+                .hasMessageContaining("capacity is 2 mL");
+        assertThatThrownBy(() -> new Vessel("tube", Volume.ofMillilitres(500), Length.ofMillimetres(5)))
+                .hasMessageContaining("inner width is 5 mm");
         assertThatThrownBy(() -> new OilWish.ByRatio(0)).hasMessageContaining("ratio is 0");
         assertThatThrownBy(() -> new Charge(herbs, Volume.ZERO, jar, 0.9)).hasMessageContaining("headspace");
     }

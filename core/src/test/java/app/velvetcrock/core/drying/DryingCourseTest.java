@@ -39,7 +39,8 @@ class DryingCourseTest {
         List<WeighIn> two = List.of(weighed(1, 201), weighed(2, 142));
         assertThat(DryingCourse.of(start, two).range()).isEmpty();
         DryingCourse three = DryingCourse.of(start, List.of(weighed(1, 201), weighed(2, 142), weighed(3, 105)));
-        assertThat(three.range().orElseThrow().earliest()).isBefore(three.ready().orElseThrow());
+        assertThat(three.range().orElseThrow().earliest())
+                .isBefore(three.ready().orElseThrow());
         assertThat(three.range().orElseThrow().latest()).isAfter(three.ready().orElseThrow());
     }
 
@@ -54,11 +55,17 @@ class DryingCourseTest {
             DryingLaw truth = DryingLaw.of(start(fresh, 0.85));
             List<WeighIn> noisy = new ArrayList<>();
             for (int day = 1; day <= 5; day++) {
-                noisy.add(weighed(day, truth.massAt(LAID_OUT.plus(Duration.ofDays(day)), k).grams() + random.nextGaussian()));
+                noisy.add(weighed(
+                        day,
+                        truth.massAt(LAID_OUT.plus(Duration.ofDays(day)), k).grams() + random.nextGaussian()));
             }
             DryingCourse course = DryingCourse.of(start(fresh, 0.85), noisy);
-            boolean near = course.rate().filter(found -> Math.abs(found / k - 1) <= 0.15).isPresent()
-                    && course.ready().filter(at -> Math.abs(days(at) - days(truth.readyAt(k))) <= 1).isPresent();
+            boolean near = course.rate()
+                            .filter(found -> Math.abs(found / k - 1) <= 0.15)
+                            .isPresent()
+                    && course.ready()
+                            .filter(at -> Math.abs(days(at) - days(truth.readyAt(k))) <= 1)
+                            .isPresent();
             good += near ? 1 : 0;
         }
         assertThat(good).isGreaterThanOrEqualTo(475);
@@ -67,7 +74,8 @@ class DryingCourseTest {
     /** It stays at 80 g a day and bends: the air is too damp, whatever the sum says. */
     @Test
     void stalledAirIsRecognised() {
-        List<WeighIn> stalled = List.of(weighed(1, 160), weighed(2, 100), weighed(3, 80.6), new WeighIn(day(4), Mass.ofGrams(80), Snap.BENDS));
+        List<WeighIn> stalled = List.of(
+                weighed(1, 160), weighed(2, 100), weighed(3, 80.6), new WeighIn(day(4), Mass.ofGrams(80), Snap.BENDS));
         assertThat(DryingCourse.of(start(300, 0.85), stalled).state()).isEqualTo(State.AIR_TOO_DAMP);
         assertThat(DryingCourse.of(start(300, 0.85), stalled).ready()).isEmpty();
     }
@@ -75,7 +83,8 @@ class DryingCourseTest {
     /** It stays at 60 g and snaps: dry, so it began with 1 − 60·0.91/300 = 0.818 of water, not 0.85. */
     @Test
     void steadyAndSnappingIsDryAndTellsWhatItHeldAtFirst() {
-        List<WeighIn> steady = List.of(weighed(2, 100), weighed(5, 60.3), new WeighIn(day(6), Mass.ofGrams(60), Snap.SNAPS));
+        List<WeighIn> steady =
+                List.of(weighed(2, 100), weighed(5, 60.3), new WeighIn(day(6), Mass.ofGrams(60), Snap.SNAPS));
         DryingCourse course = DryingCourse.of(start(300, 0.85), steady);
         assertThat(course.state()).isEqualTo(State.DRY);
         assertThat(course.water().fraction()).isCloseTo(0.818, within(0.0005));
@@ -87,8 +96,12 @@ class DryingCourseTest {
         DryingStart start = start(300, 0.85);
         // by weight 49 g would be dry: below 49.45
         assertThat(DryingCourse.of(start, List.of(weighed(9, 49))).state()).isEqualTo(State.DRY);
-        assertThat(DryingCourse.of(start, List.of(new WeighIn(day(9), Mass.ofGrams(49), Snap.BENDS))).state()).isEqualTo(State.DRYING);
-        assertThat(DryingCourse.of(start, List.of(new WeighIn(day(4), Mass.ofGrams(90), Snap.SNAPS))).state()).isEqualTo(State.DRY);
+        assertThat(DryingCourse.of(start, List.of(new WeighIn(day(9), Mass.ofGrams(49), Snap.BENDS)))
+                        .state())
+                .isEqualTo(State.DRYING);
+        assertThat(DryingCourse.of(start, List.of(new WeighIn(day(4), Mass.ofGrams(90), Snap.SNAPS)))
+                        .state())
+                .isEqualTo(State.DRY);
         // between settled and ready the sum alone asks for the hand
         assertThat(DryingCourse.of(start, List.of(weighed(9, 50.5))).state()).isEqualTo(State.TRY_IT);
     }

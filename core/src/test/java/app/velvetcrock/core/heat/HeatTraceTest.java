@@ -25,9 +25,12 @@ class HeatTraceTest {
      */
     @Test
     void aSagBelowTheBandEarnsLess() {
-        HeatRate rate = new HeatRate(new app.velvetcrock.core.method.Band(Temperature.ofCelsius(43), Temperature.ofCelsius(50)), Temperature.ofCelsius(60));
+        HeatRate rate = new HeatRate(
+                new app.velvetcrock.core.method.Band(Temperature.ofCelsius(43), Temperature.ofCelsius(50)),
+                Temperature.ofCelsius(60));
         assertThat(rate.credit(40, 46, 30) + rate.credit(46, 50, 30)).isCloseTo(58.54, within(0.01));
-        assertThat(HeatRate.within(40, 46, 30, 43, 50) + HeatRate.within(46, 50, 30, 43, 50)).isCloseTo(45, within(1e-9));
+        assertThat(HeatRate.within(40, 46, 30, 43, 50) + HeatRate.within(46, 50, 30, 43, 50))
+                .isCloseTo(45, within(1e-9));
         assertThat(rate.at(33)).isCloseTo(0.5, within(1e-12));
         assertThat(rate.at(27.9)).isZero();
         assertThat(rate.at(60.1)).isZero();
@@ -53,7 +56,9 @@ class HeatTraceTest {
         // 1.25 × 4 h after the first four hours
         assertThat(trace(240, 45, 540, 45).unwatched().minutes()).isZero();
         assertThat(trace(240, 45, 541, 45).unwatched().minutes()).isCloseTo(301, within(1e-9));
-        assertThat(trace(0, 45, 91, 61).credited().minutes()).as("one end above the ceiling").isZero();
+        assertThat(trace(0, 45, 91, 61).credited().minutes())
+                .as("one end above the ceiling")
+                .isZero();
     }
 
     /** 50 → 70 in 60 min passes 60 halfway: 30 min above, credited only below. Above max(60 + 10, 80) nothing yet. */
@@ -75,8 +80,10 @@ class HeatTraceTest {
         assertThat(trace(0, 38, 60, 38).credited().minutes()).isCloseTo(52.2, within(0.1));
         assertThat(wet(0, 38, 60, 38).credited().minutes()).isZero();
         assertThat(wet(0, 38, 60, 42).credited().minutes()).isCloseTo(30, within(1e-9));
-        assertThat(HeatTrace.rateAt(new Heated(WARM, true), Temperature.ofCelsius(39.9))).isZero();
-        assertThat(HeatTrace.rateAt(new Heated(WARM, true), Temperature.ofCelsius(40))).isEqualTo(1);
+        assertThat(HeatTrace.rateAt(new Heated(WARM, true), Temperature.ofCelsius(39.9)))
+                .isZero();
+        assertThat(HeatTrace.rateAt(new Heated(WARM, true), Temperature.ofCelsius(40)))
+                .isEqualTo(1);
     }
 
     /** 70 °C, heat off after ten minutes, 66 °C after thirty: that was half an hour above 60, though it earns nothing. Over a night only the time up to the event is known. */
@@ -88,7 +95,11 @@ class HeatTraceTest {
         assertThat(trace.isOverheated()).isTrue();
         assertThat(trace.credited().minutes()).isZero();
         assertThat(trace.inBand().minutes()).isZero();
-        HeatTrace overnight = HeatTrace.of(new Heated(WARM, false), START, List.of(reading(0, 62), reading(900, 62)), List.of(START.plusSeconds(300), START.plusSeconds(50_000)));
+        HeatTrace overnight = HeatTrace.of(
+                new Heated(WARM, false),
+                START,
+                List.of(reading(0, 62), reading(900, 62)),
+                List.of(START.plusSeconds(300), START.plusSeconds(50_000)));
         assertThat(overnight.aboveCeiling().minutes()).isCloseTo(5, within(1e-9));
     }
 
@@ -103,11 +114,21 @@ class HeatTraceTest {
     @Test
     void anOvenSetLowerScorchesWhereAnyOvenDoes() {
         for (Stage stage : List.of(Method.OVEN.first(), Method.JUICY_PAN.first())) {
-            Stage lower = stage.at(new app.velvetcrock.core.method.Band(Temperature.ofCelsius(85), Temperature.ofCelsius(95)), java.util.Optional.of(Temperature.ofCelsius(100)));
-            assertThat(HeatTrace.of(new Heated(lower, false), START, List.of(reading(0, 115)), List.of()).scorched()).as(stage.key()).isFalse();
-            assertThat(HeatTrace.of(new Heated(lower, false), START, List.of(reading(0, 120.5)), List.of()).scorched()).as(stage.key()).isTrue();
+            Stage lower = stage.at(
+                    new app.velvetcrock.core.method.Band(Temperature.ofCelsius(85), Temperature.ofCelsius(95)),
+                    java.util.Optional.of(Temperature.ofCelsius(100)));
+            assertThat(HeatTrace.of(new Heated(lower, false), START, List.of(reading(0, 115)), List.of())
+                            .scorched())
+                    .as(stage.key())
+                    .isFalse();
+            assertThat(HeatTrace.of(new Heated(lower, false), START, List.of(reading(0, 120.5)), List.of())
+                            .scorched())
+                    .as(stage.key())
+                    .isTrue();
         }
-        assertThat(HeatTrace.of(new Heated(WARM, false), START, List.of(reading(0, 110)), List.of()).scorched()).isTrue();
+        assertThat(HeatTrace.of(new Heated(WARM, false), START, List.of(reading(0, 110)), List.of())
+                        .scorched())
+                .isTrue();
     }
 
     /** 46 to 50 °C in half an hour reaches 60 after 75 min: beyond the next look an hour on, so nothing is said. 46 to 54 reaches it in 22. */
@@ -115,22 +136,36 @@ class HeatTraceTest {
     void anAlarmSpeaksOverTheCeilingAndBeforeItIsReached() {
         java.time.Duration hour = java.time.Duration.ofHours(1);
         Heated warm = new Heated(WARM, false);
-        assertThat(HeatAlarm.of(warm, List.of(reading(0, 46), reading(30, 50)), hour)).isEmpty();
-        HeatAlarm rising = HeatAlarm.of(warm, List.of(reading(0, 46), reading(30, 54)), hour).orElseThrow();
+        assertThat(HeatAlarm.of(warm, List.of(reading(0, 46), reading(30, 50)), hour))
+                .isEmpty();
+        HeatAlarm rising = HeatAlarm.of(warm, List.of(reading(0, 46), reading(30, 54)), hour)
+                .orElseThrow();
         assertThat(rising.reached().orElseThrow().toMinutes()).isBetween(22L, 23L);
-        assertThat(rising.lookAgain()).isEqualTo(rising.latest().at().plus(rising.reached().get()));
-        HeatAlarm over = HeatAlarm.of(warm, List.of(reading(0, 50), reading(30, 63)), hour).orElseThrow();
+        assertThat(rising.lookAgain())
+                .isEqualTo(rising.latest().at().plus(rising.reached().get()));
+        HeatAlarm over = HeatAlarm.of(warm, List.of(reading(0, 50), reading(30, 63)), hour)
+                .orElseThrow();
         assertThat(over.isOver()).isTrue();
         assertThat(over.lookAgain()).isEqualTo(over.latest().at().plusSeconds(300));
-        assertThat(HeatAlarm.of(warm, List.of(reading(0, 63), reading(10, 60)), hour)).as("a reading below ends it").isEmpty();
-        assertThat(HeatAlarm.of(warm, List.of(reading(0, 50), reading(0, 55)), hour)).as("two at one moment tell no course").isEmpty();
+        assertThat(HeatAlarm.of(warm, List.of(reading(0, 63), reading(10, 60)), hour))
+                .as("a reading below ends it")
+                .isEmpty();
+        assertThat(HeatAlarm.of(warm, List.of(reading(0, 50), reading(0, 55)), hour))
+                .as("two at one moment tell no course")
+                .isEmpty();
     }
 
     @Test
     void heatPutOffSplitsTheCurve() {
         List<HeatReading> readings = List.of(reading(0, 45), reading(30, 45), reading(60, 45));
-        assertThat(HeatTrace.of(new Heated(WARM, false), START, readings, List.of()).credited().minutes()).isCloseTo(60, within(1e-9));
-        assertThat(HeatTrace.of(new Heated(WARM, false), START, readings, List.of(START.plusSeconds(45 * 60))).credited().minutes()).isCloseTo(30, within(1e-9));
+        assertThat(HeatTrace.of(new Heated(WARM, false), START, readings, List.of())
+                        .credited()
+                        .minutes())
+                .isCloseTo(60, within(1e-9));
+        assertThat(HeatTrace.of(new Heated(WARM, false), START, readings, List.of(START.plusSeconds(45 * 60)))
+                        .credited()
+                        .minutes())
+                .isCloseTo(30, within(1e-9));
     }
 
     /** Credit never exceeds the clock, does not hang on the order readings were written in, and a reading between two on the line changes nothing. */
@@ -145,18 +180,27 @@ class HeatTraceTest {
                 at += 2 * (5 + random.nextInt(40));
             }
             HeatTrace trace = HeatTrace.of(new Heated(WARM, false), START, readings, List.of());
-            double minutes = trace.runs().stream().mapToDouble(HeatTrace.Run::minutes).sum();
+            double minutes =
+                    trace.runs().stream().mapToDouble(HeatTrace.Run::minutes).sum();
             assertThat(trace.credited().minutes()).isBetween(0.0, minutes + 1e-9);
             HeatReading a = readings.get(2);
             HeatReading b = readings.get(3);
-            readings.add(0, new HeatReading(Instant.ofEpochMilli((a.at().toEpochMilli() + b.at().toEpochMilli()) / 2),
-                    Temperature.ofCelsius((a.temperature().celsius() + b.temperature().celsius()) / 2)));
-            assertThat(HeatTrace.of(new Heated(WARM, false), START, readings, List.of()).credited().minutes()).isCloseTo(trace.credited().minutes(), within(1e-6));
+            readings.add(
+                    0,
+                    new HeatReading(
+                            Instant.ofEpochMilli((a.at().toEpochMilli() + b.at().toEpochMilli()) / 2),
+                            Temperature.ofCelsius(
+                                    (a.temperature().celsius() + b.temperature().celsius()) / 2)));
+            assertThat(HeatTrace.of(new Heated(WARM, false), START, readings, List.of())
+                            .credited()
+                            .minutes())
+                    .isCloseTo(trace.credited().minutes(), within(1e-6));
         }
     }
 
     private static HeatTrace trace(int from, double first, int to, double last) {
-        return HeatTrace.of(new Heated(WARM, false), START, List.of(reading(from, first), reading(to, last)), List.of());
+        return HeatTrace.of(
+                new Heated(WARM, false), START, List.of(reading(from, first), reading(to, last)), List.of());
     }
 
     private static HeatTrace wet(int from, double first, int to, double last) {

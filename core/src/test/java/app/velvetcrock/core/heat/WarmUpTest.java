@@ -17,23 +17,33 @@ class WarmUpTest {
     /** 20 °C at nine, 35 at half past, 45 at ten: 40 is half-way between, 45 minutes. From 38 at 9:50 to 42 at 10:10 it is an hour. */
     @Test
     void theFirstWarmReadingTellsWhenTheBandWasReached() {
-        assertThat(WarmUp.endedBy(ON, List.of(at(0, 20), at(30, 35)), at(60, 45), LOW)).contains(Duration.ofMinutes(45));
+        assertThat(WarmUp.endedBy(ON, List.of(at(0, 20), at(30, 35)), at(60, 45), LOW))
+                .contains(Duration.ofMinutes(45));
         assertThat(WarmUp.endedBy(ON, List.of(at(50, 38)), at(70, 42), LOW)).contains(Duration.ofMinutes(60));
     }
 
     @Test
     void whatCannotTellTeachesNothing() {
-        assertThat(WarmUp.endedBy(ON, List.of(), at(60, 45), LOW)).as("nobody looked before").isEmpty();
-        assertThat(WarmUp.endedBy(ON, List.of(at(30, 41)), at(60, 45), LOW)).as("it was warm already").isEmpty();
-        assertThat(WarmUp.endedBy(ON, List.of(at(30, 30)), at(60, 39), LOW)).as("not warm yet").isEmpty();
-        assertThat(WarmUp.endedBy(ON, List.of(at(0, 20)), at(600, 45), LOW)).as("longer than any warm-up").isEmpty();
+        assertThat(WarmUp.endedBy(ON, List.of(), at(60, 45), LOW))
+                .as("nobody looked before")
+                .isEmpty();
+        assertThat(WarmUp.endedBy(ON, List.of(at(30, 41)), at(60, 45), LOW))
+                .as("it was warm already")
+                .isEmpty();
+        assertThat(WarmUp.endedBy(ON, List.of(at(30, 30)), at(60, 39), LOW))
+                .as("not warm yet")
+                .isEmpty();
+        assertThat(WarmUp.endedBy(ON, List.of(at(0, 20)), at(600, 45), LOW))
+                .as("longer than any warm-up")
+                .isEmpty();
     }
 
     /** 38 and 60 minutes are 49 in the mean: 50. */
     @Test
     void theMeanIsSaidToFiveMinutes() {
         assertThat(WarmUp.learned(List.of())).isEqualTo(Duration.ofMinutes(45));
-        assertThat(WarmUp.learned(List.of(Duration.ofMinutes(38), Duration.ofMinutes(60)))).isEqualTo(Duration.ofMinutes(50));
+        assertThat(WarmUp.learned(List.of(Duration.ofMinutes(38), Duration.ofMinutes(60))))
+                .isEqualTo(Duration.ofMinutes(50));
         assertThat(WarmUp.learned(List.of(Duration.ZERO))).isEqualTo(Duration.ofMinutes(5));
     }
 

@@ -41,7 +41,8 @@ class KeepingTest {
     /** Powder, room, warm: 0.9 · 0.9 · 0.85 = 0.6885; 184 · 0.6885 = 126.7: 126 days, 5 July. */
     @Test
     void penaltiesMultiply() {
-        Treatment powder = new Treatment(Temperature.ofCelsius(50), false, Moisture.DRIED, Cut.POWDER, false, false, Aftermath.NONE);
+        Treatment powder = new Treatment(
+                Temperature.ofCelsius(50), false, Moisture.DRIED, Cut.POWDER, false, false, Aftermath.NONE);
         assertThat(keep(opened(4, 14), powder, Storage.ROOM).date()).isEqualTo(LocalDate.of(2026, 7, 5));
     }
 
@@ -49,7 +50,8 @@ class KeepingTest {
     @Test
     void aSealedBottleCountsFromPouring() {
         Bottle sealed = new Bottle("jojoba", 24, Optional.empty(), Optional.empty());
-        KeepUntil keep = Keeping.of(sealed, STRAINED.minusDays(35), STRAINED, cold(Moisture.DRIED, false), Storage.COOL_DARK);
+        KeepUntil keep =
+                Keeping.of(sealed, STRAINED.minusDays(35), STRAINED, cold(Moisture.DRIED, false), Storage.COOL_DARK);
         assertThat(keep.date()).isEqualTo(LocalDate.of(2028, 1, 25));
     }
 
@@ -65,7 +67,10 @@ class KeepingTest {
         assertThat(food.limitedBy()).isEqualTo(LimitedBy.FOOD_RULE);
         assertThat(Keeping.ofMoistFood(STRAINED)).satisfies(moist -> {
             assertThat(moist.date()).isEqualTo(STRAINED.plusDays(4));
-            assertThat(moist.limitedBy().words()).contains("4 °C").contains("within 2 hours").contains("within 4 days");
+            assertThat(moist.limitedBy().words())
+                    .contains("4 °C")
+                    .contains("within 2 hours")
+                    .contains("within 4 days");
         });
         assertThatThrownBy(() -> Keeping.of(long_, STRAINED, STRAINED, cold(Moisture.FRESH, true), Storage.COOL_DARK))
                 .hasMessageContaining("from the moment herb meets oil");
@@ -77,13 +82,22 @@ class KeepingTest {
         for (int i = 0; i < 3000; i++) {
             LocalDate opened = STRAINED.minusDays(random.nextInt(500));
             LocalDate older = opened.minusDays(random.nextInt(300));
-            Optional<LocalDate> bestBefore = random.nextBoolean() ? Optional.of(STRAINED.plusDays(random.nextInt(600) - 100)) : Optional.empty();
-            Treatment treatment = new Treatment(Temperature.ofCelsius(20 + random.nextInt(80)), random.nextBoolean(),
-                    Moisture.values()[random.nextInt(3)], Cut.values()[random.nextInt(6)], random.nextBoolean(), false,
-                    new Aftermath(random.nextBoolean(), random.nextBoolean(), random.nextBoolean(), random.nextBoolean()));
+            Optional<LocalDate> bestBefore =
+                    random.nextBoolean() ? Optional.of(STRAINED.plusDays(random.nextInt(600) - 100)) : Optional.empty();
+            Treatment treatment = new Treatment(
+                    Temperature.ofCelsius(20 + random.nextInt(80)),
+                    random.nextBoolean(),
+                    Moisture.values()[random.nextInt(3)],
+                    Cut.values()[random.nextInt(6)],
+                    random.nextBoolean(),
+                    false,
+                    new Aftermath(
+                            random.nextBoolean(), random.nextBoolean(), random.nextBoolean(), random.nextBoolean()));
             Storage storage = Storage.values()[random.nextInt(4)];
-            LocalDate young = keep(new Bottle("a", 10, Optional.of(opened), bestBefore), treatment, storage).date();
-            LocalDate old = keep(new Bottle("b", 10, Optional.of(older), bestBefore), treatment, storage).date();
+            LocalDate young = keep(new Bottle("a", 10, Optional.of(opened), bestBefore), treatment, storage)
+                    .date();
+            LocalDate old = keep(new Bottle("b", 10, Optional.of(older), bestBefore), treatment, storage)
+                    .date();
             assertThat(old).isBeforeOrEqualTo(young);
             assertThat(young).isBeforeOrEqualTo(STRAINED.plusMonths(24)).isAfterOrEqualTo(STRAINED);
         }
@@ -95,13 +109,17 @@ class KeepingTest {
         KeepUntil watery = keep(opened(4, 14), after(new Aftermath(true, false, false, false)), Storage.REFRIGERATOR);
         assertThat(watery.date()).isEqualTo(LocalDate.of(2026, 6, 1));
         assertThat(watery.limitedBy()).isEqualTo(LimitedBy.WATER);
-        assertThat(keep(opened(4, 14), after(new Aftermath(false, true, false, false)), Storage.COOL_DARK).date()).isEqualTo(STRAINED.plusDays(82));
+        assertThat(keep(opened(4, 14), after(new Aftermath(false, true, false, false)), Storage.COOL_DARK)
+                        .date())
+                .isEqualTo(STRAINED.plusDays(82));
     }
 
     /** Room 0.85 · gentle 0.9 · clear glass in light 0.7 = 0.5355; 184 · 0.5355 = 98.5. */
     @Test
     void clearGlassInLightShortens() {
-        assertThat(keep(opened(4, 14), after(new Aftermath(false, false, true, false)), Storage.ROOM).date()).isEqualTo(STRAINED.plusDays(98));
+        assertThat(keep(opened(4, 14), after(new Aftermath(false, false, true, false)), Storage.ROOM)
+                        .date())
+                .isEqualTo(STRAINED.plusDays(98));
     }
 
     private static Treatment after(Aftermath after) {
@@ -113,14 +131,26 @@ class KeepingTest {
     }
 
     private static Bottle opened(int monthsBefore, int bestBeforeMonths) {
-        return new Bottle("rapeseed", 10, Optional.of(STRAINED.minusMonths(monthsBefore)), Optional.of(STRAINED.plusMonths(bestBeforeMonths)));
+        return new Bottle(
+                "rapeseed",
+                10,
+                Optional.of(STRAINED.minusMonths(monthsBefore)),
+                Optional.of(STRAINED.plusMonths(bestBeforeMonths)));
     }
 
     private static Treatment gentle(boolean antioxidant) {
-        return new Treatment(Temperature.ofCelsius(50), false, Moisture.DRIED, Cut.CUT_AND_SIFTED, false, false, new Aftermath(false, false, false, antioxidant));
+        return new Treatment(
+                Temperature.ofCelsius(50),
+                false,
+                Moisture.DRIED,
+                Cut.CUT_AND_SIFTED,
+                false,
+                false,
+                new Aftermath(false, false, false, antioxidant));
     }
 
     private static Treatment cold(Moisture moisture, boolean food) {
-        return new Treatment(Temperature.ofCelsius(22), false, moisture, Cut.CUT_AND_SIFTED, false, food, Aftermath.NONE);
+        return new Treatment(
+                Temperature.ofCelsius(22), false, moisture, Cut.CUT_AND_SIFTED, false, food, Aftermath.NONE);
     }
 }

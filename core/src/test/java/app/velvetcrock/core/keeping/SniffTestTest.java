@@ -40,7 +40,8 @@ class SniffTestTest {
         Random random = new Random(9);
         for (int i = 0; i < 3000; i++) {
             LocalDate end = DATE.plusDays(random.nextInt(60));
-            SniffTest test = SniffTest.passed(DATE, DATE.plusDays(random.nextInt(40) - 30), end, Optional.empty(), random.nextInt(5) == 0);
+            SniffTest test = SniffTest.passed(
+                    DATE, DATE.plusDays(random.nextInt(40) - 30), end, Optional.empty(), random.nextInt(5) == 0);
             assertThat(test.useBy()).isBetween(DATE, end);
         }
     }

@@ -12,7 +12,9 @@ class ConditionTest {
     @Test
     void whatIsToBeThrownOutHoldsEverything() {
         for (Sign sign : Sign.values()) {
-            assertThat(sign.isEnd()).as(sign.word()).isEqualTo(sign.condition().filter(Condition::isEnd).isPresent());
+            assertThat(sign.isEnd())
+                    .as(sign.word())
+                    .isEqualTo(sign.condition().filter(Condition::isEnd).isPresent());
         }
         for (Condition condition : List.of(Condition.MOULD, Condition.FERMENT, Condition.OFF)) {
             assertThat(Held.values()).as(condition.word()).allMatch(condition::holds);
@@ -23,11 +25,15 @@ class ConditionTest {
     @Test
     void aDoubtHoldsBackWhatGoesToOthers() {
         assertThat(Arrays.stream(Condition.values()).filter(condition -> condition.holds(Held.GIVE)))
-                .doesNotContain(Condition.OVERHEATED).hasSize(Condition.values().length - 1);
-        assertThat(Arrays.stream(Condition.values())).allMatch(condition -> condition.holds(Held.GIVE) == condition.holds(Held.SELL));
+                .doesNotContain(Condition.OVERHEATED)
+                .hasSize(Condition.values().length - 1);
+        assertThat(Arrays.stream(Condition.values()))
+                .allMatch(condition -> condition.holds(Held.GIVE) == condition.holds(Held.SELL));
         assertThat(Condition.WATER.holds(Held.BOTTLE)).isTrue();
         assertThat(Condition.WATER.holds(Held.DRAW)).isFalse();
-        assertThat(Condition.ON_HOLD.holds(Held.USE)).as("held back, it goes into no other batch either").isTrue();
+        assertThat(Condition.ON_HOLD.holds(Held.USE))
+                .as("held back, it goes into no other batch either")
+                .isTrue();
     }
 
     @Test

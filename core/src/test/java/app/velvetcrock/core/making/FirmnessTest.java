@@ -20,7 +20,10 @@ class FirmnessTest {
      * eight oil 11.1, to three 25. 28 in 230: 12.2. Candelilla 10 in 100: 19. Carnauba 10 in 100: 23. Soy 20 in 100: 11.
      */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             beeswax 30, cocoa-butter 20, olive 150    | 18.0 | FIRM_SALVE
             beeswax 10, cocoa-butter 10, olive 10     | 43.3 | HARD_BAR
             beeswax 10, shea 10, olive 10             | 37.3 | HARD_BAR
@@ -54,9 +57,14 @@ class FirmnessTest {
     }
 
     private Firmness of(String melt, double room) {
-        return Firmness.of(Arrays.stream(melt.split(", ")).map(part -> {
-            String[] words = part.split(" ");
-            return new Ingredient(Mass.ofGrams(Double.parseDouble(words[1])), setting.equivalent(words[0], Temperature.ofCelsius(room)), words[0].matches("beeswax|candelilla|carnauba|soy-wax"));
-        }).toList());
+        return Firmness.of(Arrays.stream(melt.split(", "))
+                .map(part -> {
+                    String[] words = part.split(" ");
+                    return new Ingredient(
+                            Mass.ofGrams(Double.parseDouble(words[1])),
+                            setting.equivalent(words[0], Temperature.ofCelsius(room)),
+                            words[0].matches("beeswax|candelilla|carnauba|soy-wax"));
+                })
+                .toList());
     }
 }

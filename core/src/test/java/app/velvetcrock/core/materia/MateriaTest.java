@@ -16,7 +16,8 @@ import org.junit.jupiter.api.Test;
 class MateriaTest {
 
     /** Traits that steer method or drawing and need no caution of their own. */
-    private static final Set<String> NO_CAUTION = Set.of("aromatic", "resinous", "hard-resin", "poor-in-oil", "fragile", "solid", "edible");
+    private static final Set<String> NO_CAUTION =
+            Set.of("aromatic", "resinous", "hard-resin", "poor-in-oil", "fragile", "solid", "edible");
 
     private final Materia materia = Materia.shipped();
 
@@ -34,12 +35,14 @@ class MateriaTest {
 
     @Test
     void holdsTheCraftsFigures() {
-        assertThat(materia.carrier("rapeseed").orElseThrow().density().gramsPerMillilitre()).isEqualTo(0.917);
+        assertThat(materia.carrier("rapeseed").orElseThrow().density().gramsPerMillilitre())
+                .isEqualTo(0.917);
         assertThat(materia.carrier("rapeseed").orElseThrow().monthsOpened()).isEqualTo(10);
         Texture leaf = materia.texture(Part.LEAF, Cut.CUT_AND_SIFTED);
         assertThat(leaf.bulk().gramsPerMillilitre()).isEqualTo(0.15);
         assertThat(leaf.packing()).isEqualTo(1.6);
-        assertThat(materia.texture(Part.ROOT, Cut.GROUND).bulk().gramsPerMillilitre()).isEqualTo(0.30);
+        assertThat(materia.texture(Part.ROOT, Cut.GROUND).bulk().gramsPerMillilitre())
+                .isEqualTo(0.30);
         // wilted is half-way: (0.15 + 0.33) ÷ 2
         assertThat(leaf.bulkIn(Moisture.WILTED).gramsPerMillilitre()).isEqualTo(0.24);
     }
@@ -47,22 +50,54 @@ class MateriaTest {
     /** Only densities of the craft's standard list may go without the mark of an estimate. */
     @Test
     void aDensityWithoutASourceIsMarkedAnEstimate() {
-        Set<String> standard = Set.of("olive", "sunflower", "sunflower-high-oleic", "rapeseed", "grapeseed", "sweet-almond", "hazelnut", "avocado", "sesame", "rice-bran",
-                "walnut", "linseed", "castor", "jojoba", "mct", "coconut", "shea", "mango-butter", "cocoa-butter");
-        assertThat(materia.carriers()).allSatisfy(carrier -> assertThat(carrier.densityIsEstimate()).as(carrier.key()).isEqualTo(!standard.contains(carrier.key())));
+        Set<String> standard = Set.of(
+                "olive",
+                "sunflower",
+                "sunflower-high-oleic",
+                "rapeseed",
+                "grapeseed",
+                "sweet-almond",
+                "hazelnut",
+                "avocado",
+                "sesame",
+                "rice-bran",
+                "walnut",
+                "linseed",
+                "castor",
+                "jojoba",
+                "mct",
+                "coconut",
+                "shea",
+                "mango-butter",
+                "cocoa-butter");
+        assertThat(materia.carriers()).allSatisfy(carrier -> assertThat(carrier.densityIsEstimate())
+                .as(carrier.key())
+                .isEqualTo(!standard.contains(carrier.key())));
     }
 
     /** Only the craft's eleven figures are held; every other essential oil says that none is. */
     @Test
     void dermalFiguresAreTheCraftsAlone() {
-        List<SupplyKind> oils = materia.supplies().stream().filter(supply -> supply.type() == SupplyType.ESSENTIAL_OIL).toList();
+        List<SupplyKind> oils = materia.supplies().stream()
+                .filter(supply -> supply.type() == SupplyType.ESSENTIAL_OIL)
+                .toList();
         assertThat(oils).hasSizeGreaterThanOrEqualTo(40);
-        assertThat(oils.stream().filter(oil -> oil.dermalMost().isPresent())
-                .collect(Collectors.toMap(SupplyKind::key, oil -> oil.dermalMost().orElseThrow())))
+        assertThat(oils.stream()
+                        .filter(oil -> oil.dermalMost().isPresent())
+                        .collect(Collectors.toMap(
+                                SupplyKind::key, oil -> oil.dermalMost().orElseThrow())))
                 .containsExactlyInAnyOrderEntriesOf(Map.ofEntries(
-                        Map.entry("eo-cinnamon-bark", 0.07), Map.entry("eo-bergamot", 0.4), Map.entry("eo-clove-bud", 0.5), Map.entry("eo-cinnamon-leaf", 0.6),
-                        Map.entry("eo-lemongrass", 0.7), Map.entry("eo-lime", 0.7), Map.entry("eo-oregano", 1.1), Map.entry("eo-thyme", 1.3),
-                        Map.entry("eo-lemon", 2.0), Map.entry("eo-peppermint", 5.4), Map.entry("eo-tea-tree", 15.0)));
+                        Map.entry("eo-cinnamon-bark", 0.07),
+                        Map.entry("eo-bergamot", 0.4),
+                        Map.entry("eo-clove-bud", 0.5),
+                        Map.entry("eo-cinnamon-leaf", 0.6),
+                        Map.entry("eo-lemongrass", 0.7),
+                        Map.entry("eo-lime", 0.7),
+                        Map.entry("eo-oregano", 1.1),
+                        Map.entry("eo-thyme", 1.3),
+                        Map.entry("eo-lemon", 2.0),
+                        Map.entry("eo-peppermint", 5.4),
+                        Map.entry("eo-tea-tree", 15.0)));
     }
 
     @Test

@@ -20,16 +20,27 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 class AmountReaderTest {
 
-    private static final HouseholdUnits US = new HouseholdUnits(UnitSystem.US, CupSystem.US, TemperatureScale.FAHRENHEIT);
+    private static final HouseholdUnits US =
+            new HouseholdUnits(UnitSystem.US, CupSystem.US, TemperatureScale.FAHRENHEIT);
     private final AmountReader us = new AmountReader(US);
 
     /** A line of the table: a text in a household's field, and what becomes of it. */
     record Line(String household, String text, Expect expect, String value, String echo) {}
 
     static Stream<Line> table() throws IOException {
-        try (CSVParser parser = CSVFormat.DEFAULT.builder().setDelimiter(';').setCommentMarker('#').setHeader().setSkipHeaderRecord(true).get().parse(
-                new InputStreamReader(AmountReaderTest.class.getResourceAsStream("readings.csv"), StandardCharsets.UTF_8))) {
-            return parser.getRecords().stream().map(r -> new Line(r.get(0), r.get(1), Expect.valueOf(r.get(2)), r.get(3), r.get(4))).toList().stream();
+        try (CSVParser parser = CSVFormat.DEFAULT
+                .builder()
+                .setDelimiter(';')
+                .setCommentMarker('#')
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new InputStreamReader(
+                        AmountReaderTest.class.getResourceAsStream("readings.csv"), StandardCharsets.UTF_8))) {
+            return parser.getRecords().stream()
+                    .map(r -> new Line(r.get(0), r.get(1), Expect.valueOf(r.get(2)), r.get(3), r.get(4)))
+                    .toList()
+                    .stream();
         }
     }
 
@@ -57,7 +68,8 @@ class AmountReaderTest {
 
     /** Each reading offered can be typed instead and is then clear. */
     private static void asked(AmountReader reader, Unsure unsure, Line line) {
-        assertThat(unsure.readings().stream().map(Understood::echo).collect(Collectors.joining(" / "))).isEqualTo(line.echo());
+        assertThat(unsure.readings().stream().map(Understood::echo).collect(Collectors.joining(" / ")))
+                .isEqualTo(line.echo());
         for (Understood reading : unsure.readings()) {
             Reading again = reader.read(reading.typed(), line.expect());
             assertThat(again).isInstanceOf(Understood.class);
@@ -69,7 +81,10 @@ class AmountReaderTest {
     void theTableIsLargeAndAQuarterOfItIsNotSimplyRead() throws IOException {
         List<Line> lines = table().toList();
         assertThat(lines).hasSizeGreaterThanOrEqualTo(150);
-        assertThat(lines.stream().filter(line -> line.value().matches("ASKED|REFUSED")).count()).isGreaterThanOrEqualTo(lines.size() / 4);
+        assertThat(lines.stream()
+                        .filter(line -> line.value().matches("ASKED|REFUSED"))
+                        .count())
+                .isGreaterThanOrEqualTo(lines.size() / 4);
     }
 
     private static HouseholdUnits household(String name) {
@@ -101,7 +116,8 @@ class AmountReaderTest {
         assertThat(US.mass(Mass.ofGrams(60))).isEqualTo("2.12 oz");
         assertThat(US.temperature(Temperature.ofCelsius(46))).isEqualTo("114.8 °F");
         // 254.1-305.9 outward to 5 mL (checked sum 3)
-        assertThat(HouseholdUnits.METRIC.outward(Volume.ofMillilitres(254.1), Volume.ofMillilitres(305.9))).isEqualTo("250 mL to 310 mL");
+        assertThat(HouseholdUnits.METRIC.outward(Volume.ofMillilitres(254.1), Volume.ofMillilitres(305.9)))
+                .isEqualTo("250 mL to 310 mL");
     }
 
     private static double canonical(Understood reading) {

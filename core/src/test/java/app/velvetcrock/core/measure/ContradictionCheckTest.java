@@ -14,7 +14,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 class ContradictionCheckTest {
 
     private static final Density RAPESEED = Density.ofGramsPerMillilitre(0.917);
-    private final AmountReader us = new AmountReader(new HouseholdUnits(UnitSystem.US, CupSystem.US, TemperatureScale.FAHRENHEIT));
+    private final AmountReader us =
+            new AmountReader(new HouseholdUnits(UnitSystem.US, CupSystem.US, TemperatureScale.FAHRENHEIT));
 
     @Test
     void twoAndAHalfCupsOfRapeseed() {
@@ -33,7 +34,8 @@ class ContradictionCheckTest {
         assertThat(found.implied()).isCloseTo(0.959, within(0.0005));
         assertThat(found.offBy()).isCloseTo(0.045, within(0.0005));
         assertThat(found.slips()).extracting(Slip::words).containsExactly("20 fluid ounces is 2½ cups exactly");
-        assertThat(found.slips().get(0).meant().middle()).isEqualTo(CupSystem.US.cup().times(2.5));
+        assertThat(found.slips().get(0).meant().middle())
+                .isEqualTo(CupSystem.US.cup().times(2.5));
     }
 
     @Test
@@ -47,7 +49,10 @@ class ContradictionCheckTest {
 
     /** What each pair comes to, with the first slip that explains it. */
     @ParameterizedTest(name = "{1} of {0}")
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             oil     | 1 cup, 7.65 oz          | AGREE          | ''
             oil     | 500 mL (458 g)          | AGREE          | ''
             oil     | 1 cup, 15.3 oz          | ONE_IS_MISREAD | one cup off: 2 cups would agree
@@ -64,12 +69,13 @@ class ContradictionCheckTest {
             honey   | 1 tbsp, 7 g             | ONE_IS_MISREAD | tablespoon and teaspoon changed places
             """)
     void eachPairIsJudgedByWhatTheThingIs(String thing, String pair, Verdict verdict, String slip) {
-        KnownDensity known = switch (thing) {
-            case "oil" -> KnownDensity.ofOil(RAPESEED);
-            case "pellets" -> KnownDensity.ofPellets(Density.ofGramsPerMillilitre(0.55));
-            case "herb" -> KnownDensity.ofHerb(Density.ofGramsPerMillilitre(0.15));
-            default -> KnownDensity.ofLiquid(Density.ofGramsPerMillilitre(1.42));
-        };
+        KnownDensity known =
+                switch (thing) {
+                    case "oil" -> KnownDensity.ofOil(RAPESEED);
+                    case "pellets" -> KnownDensity.ofPellets(Density.ofGramsPerMillilitre(0.55));
+                    case "herb" -> KnownDensity.ofHerb(Density.ofGramsPerMillilitre(0.15));
+                    default -> KnownDensity.ofLiquid(Density.ofGramsPerMillilitre(1.42));
+                };
         Contradiction found = us.check(us.readBoth(pair, Expect.LIQUID).orElseThrow(), known);
         assertThat(found.verdict()).isEqualTo(verdict);
         if (slip.isEmpty()) {
@@ -80,7 +86,16 @@ class ContradictionCheckTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"0,25 l", "1,500 g", "2½ cups", "2 cups, 3 cups", "20 g, 1 oz by weight", "cups, 20 oz", "9 oz, 8 oz"})
+    @ValueSource(
+            strings = {
+                "0,25 l",
+                "1,500 g",
+                "2½ cups",
+                "2 cups, 3 cups",
+                "20 g, 1 oz by weight",
+                "cups, 20 oz",
+                "9 oz, 8 oz"
+            })
     void whatIsNotJustAWeightAndAVolumeIsNoPair(String text) {
         assertThat(us.readBoth(text, Expect.LIQUID)).isEmpty();
     }

@@ -26,7 +26,8 @@ class QuantityTest {
         // (110 − 32) ÷ 1.8 = 43.33
         assertThat(warm.celsius()).isCloseTo(43.33, within(0.01));
         assertThat(warm.minus(Temperature.ofCelsius(20)).celsiusDegrees()).isCloseTo(23.33, within(0.01));
-        assertThat(Temperature.ofCelsius(20).plus(new TemperatureDifference(10))).isEqualTo(Temperature.ofCelsius(30));
+        assertThat(Temperature.ofCelsius(20).plus(new TemperatureDifference(10)))
+                .isEqualTo(Temperature.ofCelsius(30));
         assertThat(Temperature.ofCelsius(46).toFahrenheit()).isCloseTo(114.8, within(1e-9));
     }
 
@@ -34,7 +35,8 @@ class QuantityTest {
     void warmOilIsLighter() {
         Density rapeseed = Density.ofGramsPerMillilitre(0.917);
         // 0.917 − 0.00067·25 = 0.90025
-        assertThat(rapeseed.ofOilAt(Temperature.ofCelsius(45)).gramsPerMillilitre()).isCloseTo(0.90025, within(1e-9));
+        assertThat(rapeseed.ofOilAt(Temperature.ofCelsius(45)).gramsPerMillilitre())
+                .isCloseTo(0.90025, within(1e-9));
         assertThat(rapeseed.ofOilAt(Temperature.ofCelsius(5))).isEqualTo(rapeseed);
     }
 
@@ -49,7 +51,17 @@ class QuantityTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"1.5,1½", "0.5,½", "3,3", "0.3333333333,⅓", "2.6666666666,2⅔", "0.875,⅞", "1.1,1.1", "0,0", "2.9999999999,3"})
+    @CsvSource({
+        "1.5,1½",
+        "0.5,½",
+        "3,3",
+        "0.3333333333,⅓",
+        "2.6666666666,2⅔",
+        "0.875,⅞",
+        "1.1,1.1",
+        "0,0",
+        "2.9999999999,3"
+    })
     void numbersAsCooksWriteThem(double value, String written) {
         assertThat(Decimals.kitchen(value)).isEqualTo(written);
     }
@@ -61,7 +73,10 @@ class QuantityTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             METRIC | 99.96  | 100 mL  | 100 g
             METRIC | 5.25   | 5.3 mL  | 5.3 g
             METRIC | 1250   | 1.25 L  | 1.25 kg
@@ -86,7 +101,8 @@ class QuantityTest {
                 Mass mass = Mass.ofGrams(1 + random.nextInt(1999));
                 Reading read = reader.read(units.mass(mass), Expect.SOLID);
                 assertThat(read).as(units.mass(mass)).isInstanceOf(Reading.Understood.class);
-                assertThat(((Reading.Understood) read).mass().grams()).isCloseTo(mass.grams(), within(0.005 * mass.grams() + 0.2));
+                assertThat(((Reading.Understood) read).mass().grams())
+                        .isCloseTo(mass.grams(), within(0.005 * mass.grams() + 0.2));
             }
         }
     }

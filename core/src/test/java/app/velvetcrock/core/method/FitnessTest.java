@@ -30,44 +30,75 @@ class FitnessTest {
         assertThat(List.of(stand.least(), stand.usual(), stand.most())).containsExactly(21, 35, 56);
         assertThat(stand.band()).isEqualTo(Band.ofCelsius(15, 22));
         assertThat(stand.inLight()).isFalse();
-        assertThat(stand.tendings()).containsExactly(new Tending(Tending.Kind.SHAKE, 1, 7, 3), new Tending(Tending.Kind.LOOK, 1, 7, 7));
+        assertThat(stand.tendings())
+                .containsExactly(new Tending(Tending.Kind.SHAKE, 1, 7, 3), new Tending(Tending.Kind.LOOK, 1, 7, 7));
     }
 
     @ParameterizedTest
     @EnumSource(value = Moisture.class, names = "DRIED", mode = EnumSource.Mode.EXCLUDE)
     void onlyDriedHerbGoesCold(Moisture moisture) {
         Fitness fitness = fitness("nettle", moisture, "rapeseed", 14);
-        assertThat(fitness.refusals()).singleElement().satisfies(reason -> assertThat(reason.fact()).contains(moisture.word()));
+        assertThat(fitness.refusals()).singleElement().satisfies(reason -> assertThat(reason.fact())
+                .contains(moisture.word()));
         // the smallest change it names: dry it
         assertThat(fitness("nettle", Moisture.DRIED, "rapeseed", 14).refusals()).isEmpty();
     }
 
     @Test
     void aSolidFatNeedsAPantryAtItsMeltingPoint() {
-        assertThat(fitness("nettle", Moisture.DRIED, "coconut", 25.9).refusals()).hasSize(1);
+        assertThat(fitness("nettle", Moisture.DRIED, "coconut", 25.9).refusals())
+                .hasSize(1);
         assertThat(fitness("nettle", Moisture.DRIED, "coconut", 26).refusals()).isEmpty();
-        assertThat(fitness("nettle", Moisture.FRESH, "coconut", 10).refusals()).as("both facts are said").hasSize(2);
+        assertThat(fitness("nettle", Moisture.FRESH, "coconut", 10).refusals())
+                .as("both facts are said")
+                .hasSize(2);
     }
 
     @Test
     void adviceFollowsTheChemistry() {
-        assertThat(fitness("birch-bud", Moisture.DRIED, "rapeseed", 14).advice()).singleElement().asString().contains("resinous");
-        assertThat(fitness("calendula", Moisture.DRIED, "rapeseed", 14).advice()).singleElement().asString().contains("heat draws more");
-        assertThat(fitness("lavender", Moisture.DRIED, "rapeseed", 14).advice()).singleElement().asString().contains("cold keeps its scent");
+        assertThat(fitness("birch-bud", Moisture.DRIED, "rapeseed", 14).advice())
+                .singleElement()
+                .asString()
+                .contains("resinous");
+        assertThat(fitness("calendula", Moisture.DRIED, "rapeseed", 14).advice())
+                .singleElement()
+                .asString()
+                .contains("heat draws more");
+        assertThat(fitness("lavender", Moisture.DRIED, "rapeseed", 14).advice())
+                .singleElement()
+                .asString()
+                .contains("cold keeps its scent");
         assertThat(fitness("nettle", Moisture.DRIED, "rapeseed", 14).advice()).isEmpty();
     }
 
     @Test
     void stagesAndBandsAreSensible() {
         assertThatThrownBy(() -> Band.ofCelsius(22, 15)).hasMessageContaining("the lower end comes first");
-        assertThatThrownBy(() -> new Stage("s", "s", Pace.DAYS, 21, 60, 56, Band.ofCelsius(15, 22), Optional.empty(), false, false, false, List.of())).hasMessageContaining("between 21 and 56");
+        assertThatThrownBy(() -> new Stage(
+                        "s",
+                        "s",
+                        Pace.DAYS,
+                        21,
+                        60,
+                        56,
+                        Band.ofCelsius(15, 22),
+                        Optional.empty(),
+                        false,
+                        false,
+                        false,
+                        List.of()))
+                .hasMessageContaining("between 21 and 56");
     }
 
     /** Checked by the property: whatever is refused appears once every change it names is made, or the method it names instead is allowed. */
     @Test
     void everyChangeNamedAllowsTheMethodOrTheOneNamedInstead() {
-        List<HerbKind> herbs = Stream.of("nettle", "calendula", "lavender", "propolis", "st-johns-wort", "ginger").map(key -> materia.herb(key).orElseThrow()).toList();
-        List<CarrierKind> carriers = Stream.of("rapeseed", "hemp", "coconut", "cocoa-butter", "tallow").map(key -> materia.carrier(key).orElseThrow()).toList();
+        List<HerbKind> herbs = Stream.of("nettle", "calendula", "lavender", "propolis", "st-johns-wort", "ginger")
+                .map(key -> materia.herb(key).orElseThrow())
+                .toList();
+        List<CarrierKind> carriers = Stream.of("rapeseed", "hemp", "coconut", "cocoa-butter", "tallow")
+                .map(key -> materia.carrier(key).orElseThrow())
+                .toList();
         int refused = 0;
         for (Situation situation : situations(herbs, carriers)) {
             for (Method method : Method.shipped()) {
@@ -75,7 +106,8 @@ class FitnessTest {
                     refused++;
                     Situation changed = refusal.allow().apply(situation);
                     Method helps = refusal.instead().orElse(method);
-                    assertThat(Refusals.of(helps, changed)).as("%s: %s; %s", method.key(), refusal.fact(), refusal.change())
+                    assertThat(Refusals.of(helps, changed))
+                            .as("%s: %s; %s", method.key(), refusal.fact(), refusal.change())
                             .noneMatch(left -> left.fact().equals(refusal.fact()));
                     Situation all = changed;
                     for (int i = 0; i < 5; i++) {
@@ -83,7 +115,9 @@ class FitnessTest {
                             all = left.allow().apply(all);
                         }
                     }
-                    assertThat(Refusals.of(helps, all)).as("%s in %s", helps.key(), all).allMatch(left -> left.instead().isPresent());
+                    assertThat(Refusals.of(helps, all))
+                            .as("%s in %s", helps.key(), all)
+                            .allMatch(left -> left.instead().isPresent());
                 }
             }
         }
@@ -97,8 +131,13 @@ class FitnessTest {
                 for (Moisture moisture : Moisture.values()) {
                     for (Use use : List.of(Use.HANDS, Use.FOOD)) {
                         for (double spirit : new double[] {0, 30, 45, 96}) {
-                            Optional<Strength> strength = spirit == 0 ? Optional.empty() : Optional.of(new Strength(spirit));
-                            all.add(new Situation(List.of(new Ingredient(herb, moisture)), carrier, use, Means.of(Temperature.ofCelsius(14), strength)));
+                            Optional<Strength> strength =
+                                    spirit == 0 ? Optional.empty() : Optional.of(new Strength(spirit));
+                            all.add(new Situation(
+                                    List.of(new Ingredient(herb, moisture)),
+                                    carrier,
+                                    use,
+                                    Means.of(Temperature.ofCelsius(14), strength)));
                         }
                     }
                 }
@@ -109,7 +148,10 @@ class FitnessTest {
 
     /** Which ways are open, in their order, for herb, moisture, carrier, use and spirit. */
     @ParameterizedTest(name = "{0} {1} in {2} for {3}")
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             nettle        | DRIED  | rapeseed     | HANDS | 0  | cold-dark,slow-warm,heat-rest,sun-window,water-bath,quick-bath,oven
             nettle        | DRIED  | rapeseed     | HANDS | 90 | cold-dark,slow-warm,heat-rest,sun-window,water-bath,quick-bath,spirit-first,oven
             calendula     | DRIED  | rapeseed     | HANDS | 90 | slow-warm,heat-rest,water-bath,quick-bath,spirit-first,cold-dark,oven,sun-window
@@ -124,28 +166,48 @@ class FitnessTest {
             propolis      | DRIED  | rapeseed     | HANDS | 96 | slow-warm,spirit-first,heat-rest,water-bath,quick-bath,oven
             """)
     void ranksWhatIsOpen(String herb, Moisture moisture, String carrier, Use use, double spirit, String ways) {
-        Situation situation = new Situation(List.of(new Ingredient(materia.herb(herb).orElseThrow(), moisture)), materia.carrier(carrier).orElseThrow(), use,
-                Means.of(Temperature.ofCelsius(14), spirit == 0 ? Optional.empty() : Optional.of(new Strength(spirit))));
+        Situation situation = new Situation(
+                List.of(new Ingredient(materia.herb(herb).orElseThrow(), moisture)),
+                materia.carrier(carrier).orElseThrow(),
+                use,
+                Means.of(
+                        Temperature.ofCelsius(14), spirit == 0 ? Optional.empty() : Optional.of(new Strength(spirit))));
         List<Choice> ranked = Choice.ranked(situation);
         assertThat(ranked).hasSize(10);
-        assertThat(ranked.stream().filter(choice -> choice.fitness().isAllowed()).map(choice -> choice.method().key()).collect(Collectors.joining(","))).isEqualTo(ways);
+        assertThat(ranked.stream()
+                        .filter(choice -> choice.fitness().isAllowed())
+                        .map(choice -> choice.method().key())
+                        .collect(Collectors.joining(",")))
+                .isEqualTo(ways);
     }
 
     @Test
     void weakSpiritIsRefusedWithWhatToGet() {
-        Situation weak = new Situation(List.of(new Ingredient(materia.herb("calendula").orElseThrow(), Moisture.DRIED)), materia.carrier("rapeseed").orElseThrow(), Use.HANDS,
+        Situation weak = new Situation(
+                List.of(new Ingredient(materia.herb("calendula").orElseThrow(), Moisture.DRIED)),
+                materia.carrier("rapeseed").orElseThrow(),
+                Use.HANDS,
                 Means.of(Temperature.ofCelsius(14), Optional.of(new Strength(37.5))));
-        assertThat(Fitness.of(Method.SPIRIT_FIRST, weak).refusals()).singleElement().satisfies(reason -> {
-            assertThat(reason.fact()).isEqualTo("the spirit is 38 %, too much water for oil");
-            assertThat(reason.change()).contains("75 % or more");
-        });
+        assertThat(Fitness.of(Method.SPIRIT_FIRST, weak).refusals())
+                .singleElement()
+                .satisfies(reason -> {
+                    assertThat(reason.fact()).isEqualTo("the spirit is 38 %, too much water for oil");
+                    assertThat(reason.change()).contains("75 % or more");
+                });
         Situation forty = weak.with(new Strength(40));
-        assertThat(Fitness.of(Method.SPIRIT_FIRST, forty).advice()).anyMatch(line -> line.startsWith("40 % spirit brings much water"));
+        assertThat(Fitness.of(Method.SPIRIT_FIRST, forty).advice())
+                .anyMatch(line -> line.startsWith("40 % spirit brings much water"));
     }
 
     private Fitness fitness(String herb, Moisture moisture, String carrier, double pantry) {
         HerbKind kind = materia.herb(herb).orElseThrow();
         CarrierKind oil = materia.carrier(carrier).orElseThrow();
-        return Fitness.of(Method.COLD_AND_DARK, new Situation(List.of(new Ingredient(kind, moisture)), oil, Use.HANDS, Means.of(Temperature.ofCelsius(pantry), Optional.empty())));
+        return Fitness.of(
+                Method.COLD_AND_DARK,
+                new Situation(
+                        List.of(new Ingredient(kind, moisture)),
+                        oil,
+                        Use.HANDS,
+                        Means.of(Temperature.ofCelsius(pantry), Optional.empty())));
     }
 }

@@ -13,7 +13,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 class MethodTest {
 
     @ParameterizedTest(name = "{0}, {1}")
-    @CsvSource(delimiter = '|', nullValues = "none", textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            nullValues = "none",
+            textBlock =
+                    """
             cold-dark    | stand | DAYS    | 21  | 35  | 56  | 15 | 22  | none | none
             sun-window   | sun   | DAYS    | 7   | 21  | 28  | 15 | 29  | none | light
             water-bath   | bath  | MINUTES | 240 | 360 | 480 | 43 | 50  | 60   | attended
@@ -29,8 +33,21 @@ class MethodTest {
             juicy-pan    | pan   | MINUTES | 7   | 10  | 20  | 80 | 110 | 110  | attended
             juicy-pan    | stand | HOURS   | 12  | 12  | 24  | 2  | 8   | none | none
             """)
-    void stagesAreAsTheCraftHasThem(String method, String key, Pace pace, int least, int usual, int most, double low, double high, Double ceiling, String mark) {
-        Stage stage = Method.of(method).orElseThrow().stages().stream().filter(s -> s.key().equals(key)).findFirst().orElseThrow();
+    void stagesAreAsTheCraftHasThem(
+            String method,
+            String key,
+            Pace pace,
+            int least,
+            int usual,
+            int most,
+            double low,
+            double high,
+            Double ceiling,
+            String mark) {
+        Stage stage = Method.of(method).orElseThrow().stages().stream()
+                .filter(s -> s.key().equals(key))
+                .findFirst()
+                .orElseThrow();
         assertThat(stage.pace()).isEqualTo(pace);
         assertThat(List.of(stage.least(), stage.usual(), stage.most())).containsExactly(least, usual, most);
         assertThat(stage.band()).isEqualTo(Band.ofCelsius(low, high));
@@ -42,7 +59,9 @@ class MethodTest {
     @Test
     void thereAreTenAndEachIsNamedOnce() {
         Set<String> keys = new HashSet<>();
-        Method.shipped().forEach(method -> assertThat(keys.add(method.key()) && keys.add(method.name())).as(method.key()).isTrue());
+        Method.shipped().forEach(method -> assertThat(keys.add(method.key()) && keys.add(method.name()))
+                .as(method.key())
+                .isTrue());
         assertThat(Method.shipped()).hasSize(10);
         assertThat(Method.of("boiling")).isEmpty();
     }
@@ -50,14 +69,25 @@ class MethodTest {
     /** Seven things the schools never agreed on; each has both sides and ours. */
     @Test
     void disagreementsAreKeptAsChoices() {
-        assertThat(Disagreement.shipped()).hasSize(7).extracting(Disagreement::topic)
-                .containsExactly("Dark or sun", "Ceiling of 43 or of 60", "Strain warm or cold", "Press or drip", "Powder or coarse", "Dried only or fresh", "Vitamin E or not");
+        assertThat(Disagreement.shipped())
+                .hasSize(7)
+                .extracting(Disagreement::topic)
+                .containsExactly(
+                        "Dark or sun",
+                        "Ceiling of 43 or of 60",
+                        "Strain warm or cold",
+                        "Press or drip",
+                        "Powder or coarse",
+                        "Dried only or fresh",
+                        "Vitamin E or not");
     }
 
     @Test
     void stageKeysOfAMethodDiffer() {
         // a task is known by its stage's key; two alike would do each other's tasks
-        assertThat(Method.shipped()).allSatisfy(method -> assertThat(method.stages()).extracting(Stage::key).doesNotHaveDuplicates());
+        assertThat(Method.shipped())
+                .allSatisfy(method ->
+                        assertThat(method.stages()).extracting(Stage::key).doesNotHaveDuplicates());
     }
 
     /** Attended heat is read every 15 minutes; slow heat each hour for four hours, then each four. */
@@ -72,7 +102,14 @@ class MethodTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"DAYS, 1, 1 day, 1 d", "DAYS, 35, 35 days, 35 d", "HOURS, 8, 8 hours, 8 h", "MINUTES, 60, 60 minutes, 60 min", "MINUTES, 360, 6 hours, 6 h", "MINUTES, 90, 90 minutes, 90 min"})
+    @CsvSource({
+        "DAYS, 1, 1 day, 1 d",
+        "DAYS, 35, 35 days, 35 d",
+        "HOURS, 8, 8 hours, 8 h",
+        "MINUTES, 60, 60 minutes, 60 min",
+        "MINUTES, 360, 6 hours, 6 h",
+        "MINUTES, 90, 90 minutes, 90 min"
+    })
     void lengthsAreSaidAsPeopleSayThem(Pace pace, int count, String words, String brief) {
         assertThat(pace.words(count)).isEqualTo(words);
         assertThat(pace.brief(count)).isEqualTo(brief);

@@ -48,12 +48,16 @@ class InTimeTest {
      */
     @ParameterizedTest(name = "{0}")
     @CsvSource({
-        "cold-dark, DRIED, 2026-12-29T17:45, false", "sun-window, DRIED, 2026-12-15T17:45, false", "water-bath, DRIED, 2026-11-26T17:45, true", "quick-bath, DRIED, 2026-11-24T21:50, true",
-        "slow-warm, DRIED, 2026-11-26T17:45, true", "oven, DRIED, 2026-11-25T17:45, true", "heat-rest, DRIED, 2026-12-08T17:45, false", "spirit-first, DRIED, 2026-11-26T17:45, true",
-        "fresh-low, FRESH, 2026-12-01T18:00, true", "juicy-pan, JUICY, 2026-11-26T18:00, true"})
+        "cold-dark, DRIED, 2026-12-29T17:45, false", "sun-window, DRIED, 2026-12-15T17:45, false",
+                "water-bath, DRIED, 2026-11-26T17:45, true", "quick-bath, DRIED, 2026-11-24T21:50, true",
+        "slow-warm, DRIED, 2026-11-26T17:45, true", "oven, DRIED, 2026-11-25T17:45, true",
+                "heat-rest, DRIED, 2026-12-08T17:45, false", "spirit-first, DRIED, 2026-11-26T17:45, true",
+        "fresh-low, FRESH, 2026-12-01T18:00, true", "juicy-pan, JUICY, 2026-11-26T18:00, true"
+    })
     void everyWayIsInTimeOrLate(String method, Moisture moisture, LocalDateTime done, boolean feasible) {
         InTime inTime = inTime(method, moisture, "8-22");
-        assertThat(inTime.soonest().orElseThrow().end()).isEqualTo(done.atZone(LONDON).toInstant());
+        assertThat(inTime.soonest().orElseThrow().end())
+                .isEqualTo(done.atZone(LONDON).toInstant());
         assertThat(inTime.isFeasible()).isEqualTo(feasible);
         assertThat(inTime.late().isPresent()).isEqualTo(!feasible);
         assertThat(inTime.slack().isPresent()).isEqualTo(feasible);
@@ -63,22 +67,47 @@ class InTimeTest {
     /** 35 days end 24 days, 9 hours and 45 minutes after the need. With evenings alone fresh leaf spoils, however much time there is. */
     @Test
     void howLateAndWhatSpoils() {
-        assertThat(inTime("cold-dark", Moisture.DRIED, "8-22").late()).contains(Duration.ofDays(24).plusHours(9).plusMinutes(45));
+        assertThat(inTime("cold-dark", Moisture.DRIED, "8-22").late())
+                .contains(Duration.ofDays(24).plusHours(9).plusMinutes(45));
         InTime evenings = inTime("fresh-low", Moisture.FRESH, "17-22");
         assertThat(evenings.spoils()).isTrue();
         assertThat(evenings.isFeasible()).isFalse();
     }
 
     private static InTime inTime(String method, Moisture moisture, String weekends) {
-        HomeHours home = new HomeHours(List.of(new Presence("A", Arrays.stream(DayOfWeek.values())
-                .collect(Collectors.toMap(day -> day, day -> HoursReader.parse(day.getValue() > 5 ? weekends : "17-22"))), List.of())), LONDON);
+        HomeHours home = new HomeHours(
+                List.of(new Presence(
+                        "A",
+                        Arrays.stream(DayOfWeek.values())
+                                .collect(Collectors.toMap(
+                                        day -> day, day -> HoursReader.parse(day.getValue() > 5 ? weekends : "17-22"))),
+                        List.of())),
+                LONDON);
         Materia materia = Materia.shipped();
         var nettle = materia.herb("nettle").orElseThrow();
         Method way = Method.of(method).orElseThrow();
         Vessel jar = new Vessel("litre", Volume.ofMillilitres(1000), Length.ofMillimetres(100));
-        PlanRequest request = new PlanRequest(List.of(new PlannedHerb(nettle, materia.texture(nettle.part(), Cut.CUT_AND_SIFTED), moisture, Optional.empty(), Mass.ofGrams(40), List.of())),
-                new PlannedCarrier(materia.carrier("rapeseed").orElseThrow(), new Bottle("rapeseed", 10, Optional.empty(), Optional.empty())), new OilWish.ToCover(), jar, List.of(jar),
-                new PlanRequest.Circumstances(way, way.usualLengths(), LocalDate.of(2026, 11, 24), Use.HANDS, Pressing.HAND, Storage.COOL_DARK,
+        PlanRequest request = new PlanRequest(
+                List.of(new PlannedHerb(
+                        nettle,
+                        materia.texture(nettle.part(), Cut.CUT_AND_SIFTED),
+                        moisture,
+                        Optional.empty(),
+                        Mass.ofGrams(40),
+                        List.of())),
+                new PlannedCarrier(
+                        materia.carrier("rapeseed").orElseThrow(),
+                        new Bottle("rapeseed", 10, Optional.empty(), Optional.empty())),
+                new OilWish.ToCover(),
+                jar,
+                List.of(jar),
+                new PlanRequest.Circumstances(
+                        way,
+                        way.usualLengths(),
+                        LocalDate.of(2026, 11, 24),
+                        Use.HANDS,
+                        Pressing.HAND,
+                        Storage.COOL_DARK,
                         Means.of(Temperature.ofCelsius(14), Optional.of(new Strength(96)))));
         return InTime.of(PlanSteps.of(request, home), at("2026-11-24T09:00"), at("2026-12-05T08:00"), home);
     }

@@ -74,10 +74,30 @@ public class PlanBenchmark {
         var oil = materia.carrier("rapeseed").orElseThrow();
         Vessel jar = new Vessel("half litre", Volume.ofMillilitres(500), Length.ofMillimetres(84));
         return new PlanRequest(
-                List.of(new PlannedHerb(nettle, materia.texture(nettle.part(), Cut.CUT_AND_SIFTED), Moisture.DRIED, Optional.empty(), Mass.ofGrams(40), List.of(1.1, 1.2))),
-                new PlannedCarrier(oil, new Bottle("rapeseed", oil.monthsOpened(), Optional.of(LocalDate.of(2026, 9, 1)), Optional.empty())),
-                new OilWish.ToCover(), jar, List.of(jar, new Vessel("litre", Volume.ofMillilitres(1000), Length.ofMillimetres(100))),
-                new PlanRequest.Circumstances(Method.COLD_AND_DARK, List.of(35), LocalDate.of(2026, 10, 1), Use.HANDS, Pressing.HAND, Storage.COOL_DARK,
+                List.of(new PlannedHerb(
+                        nettle,
+                        materia.texture(nettle.part(), Cut.CUT_AND_SIFTED),
+                        Moisture.DRIED,
+                        Optional.empty(),
+                        Mass.ofGrams(40),
+                        List.of(1.1, 1.2))),
+                new PlannedCarrier(
+                        oil,
+                        new Bottle(
+                                "rapeseed",
+                                oil.monthsOpened(),
+                                Optional.of(LocalDate.of(2026, 9, 1)),
+                                Optional.empty())),
+                new OilWish.ToCover(),
+                jar,
+                List.of(jar, new Vessel("litre", Volume.ofMillilitres(1000), Length.ofMillimetres(100))),
+                new PlanRequest.Circumstances(
+                        Method.COLD_AND_DARK,
+                        List.of(35),
+                        LocalDate.of(2026, 10, 1),
+                        Use.HANDS,
+                        Pressing.HAND,
+                        Storage.COOL_DARK,
                         Means.of(Temperature.ofCelsius(14), Optional.of(new Strength(90)))));
     }
 }

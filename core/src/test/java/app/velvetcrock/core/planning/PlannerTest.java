@@ -57,23 +57,29 @@ class PlannerTest {
     void refusesFreshHerbAndSolidFatWithTheChangeThatWouldAllowIt() {
         BatchPlan fresh = planner.plan(request("nettle", Moisture.FRESH, "rapeseed", Use.HANDS, 12));
         assertThat(fresh.canStart()).isFalse();
-        assertThat(fresh.fitness().refusals()).singleElement().matches(reason -> reason.change().startsWith("dry it first"));
+        assertThat(fresh.fitness().refusals()).singleElement().matches(reason -> reason.change()
+                .startsWith("dry it first"));
         BatchPlan solid = planner.plan(request("nettle", Moisture.DRIED, "babassu", Use.HANDS, 12));
-        assertThat(solid.fitness().refusals()).singleElement()
-                .matches(reason -> reason.fact().equals("Babassu is solid below 26 °C and the pantry is 12 °C"));
-        assertThat(planner.plan(request("nettle", Moisture.DRIED, "babassu", Use.HANDS, 27)).canStart()).isTrue();
+        assertThat(solid.fitness().refusals()).singleElement().matches(reason -> reason.fact()
+                .equals("Babassu is solid below 26 °C and the pantry is 12 °C"));
+        assertThat(planner.plan(request("nettle", Moisture.DRIED, "babassu", Use.HANDS, 27))
+                        .canStart())
+                .isTrue();
     }
 
     @Test
     void cautionsFollowHerbCarrierAndUse() {
-        assertThat(planner.plan(request("yarrow", Moisture.DRIED, "sesame", Use.HANDS, 12)).cautions())
-                .extracting(Caution::head).contains("Daisy family", "Contains sesame", "Oily cloths can catch fire");
+        assertThat(planner.plan(request("yarrow", Moisture.DRIED, "sesame", Use.HANDS, 12))
+                        .cautions())
+                .extracting(Caution::head)
+                .contains("Daisy family", "Contains sesame", "Oily cloths can catch fire");
         BatchPlan forBaby = planner.plan(request("comfrey", Moisture.DRIED, "rapeseed", Use.BABY, 12));
         assertThat(forBaby.cautions().get(0).level()).isEqualTo(Level.REFUSE);
         assertThat(forBaby.canStart()).isFalse();
         Cautions cautions = Cautions.shipped();
         assertThat(cautions.refusal(" Digitalis purpurea ")).contains("foxglove");
-        assertThat(materia.herbs()).extracting(HerbKind::common).noneMatch(name -> cautions.refusal(name).isPresent());
+        assertThat(materia.herbs()).extracting(HerbKind::common).noneMatch(name -> cautions.refusal(name)
+                .isPresent());
     }
 
     @Test
@@ -89,9 +95,12 @@ class PlannerTest {
         assertThat(done.strainedOn()).contains(LocalDate.of(2026, 11, 7));
         assertThat(done.overdueDays()).isZero();
         Entry back = entry("2026-11-07T09:00", new Entry.TakenBack(strained.id()));
-        assertThat(Course.of(plan, List.of(charged, strained, back), noon("2026-11-08"), ZONE)).isEqualTo(overdue);
+        assertThat(Course.of(plan, List.of(charged, strained, back), noon("2026-11-08"), ZONE))
+                .isEqualTo(overdue);
         Entry never = entry("2026-10-01T18:05", new Entry.TakenBack(charged.id()));
-        assertThat(Course.of(plan, List.of(charged, never), noon("2026-10-01"), ZONE).state()).isEqualTo(Course.State.NEVER_STARTED);
+        assertThat(Course.of(plan, List.of(charged, never), noon("2026-10-01"), ZONE)
+                        .state())
+                .isEqualTo(Course.State.NEVER_STARTED);
     }
 
     private static Instant noon(String day) {
@@ -99,17 +108,39 @@ class PlannerTest {
     }
 
     private static Entry entry(String local, Entry.What what) {
-        return new Entry(UUID.randomUUID(), java.time.LocalDateTime.parse(local).atZone(ZONE).toInstant(), what);
+        return new Entry(
+                UUID.randomUUID(),
+                java.time.LocalDateTime.parse(local).atZone(ZONE).toInstant(),
+                what);
     }
 
     private PlanRequest request(String herb, Moisture moisture, String carrier, Use use, double pantry) {
         HerbKind kind = materia.herb(herb).orElseThrow();
         Vessel jar = new Vessel("half litre", Volume.ofMillilitres(500), Length.ofMillimetres(84));
-        Bottle bottle = new Bottle(carrier, materia.carrier(carrier).orElseThrow().monthsOpened(), Optional.of(LocalDate.of(2026, 9, 1)), Optional.empty());
+        Bottle bottle = new Bottle(
+                carrier,
+                materia.carrier(carrier).orElseThrow().monthsOpened(),
+                Optional.of(LocalDate.of(2026, 9, 1)),
+                Optional.empty());
         return new PlanRequest(
-                List.of(new PlannedHerb(kind, materia.texture(kind.part(), Cut.CUT_AND_SIFTED), moisture, Optional.empty(), Mass.ofGrams(40), List.of())),
+                List.of(new PlannedHerb(
+                        kind,
+                        materia.texture(kind.part(), Cut.CUT_AND_SIFTED),
+                        moisture,
+                        Optional.empty(),
+                        Mass.ofGrams(40),
+                        List.of())),
                 new PlannedCarrier(materia.carrier(carrier).orElseThrow(), bottle),
-                new OilWish.ToCover(), jar, List.of(jar),
-                new PlanRequest.Circumstances(Method.COLD_AND_DARK, List.of(35), START, use, Pressing.HAND, Storage.COOL_DARK, Means.of(Temperature.ofCelsius(pantry), Optional.empty())));
+                new OilWish.ToCover(),
+                jar,
+                List.of(jar),
+                new PlanRequest.Circumstances(
+                        Method.COLD_AND_DARK,
+                        List.of(35),
+                        START,
+                        use,
+                        Pressing.HAND,
+                        Storage.COOL_DARK,
+                        Means.of(Temperature.ofCelsius(pantry), Optional.empty())));
     }
 }

@@ -52,15 +52,20 @@ class WantedTest {
 
     @Test
     void aRatioTheHerbDrinksUpIsRefused() {
-        assertThatThrownBy(() -> Wanted.of(Volume.ofMillilitres(300), 1.5, new Retention(1.3, 0.4, 0))).hasMessageContaining("more than the herb keeps");
+        assertThatThrownBy(() -> Wanted.of(Volume.ofMillilitres(300), 1.5, new Retention(1.3, 0.4, 0)))
+                .hasMessageContaining("more than the herb keeps");
     }
 
     /** The low end of an 80 % interval is reached nine times in ten: what is worked back gives just that. */
     @Test
     void nineTimesInTenItIsEnough() {
         PlannedHerb herb = herb("nettle", 95.7);
-        Wanted back = Wanted.of(Volume.ofMillilitres(300), 5, Wanted.retention(herb.portion(Method.COLD_AND_DARK), Pressing.HAND, List.of()));
-        YieldForecast forecast = YieldForecast.of(app.velvetcrock.core.charge.Herbs.of(herb.portion(Method.COLD_AND_DARK)), back.oil(), Pressing.HAND);
+        Wanted back = Wanted.of(
+                Volume.ofMillilitres(300),
+                5,
+                Wanted.retention(herb.portion(Method.COLD_AND_DARK), Pressing.HAND, List.of()));
+        YieldForecast forecast = YieldForecast.of(
+                app.velvetcrock.core.charge.Herbs.of(herb.portion(Method.COLD_AND_DARK)), back.oil(), Pressing.HAND);
         assertThat(forecast.low().millilitres()).isCloseTo(300, within(0.5));
     }
 
@@ -71,7 +76,9 @@ class WantedTest {
         assertThat(salve.all().grams()).isCloseTo(999.6, within(0.1));
         assertThat(salve.wax().grams()).isCloseTo(149.9, within(0.1));
         assertThat(salve.oil().millilitres()).isCloseTo(926.6, within(0.1));
-        assertThat(Wanted.Salve.of(10, Volume.ofMillilitres(100), 0, Density.ofGramsPerMillilitre(0.917)).wax()).isEqualTo(Mass.ZERO);
+        assertThat(Wanted.Salve.of(10, Volume.ofMillilitres(100), 0, Density.ofGramsPerMillilitre(0.917))
+                        .wax())
+                .isEqualTo(Mass.ZERO);
     }
 
     @Test
@@ -81,15 +88,21 @@ class WantedTest {
         assertThat(more.grams()).isCloseTo(51 + 34, within(1e-9));
         assertThat(more.ratio()).isCloseTo(cold.ratio(), within(1e-9));
         assertThat(cold.differences(more)).as("more of the same is the same").isEmpty();
-        assertThat(cold.differences(recipe("Warm", Method.HEAT_THEN_REST, Pressing.DRIP))).extracting(PlanRecipe.Difference::what).containsExactly("way", "time", "heat", "pressed");
+        assertThat(cold.differences(recipe("Warm", Method.HEAT_THEN_REST, Pressing.DRIP)))
+                .extracting(PlanRecipe.Difference::what)
+                .containsExactly("way", "time", "heat", "pressed");
         assertThat(recipe("Warm", Method.HEAT_THEN_REST, Pressing.DRIP).time()).isEqualTo("60 minutes, then 14 days");
         // 400 mL and 50/1.4 = 35.7 in a litre with a tenth of air: 900/435.7 = 2.065
-        assertThat(cold.fills(new Vessel("litre", Volume.ofMillilitres(1000), Length.ofMillimetres(100)))).isEqualTo(2.06);
+        assertThat(cold.fills(new Vessel("litre", Volume.ofMillilitres(1000), Length.ofMillimetres(100))))
+                .isEqualTo(2.06);
         assertThatThrownBy(() -> cold.times(60)).hasMessageContaining("between 0.1 and 50");
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             cold-dark    | DRIED  | prepare, stand, strain
             slow-warm    | DRIED  | prepare, warm, cool, strain
             heat-rest    | DRIED  | prepare, heat, rest, strain
@@ -99,24 +112,61 @@ class WantedTest {
             """)
     void stepsOfAPlan(String method, Moisture moisture, String keys) {
         PlanRequest request = request(Method.of(method).orElseThrow(), moisture, Pressing.HAND);
-        assertThat(String.join(", ", PlanSteps.of(request, HomeHours.usual(ZoneId.of("UTC"))).stream().map(Step::key).toList())).isEqualTo(keys);
+        assertThat(String.join(
+                        ", ",
+                        PlanSteps.of(request, HomeHours.usual(ZoneId.of("UTC"))).stream()
+                                .map(Step::key)
+                                .toList()))
+                .isEqualTo(keys);
     }
 
     private static PlanRecipe recipe(String title, Method method, Pressing pressing) {
-        return PlanRecipe.of(title, new Planner(Cautions.shipped(), MATERIA).plan(request(method, Moisture.DRIED, pressing)), List.of());
+        return PlanRecipe.of(
+                title,
+                new Planner(Cautions.shipped(), MATERIA).plan(request(method, Moisture.DRIED, pressing)),
+                List.of());
     }
 
     private static PlanRequest request(Method method, Moisture moisture, Pressing pressing) {
         Vessel jar = new Vessel("litre", Volume.ofMillilitres(1000), Length.ofMillimetres(100));
         PlannedHerb nettle = herb("nettle", 30);
-        PlannedHerb wet = new PlannedHerb(nettle.kind(), nettle.texture(), moisture, Optional.empty(), nettle.mass(), List.of());
-        return new PlanRequest(List.of(wet, new PlannedHerb(herb("yarrow", 20).kind(), herb("yarrow", 20).texture(), moisture, Optional.empty(), Mass.ofGrams(20), List.of())),
-                new PlannedCarrier(MATERIA.carrier("rapeseed").orElseThrow(), new Bottle("rapeseed", 10, Optional.empty(), Optional.empty())), new OilWish.Exactly(Volume.ofMillilitres(400)), jar, List.of(jar),
-                new PlanRequest.Circumstances(method, method.usualLengths(), LocalDate.of(2026, 10, 1), Use.HANDS, pressing, Storage.COOL_DARK, Means.of(Temperature.ofCelsius(14), Optional.of(new app.velvetcrock.core.spirit.Strength(96)))));
+        PlannedHerb wet =
+                new PlannedHerb(nettle.kind(), nettle.texture(), moisture, Optional.empty(), nettle.mass(), List.of());
+        return new PlanRequest(
+                List.of(
+                        wet,
+                        new PlannedHerb(
+                                herb("yarrow", 20).kind(),
+                                herb("yarrow", 20).texture(),
+                                moisture,
+                                Optional.empty(),
+                                Mass.ofGrams(20),
+                                List.of())),
+                new PlannedCarrier(
+                        MATERIA.carrier("rapeseed").orElseThrow(),
+                        new Bottle("rapeseed", 10, Optional.empty(), Optional.empty())),
+                new OilWish.Exactly(Volume.ofMillilitres(400)),
+                jar,
+                List.of(jar),
+                new PlanRequest.Circumstances(
+                        method,
+                        method.usualLengths(),
+                        LocalDate.of(2026, 10, 1),
+                        Use.HANDS,
+                        pressing,
+                        Storage.COOL_DARK,
+                        Means.of(
+                                Temperature.ofCelsius(14), Optional.of(new app.velvetcrock.core.spirit.Strength(96)))));
     }
 
     private static PlannedHerb herb(String key, double grams) {
         var kind = MATERIA.herb(key).orElseThrow();
-        return new PlannedHerb(kind, MATERIA.texture(kind.part(), Cut.CUT_AND_SIFTED), Moisture.DRIED, Optional.empty(), Mass.ofGrams(grams), List.of());
+        return new PlannedHerb(
+                kind,
+                MATERIA.texture(kind.part(), Cut.CUT_AND_SIFTED),
+                Moisture.DRIED,
+                Optional.empty(),
+                Mass.ofGrams(grams),
+                List.of());
     }
 }

@@ -29,7 +29,10 @@ class RecipeReaderTest {
 
     /** Volumes by density: 2½ cups 591.47·0.917 = 542.4; a cup of cut leaf 236.6·0.15 = 35.5; pellets 3 tbsp 44.36·0.55 = 24.4; 20 drops 1·0.90. */
     @ParameterizedTest(name = "{0}")
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             2½ cups cold-pressed rapeseed oil        | rapeseed       | 542.4
             1 oz beeswax                             | beeswax        | 28.3
             - 3 tbsp of beeswax pellets              | beeswax        | 24.4
@@ -56,7 +59,10 @@ class RecipeReaderTest {
     }
 
     @ParameterizedTest(name = "{0}")
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             9 oz olive oil            | Which is meant               | 9 fl oz olive oil
             1,500 g olive oil         | thousands or a decimal       | 1½ g olive oil
             a handful of nettles      | “a handful” is a different   | ''
@@ -78,7 +84,9 @@ class RecipeReaderTest {
     @Test
     void aContradictionIsExplainedAndEachAnswerIsClear() {
         Contradicting found = (Contradicting) us.line("2½ cups (20 oz) rapeseed oil");
-        assertThat(found.instead()).extracting(RecipeLine.Instead::words).containsExactly("20 fluid ounces is 2½ cups exactly", "the weight alone", "the volume alone");
+        assertThat(found.instead())
+                .extracting(RecipeLine.Instead::words)
+                .containsExactly("20 fluid ounces is 2½ cups exactly", "the weight alone", "the volume alone");
         found.instead().forEach(instead -> assertThat(us.line(instead.line())).isInstanceOf(Clear.class));
         assertThat(us.line("2½ cups rapeseed oil, 20 oz")).isInstanceOf(Contradicting.class);
         // three cups of pellets: 709.8·0.55 = 390 g, not 8 oz
@@ -88,7 +96,8 @@ class RecipeReaderTest {
     /** 1 cup of oil 236.6 mL·0.913 = 216 g; wax 28.35: F = 100·28.35/244.4 = 11.6; 30 g of herb: 236.6/30 = 7.9 mL to a gram. */
     @Test
     void theWholeHasSharesARatioAndAFirmness() {
-        List<RecipeLine> lines = us.read("""
+        List<RecipeLine> lines = us.read(
+                """
                 1 cup olive oil
 
                 30 g dried nettle
@@ -107,7 +116,9 @@ class RecipeReaderTest {
     @Test
     void everyThingIsFoundByItsOwnName() {
         for (Thing thing : things.all()) {
-            String asWritten = thing.role() == Thing.Role.ESSENTIAL_OIL ? thing.name() + " essential oil" : thing.role() == Thing.Role.OIL ? thing.name() + " oil" : thing.name();
+            String asWritten = thing.role() == Thing.Role.ESSENTIAL_OIL
+                    ? thing.name() + " essential oil"
+                    : thing.role() == Thing.Role.OIL ? thing.name() + " oil" : thing.name();
             assertThat(things.find(asWritten)).as(asWritten).map(Thing::key).contains(thing.key());
         }
     }

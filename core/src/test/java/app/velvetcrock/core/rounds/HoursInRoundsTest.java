@@ -54,7 +54,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class HoursInRoundsTest {
 
     private static final ZoneId LONDON = ZoneId.of("Europe/London");
-    private final List<Entry> log = new ArrayList<>(List.of(entry("2026-10-01T18:00", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275)))));
+    private final List<Entry> log = new ArrayList<>(
+            List.of(entry("2026-10-01T18:00", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275)))));
 
     /** A day's tasks wait for the evening; of days away, for the first evening back. The clock goes back on the 25th, and five stays five. */
     @Test
@@ -62,9 +63,13 @@ class HoursInRoundsTest {
         BatchPlan plan = plan(Method.COLD_AND_DARK);
         assertThat(due(plan, evenings(), TaskKind.SHAKE)).isEqualTo(at("2026-10-02T17:00"));
         assertThat(due(plan, away("2026-10-02", "2026-10-04"), TaskKind.SHAKE)).isEqualTo(at("2026-10-05T17:00"));
-        assertThat(due(plan, evenings(), TaskKind.STRAIN)).isEqualTo(at("2026-11-05T17:00")).isEqualTo(Instant.parse("2026-11-05T17:00:00Z"));
-        assertThat(Rounds.open(course(plan), Log.of(log), evenings(), Map.of("strain", at("2026-11-08T18:30")))).filteredOn(task -> task.key().kind() == TaskKind.STRAIN)
-                .singleElement().matches(task -> task.due().equals(at("2026-11-08T18:30")));
+        assertThat(due(plan, evenings(), TaskKind.STRAIN))
+                .isEqualTo(at("2026-11-05T17:00"))
+                .isEqualTo(Instant.parse("2026-11-05T17:00:00Z"));
+        assertThat(Rounds.open(course(plan), Log.of(log), evenings(), Map.of("strain", at("2026-11-08T18:30"))))
+                .filteredOn(task -> task.key().kind() == TaskKind.STRAIN)
+                .singleElement()
+                .matches(task -> task.due().equals(at("2026-11-08T18:30")));
     }
 
     /** 8 h over evenings: the first session is this evening; put on hold till Saturday it is Saturday's. */
@@ -72,8 +77,10 @@ class HoursInRoundsTest {
     void heatIsAskedForAtItsNextSession() {
         BatchPlan plan = plan(Method.SLOW_WARM);
         assertThat(due(plan, evenings(), TaskKind.HEAT_ON)).isEqualTo(at("2026-10-01T18:00"));
-        assertThat(Rounds.open(course(plan), Log.of(log), evenings(), Map.of("warm", at("2026-10-03T12:00")))).filteredOn(task -> task.key().kind() == TaskKind.HEAT_ON)
-                .singleElement().matches(task -> task.due().equals(at("2026-10-03T17:00")));
+        assertThat(Rounds.open(course(plan), Log.of(log), evenings(), Map.of("warm", at("2026-10-03T12:00"))))
+                .filteredOn(task -> task.key().kind() == TaskKind.HEAT_ON)
+                .singleElement()
+                .matches(task -> task.due().equals(at("2026-10-03T17:00")));
     }
 
     /**
@@ -82,16 +89,36 @@ class HoursInRoundsTest {
      */
     @Test
     void whatIsLeftIsPlacedFromNow() {
-        Timetable left = Remaining.of(Course.of(plan(Method.SLOW_WARM), log, at("2026-10-01T18:30"), LONDON), plan(Method.SLOW_WARM).request(), evenings(), Map.of()).orElseThrow();
+        Timetable left = Remaining.of(
+                        Course.of(plan(Method.SLOW_WARM), log, at("2026-10-01T18:30"), LONDON),
+                        plan(Method.SLOW_WARM).request(),
+                        evenings(),
+                        Map.of())
+                .orElseThrow();
         assertThat(left.sessions()).isEqualTo(3);
         assertThat(left.placed().get(0).end()).isEqualTo(at("2026-10-03T19:00"));
         assertThat(left.end()).isEqualTo(at("2026-10-03T21:45"));
-        Timetable held = Remaining.of(course(plan(Method.SLOW_WARM)), plan(Method.SLOW_WARM).request(), evenings(), Map.of("warm", at("2026-10-05T17:00"))).orElseThrow();
+        Timetable held = Remaining.of(
+                        course(plan(Method.SLOW_WARM)),
+                        plan(Method.SLOW_WARM).request(),
+                        evenings(),
+                        Map.of("warm", at("2026-10-05T17:00")))
+                .orElseThrow();
         assertThat(held.start()).isEqualTo(at("2026-10-05T17:00"));
-        Timetable cold = Remaining.of(course(plan(Method.COLD_AND_DARK)), plan(Method.COLD_AND_DARK).request(), evenings(), Map.of()).orElseThrow();
+        Timetable cold = Remaining.of(
+                        course(plan(Method.COLD_AND_DARK)),
+                        plan(Method.COLD_AND_DARK).request(),
+                        evenings(),
+                        Map.of())
+                .orElseThrow();
         assertThat(cold.start()).isEqualTo(at("2026-11-05T17:00"));
         log.add(entry("2026-10-02T18:00", new Entry.Strained(Volume.ofMillilitres(200), Pressing.HAND, false)));
-        assertThat(Remaining.of(course(plan(Method.COLD_AND_DARK)), plan(Method.COLD_AND_DARK).request(), evenings(), Map.of())).isEmpty();
+        assertThat(Remaining.of(
+                        course(plan(Method.COLD_AND_DARK)),
+                        plan(Method.COLD_AND_DARK).request(),
+                        evenings(),
+                        Map.of()))
+                .isEmpty();
     }
 
     /** What is foreseen for ninety days is just what Rounds asks day by day, each done in its time, across both clock changes. */
@@ -101,7 +128,11 @@ class HoursInRoundsTest {
         BatchPlan plan = plan(Method.of(method).orElseThrow());
         log.set(0, entry(first + "T18:00", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275))));
         Course begun = Course.of(plan, log, at(first + "T18:30"), LONDON);
-        List<Task> foreseen = Rounds.ahead(begun, Rounds.open(begun, Log.of(log), evenings()), evenings(), at(first + "T18:30").plus(Duration.ofDays(90)));
+        List<Task> foreseen = Rounds.ahead(
+                begun,
+                Rounds.open(begun, Log.of(log), evenings()),
+                evenings(),
+                at(first + "T18:30").plus(Duration.ofDays(90)));
         TreeSet<String> asked = new TreeSet<>();
         for (LocalDate day = first; day.isBefore(first.plusDays(90)); day = day.plusDays(1)) {
             Instant evening = day.atTime(21, 30).atZone(LONDON).toInstant();
@@ -109,19 +140,29 @@ class HoursInRoundsTest {
                 if (!task.due().isAfter(evening)) {
                     asked.add(task.key() + " " + task.due());
                     if (task.key().kind() == TaskKind.LOOK) {
-                        log.add(new Entry(UUID.randomUUID(), evening, new Entry.Looked(Optional.of(task.key()), Look.ALL_WELL)));
+                        log.add(new Entry(
+                                UUID.randomUUID(), evening, new Entry.Looked(Optional.of(task.key()), Look.ALL_WELL)));
                     } else if (task.key().kind() != TaskKind.STRAIN) {
                         log.add(new Entry(UUID.randomUUID(), evening, new Entry.Tended(task.key())));
                     }
                 }
             }
         }
-        assertThat(asked).isEqualTo(foreseen.stream().map(task -> task.key() + " " + task.due()).collect(Collectors.toCollection(TreeSet::new)));
-        assertThat(foreseen).allMatch(task -> evenings().hands(task.due(), Duration.ofMinutes(5)).equals(task.due()));
+        assertThat(asked)
+                .isEqualTo(foreseen.stream()
+                        .map(task -> task.key() + " " + task.due())
+                        .collect(Collectors.toCollection(TreeSet::new)));
+        assertThat(foreseen)
+                .allMatch(task ->
+                        evenings().hands(task.due(), Duration.ofMinutes(5)).equals(task.due()));
     }
 
     private Instant due(BatchPlan plan, HomeHours hours, TaskKind kind) {
-        return Rounds.open(course(plan), Log.of(log), hours).stream().filter(task -> task.key().kind() == kind).map(Task::due).findFirst().orElseThrow();
+        return Rounds.open(course(plan), Log.of(log), hours).stream()
+                .filter(task -> task.key().kind() == kind)
+                .map(Task::due)
+                .findFirst()
+                .orElseThrow();
     }
 
     private Course course(BatchPlan plan) {
@@ -129,12 +170,24 @@ class HoursInRoundsTest {
     }
 
     private static HomeHours evenings() {
-        return new HomeHours(List.of(new Presence("A", Arrays.stream(DayOfWeek.values()).collect(Collectors.toMap(day -> day, day -> HoursReader.parse("17-22"))), List.of())), LONDON);
+        return new HomeHours(
+                List.of(new Presence(
+                        "A",
+                        Arrays.stream(DayOfWeek.values())
+                                .collect(Collectors.toMap(day -> day, day -> HoursReader.parse("17-22"))),
+                        List.of())),
+                LONDON);
     }
 
     private static HomeHours away(String first, String last) {
         Presence evenings = evenings().people().get(0);
-        return new HomeHours(List.of(new Presence("A", evenings.week(), List.of(new Presence.Otherwise(LocalDate.parse(first), LocalDate.parse(last), List.of(), "away")))), LONDON);
+        return new HomeHours(
+                List.of(new Presence(
+                        "A",
+                        evenings.week(),
+                        List.of(new Presence.Otherwise(
+                                LocalDate.parse(first), LocalDate.parse(last), List.of(), "away")))),
+                LONDON);
     }
 
     private static Entry entry(String local, Entry.What what) {
@@ -149,9 +202,28 @@ class HoursInRoundsTest {
         Materia materia = Materia.shipped();
         var nettle = materia.herb("nettle").orElseThrow();
         Vessel jar = new Vessel("half litre", Volume.ofMillilitres(500), Length.ofMillimetres(84));
-        return new Planner(Cautions.shipped(), materia).plan(new PlanRequest(
-                List.of(new PlannedHerb(nettle, materia.texture(nettle.part(), Cut.CUT_AND_SIFTED), Moisture.DRIED, Optional.empty(), Mass.ofGrams(40), List.of())),
-                new PlannedCarrier(materia.carrier("rapeseed").orElseThrow(), new Bottle("rapeseed", 10, Optional.empty(), Optional.empty())), new OilWish.ToCover(), jar, List.of(jar),
-                new PlanRequest.Circumstances(method, method.usualLengths(), LocalDate.of(2026, 10, 1), Use.HANDS, Pressing.HAND, Storage.COOL_DARK, Means.of(Temperature.ofCelsius(12), Optional.empty()))));
+        return new Planner(Cautions.shipped(), materia)
+                .plan(new PlanRequest(
+                        List.of(new PlannedHerb(
+                                nettle,
+                                materia.texture(nettle.part(), Cut.CUT_AND_SIFTED),
+                                Moisture.DRIED,
+                                Optional.empty(),
+                                Mass.ofGrams(40),
+                                List.of())),
+                        new PlannedCarrier(
+                                materia.carrier("rapeseed").orElseThrow(),
+                                new Bottle("rapeseed", 10, Optional.empty(), Optional.empty())),
+                        new OilWish.ToCover(),
+                        jar,
+                        List.of(jar),
+                        new PlanRequest.Circumstances(
+                                method,
+                                method.usualLengths(),
+                                LocalDate.of(2026, 10, 1),
+                                Use.HANDS,
+                                Pressing.HAND,
+                                Storage.COOL_DARK,
+                                Means.of(Temperature.ofCelsius(12), Optional.empty()))));
     }
 }

@@ -33,8 +33,8 @@ import app.velvetcrock.core.planning.PlannedCarrier;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Planner;
 import app.velvetcrock.core.strain.Pressing;
-import java.time.Duration;
 import app.velvetcrock.core.timetable.HomeHours;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -63,7 +63,8 @@ class RoundsTest {
     @Test
     void shakesFallDueDailyForAWeekThenEveryThird() {
         assertThat(dueDay(TaskKind.SHAKE)).isEqualTo("2026-10-02");
-        for (String day : List.of("2026-10-02", "2026-10-03", "2026-10-04", "2026-10-05", "2026-10-06", "2026-10-07", "2026-10-08")) {
+        for (String day : List.of(
+                "2026-10-02", "2026-10-03", "2026-10-04", "2026-10-05", "2026-10-06", "2026-10-07", "2026-10-08")) {
             assertThat(dueDay(TaskKind.SHAKE)).isEqualTo(day);
             doNext(day + "T08:10", TaskKind.SHAKE);
         }
@@ -101,20 +102,28 @@ class RoundsTest {
     void noShakeIsAskedOnTheDayOfStrainingOrAfter() {
         doNext("2026-11-04T08:00", TaskKind.SHAKE);
         doNext("2026-11-04T08:00", TaskKind.LOOK);
-        assertThat(open("2026-11-20T08:00")).extracting(task -> task.key().kind()).containsExactly(TaskKind.STRAIN);
+        assertThat(open("2026-11-20T08:00"))
+                .extracting(task -> task.key().kind())
+                .containsExactly(TaskKind.STRAIN);
         assertThat(course("2026-11-20T08:00").overdueDays()).isEqualTo(15);
     }
 
     /** Herb above the oil asks for hands until it is pushed under or topped up; the top-up counts in the charge: 275 + 40. */
     @Test
     void herbStandingOutIsAskedAboutUntilSomethingIsDone() {
-        at("2026-10-03T08:00", new Entry.Looked(Optional.of(new TaskKey("stand", TaskKind.LOOK, 2)), new Look(Smell.RIGHT, true, false)));
+        at(
+                "2026-10-03T08:00",
+                new Entry.Looked(
+                        Optional.of(new TaskKey("stand", TaskKind.LOOK, 2)), new Look(Smell.RIGHT, true, false)));
         assertThat(course("2026-10-04T09:00").standsOut()).isTrue();
         assertThat(ordinals("2026-10-04T09:00", TaskKind.PUSH_UNDER)).containsExactly(1);
         at("2026-10-04T09:05", new Entry.ToppedUp(Volume.ofMillilitres(40), bottle()));
         assertThat(ordinals("2026-10-04T09:06", TaskKind.PUSH_UNDER)).isEmpty();
         assertThat(course("2026-10-04T09:06").charge().oil().millilitres()).isCloseTo(315, within(1e-9));
-        at("2026-10-05T08:00", new Entry.Looked(Optional.of(new TaskKey("stand", TaskKind.LOOK, 4)), new Look(Smell.RIGHT, true, false)));
+        at(
+                "2026-10-05T08:00",
+                new Entry.Looked(
+                        Optional.of(new TaskKey("stand", TaskKind.LOOK, 4)), new Look(Smell.RIGHT, true, false)));
         doNext("2026-10-05T08:30", TaskKind.PUSH_UNDER);
         assertThat(ordinals("2026-10-05T09:00", TaskKind.PUSH_UNDER)).isEmpty();
     }
@@ -143,7 +152,11 @@ class RoundsTest {
         Task first = AfterStraining.useFirst(plan, Log.of(log), useBy, ZONE).orElseThrow();
         assertThat(first.due()).isEqualTo(instant("2027-06-17T08:00"));
         at("2027-06-20T08:00", new Entry.Sniffed(true));
-        assertThat(AfterStraining.useFirst(plan, Log.of(log), LocalDate.of(2027, 7, 20), ZONE).orElseThrow().key().ordinal()).isEqualTo(2);
+        assertThat(AfterStraining.useFirst(plan, Log.of(log), LocalDate.of(2027, 7, 20), ZONE)
+                        .orElseThrow()
+                        .key()
+                        .ordinal())
+                .isEqualTo(2);
     }
 
     /** Heat on at 18:00, read 45 °C at 19:00 and 20:00: an hour earned, seven to go at full rate: off at 03:00. */
@@ -152,7 +165,9 @@ class RoundsTest {
         plan = plan(Method.SLOW_WARM, 8);
         log.clear();
         at("2026-11-24T17:50", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275)));
-        assertThat(open("2026-11-24T17:55")).extracting(task -> task.key().kind()).containsExactly(TaskKind.HEAT_ON);
+        assertThat(open("2026-11-24T17:55"))
+                .extracting(task -> task.key().kind())
+                .containsExactly(TaskKind.HEAT_ON);
         doNext("2026-11-24T18:00", TaskKind.HEAT_ON);
         assertThat(due("2026-11-24T18:01", TaskKind.READ)).isEqualTo(instant("2026-11-24T19:00"));
         read("2026-11-24T19:00", 1, 45);
@@ -163,10 +178,14 @@ class RoundsTest {
         read("2026-11-24T21:00", 3, 30);
         assertThat(due("2026-11-24T21:01", TaskKind.HEAT_OFF)).isAfter(instant("2026-11-25T09:00"));
         doNext("2026-11-24T22:00", TaskKind.HEAT_OFF);
-        assertThat(open("2026-11-24T22:01")).extracting(Task::key).containsExactly(new TaskKey("warm", TaskKind.HEAT_ON, 2));
+        assertThat(open("2026-11-24T22:01"))
+                .extracting(Task::key)
+                .containsExactly(new TaskKey("warm", TaskKind.HEAT_ON, 2));
         doNext("2026-11-25T18:00", TaskKind.HEAT_ON);
         assertThat(due("2026-11-25T18:01", TaskKind.READ)).isEqualTo(instant("2026-11-25T19:00"));
-        assertThat(ordinals("2026-11-25T18:01", TaskKind.READ)).as("a second evening counts from one").containsExactly(1);
+        assertThat(ordinals("2026-11-25T18:01", TaskKind.READ))
+                .as("a second evening counts from one")
+                .containsExactly(1);
     }
 
     /** Slow warm is read each hour. Readings at 18:10 and 18:20 do not put the next look off to 21:00: it comes an hour after the last. Too hot, it comes after five minutes. */
@@ -179,7 +198,13 @@ class RoundsTest {
         assertThat(due("2026-10-01T18:21", TaskKind.READ)).isEqualTo(instant("2026-10-01T19:20"));
         read("2026-10-01T18:50", 3, 63);
         assertThat(due("2026-10-01T18:51", TaskKind.READ)).isEqualTo(instant("2026-10-01T18:55"));
-        assertThat(course("2026-10-01T18:51").heat().orElseThrow().alarm().orElseThrow().isOver()).isTrue();
+        assertThat(course("2026-10-01T18:51")
+                        .heat()
+                        .orElseThrow()
+                        .alarm()
+                        .orElseThrow()
+                        .isOver())
+                .isTrue();
         doNext("2026-10-01T18:52", TaskKind.HEAT_OFF);
         assertThat(kinds("2026-10-01T18:53")).as("asked for until it is below").contains(TaskKind.READ);
         read("2026-10-01T18:58", 4, 57);
@@ -212,9 +237,13 @@ class RoundsTest {
         doNext("2026-10-01T20:15", TaskKind.HEAT_OFF);
         assertThat(kinds("2026-10-01T20:20")).contains(TaskKind.NEXT).doesNotContain(TaskKind.STRAIN);
         doNext("2026-10-01T20:30", TaskKind.NEXT);
-        assertThat(kinds("2026-10-01T20:31")).contains(TaskKind.SHAKE, TaskKind.LOOK, TaskKind.STRAIN).doesNotContain(TaskKind.NEXT);
-        assertThat(due("2026-10-02T09:00", TaskKind.STRAIN).atZone(ZONE).toLocalDate()).isEqualTo(LocalDate.of(2026, 10, 15));
-        assertThat(due("2026-10-02T09:00", TaskKind.SHAKE).atZone(ZONE).toLocalDate()).isEqualTo(LocalDate.of(2026, 10, 2));
+        assertThat(kinds("2026-10-01T20:31"))
+                .contains(TaskKind.SHAKE, TaskKind.LOOK, TaskKind.STRAIN)
+                .doesNotContain(TaskKind.NEXT);
+        assertThat(due("2026-10-02T09:00", TaskKind.STRAIN).atZone(ZONE).toLocalDate())
+                .isEqualTo(LocalDate.of(2026, 10, 15));
+        assertThat(due("2026-10-02T09:00", TaskKind.SHAKE).atZone(ZONE).toLocalDate())
+                .isEqualTo(LocalDate.of(2026, 10, 2));
     }
 
     /** An unheated rest of 24 hours counts by the clock. */
@@ -229,7 +258,14 @@ class RoundsTest {
         TaskKey key = new TaskKey("warm-a", TaskKind.HEAT_OFF, 12);
         assertThat(key).hasToString("warm-a.heat-off.12");
         assertThat(TaskKey.parse(key.toString())).isEqualTo(key);
-        for (String bad : List.of("", "stand.shake", "stand.shake.0", "stand.shake.1.", "stand.dance.1", "stand.shake.1x", "Stand.shake.1")) {
+        for (String bad : List.of(
+                "",
+                "stand.shake",
+                "stand.shake.0",
+                "stand.shake.1.",
+                "stand.dance.1",
+                "stand.shake.1x",
+                "Stand.shake.1")) {
             assertThatThrownBy(() -> TaskKey.parse(bad)).as(bad).isInstanceOf(IllegalArgumentException.class);
         }
     }
@@ -245,16 +281,25 @@ class RoundsTest {
                 now = now.plus(Duration.ofMinutes(random.nextInt(3000)));
                 List<Task> open = Rounds.open(Course.of(plan, log, now, ZONE), Log.of(log), HomeHours.usual(ZONE));
                 assertThat(open).extracting(task -> task.key().kind()).doesNotHaveDuplicates();
-                assertThat(open).allSatisfy(task -> assertThat(Log.of(log).done(task.key())).isEmpty());
+                assertThat(open).allSatisfy(task -> assertThat(Log.of(log).done(task.key()))
+                        .isEmpty());
                 if (!open.isEmpty() && random.nextInt(3) > 0) {
                     TaskKey key = open.get(random.nextInt(open.size())).key();
-                    log.add(new Entry(UUID.randomUUID(), now, switch (key.kind()) {
-                        case LOOK -> new Entry.Looked(Optional.of(key), new Look(Smell.RIGHT, random.nextInt(4) == 0, false));
-                        case STRAIN -> new Entry.Noted("not yet");
-                        default -> new Entry.Tended(key);
-                    }));
+                    log.add(new Entry(
+                            UUID.randomUUID(),
+                            now,
+                            switch (key.kind()) {
+                                case LOOK -> new Entry.Looked(
+                                        Optional.of(key), new Look(Smell.RIGHT, random.nextInt(4) == 0, false));
+                                case STRAIN -> new Entry.Noted("not yet");
+                                default -> new Entry.Tended(key);
+                            }));
                 } else if (random.nextInt(4) == 0 && log.size() > 1) {
-                    log.add(new Entry(UUID.randomUUID(), now, new Entry.TakenBack(log.get(1 + random.nextInt(log.size() - 1)).id())));
+                    log.add(new Entry(
+                            UUID.randomUUID(),
+                            now,
+                            new Entry.TakenBack(
+                                    log.get(1 + random.nextInt(log.size() - 1)).id())));
                 }
             }
         }
@@ -271,11 +316,15 @@ class RoundsTest {
     }
 
     private void read(String local, int ordinal, double celsius) {
-        at(local, new Entry.Heat(Optional.of(new TaskKey("warm-a", TaskKind.READ, ordinal)), Temperature.ofCelsius(celsius)));
+        at(
+                local,
+                new Entry.Heat(
+                        Optional.of(new TaskKey("warm-a", TaskKind.READ, ordinal)), Temperature.ofCelsius(celsius)));
     }
 
     private void doNext(String local, TaskKind kind) {
-        TaskKey key = Rounds.next(course(local), Log.of(log), kind, HomeHours.usual(ZONE)).orElseThrow();
+        TaskKey key = Rounds.next(course(local), Log.of(log), kind, HomeHours.usual(ZONE))
+                .orElseThrow();
         at(local, kind == TaskKind.LOOK ? new Entry.Looked(Optional.of(key), Look.ALL_WELL) : new Entry.Tended(key));
     }
 
@@ -292,11 +341,19 @@ class RoundsTest {
     }
 
     private List<Integer> ordinals(String local, TaskKind kind) {
-        return open(local).stream().map(Task::key).filter(key -> key.kind() == kind).map(TaskKey::ordinal).toList();
+        return open(local).stream()
+                .map(Task::key)
+                .filter(key -> key.kind() == kind)
+                .map(TaskKey::ordinal)
+                .toList();
     }
 
     private Instant due(String local, TaskKind kind) {
-        return open(local).stream().filter(task -> task.key().kind() == kind).map(Task::due).findFirst().orElseThrow();
+        return open(local).stream()
+                .filter(task -> task.key().kind() == kind)
+                .map(Task::due)
+                .findFirst()
+                .orElseThrow();
     }
 
     private String dueDay(TaskKind kind) {
@@ -326,9 +383,26 @@ class RoundsTest {
         Materia materia = Materia.shipped();
         var nettle = materia.herb("nettle").orElseThrow();
         Vessel jar = new Vessel("half litre", Volume.ofMillilitres(500), Length.ofMillimetres(84));
-        return new Planner(Cautions.shipped(), Materia.shipped()).plan(new PlanRequest(
-                List.of(new PlannedHerb(nettle, materia.texture(nettle.part(), Cut.CUT_AND_SIFTED), Moisture.DRIED, Optional.empty(), Mass.ofGrams(40), List.of())),
-                new PlannedCarrier(materia.carrier("rapeseed").orElseThrow(), bottle()), new OilWish.ToCover(), jar, List.of(jar),
-                new PlanRequest.Circumstances(method, lengths(method, length), LocalDate.of(2026, 10, 1), Use.HANDS, Pressing.HAND, Storage.COOL_DARK, Means.of(Temperature.ofCelsius(12), Optional.empty()))));
+        return new Planner(Cautions.shipped(), Materia.shipped())
+                .plan(new PlanRequest(
+                        List.of(new PlannedHerb(
+                                nettle,
+                                materia.texture(nettle.part(), Cut.CUT_AND_SIFTED),
+                                Moisture.DRIED,
+                                Optional.empty(),
+                                Mass.ofGrams(40),
+                                List.of())),
+                        new PlannedCarrier(materia.carrier("rapeseed").orElseThrow(), bottle()),
+                        new OilWish.ToCover(),
+                        jar,
+                        List.of(jar),
+                        new PlanRequest.Circumstances(
+                                method,
+                                lengths(method, length),
+                                LocalDate.of(2026, 10, 1),
+                                Use.HANDS,
+                                Pressing.HAND,
+                                Storage.COOL_DARK,
+                                Means.of(Temperature.ofCelsius(12), Optional.empty()))));
     }
 }

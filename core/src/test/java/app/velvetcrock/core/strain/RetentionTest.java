@@ -42,8 +42,11 @@ class RetentionTest {
     /** 300 poured over 40 g, 239 out: (300 − 239 − 5)/40 = 1.4. More out than in gives a figure nobody believes. */
     @Test
     void measuresWhatTheHerbKept() {
-        assertThat(Retention.measured(Volume.ofMillilitres(300), Volume.ofMillilitres(239), Mass.ofGrams(40))).isCloseTo(1.4, within(1e-9));
-        assertThat(Retention.isBelievable(Retention.measured(Volume.ofMillilitres(300), Volume.ofMillilitres(298), Mass.ofGrams(40)))).isFalse();
+        assertThat(Retention.measured(Volume.ofMillilitres(300), Volume.ofMillilitres(239), Mass.ofGrams(40)))
+                .isCloseTo(1.4, within(1e-9));
+        assertThat(Retention.isBelievable(
+                        Retention.measured(Volume.ofMillilitres(300), Volume.ofMillilitres(298), Mass.ofGrams(40))))
+                .isFalse();
         assertThat(Retention.isBelievable(0)).isTrue();
         assertThat(Retention.isBelievable(4.01)).isFalse();
     }
@@ -61,7 +64,8 @@ class RetentionTest {
                 data.add(random.nextDouble() * 4);
                 Retention learned = prior.learning(data, moisture);
                 double mean = data.stream().mapToDouble(d -> d).average().orElseThrow();
-                assertThat(learned.mean()).isBetween(Math.min(prior.mean(), mean) - 1e-9, Math.max(prior.mean(), mean) + 1e-9);
+                assertThat(learned.mean())
+                        .isBetween(Math.min(prior.mean(), mean) - 1e-9, Math.max(prior.mean(), mean) + 1e-9);
                 assertThat(learned.spread()).isLessThanOrEqualTo(before + 1e-12);
                 before = learned.spread();
             }

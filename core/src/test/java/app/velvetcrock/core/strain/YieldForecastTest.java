@@ -35,11 +35,17 @@ class YieldForecastTest {
      */
     @ParameterizedTest
     @CsvSource({
-        "CUT_AND_SIFTED,DRIED,DRIP,235", "CUT_AND_SIFTED,DRIED,SCREW,306", "GROUND,DRIED,HAND,295", "POWDER,DRIED,HAND,285",
-        "CUT_AND_SIFTED,WILTED,HAND,320", "CUT_AND_SIFTED,FRESH,HAND,337.5", "CUT_AND_SIFTED,FRESH,DRIP,322.5"
+        "CUT_AND_SIFTED,DRIED,DRIP,235",
+        "CUT_AND_SIFTED,DRIED,SCREW,306",
+        "GROUND,DRIED,HAND,295",
+        "POWDER,DRIED,HAND,285",
+        "CUT_AND_SIFTED,WILTED,HAND,320",
+        "CUT_AND_SIFTED,FRESH,HAND,337.5",
+        "CUT_AND_SIFTED,FRESH,DRIP,322.5"
     })
     void keepsByCutMoistureAndPressing(Cut cut, Moisture moisture, Pressing pressing, double expected) {
-        assertThat(forecast(cut, moisture, 50, 350, pressing).expected().millilitres()).isCloseTo(expected, within(1e-9));
+        assertThat(forecast(cut, moisture, 50, 350, pressing).expected().millilitres())
+                .isCloseTo(expected, within(1e-9));
     }
 
     @Test

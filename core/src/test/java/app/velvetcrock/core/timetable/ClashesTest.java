@@ -14,24 +14,39 @@ class ClashesTest {
 
     private static final HomeHours HOME = HomeHours.usual(ZoneId.of("UTC"));
     private static final Instant EIGHT = Instant.parse("2026-11-24T08:00:00Z");
-    private static final List<Step> WARM = List.of(new Step.Hands("prepare", "chop", Duration.ofMinutes(20)), new Step.Heat("warm", "warm", Duration.ofHours(8), false, false, false));
+    private static final List<Step> WARM = List.of(
+            new Step.Hands("prepare", "chop", Duration.ofMinutes(20)),
+            new Step.Heat("warm", "warm", Duration.ofHours(8), false, false, false));
 
     /** 8:00 to 8:20 hands, 8:20 to 17:05 the crock; another stands in it till 19:00. With two crocks nothing clashes. */
     @Test
     void oneCrockIsWantedByTwo() {
         List<Booking> mine = Booking.of(Scheduler.forward(WARM, EIGHT, HOME).orElseThrow(), "SLOW_COOKER", "mine");
-        assertThat(mine).containsExactly(new Booking(Booking.HANDS, span("08:00", "08:20"), "mine"), new Booking("SLOW_COOKER", span("08:20", "17:05"), "mine"));
+        assertThat(mine)
+                .containsExactly(
+                        new Booking(Booking.HANDS, span("08:00", "08:20"), "mine"),
+                        new Booking("SLOW_COOKER", span("08:20", "17:05"), "mine"));
         Booking other = new Booking("SLOW_COOKER", span("10:00", "19:00"), "heather");
-        assertThat(Clashes.of(mine, new Clashes.Among(List.of(other), Map.of("SLOW_COOKER", 1)))).singleElement().matches(clash -> clash.other().equals(other));
-        assertThat(Clashes.of(mine, new Clashes.Among(List.of(other), Map.of("SLOW_COOKER", 2)))).isEmpty();
-        assertThat(Clashes.of(mine, new Clashes.Among(List.of(new Booking("OVEN", span("10:00", "19:00"), "x")), Map.of()))).isEmpty();
+        assertThat(Clashes.of(mine, new Clashes.Among(List.of(other), Map.of("SLOW_COOKER", 1))))
+                .singleElement()
+                .matches(clash -> clash.other().equals(other));
+        assertThat(Clashes.of(mine, new Clashes.Among(List.of(other), Map.of("SLOW_COOKER", 2))))
+                .isEmpty();
+        assertThat(Clashes.of(
+                        mine, new Clashes.Among(List.of(new Booking("OVEN", span("10:00", "19:00"), "x")), Map.of())))
+                .isEmpty();
     }
 
     /** Chopped at 12:45 the 8:45 still fit today, and clash; at 13:00 they end at 22:05, so they are tomorrow's, from eight, in one session. The hands at 18:45 are not wanted then. */
     @Test
     void theFirstStartWithoutAClashIsFound() {
-        Clashes.Among among = new Clashes.Among(List.of(new Booking("SLOW_COOKER", span("10:00", "19:00"), "heather"), new Booking(Booking.HANDS, span("18:45", "19:30"), "nettle")), Map.of());
-        Instant free = Clashes.firstFree(WARM, EIGHT, HOME, "SLOW_COOKER", among).orElseThrow();
+        Clashes.Among among = new Clashes.Among(
+                List.of(
+                        new Booking("SLOW_COOKER", span("10:00", "19:00"), "heather"),
+                        new Booking(Booking.HANDS, span("18:45", "19:30"), "nettle")),
+                Map.of());
+        Instant free =
+                Clashes.firstFree(WARM, EIGHT, HOME, "SLOW_COOKER", among).orElseThrow();
         assertThat(free).isEqualTo(Instant.parse("2026-11-24T13:00:00Z"));
         List<Booking> then = Booking.of(Scheduler.forward(WARM, free, HOME).orElseThrow(), "SLOW_COOKER", "mine");
         assertThat(Clashes.of(then, among)).isEmpty();
@@ -40,7 +55,8 @@ class ClashesTest {
     @Test
     void heatOneStaysBesideWantsHands() {
         Step bath = new Step.Heat("bath", "bath", Duration.ofHours(1), false, false, true);
-        assertThat(Booking.of(new Timetable(List.of(new Placed(bath, List.of(span("08:00", "09:45"))))), "", "mine")).containsExactly(new Booking(Booking.HANDS, span("08:00", "09:45"), "mine"));
+        assertThat(Booking.of(new Timetable(List.of(new Placed(bath, List.of(span("08:00", "09:45"))))), "", "mine"))
+                .containsExactly(new Booking(Booking.HANDS, span("08:00", "09:45"), "mine"));
     }
 
     private static Span span(String from, String to) {

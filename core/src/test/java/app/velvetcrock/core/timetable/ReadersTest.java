@@ -12,7 +12,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ReadersTest {
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             7-8:30, 17-22     | 7-8:30, 17-22
             17:00 to 22.30    | 17-22:30
             17-22 and 7-8     | 7-8, 17-22
@@ -28,7 +31,10 @@ class ReadersTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', textBlock = """
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
             22-7         | runs backwards
             7-8, 7:30-9  | overlap
             25-26        | no time of the clock
@@ -38,15 +44,34 @@ class ReadersTest {
             7-8 and      | not from one hour to another
             """)
     void whatIsNoHoursIsSaid(String typed, String wrong) {
-        assertThatThrownBy(() -> HoursReader.parse(typed)).isInstanceOf(HoursReader.NoHoursException.class).hasMessageContaining(wrong);
+        assertThatThrownBy(() -> HoursReader.parse(typed))
+                .isInstanceOf(HoursReader.NoHoursException.class)
+                .hasMessageContaining(wrong);
     }
 
     /** Tuesday 24 November 2026. */
     @ParameterizedTest
     @CsvSource({
-        "Saturday,2026-11-28", "by Saturday week,2026-12-05", "sat,2026-11-28", "Tuesday,2026-12-01", "thursday,2026-11-26", "Wed,2026-11-25", "tomorrow,2026-11-25", "in 3 weeks,2026-12-15",
-        "two months,2027-01-24", "a week,2026-12-01", "12 Dec,2026-12-12", "12th of December 2026,2026-12-12", "1 march,2027-03-01", "2026-12-12,2026-12-12",
-        "someday,", "31 feb,", "'',", "2026-13-01,", "12,"})
+        "Saturday,2026-11-28",
+        "by Saturday week,2026-12-05",
+        "sat,2026-11-28",
+        "Tuesday,2026-12-01",
+        "thursday,2026-11-26",
+        "Wed,2026-11-25",
+        "tomorrow,2026-11-25",
+        "in 3 weeks,2026-12-15",
+        "two months,2027-01-24",
+        "a week,2026-12-01",
+        "12 Dec,2026-12-12",
+        "12th of December 2026,2026-12-12",
+        "1 march,2027-03-01",
+        "2026-12-12,2026-12-12",
+        "someday,",
+        "31 feb,",
+        "'',",
+        "2026-13-01,",
+        "12,"
+    })
     void daysAreReadAsPeopleSayThem(String typed, LocalDate day) {
         assertThat(DayReader.read(typed, LocalDate.of(2026, 11, 24))).isEqualTo(Optional.ofNullable(day));
     }

@@ -18,7 +18,8 @@ class WaterBudgetTest {
     @Test
     void driedHerbWithWeakSpiritBringsFreeWater() {
         Mass spirit = new Strength(40).waterIn(Mass.ofGrams(20));
-        WaterBudget budget = WaterBudget.of(List.of(new Wet(Mass.ofGrams(40), WaterContent.DRIED)), spirit, Mass.ofGrams(275.1));
+        WaterBudget budget =
+                WaterBudget.of(List.of(new Wet(Mass.ofGrams(40), WaterContent.DRIED)), spirit, Mass.ofGrams(275.1));
         assertThat(budget.brought().grams()).isCloseTo(17.3, within(0.05));
         assertThat(budget.bound().grams()).isCloseTo(4.9, within(0.05));
         assertThat(budget.free().grams()).isCloseTo(12.2, within(0.05));
@@ -27,13 +28,17 @@ class WaterBudgetTest {
 
     @Test
     void driedHerbAloneHasNone() {
-        assertThat(WaterBudget.of(List.of(new Wet(Mass.ofGrams(60), WaterContent.DRIED)), Mass.ZERO, Mass.ofGrams(275.1)).isFree()).isFalse();
+        assertThat(WaterBudget.of(
+                                List.of(new Wet(Mass.ofGrams(60), WaterContent.DRIED)), Mass.ZERO, Mass.ofGrams(275.1))
+                        .isFree())
+                .isFalse();
     }
 
     /** 100 g fresh in 250 mL olive (228.25 g): 85 − 0.12·15/0.88 − 0.2 = 82.7 g. */
     @Test
     void freshHerbBringsNearlyAllOfItsWater() {
-        WaterBudget budget = WaterBudget.of(List.of(new Wet(Mass.ofGrams(100), new WaterContent(0.85))), Mass.ZERO, Mass.ofGrams(228.25));
+        WaterBudget budget = WaterBudget.of(
+                List.of(new Wet(Mass.ofGrams(100), new WaterContent(0.85))), Mass.ZERO, Mass.ofGrams(228.25));
         assertThat(budget.free().grams()).isCloseTo(82.7, within(0.05));
     }
 
@@ -45,8 +50,16 @@ class WaterBudgetTest {
             double oil = 10 + random.nextInt(3000);
             double dry = 0.02 + random.nextDouble() * 0.9;
             double wetter = Math.min(0.97, dry + random.nextDouble() * 0.05);
-            double less = WaterBudget.of(List.of(new Wet(Mass.ofGrams(grams), new WaterContent(dry))), Mass.ZERO, Mass.ofGrams(oil)).free().grams();
-            double more = WaterBudget.of(List.of(new Wet(Mass.ofGrams(grams), new WaterContent(wetter))), Mass.ZERO, Mass.ofGrams(oil)).free().grams();
+            double less = WaterBudget.of(
+                            List.of(new Wet(Mass.ofGrams(grams), new WaterContent(dry))), Mass.ZERO, Mass.ofGrams(oil))
+                    .free()
+                    .grams();
+            double more = WaterBudget.of(
+                            List.of(new Wet(Mass.ofGrams(grams), new WaterContent(wetter))),
+                            Mass.ZERO,
+                            Mass.ofGrams(oil))
+                    .free()
+                    .grams();
             assertThat(more).isGreaterThanOrEqualTo(less - 1e-9);
         }
     }
@@ -58,6 +71,8 @@ class WaterBudgetTest {
         assertThat(moist.spirit().grams()).isCloseTo(20, within(1e-9));
         assertThat(moist.volume().millilitres()).isCloseTo(24.6, within(0.05));
         assertThat(moist.water().grams()).isCloseTo(1.5, within(0.05));
-        assertThat(Moistening.waterToThin(Mass.ofGrams(100), new Strength(95), new Strength(75)).grams()).isCloseTo(36.2, within(0.1));
+        assertThat(Moistening.waterToThin(Mass.ofGrams(100), new Strength(95), new Strength(75))
+                        .grams())
+                .isCloseTo(36.2, within(0.1));
     }
 }

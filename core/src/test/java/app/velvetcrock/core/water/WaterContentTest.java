@@ -16,7 +16,13 @@ class WaterContentTest {
 
     /** m·(1 − w)/(1 − w′): 60·0.15/0.90 = 10; 100·0.28/0.90 = 31.1; 50·0.55/0.90 = 30.6; 80·0.4/0.90 = 35.6; 90·0.10/0.90 = 10. */
     @ParameterizedTest
-    @CsvSource({"LEAF, FRESH, 60, 10.0", "ROOT, FRESH, 100, 31.1", "BUD, FRESH, 50, 30.6", "LEAF, WILTED, 80, 35.6", "BERRY, JUICY, 90, 10.0"})
+    @CsvSource({
+        "LEAF, FRESH, 60, 10.0",
+        "ROOT, FRESH, 100, 31.1",
+        "BUD, FRESH, 50, 30.6",
+        "LEAF, WILTED, 80, 35.6",
+        "BERRY, JUICY, 90, 10.0"
+    })
     void freshAndDriedAreEquivalentBothWays(Part part, Moisture moisture, double grams, double dried) {
         WaterContent wet = WaterContent.of(part, Cut.WHOLE, moisture);
         Mass equal = wet.equivalent(Mass.ofGrams(grams), WaterContent.DRIED);
@@ -26,6 +32,7 @@ class WaterContentTest {
 
     @Test
     void noHerbIsAllWater() {
-        assertThatThrownBy(() -> new WaterContent(1)).hasMessageContaining("water is 1 of the weight; it must be between 0.01 and 0.97");
+        assertThatThrownBy(() -> new WaterContent(1))
+                .hasMessageContaining("water is 1 of the weight; it must be between 0.01 and 0.97");
     }
 }
