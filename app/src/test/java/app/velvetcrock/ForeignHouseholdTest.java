@@ -45,6 +45,7 @@ class ForeignHouseholdTest {
     private String drawing;
     private String deed;
     private String drying;
+    private String weighing;
     private String kit;
     private String recipe;
     private String way;
@@ -98,6 +99,12 @@ class ForeignHouseholdTest {
                 .select("form[action$=weigh]")
                 .attr("action")
                 .replaceAll(".*drying/(.*)/weigh", "$1");
+        owner.post("/stores/drying/" + drying + "/weigh", Map.of("mass", "250 g"));
+        weighing = owner.get("/stores/drying")
+                .page()
+                .select("form[action*=weighings]")
+                .attr("action")
+                .replaceAll(".*weighings/(.*)/undo", "$1");
         owner.post("/stores/kit", Map.of("kind", "POT", "name", SECRET, "pieces", "1"));
         kit = owner.get("/stores/kit")
                 .page()
@@ -151,6 +158,20 @@ class ForeignHouseholdTest {
                 + owner.get("/stores").page().select("table").text()
                 + owner.get("/cupboard/" + oil).page().select("section").text();
         assertThat(after).isEqualTo(before);
+        // What was not there for the stranger is there, and can be taken back, for its owner.
+        for (String undo : List.of(
+                "/conditions/" + condition,
+                "/cupboard/" + oil + "/movements/" + drawing,
+                "/stores/deeds/" + deed,
+                "/stores/drying/" + drying + "/weighings/" + weighing,
+                "/stores/kit/" + kit,
+                "/bench/recipes/" + keptRecipe,
+                "/bench/ways/" + way,
+                "/settings/hours/exceptions/" + absence,
+                "/settings/hours/" + resident,
+                "/batch/" + batch + "/entries/" + entry)) {
+            assertThat(owner.post(undo + "/undo", Map.of()).status()).as(undo).isEqualTo(200);
+        }
     }
 
     private Map<String, Consumer<String>> cases() {
@@ -314,7 +335,7 @@ class ForeignHouseholdTest {
         cases.put(
                 "POST /stores/drying/{id}/weighings/{weighing}/undo",
                 route -> isNotHere(
-                        stranger.post("/stores/drying/" + drying + "/weighings/" + drying + "/undo", Map.of())));
+                        stranger.post("/stores/drying/" + drying + "/weighings/" + weighing + "/undo", Map.of())));
         cases.put(
                 "POST /stores/drying/{id}/down",
                 route -> isNotHere(stranger.post("/stores/drying/" + drying + "/down", Map.of())));
@@ -405,11 +426,14 @@ class ForeignHouseholdTest {
                 "POST /settings/password",
                 route -> showsNothing(
                         stranger.post("/settings/password", Map.of("oldPassword", "x", "newPassword", "y"))));
-        // Open to everybody, and about no household at all.
-        for (String open :
-                new String[] {"GET /sign-in", "GET /sign-up", "POST /sign-up", "POST /demo-entry", "ANY /error"}) {
-            cases.put(open, route -> showsNothing(new Visitor(port).get("/sign-in")));
-        }
+        // Open to everybody, and about no household at all: each answers by itself, and tells nothing.
+        cases.put("GET /sign-in", route -> isOpen(new Visitor(port).get("/sign-in"), 200));
+        cases.put("GET /sign-up", route -> isOpen(new Visitor(port).get("/sign-up"), 200));
+        cases.put("POST /sign-up", route -> isOpen(new Visitor(port).submit("/sign-up", "form", Map.of()), 422));
+        cases.put(
+                "POST /demo-entry",
+                route -> isOpen(new Visitor(port).post("/demo-entry", Map.of(), "X-None", "none"), 404));
+        cases.put("ANY /error", route -> isOpen(new Visitor(port).get("/error"), 404));
         return cases;
     }
 
@@ -454,6 +478,11 @@ class ForeignHouseholdTest {
 
     private static Map<String, String> note() {
         return Map.of("key", UUID.randomUUID().toString(), "words", "I was here");
+    }
+
+    private static void isOpen(Answer answer, int status) {
+        assertThat(answer.status()).as(answer.path()).isEqualTo(status);
+        assertThat(answer.page().html()).doesNotContain(SECRET);
     }
 
     private static void isNotHere(Answer answer) {

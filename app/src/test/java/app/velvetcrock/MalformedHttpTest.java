@@ -19,6 +19,7 @@ import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -31,6 +32,7 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 
 /** What no page ever sends is answered in words: no page breaks, nothing is written, and no length of text costs more than its reading. */
 @HttpTest
+@Isolated
 class MalformedHttpTest {
 
     /** Five thousand with -Dcrock.malformed=5000; a short form is enough to hold what was mended. */

@@ -1,7 +1,9 @@
 package app.velvetcrock;
 
+import app.velvetcrock.stillroom.TestHouse;
 import java.io.IOException;
 import java.net.CookieManager;
+import java.net.HttpCookie;
 import java.net.URI;
 import java.net.URLEncoder;
 import java.net.http.HttpClient;
@@ -11,7 +13,6 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -21,8 +22,9 @@ import org.jsoup.nodes.Element;
 public final class Visitor {
 
     private final String base;
+    private final CookieManager cookies = new CookieManager();
     private final HttpClient client = HttpClient.newBuilder()
-            .cookieHandler(new CookieManager())
+            .cookieHandler(cookies)
             .followRedirects(HttpClient.Redirect.NORMAL)
             .build();
 
@@ -32,35 +34,20 @@ public final class Visitor {
 
     /** A new household, signed in. */
     public static Visitor household(int port, String name) {
-        Visitor visitor = new Visitor(port);
-        Answer answer = visitor.submit(
-                "/sign-up",
-                "form",
-                Map.of(
-                        "name",
-                        "Tove",
-                        "email",
-                        UUID.randomUUID() + "@example.org",
-                        "password",
-                        "five jars of oil",
-                        "house.household",
-                        name));
-        if (!answer.path().equals("/shelf")) {
-            throw new AssertionError(
-                    "sign-up led to " + answer.path() + ": " + answer.page().text());
-        }
-        return visitor;
+        return house(port, name, false);
     }
 
     /** A household with 200 g of dried nettle, a litre of rapeseed opened on 20 September and two half-litre jars. */
     public static Visitor stocked(int port, String name) {
-        Visitor visitor = household(port, name);
-        visitor.submit("/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "200 g"));
-        visitor.submit(
-                "/stores",
-                "form[action$=carriers]",
-                Map.of("carrier", "rapeseed", "amount", "1 L", "opened", "2026-09-20"));
-        visitor.submit("/stores", "form[action$=jars]", Map.of("capacity", "500 mL", "width", "84 mm", "pieces", "2"));
+        return house(port, name, true);
+    }
+
+    private static Visitor house(int port, String name, boolean stocked) {
+        Visitor visitor = new Visitor(port);
+        HttpCookie cookie = new HttpCookie("CROCK", TestHouse.at(port).household(name, stocked));
+        cookie.setPath("/");
+        cookie.setVersion(0);
+        visitor.cookies.getCookieStore().add(URI.create(visitor.base), cookie);
         return visitor;
     }
 

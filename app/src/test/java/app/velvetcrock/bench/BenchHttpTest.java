@@ -92,24 +92,25 @@ class BenchHttpTest {
                 .isEqualTo(shares);
     }
 
-    /** Half of 500 mL at 0.15 is 37.5 g; 5 cm on 5541.8 mm² is 277.1 mL, 41.6 g; 450 − 37.5/1.4 = 423; 250 mL of herb to 1.5 of oil 375; 20 g: 153.3 − 14.3 + 166.3 = 305. */
+    /** Half of 500 mL at 0.15 is 37.5 g; 5 cm on 5541.8 mm² is 277.1 mL, 41.6 g; 450 − 37.5/1.4 = 423; nothing said: pressed under it takes 250·1.15/1.6 − 26.8 + 110.8 = 264, and 280 the deeper; 250 mL of herb to 1.5 of oil 375; 20 g: 153.3 − 14.3 + 166.3 = 305. */
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
             textBlock =
                     """
-            half jar    |               | 37.5 g | 225 mL
-            5 cm deep   |               | 41.6 g | 325 mL
-            half jar    | fill          | 37.5 g | 423 mL
-            half jar    | 1:1.5 by volume | 37.5 g | 375 mL
-            20 g        | 3 cm above    | 20 g   | 305 mL
+            half jar    |               | 37.5 g | 265 mL | jar fill, loose   | 50 %
+            5 cm deep   |               | 41.6 g | 285 mL | herb depth, loose | 50 mm
+            half jar    | fill          | 37.5 g | 423 mL | jar fill, loose   | 50 %
+            half jar    | 1:1.5 by volume | 37.5 g | 375 mL | cups, herb loose | 1 : 1.5
+            20 g        | 3 cm above    | 20 g   | 305 mL | oil above it      | 30 mm
             """)
-    void everySchoolCanBeTyped(String amount, String oil, String herb, String poured) {
+    void everySchoolCanBeTyped(String amount, String oil, String herb, String poured, String school, String measure) {
         Document page = plan(wish(Map.of("amount", amount, "oil", oil == null ? "" : oil, "jar", jar())));
         assertThat(page.select("#herb-mark").text()).isEqualTo(herb);
-        if (oil != null) {
-            assertThat(page.select("#oil-mark").text()).isEqualTo(poured);
-        }
+        assertThat(page.select("#oil-mark").text()).isEqualTo(poured);
+        assertThat(page.select("#schools tr:has(th:containsOwn(" + school + ")) td")
+                        .text())
+                .isEqualTo(measure);
     }
 
     @ParameterizedTest

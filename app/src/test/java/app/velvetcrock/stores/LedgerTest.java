@@ -123,6 +123,37 @@ class LedgerTest {
                         .query(Long.class)
                         .single())
                 .isZero();
+        nothingIsMadeOrLostUnsaid();
+    }
+
+    /** Every reversal is just what it reverses; what was ground is nine tenths of what went in; every deed that stands or is taken back is whole. */
+    private void nothingIsMadeOrLostUnsaid() {
+        assertThat(
+                        count(
+                                """
+                select count(*) from movement r join movement m on m.stillroom_id = r.stillroom_id and m.id = r.reverses
+                where r.stillroom_id = :stillroom and (r.amount <> -m.amount or r.lot_id <> m.lot_id or r.deed is distinct from m.deed)"""))
+                .isZero();
+        assertThat(
+                        count(
+                                """
+                select count(*) from (select deed, sum(amount) filter (where amount > 0) as came, -sum(amount) filter (where amount < 0) as went
+                from movement where stillroom_id = :stillroom and cause = 'PROCESSED' group by deed) d where abs(came - went * 0.9) > 1"""))
+                .isZero();
+        assertThat(
+                        count(
+                                """
+                select count(*) from (select deed, count(*) as moved, count(reverses) as back from movement where stillroom_id = :stillroom and deed is not null group by deed) d
+                where back <> 0 and back * 2 <> moved"""))
+                .as("a deed taken back in part")
+                .isZero();
+    }
+
+    private long count(String query) {
+        return sql.sql(query)
+                .param("stillroom", person.stillroom())
+                .query(Long.class)
+                .single();
     }
 
     private UUID deed(Random random, UUID deed, List<UUID> earlier) {

@@ -12,8 +12,16 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 
-/** The packaged application as a process of its own, on a database the launcher started; it can be killed and started again. */
-final class RunningApp implements AutoCloseable {
+/**
+ * The packaged application as a process of its own, on a database the launcher started; it can be killed and started again.
+ * There is one for all journeys, each with a household of its own, and the demo household beside them.
+ */
+final class RunningApp {
+
+    private static RunningApp shared;
+
+    /** The demo household's dates are relative to this. */
+    static final Instant DEMO_LOADED = Instant.parse("2026-11-24T09:00:00Z");
 
     private static final Duration PATIENCE = Duration.ofSeconds(120);
 
@@ -21,26 +29,28 @@ final class RunningApp implements AutoCloseable {
     private final Path clock;
     private final Path log;
     private final int port;
-    private final boolean demo;
     private Process process;
 
-    private RunningApp(boolean demo, Instant now) throws IOException {
-        this.demo = demo;
+    private RunningApp() throws IOException {
         this.clock = Files.createTempFile("crock-clock", ".txt");
-        this.log = Path.of("target", "application-" + (demo ? "demo" : "plain") + ".log")
-                .toAbsolutePath();
+        this.log = Path.of("target", "application.log").toAbsolutePath();
         Files.createDirectories(log.getParent());
-        Files.writeString(clock, now.toString());
+        clock(DEMO_LOADED);
         try (ServerSocket free = new ServerSocket(0)) {
             this.port = free.getLocalPort();
         }
+        startProcess();
     }
 
-    static RunningApp start(boolean demo, Instant now) {
+    /** The application, with its clock put to a moment; started by whoever asks first. */
+    static synchronized RunningApp at(Instant now) {
         try {
-            RunningApp app = new RunningApp(demo, now);
-            app.startProcess();
-            return app;
+            if (shared == null) {
+                shared = new RunningApp();
+                Runtime.getRuntime().addShutdownHook(new Thread(shared::kill));
+            }
+            shared.clock(now);
+            return shared;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -80,7 +90,7 @@ final class RunningApp implements AutoCloseable {
                         "CROCK_PORT",
                         String.valueOf(port),
                         "CROCK_DEMO",
-                        String.valueOf(demo),
+                        "true",
                         "CROCK_CLOCK",
                         clock.toString(),
                         "CROCK_DB_URL",
@@ -126,10 +136,5 @@ final class RunningApp implements AutoCloseable {
             throw new IllegalStateException(name + " is not set: run these tests by ./crock test");
         }
         return value;
-    }
-
-    @Override
-    public void close() {
-        process.destroyForcibly();
     }
 }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import java.time.Instant;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -20,12 +19,7 @@ class SeasonJourneyTest {
 
     @BeforeAll
     static void start() {
-        app = RunningApp.start(false, BEGINNING);
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
+        app = RunningApp.at(BEGINNING);
     }
 
     @BeforeEach

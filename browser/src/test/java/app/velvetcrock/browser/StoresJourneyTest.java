@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import java.time.Instant;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -18,12 +17,7 @@ class StoresJourneyTest {
 
     @BeforeAll
     static void start() {
-        app = RunningApp.start(false, Instant.parse("2026-07-01T08:00:00Z"));
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
+        app = RunningApp.at(Instant.parse("2026-07-01T08:00:00Z"));
     }
 
     @BeforeEach

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import java.io.IOException;
-import java.time.Instant;
 import org.junit.jupiter.api.Test;
 
 /** Nothing acknowledged is lost when the application or the database is killed, and what was typed stays in its form. */
@@ -12,8 +11,8 @@ class SurvivalTest {
 
     @Test
     void aKilledApplicationAndACrashedDatabaseLoseNothing() throws IOException {
-        try (RunningApp app = RunningApp.start(false, Instant.parse("2026-11-24T09:00:00Z"));
-                Window window = new Window(app)) {
+        RunningApp app = RunningApp.at(RunningApp.DEMO_LOADED);
+        try (Window window = new Window(app)) {
             window.signUp("Power cut");
             Page page = window.page();
             herb(window, "Nettle");

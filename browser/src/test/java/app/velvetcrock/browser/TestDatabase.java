@@ -18,7 +18,8 @@ final class TestDatabase {
 
     static void start() {
         String options =
-                "-p %s -h 127.0.0.1 -k '' -c max_connections=60".formatted(RunningApp.required("CROCK_TEST_DB_PORT"));
+                "-p %s -h 127.0.0.1 -k '' -c max_connections=60 -c fsync=off -c synchronous_commit=off -c full_page_writes=off"
+                        .formatted(RunningApp.required("CROCK_TEST_DB_PORT"));
         pgCtl("-w", "-l", RunningApp.required("CROCK_TEST_PG_DIR") + ".log", "-o", options, "start");
     }
 

@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Page;
-import java.time.Instant;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -19,12 +17,7 @@ class ThreadJourneyTest {
 
     @BeforeAll
     static void start() {
-        app = RunningApp.start(false, Instant.parse("2026-11-24T09:00:00Z"));
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
+        app = RunningApp.at(RunningApp.DEMO_LOADED);
     }
 
     @BeforeEach

@@ -9,8 +9,6 @@ import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.SelectOption;
 import java.io.IOException;
 import java.nio.file.Files;
-import java.time.Instant;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -25,12 +23,7 @@ class TimeJourneyTest {
 
     @BeforeAll
     static void start() {
-        app = RunningApp.start(false, Instant.parse("2026-11-24T09:00:00Z"));
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
+        app = RunningApp.at(RunningApp.DEMO_LOADED);
     }
 
     @BeforeEach

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.SelectOption;
 import java.time.Instant;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -20,12 +19,7 @@ class WaysJourneyTest {
 
     @BeforeAll
     static void start() {
-        app = RunningApp.start(false, Instant.parse("2026-11-24T09:00:00Z"));
-    }
-
-    @AfterAll
-    static void stop() {
-        app.close();
+        app = RunningApp.at(RunningApp.DEMO_LOADED);
     }
 
     @BeforeEach
@@ -188,11 +182,16 @@ class WaysJourneyTest {
         assertThat(page.isVisible("#yield ~ details .sum")).isTrue();
         page.click("#numbers summary");
         page.focus("[id='numbers.ceiling']");
-        page.keyboard().type("55");
-        page.waitForTimeout(600);
-        page.keyboard().type(" °C");
-        page.waitForTimeout(600);
+        answered(() -> page.keyboard().type("55"));
+        answered(() -> page.keyboard().type(" °C"));
         assertThat(page.inputValue("[id='numbers.ceiling']")).isEqualTo("55 °C");
+    }
+
+    /** Types, and waits until the plan worked out for it stands on the page. */
+    private void answered(Runnable typing) {
+        page.waitForResponse(response -> response.url().contains("/bench/plan"), typing);
+        page.waitForFunction(
+                "() => document.querySelectorAll('.htmx-request, .htmx-swapping, .htmx-settling').length === 0");
     }
 
     private void jars(String capacity, String width, String pieces) {

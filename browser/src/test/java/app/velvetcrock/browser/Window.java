@@ -27,13 +27,9 @@ final class Window implements AutoCloseable {
             "--disable-component-update",
             "--disable-sync");
 
-    private final Playwright playwright =
-            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final Browser browser = playwright
-            .chromium()
-            .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(ARGUMENTS));
+    /** One for all journeys; each window is a profile of its own in it. */
+    private static final Browser BROWSER = browser();
+
     private final List<String> complaints = new ArrayList<>();
     private final RunningApp app;
     private BrowserContext context;
@@ -51,7 +47,7 @@ final class Window implements AutoCloseable {
         if (context != null) {
             context.close();
         }
-        context = browser.newContext(new Browser.NewContextOptions()
+        context = BROWSER.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
                 .setColorScheme(scheme)
                 .setLocale("en-GB")
@@ -121,7 +117,16 @@ final class Window implements AutoCloseable {
 
     /** Fails with what the accessibility rules found on the page as it stands. */
     void isAccessible(String what) {
-        List<Rule> violations = new AxeBuilder(page).analyze().getViolations();
+        isAccessible(what, new AxeBuilder(page));
+    }
+
+    /** The same of colours alone, which is all that differs from one theme to the other. */
+    void hasContrast(String what) {
+        isAccessible(what, new AxeBuilder(page).withRules(List.of("color-contrast")));
+    }
+
+    private static void isAccessible(String what, AxeBuilder axe) {
+        List<Rule> violations = axe.analyze().getViolations();
         assertThat(violations)
                 .as(() -> what + ": "
                         + violations.stream()
@@ -133,8 +138,19 @@ final class Window implements AutoCloseable {
                 .isEmpty();
     }
 
+    private static Browser browser() {
+        Playwright playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        Runtime.getRuntime().addShutdownHook(new Thread(playwright::close));
+        return playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(ARGUMENTS));
+    }
+
     @Override
     public void close() {
-        playwright.close();
+        context.close();
     }
 }
