@@ -42,6 +42,20 @@ public final class Visitor {
         return house(port, name, true);
     }
 
+    /** Whoever keeps the demo household, signed in. */
+    static Visitor demo(int port) {
+        Visitor visitor = new Visitor(port);
+        visitor.submit("/sign-in", "form[action$=demo-entry]", Map.of());
+        return visitor;
+    }
+
+    /** Its session, as a header says it. */
+    String cookie() {
+        return cookies.getCookieStore().getCookies().stream()
+                .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+                .collect(Collectors.joining("; "));
+    }
+
     private static Visitor house(int port, String name, boolean stocked) {
         Visitor visitor = new Visitor(port);
         HttpCookie cookie = new HttpCookie("CROCK", TestHouse.at(port).household(name, stocked));

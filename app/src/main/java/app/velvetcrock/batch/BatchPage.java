@@ -80,10 +80,7 @@ class BatchPage {
 
     /** Bottles in stock of the oil a batch stands in. */
     List<Stock.OfCarrier> sameOil(BatchSheet sheet) {
-        String kind = sheet.plan().request().carrier().kind().key();
-        return stores.carriers().stream()
-                .filter(carrier -> carrier.kind().key().equals(kind))
-                .toList();
+        return stores.carriers(sheet.plan().request().carrier().kind());
     }
 
     private static JarDrawing drawing(BatchSheet sheet) {

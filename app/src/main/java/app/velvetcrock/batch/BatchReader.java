@@ -20,6 +20,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.data.util.Lazy;
 import org.springframework.stereotype.Component;
 
 /** Reads batches with their logs, in a fixed number of queries however many there are, and lets the core say where each stands. */
@@ -38,6 +39,7 @@ class BatchReader {
     private final People people;
     private final Conditions conditions;
     private final LogWords words;
+    private final Plans plans;
     private final Json json;
     private final Clock clock;
 
@@ -49,6 +51,7 @@ class BatchReader {
             People people,
             Conditions conditions,
             LogWords words,
+            Plans plans,
             Json json,
             Clock clock) {
         this.entries = entries;
@@ -58,6 +61,7 @@ class BatchReader {
         this.people = people;
         this.conditions = conditions;
         this.words = words;
+        this.plans = plans;
         this.json = json;
         this.clock = clock;
     }
@@ -66,8 +70,9 @@ class BatchReader {
         if (batches.isEmpty()) {
             return List.of();
         }
-        Reading reading = new Reading(households.current(), hours.home(), people.namesHere(), conditions.open());
-        Map<UUID, String> revised =
+        Reading reading =
+                new Reading(households.current(), Lazy.of(hours::home), Lazy.of(people::namesHere), conditions.open());
+        Map<UUID, PlanRevisions.Revision> revised =
                 revisions.latest(batches.stream().map(b -> b.id).toList());
         Map<UUID, List<BatchEntry>> logs = entries
                 .ofBatches(batches.stream().map(b -> b.id).toList())
@@ -76,16 +81,16 @@ class BatchReader {
         return batches.stream()
                 .map(batch -> sheet(
                         batch,
-                        revised.getOrDefault(batch.id, batch.plan),
+                        revised.getOrDefault(batch.id, new PlanRevisions.Revision(batch.id, batch.plan)),
                         logs.getOrDefault(batch.id, List.of()),
                         reading))
                 .toList();
     }
 
-    private record Reading(House house, HomeHours home, Map<UUID, String> names, List<Told> open) {}
+    private record Reading(House house, Lazy<HomeHours> home, Lazy<Map<UUID, String>> names, List<Told> open) {}
 
-    private BatchSheet sheet(Batch batch, String plan, List<BatchEntry> log, Reading reading) {
-        FrozenPlan frozen = json.read(plan, FrozenPlan.class);
+    private BatchSheet sheet(Batch batch, PlanRevisions.Revision plan, List<BatchEntry> log, Reading reading) {
+        FrozenPlan frozen = plans.read(plan.id(), plan.plan());
         var zone = reading.house().settings().zone();
         List<Entry> said = log.stream()
                 .map(entry -> new Entry(entry.id, entry.happenedAt, words.what(entry)))
@@ -96,13 +101,10 @@ class BatchReader {
                 .filter(e -> e.correctsId != null)
                 .map(e -> e.correctsId)
                 .collect(Collectors.toSet());
-        Set<Kind> held = log.stream()
-                .filter(e -> !takenBack.contains(e.id))
-                .map(e -> e.kind)
-                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Kind.class)));
-        List<BatchSheet.Line> lines = log.stream()
-                .map(e -> line(e, takenBack.contains(e.id), held, reading))
-                .toList();
+        Optional<StrainedValue> strained = log.stream()
+                .filter(e -> e.kind == Kind.STRAINED && !takenBack.contains(e.id))
+                .findFirst()
+                .map(e -> json.read(e.value, StrainedValue.class));
         return new BatchSheet(
                 batch.id,
                 batch.number,
@@ -111,11 +113,22 @@ class BatchReader {
                 frozen,
                 course,
                 holding,
-                Rounds.open(course, holding, reading.home(), frozen.holds()),
-                lines,
+                strained,
+                Lazy.of(() -> Rounds.open(course, holding, reading.home().get(), frozen.holds())),
+                Lazy.of(() -> lines(log, takenBack, reading)),
                 reading.open().stream()
                         .filter(told -> batch.id.equals(told.subject().batch()))
                         .toList());
+    }
+
+    private List<BatchSheet.Line> lines(List<BatchEntry> log, Set<UUID> takenBack, Reading reading) {
+        Set<Kind> held = log.stream()
+                .filter(e -> !takenBack.contains(e.id))
+                .map(e -> e.kind)
+                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Kind.class)));
+        return log.stream()
+                .map(e -> line(e, takenBack.contains(e.id), held, reading))
+                .toList();
     }
 
     private BatchSheet.Line line(BatchEntry entry, boolean takenBack, Set<Kind> held, Reading reading) {
@@ -131,7 +144,7 @@ class BatchReader {
                 entry.kind.name(),
                 entry.happenedAt,
                 entry.recordedAt,
-                reading.names().getOrDefault(entry.accountId, "somebody"),
+                reading.names().get().getOrDefault(entry.accountId, "somebody"),
                 words.of(entry, reading.house()),
                 entry.typed,
                 takenBack,

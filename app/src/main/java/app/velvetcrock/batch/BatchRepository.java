@@ -35,6 +35,19 @@ interface BatchRepository extends JpaRepository<Batch, UUID> {
             order by b.number""")
     List<Batch> unstrained();
 
+    /** Batches that stand, and some others besides. */
+    @Query(
+            """
+            select b from Batch b where b.id in :ids or (not exists (
+                select e from BatchEntry e where e.batchId = b.id
+                and e.kind in (app.velvetcrock.batch.BatchEntry.Kind.STRAINED, app.velvetcrock.batch.BatchEntry.Kind.DISCARDED)
+                and not exists (select t from BatchEntry t where t.correctsId = e.id))
+            and exists (
+                select e from BatchEntry e where e.batchId = b.id and e.kind = app.velvetcrock.batch.BatchEntry.Kind.CHARGED
+                and not exists (select t from BatchEntry t where t.correctsId = e.id)))
+            order by b.number""")
+    List<Batch> unstrainedAnd(Collection<UUID> ids);
+
     /** Batches strained or thrown out, and that holds; the newest first. */
     @Query(
             """

@@ -21,11 +21,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.util.Lazy;
 
 /**
  * A batch as other places and its own page see it.
  *
- * @param open its open tasks, at most one of a kind
+ * @param strained what straining gave, when it was strained and that holds
  * @param conditions what is wrong with it or with what came of it, and not answered yet
  */
 public record BatchSheet(
@@ -36,15 +37,14 @@ public record BatchSheet(
         FrozenPlan frozen,
         Course course,
         Log log,
-        List<Task> open,
-        List<Line> lines,
+        Optional<StrainedValue> strained,
+        Lazy<List<Task>> tasks,
+        Lazy<List<Line>> written,
         List<Told> conditions) {
 
     private static final double MINUTES_PER_HOUR = 60;
 
     public BatchSheet {
-        lines = List.copyOf(lines);
-        open = List.copyOf(open);
         conditions = List.copyOf(conditions);
     }
 
@@ -72,12 +72,14 @@ public record BatchSheet(
         return frozen.plan();
     }
 
-    /** What straining gave, when it was strained and that holds. */
-    public Optional<StrainedValue> strained() {
-        return lines.stream()
-                .filter(line -> !line.takenBack())
-                .flatMap(line -> line.strained().stream())
-                .findFirst();
+    /** Its open tasks, at most one of a kind; worked out when they are asked for. */
+    public List<Task> open() {
+        return tasks.get();
+    }
+
+    /** The lines of its log, worded when they are shown. */
+    public List<Line> lines() {
+        return written.get();
     }
 
     public Volume oilIn() {

@@ -8,6 +8,7 @@ import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stores.Cause;
 import app.velvetcrock.stores.KitShelf;
@@ -16,6 +17,7 @@ import app.velvetcrock.stores.Oils;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.stores.Stores;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.PerRequest;
 import app.velvetcrock.web.Refused;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -94,15 +96,25 @@ public class Batches {
     /** Every batch that stands in a vessel, by number. */
     @Transactional(readOnly = true)
     public List<BatchSheet> standing() {
-        return reader.read(batches.unstrained()).stream()
+        return reader.read(unstrained()).stream()
                 .filter(sheet -> sheet.course().state() == Course.State.STANDING)
                 .toList();
+    }
+
+    /** What stands and some others besides, by number, read together. */
+    @Transactional(readOnly = true)
+    public List<BatchSheet> standingAnd(Collection<UUID> others) {
+        return reader.read(batches.unstrainedAnd(others));
+    }
+
+    private List<Batch> unstrained() {
+        return PerRequest.of("unstrained " + Current.person(), batches::unstrained);
     }
 
     /** How many of each size of jar, and of each pot, are in use. */
     @Transactional(readOnly = true)
     public Map<UUID, Long> inUse() {
-        return batches.unstrained().stream()
+        return unstrained().stream()
                 .collect(Collectors.groupingBy(batch -> batch.stand().id(), Collectors.counting()));
     }
 

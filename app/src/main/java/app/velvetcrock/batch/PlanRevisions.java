@@ -24,15 +24,19 @@ class PlanRevisions {
         this.clock = clock;
     }
 
+    /** A plan as it is written, and which one of its batch's it is. */
+    record Revision(UUID id, String plan) {}
+
     /** The plan that holds of each batch that was revised. */
-    Map<UUID, String> latest(Collection<UUID> batches) {
-        Map<UUID, String> plans = new HashMap<>();
+    Map<UUID, Revision> latest(Collection<UUID> batches) {
+        Map<UUID, Revision> plans = new HashMap<>();
         sql.sql(
-                        "select distinct on (batch_id) batch_id, plan from plan_revision where stillroom_id = :stillroom and batch_id in (:batches) order by batch_id, number desc")
+                        "select distinct on (batch_id) batch_id, id, plan from plan_revision where stillroom_id = :stillroom and batch_id in (:batches) order by batch_id, number desc")
                 .param("stillroom", Current.stillroom())
                 .param("batches", batches)
                 .query(row -> {
-                    plans.put(row.getObject(1, UUID.class), row.getString(2));
+                    plans.put(
+                            row.getObject(1, UUID.class), new Revision(row.getObject(2, UUID.class), row.getString(3)));
                 });
         return plans;
     }

@@ -99,7 +99,7 @@ class BenchStock {
                                 .toList(),
                         house,
                         today),
-                oils.inStock().stream()
+                oils.left().stream()
                         .filter(oil -> isFree(held, oil.batch(), oil.id()))
                         .toList(),
                 free(stores.jars(), taken),

@@ -6,6 +6,7 @@ import app.velvetcrock.core.look.Held;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.PerRequest;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.util.Collection;
@@ -36,7 +37,7 @@ public class Conditions {
     /** Every open condition of the household, the oldest first. */
     @Transactional(readOnly = true)
     public List<Told> open() {
-        return told(conditions.open());
+        return PerRequest.of("conditions " + Current.person(), () -> told(conditions.open()));
     }
 
     @Transactional(readOnly = true)

@@ -3,6 +3,7 @@ package app.velvetcrock.rounds;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.rounds.AfterStraining;
@@ -23,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -57,16 +59,40 @@ public class RoundsService {
         this.clock = clock;
     }
 
-    /** The strip for now; {@code standing} is what stands on the Shelf, which its page has read already. */
+    /**
+     * What the strip is made of.
+     *
+     * @param standing what stands in a vessel
+     * @param strained what is strained and not used up
+     * @param firstToEnd of each of those the oil that ends first
+     */
+    public record Gathered(List<BatchSheet> standing, List<BatchSheet> strained, Map<UUID, Stock.OfOil> firstToEnd) {}
+
+    /** Reads all of it together. */
     @Transactional(readOnly = true)
-    public RoundsOfToday today(List<BatchSheet> standing) {
+    public Gathered gather() {
+        Map<UUID, Stock.OfOil> first = new HashMap<>();
+        oils.left().forEach(oil -> first.putIfAbsent(oil.batch(), oil));
+        Map<Boolean, List<BatchSheet>> all = batches.standingAnd(first.keySet()).stream()
+                .collect(Collectors.partitioningBy(sheet -> sheet.course().state() == Course.State.STANDING));
+        return new Gathered(
+                all.get(true),
+                all.get(false).stream()
+                        .filter(sheet -> first.containsKey(sheet.id()))
+                        .toList(),
+                first);
+    }
+
+    /** The strip for now. */
+    @Transactional(readOnly = true)
+    public RoundsOfToday today(Gathered gathered) {
         House house = households.current();
         Instant now = clock.instant();
         Today today = Today.of(now, house);
-        Map<UUID, Stock.OfOil> first = firstToEnd();
+        Map<UUID, Stock.OfOil> first = gathered.firstToEnd();
         List<RowWords.Found> found = new ArrayList<>();
-        standing.forEach(sheet -> add(found, sheet, sheet.open(), today));
-        for (BatchSheet sheet : batches.among(first.keySet())) {
+        gathered.standing().forEach(sheet -> add(found, sheet, sheet.open(), today));
+        for (BatchSheet sheet : gathered.strained()) {
             List<Task> open = new ArrayList<>(sheet.open());
             AfterStraining.useFirst(
                             sheet.plan(), sheet.log(), first.get(sheet.id()).useBy(), today.zone())
@@ -134,12 +160,5 @@ public class RoundsService {
                 found.add(new RowWords.Found(sheet, task, state));
             }
         }
-    }
-
-    /** Of each batch the oil that ends first and is not used up. */
-    private Map<UUID, Stock.OfOil> firstToEnd() {
-        Map<UUID, Stock.OfOil> first = new HashMap<>();
-        oils.inStock().forEach(oil -> first.putIfAbsent(oil.batch(), oil));
-        return first;
     }
 }

@@ -51,7 +51,7 @@ class TasksAhead {
         sheets.addAll(batches.finished(LATEST_ENDED));
         List<CalendarFile.Event> events = new ArrayList<>(of(sheets));
         Map<UUID, Stock.OfOil> first = new HashMap<>();
-        oils.inStock().forEach(oil -> first.putIfAbsent(oil.batch(), oil));
+        oils.left().forEach(oil -> first.putIfAbsent(oil.batch(), oil));
         HomeHours home = hours.home();
         for (BatchSheet sheet : batches.among(first.keySet())) {
             AfterStraining.useFirst(

@@ -1,7 +1,6 @@
 package app.velvetcrock.shelf;
 
 import app.velvetcrock.batch.BatchSheet;
-import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.HeatPicture;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.HeatCourse;
@@ -39,13 +38,11 @@ class ShelfController {
     private static final double FRONT_MOST_PIXELS_PER_MILLIMETRE = 2.1;
     private static final double BACK_SHARE = 0.5;
 
-    private final Batches batches;
     private final RoundsService rounds;
     private final Households households;
     private final Clock clock;
 
-    ShelfController(Batches batches, RoundsService rounds, Households households, Clock clock) {
-        this.batches = batches;
+    ShelfController(RoundsService rounds, Households households, Clock clock) {
         this.rounds = rounds;
         this.households = households;
         this.clock = clock;
@@ -72,7 +69,8 @@ class ShelfController {
 
     @GetMapping("/shelf")
     String shelf(Model model) {
-        List<BatchSheet> standing = batches.standing();
+        RoundsService.Gathered gathered = rounds.gather();
+        List<BatchSheet> standing = gathered.standing();
         House house = households.current();
         Instant now = clock.instant();
         List<BatchSheet> urgent = standing.stream().sorted(byUrgency(now)).toList();
@@ -95,7 +93,7 @@ class ShelfController {
                         .skip(FRONT_ROW)
                         .map(sheet -> onShelf(sheet, scale * BACK_SHARE, house))
                         .toList());
-        model.addAttribute("rounds", rounds.today(standing));
+        model.addAttribute("rounds", rounds.today(gathered));
         model.addAttribute("smells", Smell.values());
         return "shelf/shelf";
     }

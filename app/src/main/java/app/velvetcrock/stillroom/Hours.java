@@ -5,10 +5,14 @@ import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.core.timetable.Presence;
 import app.velvetcrock.core.timetable.Window;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.PerRequest;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
@@ -54,15 +58,20 @@ public class Hours {
     /** The household's hours; the usual ones until somebody has said theirs. */
     @Transactional(readOnly = true)
     public HomeHours home() {
+        return PerRequest.of("hours " + Current.person(), this::read);
+    }
+
+    private HomeHours read() {
         var zone = households.current().settings().zone();
-        List<Resident> people = residents.all();
-        Map<UUID, List<Presence.Otherwise>> exceptions = absences.all().stream()
-                .collect(Collectors.groupingBy(
-                        absence -> absence.residentId, Collectors.mapping(Absence::otherwise, Collectors.toList())));
+        Map<Resident, List<Presence.Otherwise>> people = new LinkedHashMap<>();
+        residents.withAbsences().forEach(row -> {
+            List<Presence.Otherwise> exceptions = people.computeIfAbsent(row.resident(), first -> new ArrayList<>());
+            Optional.ofNullable(row.absence()).map(Absence::otherwise).ifPresent(exceptions::add);
+        });
         List<Presence> week = people.isEmpty()
                 ? HomeHours.usual(zone).people()
-                : people.stream()
-                        .map(person -> person.presence(exceptions.getOrDefault(person.id, List.of())))
+                : people.entrySet().stream()
+                        .map(person -> person.getKey().presence(person.getValue()))
                         .toList();
         return new HomeHours(week, zone, here().heatAlone(), WarmUp.learned(warmUps.latest()));
     }

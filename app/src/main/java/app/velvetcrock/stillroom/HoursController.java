@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -54,9 +55,10 @@ class HoursController {
 
         WeekForm {
             List<String> typed = day == null ? List.of() : day;
+            // A list that can be written to: the fields of a row are put into it one by one.
             day = IntStream.range(0, DayOfWeek.values().length)
                     .mapToObj(i -> i < typed.size() && typed.get(i) != null ? typed.get(i) : "")
-                    .toList();
+                    .collect(Collectors.toCollection(ArrayList::new));
         }
 
         String of(int weekday) {

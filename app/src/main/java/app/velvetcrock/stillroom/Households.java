@@ -1,5 +1,6 @@
 package app.velvetcrock.stillroom;
 
+import app.velvetcrock.web.PerRequest;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -19,10 +20,15 @@ public class Households {
 
     @Transactional(readOnly = true)
     public House current() {
-        Stillroom stillroom = mine();
-        Theme theme =
-                accounts.findById(Current.person().account()).orElseThrow().theme();
-        return new House(stillroom.settings(), stillroom.version(), theme, stillroom.demoSince());
+        return PerRequest.of("house " + Current.person(), this::read);
+    }
+
+    private House read() {
+        SignedIn person = Current.person();
+        StillroomRepository.Seen seen =
+                stillrooms.seenBy(person.stillroom(), person.account()).orElseThrow();
+        Stillroom stillroom = seen.stillroom();
+        return new House(stillroom.settings(), stillroom.version(), seen.theme(), stillroom.demoSince());
     }
 
     /** Lets only one at a time in this household past this point until the transaction ends: for numbers given out in order. */

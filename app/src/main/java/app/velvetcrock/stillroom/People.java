@@ -1,5 +1,6 @@
 package app.velvetcrock.stillroom;
 
+import app.velvetcrock.web.PerRequest;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.HashMap;
@@ -87,6 +88,10 @@ public class People implements UserDetailsService {
     /** The names of everybody in the current stillroom. */
     @Transactional(readOnly = true)
     public Map<UUID, String> namesHere() {
+        return PerRequest.of("names " + Current.person(), this::readNames);
+    }
+
+    private Map<UUID, String> readNames() {
         Map<UUID, String> names = new HashMap<>();
         sql.sql(
                         "select a.id, a.name from account a join membership m on m.account_id = a.id where m.stillroom_id = :stillroom")

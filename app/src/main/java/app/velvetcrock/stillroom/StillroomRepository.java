@@ -13,5 +13,14 @@ interface StillroomRepository extends JpaRepository<Stillroom, UUID> {
     @Query("select s from Stillroom s where s.id = :id")
     Optional<Stillroom> lock(UUID id);
 
+    /** A stillroom as one of its people sees it: theirs is the theme. */
+    record Seen(Stillroom stillroom, Theme theme) {}
+
+    @Query(
+            """
+            select new app.velvetcrock.stillroom.StillroomRepository$Seen(s, a.theme) from Stillroom s, Account a
+            where s.id = :stillroom and a.id = :account""")
+    Optional<Seen> seenBy(UUID stillroom, UUID account);
+
     Optional<Stillroom> findFirstByDemoTrueOrderByCreatedAtDesc();
 }

@@ -3,7 +3,9 @@ package app.velvetcrock.stores;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.PerRequest;
 import app.velvetcrock.web.Refused;
 import java.text.Normalizer;
 import java.time.Clock;
@@ -51,6 +53,10 @@ public class Catalogue {
     /** Every herb by name, the household's own in place of the shipped one it corrects. */
     @Transactional(readOnly = true)
     public List<HerbKind> herbs() {
+        return PerRequest.of("herbs " + Current.person(), this::readHerbs);
+    }
+
+    private List<HerbKind> readHerbs() {
         Map<String, HerbKind> all = materia.herbs().stream()
                 .collect(Collectors.toMap(HerbKind::key, kind -> kind, (a, b) -> b, LinkedHashMap::new));
         herbs.all().forEach(own -> all.put(own.key, kind(own)));
@@ -61,6 +67,10 @@ public class Catalogue {
 
     @Transactional(readOnly = true)
     public List<CarrierKind> carriers() {
+        return PerRequest.of("carriers " + Current.person(), this::readCarriers);
+    }
+
+    private List<CarrierKind> readCarriers() {
         Map<String, CarrierKind> all = materia.carriers().stream()
                 .collect(Collectors.toMap(CarrierKind::key, kind -> kind, (a, b) -> b, LinkedHashMap::new));
         carriers.all().forEach(own -> all.put(own.key, kind(own)));

@@ -4,7 +4,9 @@ import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Source;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.PerRequest;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
@@ -46,15 +48,19 @@ public class KitShelf {
     /** Kit as owned. */
     public record OfKit(UUID id, NewKit kit) {}
 
+    private List<Kit> owned() {
+        return PerRequest.of("kit " + Current.person(), kit::all);
+    }
+
     @Transactional(readOnly = true)
     public List<OfKit> all() {
-        return kit.all().stream().map(Kit::shown).toList();
+        return owned().stream().map(Kit::shown).toList();
     }
 
     /** Pots and inserts a charge can lie in, or a jar can stand in. */
     @Transactional(readOnly = true)
     public List<Stock.OfJar> pots() {
-        return kit.all().stream()
+        return owned().stream()
                 .flatMap(piece ->
                         piece.vessel().map(vessel -> new Stock.OfJar(piece.id, vessel, piece.pieces, true)).stream())
                 .toList();
@@ -70,7 +76,7 @@ public class KitShelf {
     /** The sources of heat the household has listed. */
     @Transactional(readOnly = true)
     public Set<Source> sources() {
-        return kit.all().stream()
+        return owned().stream()
                 .flatMap(piece -> Stream.of(Source.values())
                         .filter(source -> source.name().equals(piece.kind.name())))
                 .collect(Collectors.toSet());
@@ -79,7 +85,7 @@ public class KitShelf {
     /** How many there are of each source of heat, by its name. */
     @Transactional(readOnly = true)
     public Map<String, Integer> pieces() {
-        return kit.all().stream()
+        return owned().stream()
                 .collect(Collectors.toMap(piece -> piece.kind.name(), piece -> piece.pieces, Integer::sum));
     }
 

@@ -58,6 +58,15 @@ public class Oils {
                 .toList();
     }
 
+    /** The same without what there was at first: where only what is left, its date and its place matter. */
+    @Transactional(readOnly = true)
+    public List<Stock.OfOil> left() {
+        return lots.inStock(LotKind.INFUSED_OIL).stream()
+                .map(lot -> oil(lot, Mass.ofMilligrams(lot.balance)))
+                .sorted(Comparator.comparing(Stock.OfOil::useBy).thenComparing(Stock.OfOil::id))
+                .toList();
+    }
+
     @Transactional(readOnly = true)
     public Stock.OfOil find(UUID id) {
         Lot lot = infused(lots.findHere(id));

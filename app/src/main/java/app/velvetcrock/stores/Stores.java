@@ -79,6 +79,15 @@ public class Stores {
                 .toList();
     }
 
+    /** The bottles in stock of one kind, which is known. */
+    @Transactional(readOnly = true)
+    public List<Stock.OfCarrier> carriers(CarrierKind kind) {
+        return lots.inStock(LotKind.CARRIER).stream()
+                .filter(lot -> lot.kindKey.equals(kind.key()))
+                .map(lot -> carrier(lot, kind))
+                .toList();
+    }
+
     @Transactional(readOnly = true)
     public List<Stock.OfJar> jars() {
         return jars.all().stream()

@@ -125,7 +125,7 @@ class TendingHttpTest {
         Answer back = tove.submit(batch, ".log li:contains(Thrown out) form", Map.of());
         assertThat(back.status()).isEqualTo(409);
         assertThat(back.page().text()).contains("is in use (2 of 2)");
-        assertThat(tove.post(batch + "/look", Map.of()).page().text())
+        assertThat(tove.post(batch + "/look", Map.of("well", "yes")).page().text())
                 .contains("does not stand any more: it was thrown out");
     }
 

@@ -1,0 +1,52 @@
+package app.velvetcrock.stillroom;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionStatus;
+import org.springframework.transaction.support.DefaultTransactionDefinition;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/**
+ * Reads all of a page in one transaction: it shows one state of things, and costs one turn at the database. It is ended
+ * by a rollback, since a page writes nothing.
+ */
+@Configuration
+class ReadTogether implements WebMvcConfigurer, HandlerInterceptor {
+
+    private static final String STATUS = ReadTogether.class.getName();
+
+    private final PlatformTransactionManager transactions;
+
+    ReadTogether(PlatformTransactionManager transactions) {
+        this.transactions = transactions;
+    }
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(this);
+    }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        if ("GET".equals(request.getMethod()) && Current.signedIn().isPresent()) {
+            DefaultTransactionDefinition reading = new DefaultTransactionDefinition();
+            reading.setReadOnly(true);
+            request.setAttribute(STATUS, transactions.getTransaction(reading));
+        }
+        return true;
+    }
+
+    @Override
+    public void afterCompletion(
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception thrown) {
+        if (request.getAttribute(STATUS) instanceof TransactionStatus status) {
+            request.removeAttribute(STATUS);
+            transactions.rollback(status);
+        }
+    }
+}

@@ -1,0 +1,138 @@
+package app.velvetcrock;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.annotation.Profile;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ResponseBody;
+
+/**
+ * What a page takes, beside a plain page of the same stack: signed in, the same sessions, the same size of answer. Run by
+ * {@code ./crock bench}, never by the tests; read as ratios, since all pages take turns in one run.
+ */
+public final class PageBenchmark {
+
+    private static final int WARM_UPS = Integer.getInteger("crock.bench.warm", 500);
+    private static final int ROUNDS = Integer.getInteger("crock.bench.rounds", 200);
+    private static final String PLAIN = "/bench-plain";
+    private static final int PLAIN_BYTES = 24_000;
+
+    private final HttpClient client = HttpClient.newHttpClient();
+    private final String base;
+    private final String cookie;
+
+    private PageBenchmark(String base, String cookie) {
+        this.base = base;
+        this.cookie = cookie;
+    }
+
+    /** Signed in and the household looked up, as every page has it; then only words. Not part of the product. */
+    @Controller
+    @Profile("bench")
+    static class Plain {
+
+        private static final String WORDS =
+                "<!DOCTYPE html><html lang='en'><title>Plain</title><p>" + "x".repeat(PLAIN_BYTES);
+
+        @GetMapping(value = PLAIN, produces = "text/html")
+        @ResponseBody
+        String plain() {
+            return WORDS;
+        }
+    }
+
+    /**
+     * Prints a table in Markdown.
+     *
+     * @param arguments none are read
+     */
+    public static void main(String[] arguments) throws IOException, InterruptedException {
+        System.setProperty("spring.profiles.active", "test,bench");
+        try (ConfigurableApplicationContext application =
+                SpringApplication.run(VelvetCrock.class, "--server.port=0", "--crock.demo=true")) {
+            int port = Integer.parseInt(application.getEnvironment().getProperty("local.server.port", "0"));
+            Visitor runa = Visitor.demo(port);
+            new PageBenchmark("http://127.0.0.1:" + port, runa.cookie()).run(runa);
+        }
+    }
+
+    private void run(Visitor runa) throws IOException, InterruptedException {
+        Map<String, String> pages = new LinkedHashMap<>();
+        String batch = runa.get("/shelf").page().select("a.jar[href]").attr("href");
+        pages.put("plain", PLAIN);
+        pages.put("Shelf", "/shelf");
+        pages.put("Stores", "/stores");
+        pages.put("Press", "/press");
+        pages.put("Cupboard", "/cupboard");
+        pages.put("Batch", batch);
+        pages.put("Bench", "/bench");
+        for (int i = 0; i < WARM_UPS; i++) {
+            for (String path : pages.values()) {
+                send(path);
+            }
+        }
+        Map<String, List<Long>> times = new LinkedHashMap<>();
+        for (int i = 0; i < ROUNDS; i++) {
+            for (Map.Entry<String, String> page : pages.entrySet()) {
+                long began = System.nanoTime();
+                send(page.getValue());
+                times.computeIfAbsent(page.getKey(), first -> new ArrayList<>()).add(System.nanoTime() - began);
+            }
+        }
+        print(pages, times);
+    }
+
+    private void print(Map<String, String> pages, Map<String, List<Long>> times)
+            throws IOException, InterruptedException {
+        double plain = share(times.get("plain"), 0.5);
+        System.out.println("| page | median | of the plain page | p95 | statements | bytes |");
+        System.out.println("|---|---|---|---|---|---|");
+        for (Map.Entry<String, String> page : pages.entrySet()) {
+            int[] bytes = new int[1];
+            int statements = StatementCount.during(() -> bytes[0] = length(page.getValue()))
+                    .size();
+            double median = share(times.get(page.getKey()), 0.5);
+            System.out.printf(
+                    "| %s | %.1f ms | %.2f | %.1f ms | %d | %d |%n",
+                    page.getKey(), median, median / plain, share(times.get(page.getKey()), 0.95), statements, bytes[0]);
+        }
+    }
+
+    private int length(String path) {
+        try {
+            return send(path).body().length();
+        } catch (IOException | InterruptedException broken) {
+            throw new IllegalStateException(broken);
+        }
+    }
+
+    private static double share(List<Long> times, double share) {
+        long[] sorted = times.stream().mapToLong(Long::longValue).toArray();
+        Arrays.sort(sorted);
+        return sorted[(int) Math.min(sorted.length - 1, Math.floor(sorted.length * share))] / 1e6;
+    }
+
+    private HttpResponse<String> send(String path) throws IOException, InterruptedException {
+        HttpResponse<String> answer = client.send(
+                HttpRequest.newBuilder(URI.create(base + path))
+                        .header("Cookie", cookie)
+                        .build(),
+                BodyHandlers.ofString());
+        if (answer.statusCode() != 200) {
+            throw new IOException(path + " answered " + answer.statusCode());
+        }
+        return answer;
+    }
+}

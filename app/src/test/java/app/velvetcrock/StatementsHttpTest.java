@@ -1,0 +1,78 @@
+package app.velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** A page asks the database a few things, and no more of them the more batches there are. */
+@HttpTest
+@Isolated
+class StatementsHttpTest {
+
+    private static final int MOST = 12;
+    private static final int MOST_ON_THE_BENCH = 20;
+    private static final int MANY = Integer.getInteger("crock.batches", 30);
+
+    @LocalServerPort
+    int port;
+
+    @Test
+    void aPageAsksTheSameOfOneBatchAndOfMany() {
+        Visitor tove = Visitor.stocked(port, "Counted");
+        Visitor.Answer lots = tove.get("/stores");
+        assertThat(lots.status()).isEqualTo(200);
+        tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "50 mL", "width", "40 mm", "pieces", "400"));
+        String standing = start(tove);
+        String strained = start(tove);
+        strain(tove, strained);
+        List<String> pages = List.of(
+                "/shelf",
+                "/stores",
+                "/press",
+                "/cupboard",
+                standing,
+                strained,
+                tove.get("/cupboard").page().select(".bottle").attr("href"),
+                standing.replace("batch", "press"),
+                "/bench");
+        Map<String, Integer> one = pages.stream().collect(Collectors.toMap(page -> page, page -> count(tove, page)));
+        for (int i = 0; i < MANY; i++) {
+            String more = start(tove);
+            if (i % 2 == 0) {
+                strain(tove, more);
+            }
+        }
+        for (String page : pages) {
+            int many = count(tove, page);
+            assertThat(many).as(page + " of many").isLessThanOrEqualTo(one.get(page));
+            assertThat(many).as(page).isLessThanOrEqualTo(page.equals("/bench") ? MOST_ON_THE_BENCH : MOST);
+        }
+    }
+
+    private static int count(Visitor tove, String page) {
+        List<String> asked =
+                StatementCount.during(() -> assertThat(tove.get(page).status()).isEqualTo(200));
+        if (Boolean.getBoolean("crock.statements")) {
+            System.out.println("== " + page + ": " + asked.size());
+            asked.forEach(statement -> System.out.println(
+                    "   " + statement.replaceAll("\\s+", " ").replaceFirst("select .{60,}? from", "select … from")));
+        }
+        return asked.size();
+    }
+
+    private static String start(Visitor tove) {
+        String path = tove.post(Visitor.form(tove.get("/bench?amount=2+g").page(), "#bench", Map.of()))
+                .path();
+        assertThat(path).startsWith("/batch/");
+        return path;
+    }
+
+    private static void strain(Visitor tove, String batch) {
+        tove.submit(batch.replace("batch", "press"), "form[action*=press]", Map.of("out", "28 mL"));
+    }
+}
