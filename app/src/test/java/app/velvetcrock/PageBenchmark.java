@@ -72,6 +72,9 @@ public final class PageBenchmark {
         pages.put("Cupboard", "/cupboard");
         pages.put("Batch", batch);
         pages.put("Bench", "/bench");
+        pages.keySet()
+                .removeIf(
+                        page -> !page.equals("plain") && !page.matches(System.getProperty("crock.bench.pages", ".*")));
         for (int i = 0; i < WARM_UPS; i++) {
             for (String path : pages.values()) {
                 send(path);

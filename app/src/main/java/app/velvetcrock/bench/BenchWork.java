@@ -31,6 +31,52 @@ public record BenchWork(
     private static final double PICTURE_WIDTH = 260;
     private static final double PICTURE_HEIGHT = 390;
 
+    /** The fields of the sentence, in their order, that have something said about them. */
+    private static final List<String> SENTENCE = List.of(
+            "amount",
+            "herb",
+            "cut",
+            "more[0].herb",
+            "more[0].amount",
+            "more[1].herb",
+            "more[1].amount",
+            "more[2].herb",
+            "more[2].amount",
+            "more[3].herb",
+            "more[3].amount",
+            "total",
+            "oil",
+            "carrier",
+            "jar",
+            "length",
+            "then",
+            "start",
+            "use",
+            "pressing",
+            "storage",
+            "numbers.band",
+            "numbers.ceiling",
+            "numbers.thenBand",
+            "numbers.thenCeiling",
+            "numbers.shake",
+            "numbers.look",
+            "numbers.read",
+            "spirit.perGram",
+            "spirit.thin",
+            "knowingly",
+            "called",
+            "want.amount",
+            "want.container",
+            "want.firmness");
+
+    /** Those fields of which something was understood otherwise than it stands there, or not at all. */
+    public List<String> noted() {
+        return SENTENCE.stream()
+                .filter(name ->
+                        fields.troubles().containsKey(name) || fields.echoes().containsKey(name))
+                .toList();
+    }
+
     /** Tells whether what is planned is food of anything moist, whose place is the refrigerator. */
     public boolean isMoistFood() {
         return planned.filter(p -> p.plan().isMoistFood()).isPresent();

@@ -28,6 +28,11 @@ public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone, D
     /** Nothing is looked for further ahead than this. */
     static final int HORIZON_DAYS = 400;
 
+    /** What no day of two weeks holds is held against the longest of all days before a year of them is gone through. */
+    private static final int SOON_DAYS = 14;
+
+    private static final Duration CLOCK_CHANGE = Duration.ofHours(1);
+
     /** [E] Hours of a household that has said nothing: no hands at night. */
     private static final Window USUAL = new Window(Pace.MORNING, LocalTime.of(22, 0));
 
@@ -91,6 +96,9 @@ public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone, D
     Optional<Span> next(Instant from, Duration least) {
         LocalDate first = from.atZone(zone).toLocalDate();
         for (int ahead = 0; ahead <= HORIZON_DAYS; ahead++) {
+            if (ahead == SOON_DAYS && longest().compareTo(least) < 0) {
+                return Optional.empty();
+            }
             for (Span span : on(first.plusDays(ahead))) {
                 Instant start = span.startInclusive().isBefore(from) ? from : span.startInclusive();
                 if (start.isBefore(span.endExclusive())
@@ -100,6 +108,25 @@ public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone, D
             }
         }
         return Optional.empty();
+    }
+
+    /** No day has a longer stretch with somebody home: every window there is put together, and the hour that autumn gives. */
+    Duration longest() {
+        List<Window> all = people.stream()
+                .flatMap(Presence::windows)
+                .sorted(Comparator.comparing(Window::from))
+                .toList();
+        Duration longest = Duration.ZERO;
+        LocalTime from = LocalTime.MIN;
+        LocalTime to = LocalTime.MIN;
+        for (Window window : all) {
+            boolean apart = window.from().isAfter(to);
+            from = apart ? window.from() : from;
+            to = apart || window.to().isAfter(to) ? window.to() : to;
+            Duration stretch = Duration.between(from, to);
+            longest = stretch.compareTo(longest) > 0 ? stretch : longest;
+        }
+        return longest.plus(CLOCK_CHANGE);
     }
 
     /** Tells whether somebody is home throughout. */

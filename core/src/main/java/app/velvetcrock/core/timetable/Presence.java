@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 
 /**
  * When one person of the household is home and awake.
@@ -42,6 +43,12 @@ public record Presence(String name, Map<DayOfWeek, List<Window>> week, List<Othe
         boolean covers(LocalDate day) {
             return !day.isBefore(first) && !day.isAfter(last);
         }
+    }
+
+    /** Every window of the week and of the days that are otherwise, in no order. */
+    Stream<Window> windows() {
+        return Stream.concat(week.values().stream(), exceptions.stream().map(Otherwise::hours))
+                .flatMap(List::stream);
     }
 
     /** The hours of a day. */

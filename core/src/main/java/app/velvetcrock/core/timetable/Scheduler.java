@@ -53,6 +53,9 @@ public final class Scheduler {
     public static Optional<Timetable> sound(
             List<Step> steps, Instant from, HomeHours hours, Map<String, Instant> notBefore) {
         Optional<Timetable> earliest = forward(steps, from, hours, notBefore);
+        if (WetHerb.alwaysTurns(steps, hours)) {
+            return earliest;
+        }
         Instant until = from.plus(LOOKED_AHEAD);
         for (Optional<Timetable> later = earliest;
                 later.isPresent() && later.get().start().isBefore(until);
@@ -69,6 +72,9 @@ public final class Scheduler {
     /** The latest timetable done by {@code need} in which wet herb does not turn; the plain latest where there is none within two weeks before it. */
     public static Optional<Timetable> soundBackward(List<Step> steps, Instant earliest, Instant need, HomeHours hours) {
         Optional<Timetable> latest = backward(steps, earliest, need, hours);
+        if (WetHerb.alwaysTurns(steps, hours)) {
+            return latest;
+        }
         Instant at = latest.map(Timetable::start).orElse(earliest);
         for (Instant start = at;
                 latest.isPresent() && start.isAfter(at.minus(LOOKED_AHEAD)) && !start.isBefore(earliest);

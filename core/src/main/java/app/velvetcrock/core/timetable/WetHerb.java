@@ -1,6 +1,7 @@
 package app.velvetcrock.core.timetable;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -43,6 +44,17 @@ public record WetHerb(int sessions, Duration tepid) {
             sessions++;
         }
         return sessions;
+    }
+
+    /** Tells whether no days these hours have can give its heat in few enough sessions, so that none need be tried. */
+    static boolean alwaysTurns(List<Step> steps, HomeHours hours) {
+        Duration earns = hours.longest().minus(hours.warmUp());
+        int sessions = mostSessions(hours.warmUp());
+        return steps.stream()
+                .anyMatch(step -> step instanceof Step.Heat heat
+                        && heat.wet()
+                        && !heat.alone()
+                        && (earns.isNegative() || earns.multipliedBy(sessions).compareTo(heat.heat()) < 0));
     }
 
     public boolean isTooLong() {
