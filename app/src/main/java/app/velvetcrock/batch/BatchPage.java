@@ -78,6 +78,13 @@ class BatchPage {
         return "batch/batch";
     }
 
+    /** What went in cost, in a sentence of its own; nothing where no price is known. */
+    String whatItCost(BatchSheet sheet, House house) {
+        return costs.ofBatch(sheet.id())
+                .map(cost -> " What went in cost %s.".formatted(house.money(cost.minor())))
+                .orElse("");
+    }
+
     /** Bottles in stock of the oil a batch stands in. */
     List<Stock.OfCarrier> sameOil(BatchSheet sheet) {
         return stores.carriers(sheet.plan().request().carrier().kind());

@@ -174,7 +174,8 @@ class TendingController {
                 ? again(sent, "discard")
                 : write(
                         sent,
-                        "Thrown out. The lesson is kept, and the jar is free.",
+                        "Thrown out. The lesson is kept, and the jar is free.%s"
+                                .formatted(page.whatItCost(sent.sheet(), sent.house())),
                         () -> tending.discard(
                                 id,
                                 ruin.get(),

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -28,11 +29,11 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
 
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseAwayFilter.class);
 
-    /** SQLSTATE classes 08 (connection) and 57 (operator intervention, such as a shutdown). */
-    private static final String LOST = "08|57";
+    /** SQLSTATE classes 08 (connection) and 57 (operator intervention, such as a shutdown), and no room for one more connection. */
+    private static final Pattern LOST = Pattern.compile("08.{3}|57.{3}|53[023]00");
 
-    /** SQLSTATE class 53 (no room left on the disk or for a connection), and 58 (the system itself failed). */
-    private static final String FULL = "53|58";
+    /** No room on the disk, and a disk that fails. */
+    private static final Pattern FULL = Pattern.compile("53100|58030");
 
     private final LastWrite wrote;
 
@@ -90,12 +91,11 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
         return hasState(e, FULL);
     }
 
-    private static boolean hasState(@Nullable Throwable e, String states) {
+    private static boolean hasState(@Nullable Throwable e, Pattern states) {
         for (Throwable cause = e; cause != null; cause = cause.getCause()) {
             if (cause instanceof SQLException sql
                     && sql.getSQLState() != null
-                    && sql.getSQLState().length() >= 2
-                    && sql.getSQLState().substring(0, 2).matches(states)) {
+                    && states.matcher(sql.getSQLState()).matches()) {
                 return true;
             }
         }
