@@ -432,7 +432,8 @@ class ForeignHouseholdTest {
         cases.put("POST /sign-up", route -> isOpen(new Visitor(port).submit("/sign-up", "form", Map.of()), 422));
         cases.put(
                 "POST /demo-entry",
-                route -> isOpen(new Visitor(port).post("/demo-entry", Map.of(), "X-None", "none"), 404));
+                route ->
+                        isOpen(new Visitor(port).post("/demo-entry", Map.of(), "X-Forwarded-For", "203.0.113.9"), 404));
         cases.put("ANY /error", route -> isOpen(new Visitor(port).get("/error"), 404));
         return cases;
     }

@@ -27,6 +27,7 @@ class StatementsHttpTest {
         Visitor.Answer lots = tove.get("/stores");
         assertThat(lots.status()).isEqualTo(200);
         tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "50 mL", "width", "40 mm", "pieces", "400"));
+        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "rapeseed", "amount", "20 L"));
         String standing = start(tove);
         String strained = start(tove);
         strain(tove, strained);
