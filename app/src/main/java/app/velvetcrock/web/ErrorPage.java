@@ -2,6 +2,7 @@ package app.velvetcrock.web;
 
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -12,9 +13,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 class ErrorPage implements ErrorController {
 
     @RequestMapping("/error")
-    String error(HttpServletRequest request, Model model) {
+    String error(HttpServletRequest request, HttpServletResponse response, Model model) {
         Object status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
         int code = status instanceof Integer number ? number : 404;
+        // Called by its address it is not here, like any other that leads nowhere.
+        response.setStatus(code);
         model.addAttribute("title", code == 404 ? "Not here" : code == 403 ? "Not sent" : "Something went wrong");
         model.addAttribute("words", words(code));
         return "web/trouble";
