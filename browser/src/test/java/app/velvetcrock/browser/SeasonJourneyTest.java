@@ -71,7 +71,9 @@ class SeasonJourneyTest {
         app.clock(Instant.parse("2026-11-26T08:30:00Z"));
         window.go("/shelf");
         page.click(".round summary:text-is('not well')");
+        page.selectOption("select[aria-label='Smell of Nettle']", "RIGHT");
         page.selectOption("select[aria-label='Cover of Nettle']", "OUT");
+        page.selectOption("select[aria-label='Mould on Nettle']", "NO");
         page.click(".round button:text-is('Looked')");
         page.waitForSelector(".tag.due .word:text-is('standing out')");
         page.click(".board .jar");
