@@ -5,7 +5,7 @@ import app.velvetcrock.web.Refused;
 /** Somebody did this very task before; said in words, and nothing is written twice. */
 public class AlreadyDone extends Refused {
 
-    AlreadyDone(String reason) {
+    public AlreadyDone(String reason) {
         super(reason);
     }
 }

@@ -2,6 +2,8 @@ package app.velvetcrock.batch;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
@@ -26,6 +28,9 @@ class Batch {
     @Version
     Integer version;
 
+    @Enumerated(EnumType.STRING)
+    BatchKind kind;
+
     /** Counts from 1 in each household; what people write on a jar. */
     int number;
 
@@ -45,7 +50,8 @@ class Batch {
 
     protected Batch() {}
 
-    Batch(int number, String name, Stand stand, String plan, Instant createdAt) {
+    Batch(BatchKind kind, int number, String name, Stand stand, String plan, Instant createdAt) {
+        this.kind = kind;
         this.number = number;
         this.name = name;
         this.jarId = stand.kit() ? null : stand.id();

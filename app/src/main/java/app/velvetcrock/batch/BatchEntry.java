@@ -30,7 +30,11 @@ class BatchEntry {
         BOTTLED,
         SNIFFED,
         DISCARDED,
+        CONDITION,
+        PLAN_CHANGED,
         NOTED,
+        LESSON,
+        CORRECTED,
         TAKEN_BACK
     }
 
@@ -69,12 +73,15 @@ class BatchEntry {
 
     protected BatchEntry() {}
 
-    BatchEntry(Kind kind, UUID batchId, Instant happenedAt, Said said) {
-        this.kind = kind;
+    BatchEntry(UUID batchId, Instant happenedAt, LineCodec.Stored line, Said said) {
+        this.kind = line.kind();
         this.batchId = batchId;
         this.happenedAt = happenedAt;
+        this.task = line.task();
+        this.correctsId = line.corrects();
+        this.value = line.value();
         this.clientKey = said.key();
-        this.typed = said.typed();
+        this.typed = line.words() == null ? said.typed() : line.words();
     }
 
     /** What came with the form: its key and the words as typed. */

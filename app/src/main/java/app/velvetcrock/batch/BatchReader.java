@@ -1,11 +1,13 @@
 package app.velvetcrock.batch;
 
-import app.velvetcrock.batch.BatchEntry.Kind;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.course.LineWords;
 import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.stillroom.Hours;
@@ -13,10 +15,9 @@ import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
 import java.time.Clock;
-import java.util.EnumSet;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -27,20 +28,14 @@ import org.springframework.stereotype.Component;
 @Component
 class BatchReader {
 
-    /** Lines that rest on the start, and lines that rest on the straining. */
-    private static final Set<Kind> ON_CHARGE = EnumSet.of(Kind.TOPPED_UP, Kind.STRAINED, Kind.DISCARDED);
-
-    private static final Set<Kind> ON_STRAINING = EnumSet.of(Kind.SETTLED, Kind.BOTTLED, Kind.SNIFFED, Kind.DISCARDED);
-
     private final EntryRepository entries;
     private final PlanRevisions revisions;
     private final Households households;
     private final Hours hours;
     private final People people;
     private final Conditions conditions;
-    private final LogWords words;
+    private final LineCodec codec;
     private final Plans plans;
-    private final Json json;
     private final Clock clock;
 
     BatchReader(
@@ -50,9 +45,8 @@ class BatchReader {
             Hours hours,
             People people,
             Conditions conditions,
-            LogWords words,
+            LineCodec codec,
             Plans plans,
-            Json json,
             Clock clock) {
         this.entries = entries;
         this.revisions = revisions;
@@ -60,9 +54,8 @@ class BatchReader {
         this.hours = hours;
         this.people = people;
         this.conditions = conditions;
-        this.words = words;
+        this.codec = codec;
         this.plans = plans;
-        this.json = json;
         this.clock = clock;
     }
 
@@ -93,18 +86,10 @@ class BatchReader {
         FrozenPlan frozen = plans.read(plan.id(), plan.plan());
         var zone = reading.house().settings().zone();
         List<Entry> said = log.stream()
-                .map(entry -> new Entry(entry.id, entry.happenedAt, words.what(entry)))
+                .map(entry -> new Entry(entry.id, entry.happenedAt, codec.read(entry)))
                 .toList();
         Course course = Course.of(frozen.plan(), said, clock.instant(), zone);
         Log holding = Log.of(said);
-        Set<UUID> takenBack = log.stream()
-                .filter(e -> e.correctsId != null)
-                .map(e -> e.correctsId)
-                .collect(Collectors.toSet());
-        Optional<StrainedValue> strained = log.stream()
-                .filter(e -> e.kind == Kind.STRAINED && !takenBack.contains(e.id))
-                .findFirst()
-                .map(e -> json.read(e.value, StrainedValue.class));
         return new BatchSheet(
                 batch.id,
                 batch.number,
@@ -113,42 +98,32 @@ class BatchReader {
                 frozen,
                 course,
                 holding,
-                strained,
+                holding.last(Line.Strained.class),
                 Lazy.of(() -> Rounds.open(course, holding, reading.home().get(), frozen.holds())),
-                Lazy.of(() -> lines(log, takenBack, reading)),
+                Lazy.of(() -> written(log, said, holding, reading)),
                 reading.open().stream()
                         .filter(told -> batch.id.equals(told.subject().batch()))
                         .toList());
     }
 
-    private List<BatchSheet.Line> lines(List<BatchEntry> log, Set<UUID> takenBack, Reading reading) {
-        Set<Kind> held = log.stream()
-                .filter(e -> !takenBack.contains(e.id))
-                .map(e -> e.kind)
-                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Kind.class)));
-        return log.stream()
-                .map(e -> line(e, takenBack.contains(e.id), held, reading))
-                .toList();
-    }
-
-    private BatchSheet.Line line(BatchEntry entry, boolean takenBack, Set<Kind> held, Reading reading) {
-        Set<Kind> resting =
-                entry.kind == Kind.CHARGED ? ON_CHARGE : entry.kind == Kind.STRAINED ? ON_STRAINING : Set.of();
-        boolean can =
-                !takenBack && entry.kind != Kind.TAKEN_BACK && resting.stream().noneMatch(held::contains);
-        Optional<StrainedValue> strained = entry.kind == Kind.STRAINED
-                ? Optional.of(json.read(entry.value, StrainedValue.class))
-                : Optional.empty();
-        return new BatchSheet.Line(
-                entry.id,
-                entry.kind.name(),
-                entry.happenedAt,
-                entry.recordedAt,
-                reading.names().get().getOrDefault(entry.accountId, "somebody"),
-                words.of(entry, reading.house()),
-                entry.typed,
-                takenBack,
-                can,
-                strained);
+    /** The lines as they are shown, each beside what is stored of it. */
+    private static List<BatchSheet.Written> written(
+            List<BatchEntry> log, List<Entry> said, Log holding, Reading reading) {
+        LineWords words = new LineWords(reading.house().wording());
+        Set<UUID> gone = Log.gone(said);
+        List<BatchSheet.Written> written = new ArrayList<>();
+        for (int i = 0; i < log.size(); i++) {
+            BatchEntry stored = log.get(i);
+            Entry entry = said.get(i);
+            written.add(new BatchSheet.Written(
+                    entry,
+                    stored.recordedAt,
+                    reading.names().get().getOrDefault(stored.accountId, "somebody"),
+                    entry.line().accept(words),
+                    stored.typed,
+                    gone.contains(entry.id()),
+                    holding.canTakeBack(entry.id())));
+        }
+        return written;
     }
 }

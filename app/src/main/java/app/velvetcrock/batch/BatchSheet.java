@@ -1,26 +1,37 @@
 package app.velvetcrock.batch;
 
+import app.velvetcrock.condition.Subject;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Levels;
 import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.heat.HeatAlarm;
+import app.velvetcrock.core.keeping.Aftermath;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.planning.Finish;
+import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.core.strain.YieldForecast;
+import app.velvetcrock.draw.HeatPicture;
 import app.velvetcrock.draw.JarDrawing;
+import app.velvetcrock.draw.TimeScale;
 import app.velvetcrock.stillroom.House;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.data.util.Lazy;
 
 /**
@@ -37,9 +48,9 @@ public record BatchSheet(
         FrozenPlan frozen,
         Course course,
         Log log,
-        Optional<StrainedValue> strained,
+        Optional<Line.Strained> strained,
         Lazy<List<Task>> tasks,
-        Lazy<List<Line>> written,
+        Lazy<List<Written>> written,
         List<Told> conditions) {
 
     private static final double MINUTES_PER_HOUR = 60;
@@ -49,24 +60,33 @@ public record BatchSheet(
     }
 
     /**
-     * One line of the log in words.
+     * One line of the log as it is shown.
      *
-     * @param kind the entry's kind, for its mark on the ribbon
      * @param by who wrote it
-     * @param takenBack true when a later line says that this one does not hold
+     * @param gone true when it was taken back or corrected by a later one
      * @param canTakeBack true when it can still be taken back from here
      */
-    public record Line(
-            UUID id,
-            String kind,
-            Instant happenedAt,
-            Instant recordedAt,
-            String by,
-            String words,
-            String typed,
-            boolean takenBack,
-            boolean canTakeBack,
-            Optional<StrainedValue> strained) {}
+    public record Written(
+            Entry entry, Instant recordedAt, String by, String words, String typed, boolean gone, boolean canTakeBack) {
+
+        public UUID id() {
+            return entry.id();
+        }
+
+        public Instant happenedAt() {
+            return entry.happenedAt();
+        }
+
+        /** Tells whether it says no more than that another does not hold, which that other shows by itself. */
+        public boolean isTakingBack() {
+            return entry.line() instanceof Line.TakenBack;
+        }
+
+        /** As it was typed, where what was understood of it matters. */
+        public Optional<String> typedFigure() {
+            return entry.line() instanceof Line.Strained ? Optional.of(typed) : Optional.empty();
+        }
+    }
 
     public BatchPlan plan() {
         return frozen.plan();
@@ -78,7 +98,7 @@ public record BatchSheet(
     }
 
     /** The lines of its log, worded when they are shown. */
-    public List<Line> lines() {
+    public List<Written> lines() {
         return written.get();
     }
 
@@ -109,7 +129,7 @@ public record BatchSheet(
 
     /** What throwing it out taught; empty where it was not thrown out. */
     public String lesson() {
-        return log.last(app.velvetcrock.core.course.Entry.Discarded.class)
+        return log.last(Line.Discarded.class)
                 .map(d -> "%s: %s".formatted(d.ruin().word(), d.lesson()))
                 .orElse("");
     }
@@ -126,7 +146,28 @@ public record BatchSheet(
     public Optional<HeatPicture> trace(Instant now, House house, double width) {
         return course.heat()
                 .map(heat -> HeatPicture.of(
-                        course.stage(), heat, Ribbon.scale(this, now, house, new Ribbon.Frame(0, width)), house));
+                        course.stage(), heat, scale(now, house, new TimeScale.Frame(0, width)), house.wording()));
+    }
+
+    /** From the charging to the planned end, or to now or the real end where that is later. */
+    public TimeScale scale(Instant now, House house, TimeScale.Frame frame) {
+        Instant planEnd = course.end(house.settings().zone());
+        Stream<Instant> reached = course.state() == Course.State.STANDING ? Stream.of(now) : lastDone();
+        return new TimeScale(
+                course.chargedAt(),
+                Stream.concat(Stream.of(planEnd), reached)
+                        .max(Comparator.naturalOrder())
+                        .orElseThrow(),
+                frame);
+    }
+
+    /** What happened in the vessel; what came after straining would only draw it out. */
+    private Stream<Instant> lastDone() {
+        return log.entries().stream()
+                .filter(entry -> course.heat().isPresent()
+                        ? entry.line() instanceof Line.Heat || entry.line() instanceof Line.Tended
+                        : entry.line() instanceof Line.Strained || entry.line() instanceof Line.Discarded)
+                .map(Entry::happenedAt);
     }
 
     /** What is wrong with it as a whole, not with one of its bottles. */
@@ -161,6 +202,33 @@ public record BatchSheet(
         }
         return "On this course it is past %s in about %d min: turn it to warm or lift the lid. Read it again by %s."
                 .formatted(ceiling, alarm.reached().orElseThrow().toMinutes(), again);
+    }
+
+    /** What a condition of the whole batch is of. */
+    public Subject subject() {
+        return new Subject(id, null, called());
+    }
+
+    /** How it really came to its end: what it was topped up from, how hot it got. */
+    public Finish finish(LocalDate strainedOn) {
+        return new Finish(
+                strainedOn,
+                plan().request().circumstances().storage(),
+                new Aftermath(false, course.isScorched(), false, false),
+                course.peak(),
+                log.all(Line.ToppedUp.class).stream().map(Line.ToppedUp::bottle).toList());
+    }
+
+    /** Tells whether water lay under the oil, at straining or after settling. */
+    public boolean hadWater() {
+        return strained.filter(gave -> gave.seen().water().millilitres() > 0).isPresent()
+                || log.all(Line.Settled.class).stream()
+                        .anyMatch(settled -> settled.water().millilitres() > 0);
+    }
+
+    /** What a straining that gives so much shows the herb to keep, mL per g. */
+    public double kept(Volume out) {
+        return Retention.measured(oilIn(), out, course.charge().herbs().mass());
     }
 
     /** What it is called where it is one of several: "Yarrow, jar 3". */

@@ -2,7 +2,6 @@ package app.velvetcrock.batch;
 
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
@@ -11,7 +10,4 @@ interface EntryRepository extends JpaRepository<BatchEntry, UUID> {
 
     @Query("select e from BatchEntry e where e.batchId in :batches order by e.happenedAt, e.recordedAt, e.id")
     List<BatchEntry> ofBatches(Collection<UUID> batches);
-
-    @Query("select e from BatchEntry e where e.id = :id and e.batchId = :batch")
-    Optional<BatchEntry> findHere(UUID batch, UUID id);
 }

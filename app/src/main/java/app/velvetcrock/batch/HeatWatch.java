@@ -12,7 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Opens a batch's conditions of too much heat when its readings come to that, and withdraws them when they do no longer. */
 @Component
-class HeatWatch {
+public class HeatWatch {
 
     private final BatchLog log;
     private final Conditions conditions;
@@ -26,7 +26,7 @@ class HeatWatch {
 
     /** Judges a batch after a line of its log was written or taken back. */
     @Transactional(propagation = Propagation.MANDATORY)
-    void keepHeat(UUID batch, UUID line) {
+    public void keepHeat(UUID batch, UUID line) {
         BatchSheet sheet = log.sheet(batch);
         Course course = sheet.course();
         if (!course.method().isHeated()) {
@@ -38,7 +38,7 @@ class HeatWatch {
                         .flatMap(heat -> heat.latest())
                         .map(reading -> reading.at())
                         .orElse(clock.instant()));
-        conditions.keep(Condition.OVERHEATED, course.isOverheated(), Tending.subject(sheet), finding);
-        conditions.keep(Condition.SCORCHED, course.isScorched(), Tending.subject(sheet), finding);
+        conditions.keep(Condition.OVERHEATED, course.isOverheated(), sheet.subject(), finding);
+        conditions.keep(Condition.SCORCHED, course.isScorched(), sheet.subject(), finding);
     }
 }

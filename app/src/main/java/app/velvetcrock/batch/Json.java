@@ -7,6 +7,7 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -32,6 +33,19 @@ public class Json {
 
     public <T> T read(String text, Class<T> type) {
         return mapper.readValue(text, type);
+    }
+
+    /** A value as it would be written, to be rearranged. */
+    JsonNode tree(Object value) {
+        return mapper.valueToTree(value);
+    }
+
+    JsonNode parse(String text) {
+        return mapper.readTree(text);
+    }
+
+    <T> T read(JsonNode tree, Class<T> type) {
+        return mapper.treeToValue(tree, type);
     }
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "how")

@@ -7,7 +7,7 @@ import org.springframework.stereotype.Component;
 
 /** Writes the edges lot → batch → lot. An undone batch keeps its edges; the movements say that it was undone. */
 @Component
-class Lineage {
+public class Lineage {
 
     private final JdbcClient sql;
 
@@ -15,11 +15,11 @@ class Lineage {
         this.sql = sql;
     }
 
-    void into(UUID batch, UUID lot) {
+    public void into(UUID batch, UUID lot) {
         edge(batch, lot, "INTO");
     }
 
-    void outOf(UUID batch, UUID lot) {
+    public void outOf(UUID batch, UUID lot) {
         edge(batch, lot, "OUT_OF");
     }
 

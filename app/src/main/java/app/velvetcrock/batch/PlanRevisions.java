@@ -14,7 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Plans that took the first one's place while a batch stood, each with its reason; none is ever changed. */
 @Component
-class PlanRevisions {
+public class PlanRevisions {
 
     private final JdbcClient sql;
     private final Clock clock;
@@ -43,7 +43,7 @@ class PlanRevisions {
 
     /** Puts a plan in the place of the one before; the caller has locked the batch. */
     @Transactional(propagation = Propagation.MANDATORY)
-    void add(UUID batch, String plan, String reason) {
+    public void add(UUID batch, String plan, String reason) {
         sql.sql(
                         """
                         insert into plan_revision (stillroom_id, id, batch_id, number, plan, reason, account_id, recorded_at)

@@ -1,5 +1,6 @@
 package app.velvetcrock.batch;
 
+import app.velvetcrock.core.planning.FrozenPlan;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.UUID;
@@ -12,12 +13,12 @@ class Plans {
     /** A plan is about ten kilobytes as it is written, and a few times that as it is read. */
     private static final int MOST = 2000;
 
-    private final Json json;
+    private final PlanShape shape;
     private final Cache<UUID, FrozenPlan> read =
             Caffeine.newBuilder().maximumSize(MOST).build();
 
-    Plans(Json json) {
-        this.json = json;
+    Plans(PlanShape shape) {
+        this.shape = shape;
     }
 
     /**
@@ -26,6 +27,6 @@ class Plans {
      * @param id of the batch for its first plan, of the revision for a later one
      */
     FrozenPlan read(UUID id, String written) {
-        return read.get(id, unread -> json.read(written, FrozenPlan.class));
+        return read.get(id, unread -> shape.read(written));
     }
 }

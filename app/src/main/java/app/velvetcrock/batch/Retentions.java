@@ -42,7 +42,7 @@ public class Retentions {
                 .list();
     }
 
-    void learn(UUID entry, PlannedHerb herb, Pressing pressing, double kept) {
+    public void learn(UUID entry, PlannedHerb herb, Pressing pressing, double kept) {
         sql.sql(
                         """
                         insert into retention (stillroom_id, id, herb, part, cut, moisture, pressing, kept)

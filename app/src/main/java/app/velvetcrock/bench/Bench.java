@@ -1,7 +1,5 @@
 package app.velvetcrock.bench;
 
-import app.velvetcrock.batch.Batches;
-import app.velvetcrock.batch.FrozenPlan;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Bath;
 import app.velvetcrock.core.charge.Charge;
@@ -19,6 +17,7 @@ import app.velvetcrock.core.method.Situation;
 import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.Planner;
 import app.velvetcrock.core.spirit.Moistening;
@@ -245,16 +244,17 @@ public class Bench {
             PlanRequest request, BenchReading.Asked asked, Stock.OfJar jar, BenchReading.Desk desk) {
         BatchPlan plan = planner.plan(request);
         Instant at = desk.house().instantOn(asked.how().start(), clock.instant());
-        FrozenPlan frozen = new FrozenPlan(
+        FrozenPlan frozen = FrozenPlan.of(
                 plan,
-                asked.herbs().stream().map(Stock.OfHerb::id).toList(),
-                asked.pour().id(),
-                plan.moistening().flatMap(moist -> asked.spirit().lot()).map(Stock.OfSupply::id),
-                Map.of());
+                new FrozenPlan.Lots(
+                        asked.herbs().stream().map(Stock.OfHerb::id).toList(),
+                        asked.pour().id(),
+                        asked.spirit().lot().map(Stock.OfSupply::id)));
         return new BenchWork.Part(
                 frozen,
                 jar,
-                new Batches.Weighed(plan.charge().herbs().mass(), plan.charge().oil(), at));
+                new BenchWork.Weighed(
+                        plan.charge().herbs().mass(), plan.charge().oil(), at));
     }
 
     /** The same with what was really weighed and poured, where that is typed. */
@@ -268,7 +268,7 @@ public class Bench {
         return new BenchWork.Part(
                 part.frozen(),
                 part.jar(),
-                new Batches.Weighed(
+                new BenchWork.Weighed(
                         weighed.orElse(charge.herbs().mass()),
                         poured.orElse(charge.oil()),
                         part.weighed().at()));

@@ -1,14 +1,14 @@
 package app.velvetcrock.bench;
 
-import app.velvetcrock.batch.Batches;
-import app.velvetcrock.batch.Stand;
+import app.velvetcrock.batch.Starting;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Remedy;
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.method.Disagreement;
 import app.velvetcrock.core.method.Tending;
-import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.Current;
@@ -21,7 +21,6 @@ import io.github.wimdeblauwe.htmx.spring.boot.mvc.HxRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,15 +46,15 @@ class BenchController {
     private final List<Disagreement> schools = Disagreement.shipped();
     private final Bench bench;
     private final OwnWays ways;
-    private final Batches batches;
+    private final Starting starting;
     private final Costs costs;
     private final Households households;
     private final OneTime oneTime;
 
-    BenchController(Bench bench, OwnWays ways, Batches batches, Costs costs, Households households, OneTime oneTime) {
+    BenchController(Bench bench, OwnWays ways, Starting starting, Costs costs, Households households, OneTime oneTime) {
         this.bench = bench;
         this.ways = ways;
-        this.batches = batches;
+        this.starting = starting;
         this.costs = costs;
         this.households = households;
         this.oneTime = oneTime;
@@ -102,11 +101,10 @@ class BenchController {
         }
         String leadsTo = oneTime.once(Current.stillroom(), key, () -> {
             BenchWork.Planned planned = work.planned().orElseThrow();
-            List<Batches.Beginning> parts = planned.parts().stream()
-                    .map(part -> new Batches.Beginning(
-                            part.frozen(), new Stand(part.jar().id(), part.jar().kit()), part.weighed()))
+            List<Doing<Deed.Start>> parts = planned.parts().stream()
+                    .map(part -> Current.doing(part.start(), key, part.weighed().at(), ""))
                     .toList();
-            UUID first = batches.startAll(parts, key).get(0);
+            UUID first = starting.startAll(parts).get(0);
             return planned.isSplit() ? "/shelf" : "/batch/" + first;
         });
         after.addFlashAttribute(
@@ -203,29 +201,20 @@ class BenchController {
 
     /** What the planned herb, oil and spirit cost, where their lots have a price. */
     private Optional<Costs.Cost> cost(BenchWork.Planned planned) {
-        List<Costs.Taken> taken = new ArrayList<>();
-        for (BenchWork.Part part : planned.parts()) {
-            BatchPlan plan = part.plan();
-            double really =
-                    part.weighed().herb().grams() / plan.charge().herbs().mass().grams();
-            for (int i = 0; i < part.frozen().herbLots().size(); i++) {
-                taken.add(new Costs.Taken(
-                        part.frozen().herbLots().get(i),
-                        plan.request().herbs().get(i).mass().times(really).toMilligrams()));
-            }
-            taken.add(new Costs.Taken(
-                    part.frozen().carrierLot(),
-                    plan.request()
-                            .carrier()
-                            .kind()
-                            .density()
-                            .massOf(part.weighed().oil())
-                            .toMilligrams()));
-            plan.moistening().ifPresent(moist -> part.frozen()
-                    .spiritLot()
-                    .ifPresent(lot -> taken.add(new Costs.Taken(
-                            lot, moist.fromBottle().times(really).toMilligrams()))));
-        }
+        List<Costs.Taken> taken = planned.parts().stream()
+                .flatMap(part -> part
+                        .frozen()
+                        .taking(
+                                part.weighed().herb(),
+                                part.plan()
+                                        .request()
+                                        .carrier()
+                                        .kind()
+                                        .density()
+                                        .massOf(part.weighed().oil()))
+                        .stream())
+                .map(take -> new Costs.Taken(take.lot(), take.mass().toMilligrams()))
+                .toList();
         return costs.of(taken);
     }
 

@@ -1,14 +1,14 @@
 package app.velvetcrock.bench;
 
-import app.velvetcrock.batch.Batches;
-import app.velvetcrock.batch.FrozenPlan;
 import app.velvetcrock.core.charge.Bath;
+import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
 import app.velvetcrock.core.method.Fitness;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stores.Stock;
@@ -85,19 +85,24 @@ public record BenchWork(
     /** Ways refused for the same reasons. */
     public record RefusedWays(List<String> names, List<Fitness.Reason> reasons) {}
 
+    /** What was really weighed and poured, and when. */
+    public record Weighed(Mass herb, Volume oil, Instant at) {}
+
     /** What goes into one vessel: its plan, the vessel, and what was really weighed. */
-    public record Part(FrozenPlan frozen, Stock.OfJar jar, Batches.Weighed weighed) {
+    public record Part(FrozenPlan frozen, Stock.OfJar jar, Weighed weighed) {
 
         public BatchPlan plan() {
             return frozen.plan();
         }
 
+        /** The deed that charges its vessel. */
+        Deed.Start start() {
+            return new Deed.Start(frozen, jar.id(), jar.kit(), weighed.herb(), weighed.oil());
+        }
+
         /** The same with some of its steps held back. */
         Part holding(Map<String, Instant> holds) {
-            return new Part(
-                    new FrozenPlan(frozen.plan(), frozen.herbLots(), frozen.carrierLot(), frozen.spiritLot(), holds),
-                    jar,
-                    weighed);
+            return new Part(frozen.holding(holds), jar, weighed);
         }
     }
 

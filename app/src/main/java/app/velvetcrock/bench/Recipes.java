@@ -2,6 +2,7 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRecipe;
 import app.velvetcrock.web.NotHere;
@@ -17,9 +18,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Recipes the household keeps: from the Bench, from a batch, from a file. */
 @Service
 public class Recipes {
-
-    /** How a batch's log begins a line on what to change next time. */
-    private static final String NEXT_TIME = "Next time: ";
 
     private static final int LONGEST_TITLE = 120;
 
@@ -99,11 +97,8 @@ public class Recipes {
 
     /** What was to be changed next time, the newest first. */
     private static List<String> notes(BatchSheet sheet) {
-        List<String> notes = new ArrayList<>(sheet.lines().stream()
-                .filter(line -> !line.takenBack()
-                        && line.kind().equals("NOTED")
-                        && line.words().startsWith(NEXT_TIME))
-                .map(line -> line.words().substring(NEXT_TIME.length()))
+        List<String> notes = new ArrayList<>(sheet.log().all(Line.Lesson.class).stream()
+                .map(Line.Lesson::words)
                 .toList());
         Collections.reverse(notes);
         return notes;

@@ -92,24 +92,26 @@ public class Conditions {
     /** Opens what a deed found; each line that finds it counts by itself, so that taking one back leaves the other. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void found(Collection<Condition> kinds, Subject subject, Finding finding) {
-        for (Condition kind : kinds) {
-            FoundCondition fresh = new FoundCondition(kind, subject, finding);
-            fresh.foundBy = Current.person().account();
-            fresh.recordedAt = clock.instant();
-            conditions.save(fresh);
-        }
+        kinds.forEach(kind -> open(kind, subject, finding));
+    }
+
+    private FoundCondition open(Condition kind, Subject subject, Finding finding) {
+        FoundCondition fresh = new FoundCondition(kind, subject, finding);
+        fresh.foundBy = Current.person().account();
+        fresh.recordedAt = clock.instant();
+        return conditions.save(fresh);
     }
 
     /** Keeps a condition that the core works out, such as too much heat: opens it once it holds, withdraws it when it holds no longer. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void keep(Condition kind, boolean holds, Subject subject, Finding finding) {
         List<FoundCondition> before = conditions.ofBatch(subject.batch()).stream()
-                .filter(one -> one.kind == kind && one.source != null)
+                .filter(one -> one.kind == kind && one.workedOut)
                 .toList();
         List<FoundCondition> standing =
                 before.stream().filter(one -> one.answer != Answer.TAKEN_BACK).toList();
         if (holds && standing.isEmpty()) {
-            found(List.of(kind), subject, finding);
+            open(kind, subject, finding).workedOut = true;
         } else if (!holds) {
             standing.stream()
                     .filter(one -> one.answer == null)

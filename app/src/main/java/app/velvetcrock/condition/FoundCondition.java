@@ -51,9 +51,12 @@ class FoundCondition {
     Instant recordedAt;
     UUID foundBy;
 
-    /** The line of a log that found it; null where it was said by hand. */
+    /** The line of a log that found it; null where there is none. */
     @Nullable
     UUID source;
+
+    /** Worked out by the core, and withdrawn by it when it holds no longer; false for what somebody saw or smelled. */
+    boolean workedOut;
 
     @Enumerated(EnumType.STRING)
     @Nullable

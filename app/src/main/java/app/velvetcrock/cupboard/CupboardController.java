@@ -2,20 +2,21 @@ package app.velvetcrock.cupboard;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
-import app.velvetcrock.batch.OilCare;
+import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.condition.WrongForm;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.KeepUntil;
-import app.velvetcrock.core.keeping.SniffTest;
 import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stores.Cause;
-import app.velvetcrock.stores.Glass;
 import app.velvetcrock.stores.Oils;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.stores.Stores;
@@ -28,6 +29,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -48,6 +50,7 @@ class CupboardController {
     private final Oils oils;
     private final Batches batches;
     private final OilCare care;
+    private final Deeds deeds;
     private final Conditions conditions;
     private final Households households;
     private final OneTime oneTime;
@@ -58,6 +61,7 @@ class CupboardController {
             Oils oils,
             Batches batches,
             OilCare care,
+            Deeds deeds,
             Conditions conditions,
             Households households,
             OneTime oneTime,
@@ -66,6 +70,7 @@ class CupboardController {
         this.oils = oils;
         this.batches = batches;
         this.care = care;
+        this.deeds = deeds;
         this.conditions = conditions;
         this.households = households;
         this.oneTime = oneTime;
@@ -103,13 +108,13 @@ class CupboardController {
     String bottle(
             @PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<OilCare.Bottles> bottles = form.bottles(
-                fields, batches.sheet(oils.find(lot).batch()).plan().isMoistFood());
+        Optional<Deed.Bottle> bottles = form.bottles(
+                lot, fields, batches.sheet(oils.find(lot).batch()).plan().isMoistFood());
         if (bottles.isEmpty()) {
             return again(model, response, lot, new Typed("bottle", form, fields));
         }
         return once(form, "/cupboard", after, () -> {
-            care.bottle(lot, bottles.get(), clock.instant(), form.size(), form.keyOrNew());
+            does(lot, bottles.get(), form.keyOrNew(), Objects.requireNonNullElse(form.size(), ""));
             return new Notice("Bottled. Label them now; the batch's log can take it back.", null);
         });
     }
@@ -119,7 +124,7 @@ class CupboardController {
             @PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
         Optional<Mass> mass = form.drawn(fields, oils.find(lot), households.current());
-        Optional<Cause> cause = form.cause(fields);
+        Optional<Held> cause = form.cause(fields);
         if (mass.isEmpty() || cause.isEmpty()) {
             return again(model, response, lot, new Typed("draw", form, fields));
         }
@@ -129,7 +134,10 @@ class CupboardController {
                 after,
                 () -> new Notice(
                         "Drawn out.",
-                        "/cupboard/%s/movements/%s/undo".formatted(lot, care.draw(lot, mass.get(), cause.get()))));
+                        "/cupboard/%s/movements/%s/undo"
+                                .formatted(
+                                        lot,
+                                        does(lot, new Deed.Draw(lot, mass.get(), cause.get()), form.keyOrNew(), ""))));
     }
 
     @PostMapping("/cupboard/{lot}/movements/{movement}/undo")
@@ -143,11 +151,15 @@ class CupboardController {
     String sniff(@PathVariable UUID lot, OilForm form, RedirectAttributes after) {
         House house = households.current();
         return once(form, "/cupboard/" + lot, after, () -> {
-            SniffTest test = care.sniff(lot, "GOOD".equals(form.smell()), clock.instant(), form.keyOrNew());
+            does(lot, new Deed.Sniff(lot, "GOOD".equals(form.smell())), form.keyOrNew(), "");
+            Line.Sniffed said = batches.sheet(oils.find(lot).batch())
+                    .log()
+                    .last(Line.Sniffed.class)
+                    .orElseThrow();
             return new Notice(
-                    test.lengthened()
-                            ? "Smelled and good: use by %s now, %s.".formatted(house.date(test.useBy()), test.why())
-                            : "Smelled. The date stays %s: %s.".formatted(house.date(test.useBy()), test.why()),
+                    said.useBy().isAfter(said.useByBefore())
+                            ? "Smelled and good: use by %s now, %s.".formatted(house.date(said.useBy()), said.why())
+                            : "Smelled. The date stays %s: %s.".formatted(house.date(said.useBy()), said.why()),
                     null);
         });
     }
@@ -167,7 +179,8 @@ class CupboardController {
             return again(model, response, lot, new Typed("wrong", OilForm.empty(), fields));
         }
         return once(form.keyOrNew(), "/cupboard/" + lot, after, () -> {
-            care.wrong(lot, wrong.get().what(), wrong.get().words(), clock.instant());
+            Deed.Find find = new Deed.Find(wrong.get().what(), wrong.get().words(), Optional.of(lot));
+            does(lot, find, form.keyOrNew(), wrong.get().words());
             return new Notice("Written down. It is held back until that is answered.", null);
         });
     }
@@ -183,9 +196,13 @@ class CupboardController {
             return again(model, response, lot, new Typed("discard", form, fields));
         }
         return once(form, "/cupboard", after, () -> {
-            care.discard(lot, ruin.get(), lesson.get(), clock.instant(), form.keyOrNew());
+            does(lot, new Deed.ThrowOut(ruin.get(), lesson.get(), Optional.of(lot)), form.keyOrNew(), lesson.get());
             return new Notice("Thrown out. Its lesson is kept in the batch's log, which can take it back.", null);
         });
+    }
+
+    private UUID does(UUID lot, Deed deed, UUID key, String typed) {
+        return deeds.done(oils.find(lot).batch(), Current.doing(deed, key, clock.instant(), typed));
     }
 
     /** The form that was sent, by name, with what was wrong in it. */

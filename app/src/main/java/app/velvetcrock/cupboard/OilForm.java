@@ -1,16 +1,16 @@
 package app.velvetcrock.cupboard;
 
-import app.velvetcrock.batch.OilCare;
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Expect;
 import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stores.Cause;
-import app.velvetcrock.stores.Glass;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.stores.Taking;
 import app.velvetcrock.web.Fields;
@@ -44,7 +44,7 @@ record OilForm(
         return key == null ? UUID.randomUUID() : key;
     }
 
-    Optional<OilCare.Bottles> bottles(Fields fields, boolean moistFood) {
+    Optional<Deed.Bottle> bottles(UUID lot, Fields fields, boolean moistFood) {
         Optional<Integer> many = fields.whole("count", count, 1, MOST_BOTTLES, "bottles");
         Optional<Volume> holds = fields.capacity("size", size, LEAST_BOTTLE, MOST_BOTTLE);
         Optional<Glass> made = fields.oneOf("glass", Glass.class, glass);
@@ -56,8 +56,8 @@ record OilForm(
                     "in the refrigerator");
         }
         return fields.isClear()
-                ? Optional.of(new OilCare.Bottles(
-                        many.orElseThrow(), holds.orElseThrow(), made.orElseThrow(), stands.orElseThrow()))
+                ? Optional.of(new Deed.Bottle(
+                        lot, many.orElseThrow(), holds.orElseThrow(), made.orElseThrow(), stands.orElseThrow()))
                 : Optional.empty();
     }
 
@@ -89,8 +89,8 @@ record OilForm(
                 && house.volume(oil.density().volumeOf(mass)).equals(house.volume(oil.volumeLeft()));
     }
 
-    Optional<Cause> cause(Fields fields) {
-        return fields.oneOf("why", Taking.class, why).map(Taking::cause);
+    Optional<Held> cause(Fields fields) {
+        return fields.oneOf("why", Taking.class, why).map(Taking::held);
     }
 
     Optional<Ruin> ruined(Fields fields) {

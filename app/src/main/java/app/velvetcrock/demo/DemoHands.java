@@ -2,20 +2,21 @@ package app.velvetcrock.demo;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
-import app.velvetcrock.batch.OilCare;
-import app.velvetcrock.batch.Stand;
-import app.velvetcrock.batch.StrainedValue;
-import app.velvetcrock.batch.Straining;
-import app.velvetcrock.batch.Tending;
+import app.velvetcrock.batch.Deeds;
+import app.velvetcrock.batch.Starting;
 import app.velvetcrock.bench.Bench;
 import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.bench.BenchWork;
 import app.velvetcrock.bench.Recipes;
+import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Look;
+import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
@@ -23,8 +24,8 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Tending.Kind;
 import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stores.Cause;
-import app.velvetcrock.stores.Glass;
 import app.velvetcrock.stores.Oils;
 import app.velvetcrock.stores.Stock;
 import java.time.Clock;
@@ -33,6 +34,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -47,27 +49,17 @@ class DemoHands {
 
     private final Bench bench;
     private final Batches batches;
-    private final Tending tending;
-    private final Straining straining;
-    private final OilCare care;
+    private final Starting starting;
+    private final Deeds deeds;
     private final Oils oils;
     private final Recipes recipes;
     private final Clock clock;
 
-    DemoHands(
-            Bench bench,
-            Batches batches,
-            Tending tending,
-            Straining straining,
-            OilCare care,
-            Oils oils,
-            Recipes recipes,
-            Clock clock) {
+    DemoHands(Bench bench, Batches batches, Starting starting, Deeds deeds, Oils oils, Recipes recipes, Clock clock) {
         this.bench = bench;
         this.batches = batches;
-        this.tending = tending;
-        this.straining = straining;
-        this.care = care;
+        this.starting = starting;
+        this.deeds = deeds;
         this.oils = oils;
         this.recipes = recipes;
         this.clock = clock;
@@ -121,12 +113,13 @@ class DemoHands {
                     .formatted(form.amount(), work.fields().troubles()));
         }
         BenchWork.Part part = work.planned().orElseThrow().first();
-        Batches.Weighed weighed =
-                new Batches.Weighed(part.weighed().herb(), part.weighed().oil(), at);
-        return batches.start(
-                new Batches.Beginning(
-                        part.frozen(), new Stand(part.jar().id(), part.jar().kit()), weighed),
-                UUID.randomUUID());
+        Deed.Start start = new Deed.Start(
+                part.frozen(),
+                part.jar().id(),
+                part.jar().kit(),
+                part.weighed().herb(),
+                part.weighed().oil());
+        return starting.start(Current.doing(start, UUID.randomUUID(), at, ""));
     }
 
     /** Shakes and looks on every day they fall due, until so many days ago. */
@@ -141,40 +134,36 @@ class DemoHands {
                 TaskKey key =
                         new TaskKey("stand", TaskKind.valueOf(rhythm.kind().name()), ordinal);
                 if (rhythm.kind() == Kind.SHAKE) {
-                    tending.done(batch, key, when(at));
+                    does(batch, new Deed.Tend(key), at, "");
                 } else {
-                    tending.look(batch, key, Look.ALL_WELL, when(at));
+                    does(batch, new Deed.LookAt(Optional.of(key), Look.ALL_WELL), at, "");
                 }
             }
         }
     }
 
     void standsOut(UUID batch, Instant at) {
-        tending.look(batch, null, new Look(Smell.RIGHT, true, false), when(at));
+        does(batch, new Deed.LookAt(Optional.empty(), new Look(Smell.RIGHT, true, false)), at, "");
     }
 
     void heat(UUID batch, TaskKind onOrOff, int session, Instant at) {
-        tending.done(batch, new TaskKey("warm", onOrOff, session), when(at));
+        does(batch, new Deed.Tend(new TaskKey("warm", onOrOff, session)), at, "");
     }
 
     void read(UUID batch, double celsius, Instant at) {
-        tending.read(
-                batch,
-                null,
-                Temperature.ofCelsius(celsius),
-                new Tending.When(at, String.valueOf(celsius), UUID.randomUUID()));
+        does(batch, new Deed.Read(Optional.empty(), Temperature.ofCelsius(celsius)), at, String.valueOf(celsius));
     }
 
     void note(UUID batch, String words, Instant at) {
-        batches.note(batch, words, at, UUID.randomUUID());
+        does(batch, new Deed.Note(words), at, words);
     }
 
     void discard(UUID batch, String lesson, Instant at) {
-        tending.discard(batch, app.velvetcrock.core.look.Ruin.MOULD, lesson, when(at));
+        does(batch, new Deed.ThrowOut(Ruin.MOULD, lesson, Optional.empty()), at, lesson);
     }
 
     /** Strains so that a gram of herb kept {@code kept} mL, weighed to the gram. */
-    UUID strain(UUID batch, double kept, int daysAgo, StrainedValue.Seen seen, String note) {
+    UUID strain(UUID batch, double kept, int daysAgo, Seen seen, String note) {
         BatchSheet sheet = batches.sheet(batch);
         double herb = sheet.course().charge().herbs().mass().grams();
         double out = sheet.oilIn().millilitres() - kept * herb - FILM;
@@ -185,35 +174,35 @@ class DemoHands {
                 .density()
                 .massOf(Volume.ofMillilitres(out))
                 .grams());
-        return straining.strain(
+        does(
                 batch,
-                new Straining.Strain(
-                        Mass.ofGrams(grams), Pressing.HAND, at(daysAgo, 10, 15), true, seen, grams + " g", note),
-                UUID.randomUUID());
+                new Deed.Strain(Mass.ofGrams(grams), Pressing.HAND, true, seen, note),
+                at(daysAgo, 10, 15),
+                grams + " g");
+        return batches.sheet(batch).strained().orElseThrow().lot();
     }
 
-    static StrainedValue.Seen clear(String colour) {
-        return new StrainedValue.Seen(Clarity.CLEAR, Smell.RIGHT, Volume.ZERO, colour);
+    static Seen clear(String colour) {
+        return new Seen(Clarity.CLEAR, Smell.RIGHT, Volume.ZERO, colour);
     }
 
     void settle(UUID batch, double waterMillilitres, Instant at) {
         Stock.OfOil oil =
                 oils.find(batches.sheet(batch).strained().orElseThrow().lot());
         Mass left = Mass.ofGrams(Math.round(oil.left().grams() - waterMillilitres - 4));
-        straining.settle(
+        does(
                 batch,
-                new Straining.Settle(
-                        left, Volume.ofMillilitres(waterMillilitres), Smell.RIGHT, at, Math.round(left.grams()) + " g"),
-                UUID.randomUUID());
+                new Deed.Settle(left, Volume.ofMillilitres(waterMillilitres), Smell.RIGHT),
+                at,
+                Math.round(left.grams()) + " g");
     }
 
     void bottle(UUID lot, int count, double millilitres, Glass glass, int daysAgo) {
-        care.bottle(
-                lot,
-                new OilCare.Bottles(count, Volume.ofMillilitres(millilitres), glass, Storage.COOL_DARK),
+        does(
+                oils.find(lot).batch(),
+                new Deed.Bottle(lot, count, Volume.ofMillilitres(millilitres), glass, Storage.COOL_DARK),
                 at(daysAgo, 11, 0),
-                Math.round(millilitres) + " mL",
-                UUID.randomUUID());
+                Math.round(millilitres) + " mL");
     }
 
     /** Draws from the first bottles of a batch, so much from each in turn. */
@@ -224,7 +213,7 @@ class DemoHands {
         for (int i = 0; i < millilitres.length; i++) {
             Stock.OfOil bottle = bottles.get(i);
             Mass mass = bottle.density().massOf(Volume.ofMillilitres(millilitres[i]));
-            oils.draw(bottle.id(), mass.compareTo(bottle.left()) > 0 ? bottle.left() : mass, cause);
+            oils.draw(bottle.id(), mass.compareTo(bottle.left()) > 0 ? bottle.left() : mass, cause, clock.instant());
         }
     }
 
@@ -241,7 +230,7 @@ class DemoHands {
         return LocalDate.ofInstant(clock.instant(), ZONE).minusDays(daysAgo);
     }
 
-    private static Tending.When when(Instant at) {
-        return new Tending.When(at, "", UUID.randomUUID());
+    private void does(UUID batch, Deed deed, Instant at, String typed) {
+        deeds.done(batch, Current.doing(deed, UUID.randomUUID(), at, typed));
     }
 }

@@ -2,10 +2,11 @@ package app.velvetcrock.demo;
 
 import static app.velvetcrock.demo.DemoHands.clear;
 
-import app.velvetcrock.batch.StrainedValue;
 import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.materia.Cut;
@@ -20,7 +21,6 @@ import app.velvetcrock.core.timetable.Window;
 import app.velvetcrock.demo.DemoHands.Charge;
 import app.velvetcrock.stillroom.Hours;
 import app.velvetcrock.stores.Cause;
-import app.velvetcrock.stores.Glass;
 import app.velvetcrock.stores.NewCarrier;
 import app.velvetcrock.stores.NewHerb;
 import app.velvetcrock.stores.Origin;
@@ -138,8 +138,7 @@ class DemoSeason {
         hands.bottle(hands.strain(nettle, 1.08, 52, clear("deep green"), ""), 2, 100, Glass.CLEAR, 51);
         UUID buckthorn = hands.cold(new Charge(larder.buckthorn(), "90 g", larder.rapeseed(), ""), 42, 66);
         hands.tend(buckthorn, 66, 25);
-        StrainedValue.Seen cloudy =
-                new StrainedValue.Seen(Clarity.CLOUDY, Smell.RIGHT, Volume.ofMillilitres(3), "very orange");
+        Seen cloudy = new Seen(Clarity.CLOUDY, Smell.RIGHT, Volume.ofMillilitres(3), "very orange");
         hands.strain(buckthorn, 0.71, 21, cloudy, "Dry the berries longer.");
         hands.settle(buckthorn, 6, hands.at(20, 12, 0));
         Instant evening = hands.at(34, 17, 0);

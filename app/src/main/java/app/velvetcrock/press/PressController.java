@@ -2,7 +2,9 @@ package app.velvetcrock.press;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
-import app.velvetcrock.batch.Straining;
+import app.velvetcrock.batch.Deeds;
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Smell;
@@ -35,16 +37,15 @@ class PressController {
     private static final int LATELY = 12;
 
     private final Batches batches;
-    private final Straining straining;
+    private final Deeds deeds;
     private final Oils oils;
     private final Households households;
     private final OneTime oneTime;
     private final Clock clock;
 
-    PressController(
-            Batches batches, Straining straining, Oils oils, Households households, OneTime oneTime, Clock clock) {
+    PressController(Batches batches, Deeds deeds, Oils oils, Households households, OneTime oneTime, Clock clock) {
         this.batches = batches;
-        this.straining = straining;
+        this.deeds = deeds;
         this.oils = oils;
         this.households = households;
         this.oneTime = oneTime;
@@ -85,14 +86,13 @@ class PressController {
         House house = households.current();
         BatchSheet sheet = batches.sheet(id);
         Fields fields = new Fields(house.reader());
-        Optional<Straining.Strain> strain = form.read(fields, sheet, house, clock.instant());
+        Optional<Doing<Deed.Strain>> strain = form.read(fields, sheet, house, clock.instant());
         if (strain.isEmpty()) {
             response.setStatus(422);
             return page(model, sheet, form, fields);
         }
-        UUID key = form.key() == null ? UUID.randomUUID() : form.key();
-        String leadsTo = oneTime.once(Current.stillroom(), key, () -> {
-            straining.strain(id, strain.get(), key);
+        String leadsTo = oneTime.once(Current.stillroom(), strain.get().key(), () -> {
+            deeds.done(id, strain.get());
             return "/press/" + id;
         });
         after.addFlashAttribute(
@@ -111,7 +111,7 @@ class PressController {
         House house = households.current();
         BatchSheet sheet = batches.sheet(id);
         Fields fields = new Fields(house.reader());
-        Optional<Straining.Settle> settle = sheet.strained()
+        Optional<Doing<Deed.Settle>> settle = sheet.strained()
                 .flatMap(strained -> form.read(fields, sheet, oils.find(strained.lot()), house, clock.instant()));
         if (settle.isEmpty()) {
             response.setStatus(422);
@@ -119,9 +119,8 @@ class PressController {
                     ? settlePage(model, sheet, form, fields)
                     : page(model, sheet, PressForm.empty("HAND", house.dayOf(clock.instant())), fields);
         }
-        UUID key = form.key() == null ? UUID.randomUUID() : form.key();
-        String leadsTo = oneTime.once(Current.stillroom(), key, () -> {
-            straining.settle(id, settle.get(), key);
+        String leadsTo = oneTime.once(Current.stillroom(), settle.get().key(), () -> {
+            deeds.done(id, settle.get());
             return "/press/" + id;
         });
         after.addFlashAttribute(Notice.NAME, new Notice("Measured again. The batch's log can take it back.", null));
@@ -136,8 +135,7 @@ class PressController {
         model.addAttribute("fields", fields);
         model.addAttribute("picture", LevelPicture.of(sheet));
         model.addAttribute("smells", Smell.values());
-        model.addAttribute(
-                "kept", Straining.kept(sheet, sheet.strained().orElseThrow().out()));
+        model.addAttribute("kept", sheet.kept(sheet.strained().orElseThrow().out()));
         return "press/measured";
     }
 

@@ -1,8 +1,9 @@
 package app.velvetcrock.press;
 
 import app.velvetcrock.batch.BatchSheet;
-import app.velvetcrock.batch.StrainedValue;
-import app.velvetcrock.batch.Straining;
+import app.velvetcrock.core.course.Seen;
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Decimals;
@@ -14,10 +15,12 @@ import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.core.strain.Retention;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -51,7 +54,7 @@ record PressForm(
                 UUID.randomUUID(), "", "", pressing, today.toString(), "NOT_SEEN", "NOT_SMELLED", "", "", "", "");
     }
 
-    Optional<Straining.Strain> read(Fields fields, BatchSheet sheet, House house, Instant now) {
+    Optional<Doing<Deed.Strain>> read(Fields fields, BatchSheet sheet, House house, Instant now) {
         Optional<Temperature> temperature = warm == null || warm.isBlank()
                 ? Optional.of(Temperature.ofCelsius(20))
                 : fields.amount("warm", warm, Expect.TEMPERATURE)
@@ -59,18 +62,16 @@ record PressForm(
         Optional<Mass> mass = temperature.flatMap(t -> mass(fields, sheet, t, house));
         Optional<Pressing> how = fields.oneOf("pressing", Pressing.class, pressing);
         Optional<LocalDate> day = day(fields, sheet, house, now);
-        Optional<StrainedValue.Seen> seen = seen(fields, sheet);
+        Optional<Seen> seen = seen(fields, sheet);
         Optional<String> next = fields.optionalWords("note", note, LONGEST_NOTE);
         boolean learns = mass.map(m -> learns(fields, sheet, m)).orElse(false);
         return fields.isClear()
-                ? Optional.of(new Straining.Strain(
-                        mass.orElseThrow(),
-                        how.orElseThrow(),
+                ? Optional.of(Current.doing(
+                        new Deed.Strain(
+                                mass.orElseThrow(), how.orElseThrow(), learns, seen.orElseThrow(), next.orElseThrow()),
+                        key == null ? UUID.randomUUID() : key,
                         house.instantOn(day.orElseThrow(), now),
-                        learns,
-                        seen.orElseThrow(),
-                        out,
-                        next.orElseThrow()))
+                        Objects.requireNonNullElse(out, "")))
                 : Optional.empty();
     }
 
@@ -97,8 +98,8 @@ record PressForm(
 
     /** A figure outside what herbs keep is asked about before it is learned (craft: strain). */
     private boolean learns(Fields fields, BatchSheet sheet, Mass mass) {
-        double kept = Straining.kept(
-                sheet, sheet.plan().request().carrier().kind().density().volumeOf(mass));
+        double kept =
+                sheet.kept(sheet.plan().request().carrier().kind().density().volumeOf(mass));
         if (Retention.isBelievable(kept) || "LEARN".equals(learn)) {
             return true;
         }
@@ -112,13 +113,13 @@ record PressForm(
         return false;
     }
 
-    private Optional<StrainedValue.Seen> seen(Fields fields, BatchSheet sheet) {
+    private Optional<Seen> seen(Fields fields, BatchSheet sheet) {
         Optional<Clarity> clear = fields.oneOf("clarity", Clarity.class, clarity);
         Optional<Smell> smelled = fields.oneOf("smell", Smell.class, smell);
         Optional<Volume> layer = water(fields, water, sheet.oilIn());
         Optional<String> colours = fields.optionalWords("colour", colour, LONGEST_COLOUR);
         return clear.isPresent() && smelled.isPresent() && layer.isPresent() && colours.isPresent()
-                ? Optional.of(new StrainedValue.Seen(clear.get(), smelled.get(), layer.get(), colours.get()))
+                ? Optional.of(new Seen(clear.get(), smelled.get(), layer.get(), colours.get()))
                 : Optional.empty();
     }
 

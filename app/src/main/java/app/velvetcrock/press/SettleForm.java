@@ -1,17 +1,20 @@
 package app.velvetcrock.press;
 
 import app.velvetcrock.batch.BatchSheet;
-import app.velvetcrock.batch.Straining;
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Expect;
 import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -19,7 +22,7 @@ import org.jspecify.annotations.Nullable;
 /** What was left after settling, as typed. */
 record SettleForm(@Nullable UUID key, @Nullable String left, @Nullable String water, @Nullable String smell) {
 
-    Optional<Straining.Settle> read(Fields fields, BatchSheet sheet, Stock.OfOil oil, House house, Instant now) {
+    Optional<Doing<Deed.Settle>> read(Fields fields, BatchSheet sheet, Stock.OfOil oil, House house, Instant now) {
         Density density = oil.density();
         Optional<Mass> mass = fields.massOf("left", left, Expect.LIQUID, KnownDensity.ofOil(density))
                 .map(Fields.Weighed::mass)
@@ -39,8 +42,11 @@ record SettleForm(@Nullable UUID key, @Nullable String left, @Nullable String wa
                 ? Optional.of(Smell.NOT_SMELLED)
                 : fields.oneOf("smell", Smell.class, smell);
         return fields.isClear()
-                ? Optional.of(
-                        new Straining.Settle(mass.orElseThrow(), layer.orElseThrow(), smelled.orElseThrow(), now, left))
+                ? Optional.of(Current.doing(
+                        new Deed.Settle(mass.orElseThrow(), layer.orElseThrow(), smelled.orElseThrow()),
+                        key == null ? UUID.randomUUID() : key,
+                        now,
+                        Objects.requireNonNullElse(left, "")))
                 : Optional.empty();
     }
 }

@@ -1,12 +1,12 @@
 package app.velvetcrock.shelf;
 
 import app.velvetcrock.batch.BatchSheet;
-import app.velvetcrock.batch.HeatPicture;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.draw.CrockDrawing;
+import app.velvetcrock.draw.HeatPicture;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.rounds.RoundsService;
 import app.velvetcrock.stillroom.House;

@@ -1,5 +1,8 @@
 package app.velvetcrock.stillroom;
 
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.deed.Doing;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -32,6 +35,11 @@ public final class Current {
 
     public static UUID stillroom() {
         return person().stillroom();
+    }
+
+    /** A deed of whoever is at work. */
+    public static <D extends Deed> Doing<D> doing(D deed, UUID key, Instant at, String typed) {
+        return new Doing<>(key, at, person().account(), typed, deed);
     }
 
     /** Does some work as {@code person}, then puts back who was there before; for loading, not for requests. */

@@ -1,5 +1,6 @@
 package app.velvetcrock.stillroom;
 
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.AmountReader;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
@@ -12,22 +13,12 @@ import app.velvetcrock.core.working.Figure;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.Currency;
-import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 
 /** The current household as pages see it: its settings, and how it writes weights, volumes, degrees and dates. */
 public record House(HouseSettings settings, int version, Theme theme, @Nullable Instant demoSince) {
-
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
-    private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
-    private static final DateTimeFormatter SHORT_DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
-    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
-    private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
-    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
 
     /** What a household starts from until it says otherwise. */
     public static House usual() {
@@ -45,8 +36,13 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
         return new AmountReader(settings.units());
     }
 
+    /** How amounts, days and moments are written here. */
+    public Wording wording() {
+        return new Wording(settings.units(), settings.zone());
+    }
+
     public LocalDate dayOf(Instant instant) {
-        return instant.atZone(settings.zone()).toLocalDate();
+        return wording().dayOf(instant);
     }
 
     /** The instant of something done on a day: now if that is today, else noon there. */
@@ -97,35 +93,34 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
     }
 
     public String day(LocalDate date) {
-        return DAY.format(date);
+        return wording().day(date);
     }
 
     /** A day by its weekday: "Thu". */
     public String weekday(LocalDate date) {
-        return WEEKDAY.format(date);
+        return wording().weekday(date);
     }
 
     /** A day without its weekday: "24 Nov". */
     public String shortDay(LocalDate date) {
-        return SHORT_DAY.format(date);
+        return wording().shortDay(date);
     }
 
     /** The time of day there: "08:30". */
     public String time(Instant instant) {
-        return TIME.format(instant.atZone(settings.zone()));
+        return wording().time(instant);
     }
 
     public String longDay(LocalDate date) {
-        return LONG_DAY.format(date);
+        return wording().longDay(date);
     }
 
     public String date(LocalDate date) {
-        return DATE.format(date);
+        return wording().date(date);
     }
 
     public String moment(Instant instant) {
-        LocalDateTime there = LocalDateTime.ofInstant(instant, settings.zone());
-        return DATE.format(there) + ", " + TIME.format(there);
+        return wording().moment(instant);
     }
 
     public String ratio(double ratio) {

@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;

@@ -26,7 +26,7 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
             "select l from Lot l where l.kind in :kinds and l.balance > 0 and l.words like :like order by l.name, l.createdAt, l.id")
     List<Lot> inStock(Collection<LotKind> kinds, String like);
 
-    @Query("select l from Lot l where l.id in :ids")
+    @Query("select l from Lot l where l.id in :ids order by l.createdAt, l.id")
     List<Lot> among(Collection<UUID> ids);
 
     @Query("select l from Lot l where l.kind = :kind and l.balance > 0 order by l.name, l.createdAt, l.id")

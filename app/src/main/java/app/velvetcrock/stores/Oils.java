@@ -7,6 +7,7 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -92,12 +93,12 @@ public class Oils {
 
     /** Draws some out, and tells by which movement, so that it can be taken back. */
     @Transactional
-    public UUID draw(UUID id, Mass amount, Cause cause) {
+    public UUID draw(UUID id, Mass amount, Cause cause, Instant at) {
         Lot lot = infused(lots.lock(id));
         if (!DRAWINGS.contains(cause)) {
             throw new IllegalArgumentException("drawn for " + cause + "; it is one of " + DRAWINGS);
         }
-        ledger.take(lot.id, amount, new Ledger.Why(cause, lot.batchId, null, clock.instant()));
+        ledger.take(lot.id, amount, new Ledger.Why(cause, lot.batchId, null, at));
         List<Movement> story = movements.ofLot(id);
         return story.get(story.size() - 1).id;
     }

@@ -1,7 +1,6 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.caution.Cautions;
-import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Cut;
@@ -185,8 +184,7 @@ class StoresForms {
         if (!from.origin().isPicked() || "yes".equals(sure)) {
             return;
         }
-        cautions.of(herb.traits(), Use.ADULT_SKIN).stream()
-                .filter(caution -> caution.head().startsWith("Look-alike"))
+        cautions.lookAlikes(herb.traits()).stream()
                 .findFirst()
                 .ifPresent(caution -> fields.trouble("sure", caution.text(), ""));
     }

@@ -1,5 +1,7 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.look.Held;
+
 /** Why somebody takes some out. */
 public enum Taking {
     DRAWN("to use", Cause.DRAWN),
@@ -20,5 +22,10 @@ public enum Taking {
 
     public Cause cause() {
         return cause;
+    }
+
+    /** What an open condition may hold back of it. */
+    public Held held() {
+        return cause.held().orElseThrow();
     }
 }

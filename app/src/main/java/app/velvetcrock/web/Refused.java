@@ -1,9 +1,38 @@
 package app.velvetcrock.web;
 
+import app.velvetcrock.core.deed.Refusal;
+
 /** Something that cannot be done as things stand, with the reason in words for the person; nothing was changed. */
 public class Refused extends RuntimeException {
 
+    private final String field;
+    private final String instead;
+
     public Refused(String reason) {
+        this("", reason, "");
+    }
+
+    /**
+     * Refused for one value.
+     *
+     * @param field the field it was typed in; empty for the form as a whole
+     * @param instead what to type instead; empty where nothing would do
+     */
+    public Refused(String field, String reason, String instead) {
         super(reason);
+        this.field = field;
+        this.instead = instead;
+    }
+
+    public Refused(Refusal refusal) {
+        this(refusal.field(), refusal.wrong(), refusal.instead());
+    }
+
+    public String field() {
+        return field;
+    }
+
+    public String instead() {
+        return instead;
     }
 }

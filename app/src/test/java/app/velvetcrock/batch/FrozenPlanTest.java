@@ -1,6 +1,7 @@
 package app.velvetcrock.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.Use;
@@ -22,13 +23,22 @@ import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.planning.FirstInfusion;
+import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedCarrier;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Planner;
+import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.core.spirit.Dosing;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.strain.Pressing;
+import com.networknt.schema.InputFormat;
+import com.networknt.schema.Schema;
+import com.networknt.schema.SchemaRegistry;
+import com.networknt.schema.SpecificationVersion;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
@@ -55,13 +65,14 @@ class FrozenPlanTest {
     private final Materia materia = Materia.shipped();
     private final Planner planner = new Planner(Cautions.shipped(), Materia.shipped());
     private final Json json = new Json();
+    private final PlanShape shape = new PlanShape(json);
 
     @Test
     void everyPlanReadsBackAsItWasWritten() {
         Random random = new Random(6);
         for (int i = 0; i < 300; i++) {
             FrozenPlan frozen = frozen(request(random));
-            assertThat(json.read(json.write(frozen), FrozenPlan.class)).isEqualTo(frozen);
+            assertThat(shape.read(shape.write(frozen))).isEqualTo(frozen);
         }
     }
 
@@ -72,10 +83,10 @@ class FrozenPlanTest {
         int plain = 0;
         for (int i = 0; i < 200; i++) {
             FrozenPlan frozen = frozen(request(random));
-            String older = json.write(frozen)
+            String older = unnumbered(frozen)
                     .replaceAll(",\"(spirit|first|knowingly|spiritLot)\":null", "")
                     .replace(",\"open\":false", "");
-            assertThat(json.read(older, FrozenPlan.class)).isEqualTo(frozen);
+            assertThat(shape.read(older)).isEqualTo(frozen);
             plain += older.contains("\"knowingly\"") ? 0 : 1;
         }
         assertThat(plain).isGreaterThan(50);
@@ -111,7 +122,7 @@ class FrozenPlanTest {
         Random random = new Random(12);
         Map<UUID, FrozenPlan> plans = new LinkedHashMap<>();
         for (int i = 1; i <= 20; i++) {
-            FrozenPlan frozen = frozen(plain(request(random)));
+            FrozenPlan frozen = frozen(plain(request(random)), Optional.empty());
             UUID id = UUID.randomUUID();
             plans.put(id, frozen);
             try (PreparedStatement insert =
@@ -128,8 +139,7 @@ class FrozenPlanTest {
         try (Statement sql = older.createStatement();
                 ResultSet rows = sql.executeQuery("select id, plan from batch")) {
             while (rows.next()) {
-                assertThat(json.read(rows.getString(2), FrozenPlan.class))
-                        .isEqualTo(plans.remove(rows.getObject(1, UUID.class)));
+                assertThat(shape.read(rows.getString(2))).isEqualTo(plans.remove(rows.getObject(1, UUID.class)));
             }
         }
         assertThat(plans).isEmpty();
@@ -157,7 +167,7 @@ class FrozenPlanTest {
     /** The same plan as it was written then. */
     private String asOlder(FrozenPlan frozen) {
         JsonMapper mapper = new JsonMapper();
-        ObjectNode all = (ObjectNode) mapper.readTree(json.write(frozen));
+        ObjectNode all = (ObjectNode) mapper.readTree(unnumbered(frozen));
         ObjectNode request = (ObjectNode) all.get("plan").get("request");
         ObjectNode how = (ObjectNode) request.get("circumstances");
         request.set("herb", request.remove("herbs").get(0));
@@ -170,25 +180,70 @@ class FrozenPlanTest {
         return mapper.writeValueAsString(all).replace(",\"open\":false", "");
     }
 
+    /** The same plan as it was written before plans had a version: the records as they were, lots apart. */
+    private String unnumbered(FrozenPlan frozen) {
+        ObjectNode all = (ObjectNode) json.tree(Map.of("plan", frozen.plan(), "holds", frozen.holds()));
+        int herbs = frozen.plan().request().herbs().size();
+        all.set("herbLots", json.tree(lots(frozen).subList(0, herbs)));
+        all.set("carrierLot", json.tree(lots(frozen).get(herbs)));
+        all.set(
+                "spiritLot",
+                json.tree(lots(frozen).stream().skip(herbs + 1).findFirst().map(UUID::toString)));
+        return json.write(all);
+    }
+
+    private static List<UUID> lots(FrozenPlan frozen) {
+        return frozen.takes().stream().map(Take::lot).toList();
+    }
+
     private FrozenPlan frozen(PlanRequest request) {
-        return new FrozenPlan(
+        return frozen(request, request.circumstances().means().spirit().map(spirit -> UUID.randomUUID()));
+    }
+
+    private FrozenPlan frozen(PlanRequest request, Optional<UUID> spirit) {
+        FrozenPlan frozen = FrozenPlan.of(
                 planner.plan(request),
-                request.herbs().stream().map(herb -> UUID.randomUUID()).toList(),
-                UUID.randomUUID(),
-                Optional.empty(),
-                request.herbs().size() > 1 ? Map.of("strain", Instant.parse("2026-12-05T08:00:00Z")) : Map.of());
+                new FrozenPlan.Lots(
+                        request.herbs().stream().map(herb -> UUID.randomUUID()).toList(), UUID.randomUUID(), spirit));
+        return request.herbs().size() > 1
+                ? frozen.holding(Map.of("strain", Instant.parse("2026-12-05T08:00:00Z")))
+                : frozen;
+    }
+
+    /** The published shape is what is written, no more and no less, so that a record of the core that changes is noticed here. */
+    @Test
+    void whatIsWrittenIsWhatIsPublished() throws IOException {
+        Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(Files.readString(Path.of("..", "docs", "formats", "plan.schema.json")));
+        Random random = new Random(20261125);
+        for (int i = 0; i < 300; i++) {
+            String written = shape.write(frozen(request(random)));
+            assertThat(schema.validate(written, InputFormat.JSON)).as(written).isEmpty();
+        }
+        assertThat(schema.validate(
+                        shape.write(frozen(request(random))).replace("\"kind\":\"infusion\"", "\"kind\":\"soup\""),
+                        InputFormat.JSON))
+                .isNotEmpty();
     }
 
     @Test
-    void theJsonNamesItsUnits() {
-        String written = json.write(frozen(request(new Random(1))));
+    void theJsonNamesItsUnitsAndItsVersion() {
+        String written = shape.write(frozen(request(new Random(1))));
         assertThat(written)
                 .contains(
+                        "\"version\":1",
                         "\"grams\":",
                         "\"millilitres\":",
                         "\"millimetres\":",
                         "\"celsius\":",
                         "\"rules\":\"" + Planner.RULES + "\"");
+    }
+
+    @Test
+    void aPlanOfALaterReleaseIsRefusedInWords() {
+        String later = shape.write(frozen(request(new Random(2)))).replace("\"version\":1", "\"version\":2");
+        assertThatThrownBy(() -> shape.read(later))
+                .hasMessage("a plan of version 2; this release reads versions up to 1");
     }
 
     private PlanRequest request(Random random) {

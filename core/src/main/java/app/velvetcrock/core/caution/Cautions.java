@@ -22,6 +22,9 @@ public final class Cautions {
 
     public static final String EDIBLE_MOIST = "edible-moist";
 
+    /** Traits of a herb that is mistaken for a poisonous one begin so. */
+    private static final String LOOKALIKE = "lookalike-";
+
     private static final Set<String> OF_THE_PLAN = Set.of(MOIST_FOOD, EDIBLE_MOIST);
 
     private final List<Rule> rules;
@@ -55,6 +58,14 @@ public final class Cautions {
                 .filter(rule -> traits.contains(rule.trait()) && rule.uses().contains(use))
                 .map(Rule::caution)
                 .sorted(Comparator.comparing(Caution::level))
+                .toList();
+    }
+
+    /** Which poisonous plants something with these traits is mistaken for, when it is gathered; empty for none. */
+    public List<Caution> lookAlikes(Set<String> traits) {
+        return rules.stream()
+                .filter(rule -> rule.trait().startsWith(LOOKALIKE) && traits.contains(rule.trait()))
+                .map(Rule::caution)
                 .toList();
     }
 

@@ -72,7 +72,7 @@ public record Course(
     public static Course of(BatchPlan plan, Collection<Entry> all, Instant now, ZoneId zone) {
         Log log = Log.of(all);
         var how = plan.request().circumstances();
-        Optional<Instant> started = log.firstAt(Entry.Charged.class);
+        Optional<Instant> started = log.firstAt(Line.Charged.class);
         Instant charged =
                 started.orElseGet(() -> how.start().atTime(12, 0).atZone(zone).toInstant());
         int at = reached(how.method(), log);
@@ -82,12 +82,12 @@ public record Course(
                 ? charged
                 : begun(how.method().stages().get(at - 1), log).orElse(charged);
         Optional<LocalDate> strained =
-                log.firstAt(Entry.Strained.class).map(when -> when.atZone(zone).toLocalDate());
+                log.firstAt(Line.Strained.class).map(when -> when.atZone(zone).toLocalDate());
         State state = started.isEmpty()
                 ? State.NEVER_STARTED
                 : strained.isPresent()
                         ? State.STRAINED
-                        : log.last(Entry.Discarded.class).isPresent() ? State.DISCARDED : State.STANDING;
+                        : log.last(Line.Discarded.class).isPresent() ? State.DISCARDED : State.STANDING;
         LocalDate until = strained.orElse(now.atZone(zone).toLocalDate());
         Optional<HeatCourse> heat = stage.isHeated()
                 ? Optional.of(HeatCourse.of(heated(plan, stage), length, since, log))
@@ -222,7 +222,7 @@ public record Course(
     }
 
     private static Charge charge(Charge planned, Log log) {
-        Charge really = log.last(Entry.Charged.class)
+        Charge really = log.last(Line.Charged.class)
                 .map(said -> new Charge(
                         planned.herbs()
                                 .times(said.herb().grams()
@@ -232,17 +232,17 @@ public record Course(
                         planned.headspace()))
                 .orElse(planned);
         Volume added =
-                log.all(Entry.ToppedUp.class).stream().map(Entry.ToppedUp::oil).reduce(Volume.ZERO, Volume::plus);
+                log.all(Line.ToppedUp.class).stream().map(Line.ToppedUp::oil).reduce(Volume.ZERO, Volume::plus);
         return really.withOil(really.oil().plus(added));
     }
 
     private static boolean standsOut(Log log) {
         boolean out = false;
         for (Entry entry : log.entries()) {
-            if (entry.what() instanceof Entry.Looked looked) {
+            if (entry.line() instanceof Line.Looked looked) {
                 out = looked.look().standsOut();
-            } else if (entry.what() instanceof Entry.ToppedUp
-                    || entry.what()
+            } else if (entry.line() instanceof Line.ToppedUp
+                    || entry.line()
                             .task()
                             .filter(key -> key.kind() == TaskKind.PUSH_UNDER)
                             .isPresent()) {

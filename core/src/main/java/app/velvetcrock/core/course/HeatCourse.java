@@ -50,9 +50,9 @@ public record HeatCourse(
         List<Entry> on = ofStage(log.done(TaskKind.HEAT_ON), stage);
         List<Entry> off = ofStage(log.done(TaskKind.HEAT_OFF), stage);
         List<HeatReading> readings = log.entries().stream()
-                .filter(entry -> entry.what() instanceof Entry.Heat
-                        && !entry.happenedAt().isBefore(start))
-                .map(entry -> new HeatReading(entry.happenedAt(), ((Entry.Heat) entry.what()).temperature()))
+                .filter(entry ->
+                        entry.line() instanceof Line.Heat && !entry.happenedAt().isBefore(start))
+                .map(entry -> new HeatReading(entry.happenedAt(), ((Line.Heat) entry.line()).temperature()))
                 .toList();
         Optional<Instant> onSince = on.stream().map(Entry::happenedAt).max(Comparator.naturalOrder());
         boolean isOn = on.size() > off.size();
@@ -108,7 +108,7 @@ public record HeatCourse(
 
     private static List<Entry> ofStage(List<Entry> done, Stage stage) {
         return done.stream()
-                .filter(entry -> entry.what()
+                .filter(entry -> entry.line()
                         .task()
                         .filter(key -> key.stage().equals(stage.key()))
                         .isPresent())

@@ -3,14 +3,23 @@ package app.velvetcrock.core.course;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 
-/** The entries of a batch that hold, in the order they happened: none that was taken back, and none that takes back. */
+/**
+ * The entries of a batch that hold, in the order they happened: none that was taken back or corrected, none that takes back;
+ * a correction stands as what it says now.
+ */
 public record Log(List<Entry> entries) {
+
+    private static final Set<Class<? extends Line>> ON_CHARGE =
+            Set.of(Line.ToppedUp.class, Line.Strained.class, Line.Discarded.class);
+
+    private static final Set<Class<? extends Line>> ON_STRAINING =
+            Set.of(Line.Settled.class, Line.Bottled.class, Line.Sniffed.class, Line.Discarded.class);
 
     public Log {
         entries = List.copyOf(entries);
@@ -18,35 +27,55 @@ public record Log(List<Entry> entries) {
 
     /** Sorts out what holds; entries may come in any order. */
     public static Log of(Collection<Entry> all) {
-        Set<UUID> takenBack = all.stream()
-                .map(Entry::what)
-                .filter(Entry.TakenBack.class::isInstance)
-                .map(what -> ((Entry.TakenBack) what).entry())
-                .collect(Collectors.toSet());
+        Set<UUID> gone = gone(all);
         return new Log(all.stream()
-                .filter(entry -> !(entry.what() instanceof Entry.TakenBack) && !takenBack.contains(entry.id()))
+                .filter(entry -> !(entry.line() instanceof Line.TakenBack) && !gone.contains(entry.id()))
+                .map(Log::asItHolds)
                 .sorted(Comparator.comparing(Entry::happenedAt))
                 .toList());
     }
 
+    /** The entries that hold no longer: taken back, or corrected by one that was not taken back itself. */
+    public static Set<UUID> gone(Collection<Entry> all) {
+        Set<UUID> gone = new HashSet<>();
+        for (Entry entry : all) {
+            if (entry.line() instanceof Line.TakenBack back) {
+                gone.add(back.entry());
+            }
+        }
+        Set<UUID> takenBack = Set.copyOf(gone);
+        for (Entry entry : all) {
+            if (entry.line() instanceof Line.Corrected corrected && !takenBack.contains(entry.id())) {
+                gone.add(corrected.entry());
+            }
+        }
+        return gone;
+    }
+
+    private static Entry asItHolds(Entry entry) {
+        return entry.line() instanceof Line.Corrected corrected
+                ? new Entry(entry.id(), entry.happenedAt(), corrected.now())
+                : entry;
+    }
+
     /** What was said of one kind, in order. */
-    public <T extends Entry.What> List<T> all(Class<T> kind) {
+    public <T extends Line> List<T> all(Class<T> kind) {
         return entries.stream()
-                .map(Entry::what)
+                .map(Entry::line)
                 .filter(kind::isInstance)
                 .map(kind::cast)
                 .toList();
     }
 
-    public <T extends Entry.What> Optional<T> last(Class<T> kind) {
+    public <T extends Line> Optional<T> last(Class<T> kind) {
         List<T> said = all(kind);
         return said.isEmpty() ? Optional.empty() : Optional.of(said.get(said.size() - 1));
     }
 
     /** When the first of one kind happened. */
-    public Optional<Instant> firstAt(Class<? extends Entry.What> kind) {
+    public Optional<Instant> firstAt(Class<? extends Line> kind) {
         return entries.stream()
-                .filter(entry -> kind.isInstance(entry.what()))
+                .filter(entry -> kind.isInstance(entry.line()))
                 .map(Entry::happenedAt)
                 .findFirst();
     }
@@ -55,14 +84,24 @@ public record Log(List<Entry> entries) {
     public List<Entry> done(TaskKind kind) {
         return entries.stream()
                 .filter(entry ->
-                        entry.what().task().filter(key -> key.kind() == kind).isPresent())
+                        entry.line().task().filter(key -> key.kind() == kind).isPresent())
                 .toList();
     }
 
     /** The entry that did just this task. */
     public Optional<Entry> done(TaskKey key) {
         return entries.stream()
-                .filter(entry -> entry.what().task().filter(key::equals).isPresent())
+                .filter(entry -> entry.line().task().filter(key::equals).isPresent())
                 .findFirst();
+    }
+
+    /** Tells whether an entry holds and nothing later rests on it, so that it can be taken back. */
+    public boolean canTakeBack(UUID id) {
+        return entries.stream().filter(entry -> entry.id().equals(id)).anyMatch(entry -> entries.stream()
+                .noneMatch(other -> resting(entry.line()).contains(other.line().getClass())));
+    }
+
+    private static Set<Class<? extends Line>> resting(Line line) {
+        return line instanceof Line.Charged ? ON_CHARGE : line instanceof Line.Strained ? ON_STRAINING : Set.of();
     }
 }

@@ -1,7 +1,7 @@
 package app.velvetcrock.core.rounds;
 
 import app.velvetcrock.core.course.Course;
-import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
@@ -25,13 +25,11 @@ public final class AfterStraining {
 
     static Optional<Task> decant(Course course, Log log) {
         boolean wanted = !course.moistFood()
-                && log.last(Entry.Strained.class)
-                        .filter(Entry.Strained::settles)
-                        .isPresent();
-        if (!wanted || log.last(Entry.Settled.class).isPresent()) {
+                && log.last(Line.Strained.class).filter(Line.Strained::settles).isPresent();
+        if (!wanted || log.last(Line.Settled.class).isPresent()) {
             return Optional.empty();
         }
-        return log.firstAt(Entry.Strained.class)
+        return log.firstAt(Line.Strained.class)
                 .map(at -> Task.open(new TaskKey(TaskKey.AFTER, TaskKind.DECANT, 1), at.plus(SETTLING)));
     }
 
@@ -43,8 +41,8 @@ public final class AfterStraining {
      */
     public static Optional<Task> useFirst(BatchPlan plan, Log log, LocalDate useBy, ZoneId zone) {
         int ahead = plan.isMoistFood() ? 0 : LAST_DAYS;
-        long passed = log.all(Entry.Sniffed.class).stream()
-                .filter(Entry.Sniffed::passed)
+        long passed = log.all(Line.Sniffed.class).stream()
+                .filter(Line.Sniffed::passed)
                 .count();
         TaskKey key = new TaskKey(TaskKey.AFTER, TaskKind.USE_FIRST, (int) passed + 1);
         Instant due = app.velvetcrock.core.method.Pace.DAYS.after(

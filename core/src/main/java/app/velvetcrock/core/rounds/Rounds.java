@@ -3,6 +3,7 @@ package app.velvetcrock.core.rounds;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
@@ -147,9 +148,9 @@ public final class Rounds {
         return log.entries().stream()
                 .filter(entry -> !entry.happenedAt().isBefore(startInclusive)
                         && entry.happenedAt().isBefore(endExclusive))
-                .filter(entry -> entry.what().task().isPresent())
+                .filter(entry -> entry.line().task().isPresent())
                 .map(entry -> new Task(
-                        entry.what().task().orElseThrow(),
+                        entry.line().task().orElseThrow(),
                         entry.happenedAt(),
                         Optional.of(entry.happenedAt()),
                         Optional.of(entry.id())))
@@ -179,7 +180,7 @@ public final class Rounds {
                 ? course.stage().key() + "-" + session(course)
                 : course.stage().key();
         List<Entry> done = log.done(kind).stream()
-                .filter(entry -> entry.what()
+                .filter(entry -> entry.line()
                         .task()
                         .filter(key -> key.stage().equals(stage))
                         .isPresent())
@@ -211,7 +212,7 @@ public final class Rounds {
     /** Covered by its own doing, by a later one's, or by any doing on its day or after it. */
     private static boolean isCovered(List<Entry> done, int ordinal, Instant due, Pace pace, ZoneId zone) {
         return done.stream()
-                .anyMatch(entry -> entry.what().task().orElseThrow().ordinal() >= ordinal
+                .anyMatch(entry -> entry.line().task().orElseThrow().ordinal() >= ordinal
                         || isReached(due, entry.happenedAt(), pace, zone));
     }
 
@@ -227,11 +228,11 @@ public final class Rounds {
             return Optional.empty();
         }
         int done = log.done(TaskKind.PUSH_UNDER).stream()
-                .mapToInt(entry -> entry.what().task().orElseThrow().ordinal())
+                .mapToInt(entry -> entry.line().task().orElseThrow().ordinal())
                 .max()
                 .orElse(0);
         return log.entries().stream()
-                .filter(entry -> entry.what() instanceof Entry.Looked looked
+                .filter(entry -> entry.line() instanceof Line.Looked looked
                         && looked.look().standsOut())
                 .reduce((first, last) -> last)
                 .map(entry -> Task.open(

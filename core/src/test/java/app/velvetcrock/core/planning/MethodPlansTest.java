@@ -11,6 +11,8 @@ import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.course.Lines;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.keeping.Bottle;
@@ -170,9 +172,8 @@ class MethodPlansTest {
     @Test
     void theCourseGoesFromStageToStageByHandAndBackByTakingBack() {
         BatchPlan plan = planner.plan(request("fresh-low", Moisture.FRESH, Use.HANDS, Optional.empty()));
-        List<Entry> log = new ArrayList<>(List.of(entry(
-                "2026-10-01T18:00",
-                new Entry.Charged(Mass.ofGrams(40), plan.charge().oil()))));
+        List<Entry> log = new ArrayList<>(
+                List.of(entry("2026-10-01T18:00", Lines.charged(plan.charge().oil()))));
         Course wilting = Course.of(plan, log, at("2026-10-02T06:00"), ZONE);
         assertThat(wilting.stage().key()).isEqualTo("wilt");
         assertThat(wilting.progress()).isCloseTo(0.5, within(1e-9));
@@ -181,7 +182,7 @@ class MethodPlansTest {
         // 24 hours of wilting, then 24 of heat
         assertThat(wilting.end(ZONE)).isEqualTo(at("2026-10-03T18:00"));
         assertThat(Course.of(plan, log, at("2026-10-02T18:00"), ZONE).isDue()).isTrue();
-        Entry next = entry("2026-10-02T20:00", new Entry.Tended(new TaskKey("wilt", TaskKind.NEXT, 1)));
+        Entry next = entry("2026-10-02T20:00", new Line.Tended(new TaskKey("wilt", TaskKind.NEXT, 1)));
         log.add(next);
         Course warming = Course.of(plan, log, at("2026-10-02T20:30"), ZONE);
         assertThat(warming.stage().key()).isEqualTo("low");
@@ -189,7 +190,7 @@ class MethodPlansTest {
         assertThat(warming.heat()).isPresent();
         assertThat(warming.next()).isEmpty();
         assertThat(warming.end(ZONE)).isEqualTo(at("2026-10-03T20:00"));
-        log.add(entry("2026-10-02T21:00", new Entry.TakenBack(next.id())));
+        log.add(entry("2026-10-02T21:00", new Line.TakenBack(next.id())));
         assertThat(Course.of(plan, log, at("2026-10-02T21:00"), ZONE).stage().key())
                 .isEqualTo("wilt");
     }
@@ -199,16 +200,14 @@ class MethodPlansTest {
     void heatOfAnEarlierStageIsNotCountedTwice() {
         BatchPlan plan = planner.plan(request("heat-rest", Moisture.DRIED, Use.HANDS, Optional.empty()));
         List<Entry> log = List.of(
-                entry(
-                        "2026-10-01T18:00",
-                        new Entry.Charged(Mass.ofGrams(40), plan.charge().oil())),
-                entry("2026-10-01T18:00", new Entry.Tended(new TaskKey("heat", TaskKind.HEAT_ON, 1))),
-                entry("2026-10-01T18:00", new Entry.Heat(Optional.empty(), Temperature.ofCelsius(50))),
-                entry("2026-10-01T19:00", new Entry.Heat(Optional.empty(), Temperature.ofCelsius(50))),
-                entry("2026-10-01T19:05", new Entry.Tended(new TaskKey("heat", TaskKind.HEAT_OFF, 1))));
+                entry("2026-10-01T18:00", Lines.charged(plan.charge().oil())),
+                entry("2026-10-01T18:00", new Line.Tended(new TaskKey("heat", TaskKind.HEAT_ON, 1))),
+                entry("2026-10-01T18:00", new Line.Heat(Optional.empty(), Temperature.ofCelsius(50))),
+                entry("2026-10-01T19:00", new Line.Heat(Optional.empty(), Temperature.ofCelsius(50))),
+                entry("2026-10-01T19:05", new Line.Tended(new TaskKey("heat", TaskKind.HEAT_OFF, 1))));
         assertThat(Course.of(plan, log, at("2026-10-01T19:10"), ZONE).isDue()).isTrue();
         List<Entry> rested = new ArrayList<>(log);
-        rested.add(entry("2026-10-01T19:30", new Entry.Tended(new TaskKey("heat", TaskKind.NEXT, 1))));
+        rested.add(entry("2026-10-01T19:30", new Line.Tended(new TaskKey("heat", TaskKind.NEXT, 1))));
         Course rest = Course.of(plan, rested, at("2026-10-05T12:00"), ZONE);
         assertThat(rest.heat()).isEmpty();
         assertThat(rest.day()).isEqualTo(4);
@@ -219,7 +218,7 @@ class MethodPlansTest {
         return LocalDateTime.parse(local).atZone(ZONE).toInstant();
     }
 
-    private static Entry entry(String local, Entry.What what) {
+    private static Entry entry(String local, Line what) {
         return new Entry(UUID.randomUUID(), at(local), what);
     }
 

@@ -12,6 +12,8 @@ import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.course.Lines;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
@@ -85,8 +87,8 @@ class PlannerTest {
     @Test
     void theCourseFollowsTheLog() {
         BatchPlan plan = planner.plan(request("nettle", Moisture.DRIED, "rapeseed", Use.HANDS, 12));
-        Entry charged = entry("2026-10-01T18:00", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275)));
-        Entry strained = entry("2026-11-07T00:30", new Entry.Strained(Volume.ofMillilitres(210), Pressing.HAND, false));
+        Entry charged = entry("2026-10-01T18:00", Lines.charged());
+        Entry strained = entry("2026-11-07T00:30", Lines.strained(210, false));
         Course overdue = Course.of(plan, List.of(charged), noon("2026-11-08"), ZONE);
         assertThat(overdue.day()).isEqualTo(38);
         assertThat(overdue.overdueDays()).isEqualTo(3);
@@ -94,10 +96,10 @@ class PlannerTest {
         assertThat(done.state()).isEqualTo(Course.State.STRAINED);
         assertThat(done.strainedOn()).contains(LocalDate.of(2026, 11, 7));
         assertThat(done.overdueDays()).isZero();
-        Entry back = entry("2026-11-07T09:00", new Entry.TakenBack(strained.id()));
+        Entry back = entry("2026-11-07T09:00", new Line.TakenBack(strained.id()));
         assertThat(Course.of(plan, List.of(charged, strained, back), noon("2026-11-08"), ZONE))
                 .isEqualTo(overdue);
-        Entry never = entry("2026-10-01T18:05", new Entry.TakenBack(charged.id()));
+        Entry never = entry("2026-10-01T18:05", new Line.TakenBack(charged.id()));
         assertThat(Course.of(plan, List.of(charged, never), noon("2026-10-01"), ZONE)
                         .state())
                 .isEqualTo(Course.State.NEVER_STARTED);
@@ -107,7 +109,7 @@ class PlannerTest {
         return LocalDate.parse(day).atTime(12, 0).atZone(ZONE).toInstant();
     }
 
-    private static Entry entry(String local, Entry.What what) {
+    private static Entry entry(String local, Line what) {
         return new Entry(
                 UUID.randomUUID(),
                 java.time.LocalDateTime.parse(local).atZone(ZONE).toInstant(),

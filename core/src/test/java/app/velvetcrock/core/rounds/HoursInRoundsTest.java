@@ -8,6 +8,8 @@ import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.course.Lines;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.keeping.Bottle;
@@ -54,8 +56,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class HoursInRoundsTest {
 
     private static final ZoneId LONDON = ZoneId.of("Europe/London");
-    private final List<Entry> log = new ArrayList<>(
-            List.of(entry("2026-10-01T18:00", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275)))));
+    private final List<Entry> log = new ArrayList<>(List.of(entry("2026-10-01T18:00", Lines.charged())));
 
     /** A day's tasks wait for the evening; of days away, for the first evening back. The clock goes back on the 25th, and five stays five. */
     @Test
@@ -112,7 +113,7 @@ class HoursInRoundsTest {
                         Map.of())
                 .orElseThrow();
         assertThat(cold.start()).isEqualTo(at("2026-11-05T17:00"));
-        log.add(entry("2026-10-02T18:00", new Entry.Strained(Volume.ofMillilitres(200), Pressing.HAND, false)));
+        log.add(entry("2026-10-02T18:00", Lines.strained(200, false)));
         assertThat(Remaining.of(
                         course(plan(Method.COLD_AND_DARK)),
                         plan(Method.COLD_AND_DARK).request(),
@@ -126,7 +127,7 @@ class HoursInRoundsTest {
     @CsvSource({"cold-dark, 2026-10-01", "sun-window, 2026-10-12", "cold-dark, 2027-03-10", "sun-window, 2027-03-20"})
     void whatIsForeseenIsWhatWillBeAsked(String method, LocalDate first) {
         BatchPlan plan = plan(Method.of(method).orElseThrow());
-        log.set(0, entry(first + "T18:00", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275))));
+        log.set(0, entry(first + "T18:00", Lines.charged()));
         Course begun = Course.of(plan, log, at(first + "T18:30"), LONDON);
         List<Task> foreseen = Rounds.ahead(
                 begun,
@@ -141,9 +142,9 @@ class HoursInRoundsTest {
                     asked.add(task.key() + " " + task.due());
                     if (task.key().kind() == TaskKind.LOOK) {
                         log.add(new Entry(
-                                UUID.randomUUID(), evening, new Entry.Looked(Optional.of(task.key()), Look.ALL_WELL)));
+                                UUID.randomUUID(), evening, new Line.Looked(Optional.of(task.key()), Look.ALL_WELL)));
                     } else if (task.key().kind() != TaskKind.STRAIN) {
-                        log.add(new Entry(UUID.randomUUID(), evening, new Entry.Tended(task.key())));
+                        log.add(new Entry(UUID.randomUUID(), evening, new Line.Tended(task.key())));
                     }
                 }
             }
@@ -190,7 +191,7 @@ class HoursInRoundsTest {
                 LONDON);
     }
 
-    private static Entry entry(String local, Entry.What what) {
+    private static Entry entry(String local, Line what) {
         return new Entry(UUID.randomUUID(), at(local), what);
     }
 

@@ -10,6 +10,8 @@ import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.course.Lines;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
@@ -57,7 +59,7 @@ class RoundsTest {
     @BeforeEach
     void charge() {
         plan = plan(Method.COLD_AND_DARK, 35);
-        at("2026-10-01T18:00", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275)));
+        at("2026-10-01T18:00", Lines.charged());
     }
 
     @Test
@@ -83,18 +85,18 @@ class RoundsTest {
 
     @Test
     void doneEarlyCountsForTheOneItWasDoneFor() {
-        log.add(entry("2026-10-08T08:00", new Entry.Tended(new TaskKey("stand", TaskKind.SHAKE, 7))));
-        log.add(entry("2026-10-10T23:00", new Entry.Tended(new TaskKey("stand", TaskKind.SHAKE, 8))));
+        log.add(entry("2026-10-08T08:00", new Line.Tended(new TaskKey("stand", TaskKind.SHAKE, 7))));
+        log.add(entry("2026-10-10T23:00", new Line.Tended(new TaskKey("stand", TaskKind.SHAKE, 8))));
         // the eighth was due on day 10, 11 October, and was done the evening before
         assertThat(dueDay(TaskKind.SHAKE)).isEqualTo("2026-10-14");
     }
 
     @Test
     void takingBackOpensItAgain() {
-        Entry shaken = entry("2026-10-02T09:00", new Entry.Tended(new TaskKey("stand", TaskKind.SHAKE, 1)));
+        Entry shaken = entry("2026-10-02T09:00", new Line.Tended(new TaskKey("stand", TaskKind.SHAKE, 1)));
         log.add(shaken);
         assertThat(dueDay(TaskKind.SHAKE)).isEqualTo("2026-10-03");
-        at("2026-10-02T09:01", new Entry.TakenBack(shaken.id()));
+        at("2026-10-02T09:01", new Line.TakenBack(shaken.id()));
         assertThat(dueDay(TaskKind.SHAKE)).isEqualTo("2026-10-02");
     }
 
@@ -113,16 +115,16 @@ class RoundsTest {
     void herbStandingOutIsAskedAboutUntilSomethingIsDone() {
         at(
                 "2026-10-03T08:00",
-                new Entry.Looked(
+                new Line.Looked(
                         Optional.of(new TaskKey("stand", TaskKind.LOOK, 2)), new Look(Smell.RIGHT, true, false)));
         assertThat(course("2026-10-04T09:00").standsOut()).isTrue();
         assertThat(ordinals("2026-10-04T09:00", TaskKind.PUSH_UNDER)).containsExactly(1);
-        at("2026-10-04T09:05", new Entry.ToppedUp(Volume.ofMillilitres(40), bottle()));
+        at("2026-10-04T09:05", new Line.ToppedUp(Volume.ofMillilitres(40), bottle(), Optional.empty()));
         assertThat(ordinals("2026-10-04T09:06", TaskKind.PUSH_UNDER)).isEmpty();
         assertThat(course("2026-10-04T09:06").charge().oil().millilitres()).isCloseTo(315, within(1e-9));
         at(
                 "2026-10-05T08:00",
-                new Entry.Looked(
+                new Line.Looked(
                         Optional.of(new TaskKey("stand", TaskKind.LOOK, 4)), new Look(Smell.RIGHT, true, false)));
         doNext("2026-10-05T08:30", TaskKind.PUSH_UNDER);
         assertThat(ordinals("2026-10-05T09:00", TaskKind.PUSH_UNDER)).isEmpty();
@@ -130,19 +132,19 @@ class RoundsTest {
 
     @Test
     void aDiscardedJarAsksForNothing() {
-        at("2026-10-09T08:00", new Entry.Discarded(Ruin.MOULD, "the lid was wet"));
+        at("2026-10-09T08:00", Lines.discarded(Ruin.MOULD, "the lid was wet"));
         assertThat(course("2026-10-20T08:00").state()).isEqualTo(Course.State.DISCARDED);
         assertThat(open("2026-10-20T08:00")).isEmpty();
     }
 
     @Test
     void whatSettlesIsDecantedADayLater() {
-        at("2026-11-05T10:00", new Entry.Strained(Volume.ofMillilitres(200), Pressing.HAND, true));
+        at("2026-11-05T10:00", Lines.strained(200, true));
         assertThat(open("2026-11-05T11:00")).singleElement().satisfies(task -> {
             assertThat(task.key().kind()).isEqualTo(TaskKind.DECANT);
             assertThat(task.due()).isEqualTo(instant("2026-11-06T10:00"));
         });
-        at("2026-11-06T12:00", new Entry.Settled(Volume.ofMillilitres(190), Volume.ofMillilitres(6)));
+        at("2026-11-06T12:00", Lines.settled(190, 6));
         assertThat(open("2026-11-06T13:00")).isEmpty();
     }
 
@@ -151,7 +153,7 @@ class RoundsTest {
         LocalDate useBy = LocalDate.of(2027, 7, 1);
         Task first = AfterStraining.useFirst(plan, Log.of(log), useBy, ZONE).orElseThrow();
         assertThat(first.due()).isEqualTo(instant("2027-06-17T08:00"));
-        at("2027-06-20T08:00", new Entry.Sniffed(true));
+        at("2027-06-20T08:00", Lines.passed());
         assertThat(AfterStraining.useFirst(plan, Log.of(log), LocalDate.of(2027, 7, 20), ZONE)
                         .orElseThrow()
                         .key()
@@ -164,7 +166,7 @@ class RoundsTest {
     void aWarmEveningAsksForReadingsAndMovesItsEnd() {
         plan = plan(Method.SLOW_WARM, 8);
         log.clear();
-        at("2026-11-24T17:50", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275)));
+        at("2026-11-24T17:50", Lines.charged());
         assertThat(open("2026-11-24T17:55"))
                 .extracting(task -> task.key().kind())
                 .containsExactly(TaskKind.HEAT_ON);
@@ -217,9 +219,9 @@ class RoundsTest {
     void aRestDoesNotForgetTheHeatBeforeIt() {
         begin(Method.HEAT_THEN_REST, 60);
         doNext("2026-10-01T19:00", TaskKind.HEAT_ON);
-        at("2026-10-01T19:00", new Entry.Heat(Optional.empty(), Temperature.ofCelsius(82)));
-        at("2026-10-01T19:20", new Entry.Heat(Optional.empty(), Temperature.ofCelsius(82)));
-        at("2026-10-01T20:30", new Entry.Tended(new TaskKey("heat", TaskKind.NEXT, 1)));
+        at("2026-10-01T19:00", new Line.Heat(Optional.empty(), Temperature.ofCelsius(82)));
+        at("2026-10-01T19:20", new Line.Heat(Optional.empty(), Temperature.ofCelsius(82)));
+        at("2026-10-01T20:30", new Line.Tended(new TaskKey("heat", TaskKind.NEXT, 1)));
         Course resting = course("2026-10-09T12:00");
         assertThat(resting.heat()).isEmpty();
         assertThat(resting.isScorched()).isTrue();
@@ -289,16 +291,16 @@ class RoundsTest {
                             UUID.randomUUID(),
                             now,
                             switch (key.kind()) {
-                                case LOOK -> new Entry.Looked(
+                                case LOOK -> new Line.Looked(
                                         Optional.of(key), new Look(Smell.RIGHT, random.nextInt(4) == 0, false));
-                                case STRAIN -> new Entry.Noted("not yet");
-                                default -> new Entry.Tended(key);
+                                case STRAIN -> new Line.Noted("not yet");
+                                default -> new Line.Tended(key);
                             }));
                 } else if (random.nextInt(4) == 0 && log.size() > 1) {
                     log.add(new Entry(
                             UUID.randomUUID(),
                             now,
-                            new Entry.TakenBack(
+                            new Line.TakenBack(
                                     log.get(1 + random.nextInt(log.size() - 1)).id())));
                 }
             }
@@ -308,7 +310,7 @@ class RoundsTest {
     private void begin(Method method, int first) {
         plan = plan(method, first);
         log.clear();
-        at("2026-10-01T18:00", new Entry.Charged(Mass.ofGrams(40), Volume.ofMillilitres(275)));
+        at("2026-10-01T18:00", Lines.charged());
     }
 
     private List<TaskKind> kinds(String local) {
@@ -318,17 +320,17 @@ class RoundsTest {
     private void read(String local, int ordinal, double celsius) {
         at(
                 local,
-                new Entry.Heat(
+                new Line.Heat(
                         Optional.of(new TaskKey("warm-a", TaskKind.READ, ordinal)), Temperature.ofCelsius(celsius)));
     }
 
     private void doNext(String local, TaskKind kind) {
         TaskKey key = Rounds.next(course(local), Log.of(log), kind, HomeHours.usual(ZONE))
                 .orElseThrow();
-        at(local, kind == TaskKind.LOOK ? new Entry.Looked(Optional.of(key), Look.ALL_WELL) : new Entry.Tended(key));
+        at(local, kind == TaskKind.LOOK ? new Line.Looked(Optional.of(key), Look.ALL_WELL) : new Line.Tended(key));
     }
 
-    private void at(String local, Entry.What what) {
+    private void at(String local, Line what) {
         log.add(entry(local, what));
     }
 
@@ -360,7 +362,7 @@ class RoundsTest {
         return due("2026-10-01T19:00", kind).atZone(ZONE).toLocalDate().toString();
     }
 
-    private static Entry entry(String local, Entry.What what) {
+    private static Entry entry(String local, Line what) {
         return new Entry(UUID.randomUUID(), instant(local), what);
     }
 

@@ -1,5 +1,6 @@
-package app.velvetcrock.batch;
+package app.velvetcrock.tend;
 
+import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.look.Ruin;

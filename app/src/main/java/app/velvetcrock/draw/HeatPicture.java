@@ -1,11 +1,11 @@
-package app.velvetcrock.batch;
+package app.velvetcrock.draw;
 
 import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.heat.HeatReading;
 import app.velvetcrock.core.heat.HeatTrace;
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.method.Stage;
-import app.velvetcrock.stillroom.House;
 import java.util.List;
 
 /**
@@ -37,7 +37,7 @@ public record HeatPicture(
     /** One reading. */
     public record Dot(double x, double y, String words) {}
 
-    static HeatPicture of(Stage stage, HeatCourse heat, Ribbon.Scale scale, House house) {
+    public static HeatPicture of(Stage stage, HeatCourse heat, TimeScale scale, Wording say) {
         Temperature ceiling = stage.ceiling().orElseThrow();
         double hottest = Math.max(
                         ceiling.celsius(),
@@ -51,7 +51,7 @@ public record HeatPicture(
                 .map(reading -> new Dot(
                         scale.x(reading.at()),
                         y(reading, hottest),
-                        house.time(reading.at()) + " " + house.temperature(reading.temperature())))
+                        say.time(reading.at()) + " " + say.temperature(reading.temperature())))
                 .toList();
         return new HeatPicture(
                 scale.frame().left(),
@@ -62,14 +62,14 @@ public record HeatPicture(
                 y(ceiling.celsius(), hottest),
                 "%s to %s"
                         .formatted(
-                                house.temperature(stage.band().low()),
-                                house.temperature(stage.band().high())),
-                "ceiling " + house.temperature(ceiling),
+                                say.temperature(stage.band().low()),
+                                say.temperature(stage.band().high())),
+                "ceiling " + say.temperature(ceiling),
                 lines,
                 dots);
     }
 
-    private static Line line(HeatTrace.Run run, Ribbon.Scale scale, double hottest) {
+    private static Line line(HeatTrace.Run run, TimeScale scale, double hottest) {
         return new Line(
                 scale.x(run.from().at()),
                 y(run.from(), hottest),

@@ -1,4 +1,4 @@
-package app.velvetcrock.stores;
+package app.velvetcrock.core.keeping;
 
 /** The glass a bottle is made of; light reaches an oil through clear glass. */
 public enum Glass {

@@ -1,5 +1,6 @@
-package app.velvetcrock.batch;
+package app.velvetcrock.tend;
 
+import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;

@@ -1,6 +1,10 @@
-package app.velvetcrock.batch;
+package app.velvetcrock.tend;
 
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Batches;
+import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.measure.Expect;
 import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.method.Stage;
@@ -11,6 +15,7 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Notice;
 import app.velvetcrock.web.OneTime;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
@@ -28,15 +33,17 @@ class PlanChangeController {
     private static final int LONGEST_REASON = 200;
 
     private final Batches batches;
-    private final PlanChanging changing;
+    private final Deeds deeds;
+    private final Clock clock;
     private final BatchPage page;
     private final Households households;
     private final OneTime oneTime;
 
     PlanChangeController(
-            Batches batches, PlanChanging changing, BatchPage page, Households households, OneTime oneTime) {
+            Batches batches, Deeds deeds, BatchPage page, Households households, OneTime oneTime, Clock clock) {
         this.batches = batches;
-        this.changing = changing;
+        this.deeds = deeds;
+        this.clock = clock;
         this.page = page;
         this.households = households;
         this.oneTime = oneTime;
@@ -56,7 +63,7 @@ class PlanChangeController {
         House house = households.current();
         Fields fields = new Fields(house.reader());
         BatchSheet sheet = batches.sheet(id);
-        Optional<PlanChanging.Change> change = read(form, sheet.course(), fields, house);
+        Optional<Deed.ChangePlan> change = read(form, sheet.course(), fields, house);
         if (change.isEmpty()) {
             response.setStatus(422);
             model.addAttribute("change", form);
@@ -64,7 +71,10 @@ class PlanChangeController {
         }
         UUID key = form.key() == null ? UUID.randomUUID() : form.key();
         oneTime.once(Current.stillroom(), key, () -> {
-            changing.change(id, change.get(), key);
+            deeds.done(
+                    id,
+                    Current.doing(
+                            change.get(), key, clock.instant(), change.get().reason()));
             return "changed";
         });
         after.addFlashAttribute(
@@ -72,7 +82,7 @@ class PlanChangeController {
         return "redirect:/batch/" + id;
     }
 
-    private static Optional<PlanChanging.Change> read(ChangeForm form, Course course, Fields fields, House house) {
+    private static Optional<Deed.ChangePlan> read(ChangeForm form, Course course, Fields fields, House house) {
         Optional<Integer> length =
                 length(form.length(), course.stage(), fields).filter(count -> count != course.length());
         Optional<Instant> from = fields.moment("strainFrom", form.strainFrom())
@@ -82,7 +92,7 @@ class PlanChangeController {
             fields.trouble("length", "Nothing is changed here.", "another length, or a day for the straining");
         }
         return fields.isClear()
-                ? Optional.of(new PlanChanging.Change(length, from, reason.orElseThrow()))
+                ? Optional.of(new Deed.ChangePlan(length, from, reason.orElseThrow()))
                 : Optional.empty();
     }
 

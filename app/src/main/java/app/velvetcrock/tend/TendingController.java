@@ -1,7 +1,12 @@
-package app.velvetcrock.batch;
+package app.velvetcrock.tend;
 
+import app.velvetcrock.batch.AlreadyDone;
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Batches;
+import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.condition.WrongForm;
 import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Temperature;
@@ -19,8 +24,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Supplier;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -34,16 +37,16 @@ class TendingController {
     private static final int LONGEST_LESSON = 300;
 
     private final Batches batches;
-    private final Tending tending;
+    private final Deeds deeds;
     private final BatchPage page;
     private final Households households;
     private final OneTime oneTime;
     private final Clock clock;
 
     TendingController(
-            Batches batches, Tending tending, BatchPage page, Households households, OneTime oneTime, Clock clock) {
+            Batches batches, Deeds deeds, BatchPage page, Households households, OneTime oneTime, Clock clock) {
         this.batches = batches;
-        this.tending = tending;
+        this.deeds = deeds;
         this.page = page;
         this.households = households;
         this.oneTime = oneTime;
@@ -69,10 +72,7 @@ class TendingController {
         Optional<Instant> at = at(sent);
         return note.isEmpty() || at.isEmpty()
                 ? again(sent, "note")
-                : write(sent, "Written down.", () -> {
-                    batches.note(id, note.get(), at.get(), form.keyOrNew());
-                    return null;
-                });
+                : write(sent, "Written down.", new Deed.Note(note.get()), at.get(), note.get());
     }
 
     @PostMapping("/batch/{id}/tasks/{task}")
@@ -88,10 +88,7 @@ class TendingController {
         Optional<Instant> at = at(sent);
         return at.isEmpty()
                 ? again(sent, "task")
-                : write(
-                        sent,
-                        task.kind().word() + ": done.",
-                        () -> tending.done(id, task, new Tending.When(at.get(), "", form.keyOrNew())));
+                : write(sent, task.kind().word() + ": done.", new Deed.Tend(task), at.get(), "");
     }
 
     @PostMapping("/batch/{id}/look")
@@ -102,11 +99,7 @@ class TendingController {
         Optional<Instant> at = at(sent);
         return look.isEmpty() || at.isEmpty()
                 ? again(sent, "look")
-                : write(
-                        sent,
-                        words(look.get()),
-                        () -> tending.look(
-                                id, optionalTask(form), look.get(), new Tending.When(at.get(), "", form.keyOrNew())));
+                : write(sent, words(look.get()), new Deed.LookAt(optionalTask(form), look.get()), at.get(), "");
     }
 
     @PostMapping("/batch/{id}/heat")
@@ -120,11 +113,9 @@ class TendingController {
                 : write(
                         sent,
                         "Read %s.".formatted(sent.house().temperature(temperature.get())),
-                        () -> tending.read(
-                                id,
-                                optionalTask(form),
-                                temperature.get(),
-                                new Tending.When(at.get(), form.temperature(), form.keyOrNew())));
+                        new Deed.Read(optionalTask(form), temperature.get()),
+                        at.get(),
+                        form.temperature());
     }
 
     @PostMapping("/batch/{id}/top-up")
@@ -139,11 +130,9 @@ class TendingController {
                 : write(
                         sent,
                         "Topped up with %s.".formatted(sent.house().volume(oil.get())),
-                        () -> tending.topUp(
-                                id,
-                                bottle.get(),
-                                oil.get(),
-                                new Tending.When(at.get(), form.amount(), form.keyOrNew())));
+                        new Deed.TopUp(bottle.get().id(), oil.get()),
+                        at.get(),
+                        form.amount());
     }
 
     @PostMapping("/batch/{id}/wrong")
@@ -158,10 +147,12 @@ class TendingController {
         model.addAttribute("wrong", wrong);
         return read.isEmpty()
                 ? again(sent, "wrong")
-                : write(sent, read.get().what().word() + ". It is held back until that is answered.", () -> {
-                    tending.wrong(id, read.get().what(), read.get().words(), clock.instant());
-                    return null;
-                });
+                : write(
+                        sent,
+                        read.get().what().word() + ". It is held back until that is answered.",
+                        new Deed.Find(read.get().what(), read.get().words(), Optional.empty()),
+                        clock.instant(),
+                        read.get().words());
     }
 
     @PostMapping("/batch/{id}/discard")
@@ -176,11 +167,9 @@ class TendingController {
                         sent,
                         "Thrown out. The lesson is kept, and the jar is free.%s"
                                 .formatted(page.whatItCost(sent.sheet(), sent.house())),
-                        () -> tending.discard(
-                                id,
-                                ruin.get(),
-                                lesson.get(),
-                                new Tending.When(clock.instant(), lesson.get(), form.keyOrNew())));
+                        new Deed.ThrowOut(ruin.get(), lesson.get(), Optional.empty()),
+                        clock.instant(),
+                        lesson.get());
     }
 
     private Sent sent(UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
@@ -198,16 +187,15 @@ class TendingController {
     }
 
     /** Writes once for the form's key; what somebody else did already is said where the work is done, and is no error. */
-    private String write(Sent sent, String words, Supplier<@Nullable UUID> work) {
+    private String write(Sent sent, String words, Deed deed, Instant at, String typed) {
         String leadsTo = sent.form().leadsTo(sent.id());
         UUID key = sent.form().keyOrNew();
         try {
-            String entry = oneTime.once(Current.stillroom(), key, () -> String.valueOf(work.get()));
-            String undo = entry.equals("null")
-                    ? null
-                    : "/batch/%s/entries/%s/undo?back=%s"
-                            .formatted(
-                                    sent.id(), entry, "shelf".equals(sent.form().back()) ? "shelf" : "batch");
+            String entry = oneTime.once(
+                    Current.stillroom(), key, () -> deeds.done(sent.id(), Current.doing(deed, key, at, typed))
+                            .toString());
+            String undo = "/batch/%s/entries/%s/undo?back=%s"
+                    .formatted(sent.id(), entry, "shelf".equals(sent.form().back()) ? "shelf" : "batch");
             sent.after()
                     .addFlashAttribute(
                             Notice.NAME,
@@ -233,8 +221,8 @@ class TendingController {
                         .orElseThrow();
     }
 
-    private static @Nullable TaskKey optionalTask(TendForm form) {
-        return form.task() == null || form.task().isBlank() ? null : task(form.task());
+    private static Optional<TaskKey> optionalTask(TendForm form) {
+        return form.task() == null || form.task().isBlank() ? Optional.empty() : Optional.of(task(form.task()));
     }
 
     private static TaskKey task(String written) {

@@ -1,6 +1,11 @@
-package app.velvetcrock.batch;
+package app.velvetcrock.tend;
 
+import app.velvetcrock.batch.Batches;
+import app.velvetcrock.batch.Deeds;
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.Notice;
+import java.time.Clock;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -15,11 +20,15 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class BatchController {
 
     private final Batches batches;
+    private final Deeds deeds;
     private final BatchPage page;
+    private final Clock clock;
 
-    BatchController(Batches batches, BatchPage page) {
+    BatchController(Batches batches, Deeds deeds, BatchPage page, Clock clock) {
         this.batches = batches;
+        this.deeds = deeds;
         this.page = page;
+        this.clock = clock;
     }
 
     @GetMapping("/batch/{id}")
@@ -35,7 +44,7 @@ class BatchController {
 
     @PostMapping("/batch/{id}/entries/{entry}/undo")
     String takeBack(@PathVariable UUID id, @PathVariable UUID entry, @Nullable String back, RedirectAttributes after) {
-        batches.takeBack(id, entry);
+        deeds.done(id, Current.doing(new Deed.TakeBack(entry), UUID.randomUUID(), clock.instant(), ""));
         after.addFlashAttribute(Notice.NAME, new Notice("Taken back. The log keeps both lines.", null));
         return "redirect:" + ("shelf".equals(back) ? "/shelf" : "/batch/" + id);
     }

@@ -1,0 +1,157 @@
+package app.velvetcrock.tend;
+
+import app.velvetcrock.batch.AlreadyDone;
+import app.velvetcrock.batch.BatchLog;
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Deeds;
+import app.velvetcrock.batch.Hands;
+import app.velvetcrock.batch.HeatWatch;
+import app.velvetcrock.batch.Lineage;
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Finding;
+import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.heat.HeatReading;
+import app.velvetcrock.core.heat.WarmUp;
+import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.planning.Take;
+import app.velvetcrock.core.rounds.Rounds;
+import app.velvetcrock.stillroom.Hours;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stillroom.WarmUps;
+import app.velvetcrock.stores.Cause;
+import app.velvetcrock.stores.Ledger;
+import app.velvetcrock.stores.Stock;
+import app.velvetcrock.stores.Stores;
+import app.velvetcrock.web.Refused;
+import java.time.Duration;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Does what is done to a standing charge: its tasks, looks, readings and top-ups. */
+@Component
+class Tending implements Hands {
+
+    private final BatchLog log;
+    private final Conditions conditions;
+    private final HeatWatch heat;
+    private final Stores stores;
+    private final Ledger ledger;
+    private final Lineage lineage;
+    private final Households households;
+    private final Hours hours;
+    private final WarmUps warmUps;
+
+    Tending(
+            BatchLog log,
+            Conditions conditions,
+            HeatWatch heat,
+            Stores stores,
+            Ledger ledger,
+            Lineage lineage,
+            Households households,
+            Hours hours,
+            WarmUps warmUps) {
+        this.log = log;
+        this.conditions = conditions;
+        this.heat = heat;
+        this.stores = stores;
+        this.ledger = ledger;
+        this.lineage = lineage;
+        this.households = households;
+        this.hours = hours;
+        this.warmUps = warmUps;
+    }
+
+    @Override
+    public void takeUp(Deeds.Work work) {
+        work.on(Deed.Tend.class, this::tend);
+        work.on(Deed.LookAt.class, this::look);
+        work.on(Deed.Read.class, this::read);
+        work.on(Deed.TopUp.class, this::topUp);
+    }
+
+    /** Somebody else's doing of the same task is said, not written twice. */
+    private UUID tend(BatchSheet sheet, Doing<Deed.Tend> doing) {
+        refuseIfDone(sheet, Optional.of(doing.deed().task()));
+        UUID entry = log.write(sheet.id(), new Line.Tended(doing.deed().task()), doing);
+        heat.keepHeat(sheet.id(), entry);
+        return entry;
+    }
+
+    private UUID look(BatchSheet sheet, Doing<Deed.LookAt> doing) {
+        Optional<TaskKey> task = doing.deed().task().or(() -> next(sheet, TaskKind.LOOK));
+        refuseIfDone(sheet, task);
+        UUID entry = log.write(sheet.id(), new Line.Looked(task, doing.deed().look()), doing);
+        conditions.found(doing.deed().look().conditions(), sheet.subject(), Finding.by(entry, doing.at()));
+        return entry;
+    }
+
+    private UUID read(BatchSheet sheet, Doing<Deed.Read> doing) {
+        Optional<TaskKey> task = doing.deed().task().or(() -> next(sheet, TaskKind.READ));
+        refuseIfDone(sheet, task);
+        UUID entry = log.write(sheet.id(), new Line.Heat(task, doing.deed().temperature()), doing);
+        warmedUp(sheet, new HeatReading(doing.at(), doing.deed().temperature()))
+                .ifPresent(took -> warmUps.learn(entry, took));
+        heat.keepHeat(sheet.id(), entry);
+        return entry;
+    }
+
+    /** How long the heat took to come up, where this reading is the one that shows it. */
+    private static Optional<Duration> warmedUp(BatchSheet sheet, HeatReading now) {
+        return sheet.course().heat().filter(HeatCourse::on).flatMap(course -> course.onSince()
+                .flatMap(on -> WarmUp.endedBy(
+                        on,
+                        course.readings().stream()
+                                .filter(reading -> !reading.at().isBefore(on)
+                                        && reading.at().isBefore(now.at()))
+                                .toList(),
+                        now,
+                        sheet.course().stage().band().low())));
+    }
+
+    /** Stock falls, and the yield counts it from now on. */
+    private UUID topUp(BatchSheet sheet, Doing<Deed.TopUp> doing) {
+        CarrierKind oil = sheet.plan().request().carrier().kind();
+        Stock.OfCarrier from = stores.carriers(oil).stream()
+                .filter(one -> one.id().equals(doing.deed().bottle()))
+                .findFirst()
+                .orElseThrow(() -> new Refused(
+                        "from",
+                        "Jar %d stands in %s; top it up with the same oil.".formatted(sheet.number(), oil.common()),
+                        "one from the list"));
+        Bottle bottle = new Bottle(from.name(), from.kind().monthsOpened(), from.opened(), from.bestBefore());
+        Take take = new Take(from.id(), from.density().massOf(doing.deed().oil()));
+        UUID entry = log.write(sheet.id(), new Line.ToppedUp(doing.deed().oil(), bottle, Optional.of(take)), doing);
+        ledger.take(take.lot(), take.mass(), new Ledger.Why(Cause.USED, sheet.id(), entry, doing.at()));
+        lineage.into(sheet.id(), take.lot());
+        return entry;
+    }
+
+    private void refuseIfDone(BatchSheet sheet, Optional<TaskKey> task) {
+        Optional<Entry> done = task.flatMap(key -> sheet.log().done(key));
+        done.flatMap(entry -> sheet.lines().stream()
+                        .filter(line -> line.id().equals(entry.id()))
+                        .findFirst())
+                .ifPresent(line -> {
+                    throw new AlreadyDone("%s, jar %d, was seen to already: %s, by %s, %s. Nothing was written twice."
+                            .formatted(
+                                    sheet.name(),
+                                    sheet.number(),
+                                    line.words(),
+                                    line.by(),
+                                    households.current().moment(line.happenedAt())));
+                });
+    }
+
+    private Optional<TaskKey> next(BatchSheet sheet, TaskKind kind) {
+        return Rounds.next(sheet.course(), sheet.log(), kind, hours.home());
+    }
+}

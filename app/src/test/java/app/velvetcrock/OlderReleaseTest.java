@@ -1,0 +1,128 @@
+package app.velvetcrock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.zip.GZIPInputStream;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Isolated;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * Dumps of the demo household as former releases made it, with what their pages said: opened by this release, every page says
+ * the same. A page that is to say something else from now on has its line in the record changed by hand, with the reason in the commit.
+ */
+@Isolated
+class OlderReleaseTest {
+
+    /** Pages whose words a batch, an oil, a lot or a recipe decides; from these every other is found. */
+    private static final String BEGIN = "/shelf";
+
+    private static final int MOST_PAGES = 150;
+
+    @ParameterizedTest
+    @ValueSource(strings = "2026-11-danger")
+    void everyPageReadsAsItDid(String release) throws Exception {
+        Map<String, String> recorded = recorded(release);
+        assertThat(recorded).hasSizeGreaterThan(40);
+        String server = "jdbc:postgresql://127.0.0.1:" + System.getenv("CROCK_TEST_DB_PORT") + "/";
+        String name = "crock_dump_" + UUID.randomUUID().toString().replace("-", "");
+        try (Connection postgres = DriverManager.getConnection(server + "postgres", "crock", "");
+                Statement sql = postgres.createStatement()) {
+            sql.execute("create database " + name);
+            try {
+                load(server + name, release);
+                System.setProperty("spring.profiles.active", "test");
+                try (ConfigurableApplicationContext application = SpringApplication.run(
+                        VelvetCrock.class,
+                        "--server.port=0",
+                        "--crock.demo=true",
+                        "--spring.datasource.url=" + server + name)) {
+                    int port = Integer.parseInt(application.getEnvironment().getProperty("local.server.port", "0"));
+                    assertThat(pages(port)).containsExactlyInAnyOrderEntriesOf(recorded);
+                }
+            } finally {
+                sql.execute("drop database " + name + " with (force)");
+            }
+        }
+    }
+
+    /** Writes down what the pages of a running release say: CROCK_RECORD=PORT,FILE. */
+    @Test
+    void record() throws IOException {
+        String where = System.getenv().getOrDefault("CROCK_RECORD", "");
+        if (!where.isEmpty()) {
+            String[] parts = where.split(",");
+            StringBuilder text = new StringBuilder();
+            pages(Integer.parseInt(parts[0]))
+                    .forEach((page, words) ->
+                            text.append(page).append('\t').append(words).append('\n'));
+            Files.writeString(Path.of(parts[1]), text);
+        }
+    }
+
+    private static void load(String url, String release) throws Exception {
+        try (InputStream dump = new GZIPInputStream(
+                        OlderReleaseTest.class.getResourceAsStream("/dumps/" + release + ".sql.gz"));
+                Connection connection = DriverManager.getConnection(url, "crock", "");
+                Statement sql = connection.createStatement()) {
+            sql.execute(new String(dump.readAllBytes(), StandardCharsets.UTF_8));
+        }
+    }
+
+    private static Map<String, String> recorded(String release) throws IOException {
+        Map<String, String> recorded = new TreeMap<>();
+        try (InputStream in =
+                new GZIPInputStream(OlderReleaseTest.class.getResourceAsStream("/dumps/" + release + ".pages.gz"))) {
+            for (String line : new String(in.readAllBytes(), StandardCharsets.UTF_8).split("\n")) {
+                recorded.put(line.substring(0, line.indexOf('\t')), line.substring(line.indexOf('\t') + 1));
+            }
+        }
+        return recorded;
+    }
+
+    /** What every page within reach of the Shelf says, found by its links. */
+    private static Map<String, String> pages(int port) {
+        Visitor runa = Visitor.demo(port);
+        Map<String, String> pages = new TreeMap<>();
+        Deque<String> open = new ArrayDeque<>();
+        open.add(BEGIN);
+        while (!open.isEmpty() && pages.size() < MOST_PAGES) {
+            String path = open.remove();
+            if (pages.containsKey(path)) {
+                continue;
+            }
+            Document page = runa.get(path).page();
+            pages.put(path, words(page));
+            for (Element link : page.select("a[href^=/]:not([download])")) {
+                String to = link.attr("href").replaceAll("[?#].*", "");
+                if (!to.matches(".*/(calendar|label\\.pdf|text|json|sign-out)$")) {
+                    open.add(to);
+                }
+            }
+        }
+        return pages;
+    }
+
+    private static String words(Document page) {
+        Element main = page.selectFirst("main");
+        return main == null ? "" : main.text().replaceAll("\\s+", " ");
+    }
+}

@@ -1,0 +1,93 @@
+package app.velvetcrock.batch;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.velvetcrock.batch.BatchEntry.Kind;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.course.Seen;
+import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.keeping.Glass;
+import app.velvetcrock.core.keeping.KeepUntil;
+import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.look.Clarity;
+import app.velvetcrock.core.look.Condition;
+import app.velvetcrock.core.look.Look;
+import app.velvetcrock.core.look.Ruin;
+import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.planning.Take;
+import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.core.working.Figure;
+import app.velvetcrock.core.working.Working;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+
+class LineCodecTest {
+
+    private static final UUID LOT = UUID.randomUUID();
+    private static final LocalDate DAY = LocalDate.of(2027, 6, 1);
+    private static final Instant AT = Instant.parse("2026-10-01T18:00:00Z");
+
+    private final LineCodec codec = new LineCodec(new Json());
+
+    @Test
+    void everyKindOfLineReadsBackAsItWasWritten() {
+        Optional<TaskKey> task = Optional.of(TaskKey.parse("stand.look.2"));
+        Take take = new Take(LOT, Mass.ofGrams(40));
+        Volume oil = Volume.ofMillilitres(275);
+        List<Line> lines = List.of(
+                new Line.Charged(Mass.ofGrams(40), oil, List.of(take)),
+                new Line.ToppedUp(
+                        oil, new Bottle("Rapeseed", 9, Optional.of(DAY), Optional.empty()), Optional.of(take)),
+                new Line.Tended(TaskKey.parse("stand.push-under.1")),
+                new Line.Looked(task, new Look(Smell.SOUR, true, false)),
+                new Line.Heat(Optional.empty(), Temperature.ofCelsius(46.5)),
+                new Line.Strained(
+                        oil,
+                        Mass.ofGrams(250),
+                        Pressing.SCREW,
+                        new KeepUntil(
+                                DAY,
+                                KeepUntil.LimitedBy.CAP,
+                                Working.of("a sum")
+                                        .given("herb", Figure.of(Mass.ofGrams(3)))
+                                        .build()),
+                        LOT,
+                        false,
+                        new Seen(Clarity.CLOUDY, Smell.FAINT, Volume.ofMillilitres(3), "green")),
+                new Line.Settled(oil, Mass.ofGrams(250), Volume.ofMillilitres(6), LOT, DAY, DAY.minusDays(30)),
+                new Line.Bottled(
+                        LOT,
+                        3,
+                        Volume.ofMillilitres(100),
+                        Optional.of(new Line.Bottled.Into(Glass.DARK, Storage.REFRIGERATOR, DAY, List.of(LOT))),
+                        Optional.empty()),
+                new Line.Sniffed(LOT, true, DAY, DAY.plusDays(60), "it smells right"),
+                new Line.Discarded(Ruin.MOULD, "the lid was wet", Optional.of(LOT)),
+                new Line.Found(Condition.MOULD, "white fur", Optional.empty()),
+                new Line.PlanChanged("standing", Pace.DAYS, 35, Optional.of(28), Optional.of(AT), "ready"),
+                new Line.Noted("Next time: is an ordinary note"),
+                new Line.Lesson("cut it finer"),
+                new Line.Corrected(UUID.randomUUID(), new Line.Looked(task, Look.ALL_WELL)),
+                new Line.Corrected(UUID.randomUUID(), new Line.Noted("it was two")),
+                new Line.TakenBack(UUID.randomUUID()));
+        Set<Kind> kinds = EnumSet.noneOf(Kind.class);
+        for (Line line : lines) {
+            BatchEntry stored =
+                    new BatchEntry(UUID.randomUUID(), AT, codec.write(line), new BatchEntry.Said(LOT, "as typed"));
+            kinds.add(stored.kind);
+            assertThat(codec.read(stored)).isEqualTo(line);
+        }
+        assertThat(kinds).isEqualTo(EnumSet.allOf(Kind.class));
+    }
+}

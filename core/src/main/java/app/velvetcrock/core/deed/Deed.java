@@ -1,0 +1,206 @@
+package app.velvetcrock.core.deed;
+
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.course.Seen;
+import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.keeping.Glass;
+import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.look.Condition;
+import app.velvetcrock.core.look.Held;
+import app.velvetcrock.core.look.Look;
+import app.velvetcrock.core.look.Ruin;
+import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.planning.FrozenPlan;
+import app.velvetcrock.core.strain.Pressing;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+
+/** Something done to a batch or to what came of it, with all it needs to be done. */
+public sealed interface Deed {
+
+    <R> R accept(Visitor<R> visitor);
+
+    /** Something said of, or done for, every deed. */
+    interface Visitor<R> {
+        R start(Start deed);
+
+        R tend(Tend deed);
+
+        R look(LookAt deed);
+
+        R read(Read deed);
+
+        R topUp(TopUp deed);
+
+        R note(Note deed);
+
+        R find(Find deed);
+
+        R changePlan(ChangePlan deed);
+
+        R strain(Strain deed);
+
+        R settle(Settle deed);
+
+        R bottle(Bottle deed);
+
+        R sniff(Sniff deed);
+
+        R draw(Draw deed);
+
+        R throwOut(ThrowOut deed);
+
+        R correct(Correct deed);
+
+        R takeBack(TakeBack deed);
+    }
+
+    /**
+     * Charges a vessel.
+     *
+     * @param vessel the kind of jar, or the pot of the kit
+     * @param herb as weighed; of a blend all its herbs
+     * @param oil as poured
+     */
+    record Start(FrozenPlan plan, UUID vessel, boolean ofKit, Mass herb, Volume oil) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.start(this);
+        }
+    }
+
+    /** Does a task with nothing to tell: shaken, pushed under, heat on or off, the next stage begun. */
+    record Tend(TaskKey task) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.tend(this);
+        }
+    }
+
+    /** Looks at a standing charge; without a task it does the next look that is open. */
+    record LookAt(Optional<TaskKey> task, Look look) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.look(this);
+        }
+    }
+
+    /** Reads the oil's temperature; without a task it does the next reading that is open. */
+    record Read(Optional<TaskKey> task, Temperature temperature) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.read(this);
+        }
+    }
+
+    /** Pours more of the same oil over, from a bottle. */
+    record TopUp(UUID bottle, Volume oil) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.topUp(this);
+        }
+    }
+
+    /** Writes down something seen or done, in words. */
+    record Note(String words) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.note(this);
+        }
+    }
+
+    /** Says that something is wrong with a batch, or with one lot that came of it. */
+    record Find(Condition what, String words, Optional<UUID> lot) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.find(this);
+        }
+    }
+
+    /**
+     * Changes the plan of a standing charge.
+     *
+     * @param length of the stage it is in, in its pace; absent for as it is
+     * @param strainFrom not to be strained before this; absent for as it is
+     */
+    record ChangePlan(Optional<Integer> length, Optional<Instant> strainFrom, String reason) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.changePlan(this);
+        }
+    }
+
+    /**
+     * Strains a charge.
+     *
+     * @param out what came out
+     * @param learn whether the next forecast may learn from it
+     * @param lesson what to do otherwise next time; empty for nothing
+     */
+    record Strain(Mass out, Pressing pressing, boolean learn, Seen seen, String lesson) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.strain(this);
+        }
+    }
+
+    /** Decants an oil that has settled: so much is left, and so much water lay under it. */
+    record Settle(Mass left, Volume water, Smell smell) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.settle(this);
+        }
+    }
+
+    /** Fills bottles from an oil that stands as it was strained. */
+    record Bottle(UUID lot, int count, Volume size, Glass glass, Storage place) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.bottle(this);
+        }
+    }
+
+    /** Smells an oil near its date. */
+    record Sniff(UUID lot, boolean passed) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.sniff(this);
+        }
+    }
+
+    /** Draws some of an oil: to use, to give or to sell. */
+    record Draw(UUID lot, Mass amount, Held what) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.draw(this);
+        }
+    }
+
+    /** Throws out one lot, or the whole charge while it stands. */
+    record ThrowOut(Ruin ruin, String lesson, Optional<UUID> lot) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.throwOut(this);
+        }
+    }
+
+    /** Says of an entry of the log what it should have said. */
+    record Correct(UUID entry, Line now) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.correct(this);
+        }
+    }
+
+    /** Takes an entry of the log back, and moves back what it moved. */
+    record TakeBack(UUID entry) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.takeBack(this);
+        }
+    }
+}

@@ -1,0 +1,187 @@
+package app.velvetcrock.core.deed;
+
+import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.keeping.MoistFood;
+import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.look.Held;
+import java.time.Instant;
+import java.util.Optional;
+
+/** Says whether a deed may be done to a batch as it stands; what a lot holds and what a condition holds back is asked elsewhere. */
+public final class May implements Deed.Visitor<Optional<Refusal>> {
+
+    private final Standing standing;
+    private final Times times;
+
+    private May(Standing standing, Times times) {
+        this.standing = standing;
+        this.times = times;
+    }
+
+    /** A batch as it stands. */
+    public record Standing(int number, Course course, Log log) {}
+
+    /** When a deed was done, when it is said, and how moments and amounts are written there. */
+    public record Times(Instant at, Instant now, Wording say) {}
+
+    /** Why a deed may not be done; empty where it may. */
+    public static Optional<Refusal> be(Deed deed, Standing standing, Times times) {
+        return deed.accept(new May(standing, times));
+    }
+
+    @Override
+    public Optional<Refusal> start(Deed.Start deed) {
+        return deed.plan().plan().canStart()
+                ? Optional.empty()
+                : refused("This plan cannot be started as it stands: see what it says on the Bench.");
+    }
+
+    @Override
+    public Optional<Refusal> tend(Deed.Tend deed) {
+        return deed.task().stage().equals(TaskKey.AFTER) ? inTime() : inTimeAndStanding();
+    }
+
+    @Override
+    public Optional<Refusal> look(Deed.LookAt deed) {
+        return inTimeAndStanding();
+    }
+
+    @Override
+    public Optional<Refusal> read(Deed.Read deed) {
+        return inTimeAndStanding();
+    }
+
+    @Override
+    public Optional<Refusal> topUp(Deed.TopUp deed) {
+        return inTimeAndStanding();
+    }
+
+    @Override
+    public Optional<Refusal> note(Deed.Note deed) {
+        return inTime();
+    }
+
+    @Override
+    public Optional<Refusal> find(Deed.Find deed) {
+        return inTime();
+    }
+
+    @Override
+    public Optional<Refusal> changePlan(Deed.ChangePlan deed) {
+        return state() == Course.State.STANDING
+                ? Optional.empty()
+                : refused(
+                        "Batch %d does not stand any more, so its plan stays as it was.".formatted(standing.number()));
+    }
+
+    @Override
+    public Optional<Refusal> strain(Deed.Strain deed) {
+        return standing.log()
+                .last(Line.Strained.class)
+                .map(done -> Refusal.of("Batch %d was strained already: %s came out. Nothing was written twice."
+                        .formatted(standing.number(), times.say().volume(done.out()))))
+                .or(() -> state() == Course.State.STANDING
+                        ? Optional.empty()
+                        : refused("Batch %d does not stand any more, so there is nothing to strain."
+                                .formatted(standing.number())));
+    }
+
+    @Override
+    public Optional<Refusal> settle(Deed.Settle deed) {
+        return strained("Batch %d is not strained, so nothing has settled.");
+    }
+
+    @Override
+    public Optional<Refusal> bottle(Deed.Bottle deed) {
+        return strained("Batch %d is not strained, so there is nothing to bottle.");
+    }
+
+    @Override
+    public Optional<Refusal> sniff(Deed.Sniff deed) {
+        return strained("Batch %d is not strained, so no oil of it can be smelled.");
+    }
+
+    @Override
+    public Optional<Refusal> draw(Deed.Draw deed) {
+        return deed.what() != Held.DRAW && standing.course().moistFood()
+                ? refused("Food oil of moist herb is never given away or sold: %s.".formatted(MoistFood.RULE))
+                : Optional.empty();
+    }
+
+    @Override
+    public Optional<Refusal> throwOut(Deed.ThrowOut deed) {
+        return deed.lot().isPresent() ? inTime() : inTimeAndStanding();
+    }
+
+    @Override
+    public Optional<Refusal> correct(Deed.Correct deed) {
+        Optional<Line> before = standing.log().entries().stream()
+                .filter(entry -> entry.id().equals(deed.entry()))
+                .map(entry -> entry.line())
+                .findFirst();
+        if (before.isEmpty()) {
+            return refused("That line does not hold any more, so there is nothing to correct.");
+        }
+        boolean movesNothing = before.get() instanceof Line.Looked
+                || before.get() instanceof Line.Heat
+                || before.get() instanceof Line.Tended
+                || before.get() instanceof Line.Noted
+                || before.get() instanceof Line.Lesson;
+        return movesNothing && before.get().getClass() == deed.now().getClass()
+                ? inTime()
+                : refused("That line moved stock or dates: take it back and write it anew.");
+    }
+
+    @Override
+    public Optional<Refusal> takeBack(Deed.TakeBack deed) {
+        boolean holds =
+                standing.log().entries().stream().anyMatch(entry -> entry.id().equals(deed.entry()));
+        return !holds || standing.log().canTakeBack(deed.entry())
+                ? Optional.empty()
+                : refused("That line cannot be taken back now. Something later rests on it: take that back first.");
+    }
+
+    private Optional<Refusal> inTimeAndStanding() {
+        return state() == Course.State.STANDING
+                ? inTime()
+                : refused("Batch %d does not stand any more: %s. Nothing was written."
+                        .formatted(standing.number(), word(state())));
+    }
+
+    /** Nothing happens to a batch before herb and oil met, nor later than now. */
+    private Optional<Refusal> inTime() {
+        Instant charged = standing.course().chargedAt();
+        return times.at().isBefore(charged) || times.at().isAfter(times.now())
+                ? Optional.of(new Refusal(
+                        "when",
+                        "Understood %s; it lies between the charging, %s, and now."
+                                .formatted(
+                                        times.say().moment(times.at()),
+                                        times.say().moment(charged)),
+                        "a time in between, or leave it empty for now"))
+                : Optional.empty();
+    }
+
+    private Optional<Refusal> strained(String otherwise) {
+        return state() == Course.State.STRAINED ? Optional.empty() : refused(otherwise.formatted(standing.number()));
+    }
+
+    private Course.State state() {
+        return standing.course().state();
+    }
+
+    private static Optional<Refusal> refused(String wrong) {
+        return Optional.of(Refusal.of(wrong));
+    }
+
+    private static String word(Course.State state) {
+        return switch (state) {
+            case STRAINED -> "it was strained";
+            case DISCARDED -> "it was thrown out";
+            case NEVER_STARTED, STANDING -> "its start was taken back";
+        };
+    }
+}

@@ -1,0 +1,76 @@
+package app.velvetcrock.core.kitchen;
+
+import app.velvetcrock.core.measure.HouseholdUnits;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+
+/** Writes amounts, days and moments as a household says them: in its units and its zone. */
+public record Wording(HouseholdUnits units, ZoneId zone) {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
+    private static final DateTimeFormatter SHORT_DAY = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH);
+    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
+    private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+
+    /** The household's day an instant lies on. */
+    public LocalDate dayOf(Instant instant) {
+        return instant.atZone(zone).toLocalDate();
+    }
+
+    public String mass(Mass mass) {
+        return units.mass(mass);
+    }
+
+    public String volume(Volume volume) {
+        return units.volume(volume);
+    }
+
+    public String temperature(Temperature temperature) {
+        return units.temperature(temperature);
+    }
+
+    /** A day with its weekday: "Tue 24 Nov". */
+    public String day(LocalDate date) {
+        return DAY.format(date);
+    }
+
+    /** A day by its weekday: "Thu". */
+    public String weekday(LocalDate date) {
+        return WEEKDAY.format(date);
+    }
+
+    /** A day without its weekday: "24 Nov". */
+    public String shortDay(LocalDate date) {
+        return SHORT_DAY.format(date);
+    }
+
+    /** A day in full, without its year: "Tuesday 24 November". */
+    public String longDay(LocalDate date) {
+        return LONG_DAY.format(date);
+    }
+
+    /** A day with its year: "24 Nov 2026". */
+    public String date(LocalDate date) {
+        return DATE.format(date);
+    }
+
+    /** The time of day there: "08:30". */
+    public String time(Instant instant) {
+        return TIME.format(instant.atZone(zone));
+    }
+
+    /** A day with its year, and the time: "24 Nov 2026, 08:30". */
+    public String moment(Instant instant) {
+        LocalDateTime there = LocalDateTime.ofInstant(instant, zone);
+        return DATE.format(there) + ", " + TIME.format(there);
+    }
+}
