@@ -23,3 +23,6 @@ alter table condition add column worked_out boolean not null default false;
 update condition c set worked_out = true from batch_entry e
     where c.kind in ('OVERHEATED', 'SCORCHED') and e.stillroom_id = c.stillroom_id and e.id = c.source
     and e.kind not in ('LOOKED', 'STRAINED', 'SETTLED', 'SNIFFED');
+
+-- What a reading taught is forgotten with it.
+delete from warm_up w using batch_entry t where t.stillroom_id = w.stillroom_id and t.corrects_id = w.id;

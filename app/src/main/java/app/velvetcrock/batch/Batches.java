@@ -62,6 +62,14 @@ public class Batches {
         return reader.read(batches.finished(Limit.of(most)));
     }
 
+    /** What some batches are numbered. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Integer> numbers(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : batches.among(ids).stream().collect(Collectors.toMap(batch -> batch.id, batch -> batch.number));
+    }
+
     @Transactional(readOnly = true)
     public List<BatchSheet> among(Collection<UUID> ids) {
         return reader.read(batches.among(ids));

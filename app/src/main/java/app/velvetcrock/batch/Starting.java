@@ -8,12 +8,13 @@ import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stillroom.WarmUps;
 import app.velvetcrock.stores.Cause;
+import app.velvetcrock.stores.Jars;
 import app.velvetcrock.stores.KitShelf;
 import app.velvetcrock.stores.Ledger;
+import app.velvetcrock.stores.OfJar;
 import app.velvetcrock.stores.Oils;
-import app.velvetcrock.stores.Stock;
-import app.velvetcrock.stores.Stores;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.nio.charset.StandardCharsets;
@@ -37,11 +38,12 @@ public class Starting implements Hands {
     private final Conditions conditions;
     private final HeatWatch heat;
     private final Lineage lineage;
-    private final Stores stores;
+    private final Jars jars;
     private final KitShelf kit;
     private final Oils oils;
     private final Ledger ledger;
     private final Households households;
+    private final WarmUps warmUps;
     private final PlanShape shape;
     private final Clock clock;
 
@@ -52,11 +54,12 @@ public class Starting implements Hands {
             Conditions conditions,
             HeatWatch heat,
             Lineage lineage,
-            Stores stores,
+            Jars jars,
             KitShelf kit,
             Oils oils,
             Ledger ledger,
             Households households,
+            WarmUps warmUps,
             PlanShape shape,
             Clock clock) {
         this.repository = repository;
@@ -65,11 +68,12 @@ public class Starting implements Hands {
         this.conditions = conditions;
         this.heat = heat;
         this.lineage = lineage;
-        this.stores = stores;
+        this.jars = jars;
         this.kit = kit;
         this.oils = oils;
         this.ledger = ledger;
         this.households = households;
+        this.warmUps = warmUps;
         this.shape = shape;
         this.clock = clock;
     }
@@ -142,6 +146,7 @@ public class Starting implements Hands {
         }
         ledger.takeBack(entry);
         restoreDate(line);
+        warmUps.forget(entry);
         UUID back = log.write(sheet.id(), new Line.TakenBack(entry), doing);
         if (line instanceof Line.Charged) {
             conditions.neverWas(sheet.id(), entry);
@@ -160,7 +165,7 @@ public class Starting implements Hands {
     }
 
     private void occupy(Stand stand) {
-        Stock.OfJar vessel = stand.kit() ? kit.lockPot(stand.id()) : stores.lockJar(stand.id());
+        OfJar vessel = stand.kit() ? kit.lockPot(stand.id()) : jars.lock(stand.id());
         long taken = batches.inUse().getOrDefault(stand.id(), 0L);
         if (taken >= vessel.pieces()) {
             throw new Refused("Every “%s” is in use (%d of %d). Choose another, or strain one."

@@ -24,6 +24,7 @@ import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stores.OfJar;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.web.Fields;
 import java.time.Clock;
@@ -144,10 +145,10 @@ public class Bench {
     }
 
     private Optional<BenchWork.Planned> plan(BenchForm form, Method way, BenchReading.Desk desk) {
-        Optional<Stock.OfJar> vessel = BenchReading.named(
+        Optional<OfJar> vessel = BenchReading.named(
                 Stream.concat(desk.shelves().jars().stream(), desk.shelves().pots().stream())
                         .toList(),
-                Stock.OfJar::id,
+                OfJar::id,
                 form.jar());
         Optional<BenchReading.Asked> read = reading.read(form, way, vessel, desk);
         return read.flatMap(asked -> parts(form, asked, vessel, desk)).map(parts -> {
@@ -195,12 +196,12 @@ public class Bench {
 
     /** The plan of every vessel: of one, or of each jar the charge is divided over. */
     private Optional<List<BenchWork.Part>> parts(
-            BenchForm form, BenchReading.Asked asked, Optional<Stock.OfJar> named, BenchReading.Desk desk) {
-        List<Stock.OfJar> jars = desk.shelves().jars();
+            BenchForm form, BenchReading.Asked asked, Optional<OfJar> named, BenchReading.Desk desk) {
+        List<OfJar> jars = desk.shelves().jars();
         List<Vessel> free = jars.stream()
                 .flatMap(jar -> Collections.nCopies(Math.min(MOST_OF_A_SIZE, jar.pieces()), jar.vessel()).stream())
                 .toList();
-        Stock.OfJar largest = jars.isEmpty() ? desk.shelves().pots().get(0) : jars.get(jars.size() - 1);
+        OfJar largest = jars.isEmpty() ? desk.shelves().pots().get(0) : jars.get(jars.size() - 1);
         Charge bare = new Charge(
                 asked.charged(),
                 Volume.ZERO,
@@ -221,7 +222,7 @@ public class Bench {
                     .map(share -> part(whole.part(share), asked, jarOf(jars, share.vessel()), desk))
                     .toList());
         }
-        Stock.OfJar jar = named.orElseGet(() -> {
+        OfJar jar = named.orElseGet(() -> {
             Optional<Vessel> chosen = JarChoice.smallest(free, bare, asked.oil());
             chosen.ifPresent(vessel -> desk.fields().echo("jar", "the smallest of yours that holds it and covers"));
             return chosen.map(vessel -> jarOf(jars, vessel)).orElse(largest);
@@ -229,19 +230,18 @@ public class Bench {
         return Optional.of(List.of(really(form, part(request(asked, jar, free), asked, jar, desk), asked, desk)));
     }
 
-    private static Stock.OfJar jarOf(List<Stock.OfJar> jars, Vessel vessel) {
+    private static OfJar jarOf(List<OfJar> jars, Vessel vessel) {
         return jars.stream()
                 .filter(jar -> jar.vessel().equals(vessel))
                 .findFirst()
                 .orElseThrow();
     }
 
-    private static PlanRequest request(BenchReading.Asked asked, Stock.OfJar jar, List<Vessel> free) {
+    private static PlanRequest request(BenchReading.Asked asked, OfJar jar, List<Vessel> free) {
         return new PlanRequest(asked.planned(), asked.pour().carrier(), asked.oil(), jar.vessel(), free, asked.how());
     }
 
-    private BenchWork.Part part(
-            PlanRequest request, BenchReading.Asked asked, Stock.OfJar jar, BenchReading.Desk desk) {
+    private BenchWork.Part part(PlanRequest request, BenchReading.Asked asked, OfJar jar, BenchReading.Desk desk) {
         BatchPlan plan = planner.plan(request);
         Instant at = desk.house().instantOn(asked.how().start(), clock.instant());
         FrozenPlan frozen = FrozenPlan.of(
@@ -346,7 +346,7 @@ public class Bench {
     /** The pan a jar can stand in, of a way that heats it in water. */
     private static Optional<Bath> bath(BatchPlan plan, BenchStock.Shelves shelves) {
         return isInWater(plan)
-                ? Bath.smallest(shelves.pans().stream().map(Stock.OfJar::vessel).toList(), plan.charge())
+                ? Bath.smallest(shelves.pans().stream().map(OfJar::vessel).toList(), plan.charge())
                 : Optional.empty();
     }
 }

@@ -10,6 +10,7 @@ import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stores.OfJar;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.web.Fields;
 import java.util.ArrayList;
@@ -58,7 +59,7 @@ class BenchReading {
     }
 
     /** Everything before a vessel is chosen; absent when something is not clear, which then stands beside its field. */
-    Optional<Asked> read(BenchForm form, Method way, Optional<Stock.OfJar> vessel, Desk desk) {
+    Optional<Asked> read(BenchForm form, Method way, Optional<OfJar> vessel, Desk desk) {
         Fields fields = desk.fields();
         List<BlendSentence.Row> rows = rows(form, desk);
         BenchStock.Pour pour = pour(form, desk);
@@ -76,7 +77,7 @@ class BenchReading {
                     .map(asked -> asked.outOf(want)));
         }
         Optional<List<Mass>> masses =
-                new BlendSentence(fields, desk.house()).masses(rows, form.total(), vessel.map(Stock.OfJar::vessel));
+                new BlendSentence(fields, desk.house()).masses(rows, form.total(), vessel.map(OfJar::vessel));
         Optional<OilWish> oil = desk.sentence().oil(pour.carrier().kind().density(), form.oil());
         Method numbered = new NumbersSentence(fields, desk.house())
                 .apply(way, form.numbers() == null ? BenchForm.Numbers.NONE : form.numbers());

@@ -13,8 +13,10 @@ import app.velvetcrock.core.planning.FirstInfusion;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedCarrier;
 import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stores.Jars;
 import app.velvetcrock.stores.KitShelf;
 import app.velvetcrock.stores.LotKind;
+import app.velvetcrock.stores.OfJar;
 import app.velvetcrock.stores.Oils;
 import app.velvetcrock.stores.Stock;
 import app.velvetcrock.stores.Stores;
@@ -34,14 +36,17 @@ import org.springframework.stereotype.Component;
 class BenchStock {
 
     private final Stores stores;
+    private final Jars jars;
     private final KitShelf kit;
     private final Oils oils;
     private final Batches batches;
     private final OwnWays ways;
     private final Conditions conditions;
 
-    BenchStock(Stores stores, KitShelf kit, Oils oils, Batches batches, OwnWays ways, Conditions conditions) {
+    BenchStock(
+            Stores stores, Jars jars, KitShelf kit, Oils oils, Batches batches, OwnWays ways, Conditions conditions) {
         this.stores = stores;
+        this.jars = jars;
         this.kit = kit;
         this.oils = oils;
         this.batches = batches;
@@ -64,9 +69,9 @@ class BenchStock {
             List<Stock.OfHerb> herbs,
             List<Stock.OfCarrier> carriers,
             List<Stock.OfOil> oils,
-            List<Stock.OfJar> jars,
-            List<Stock.OfJar> pots,
-            List<Stock.OfJar> pans,
+            List<OfJar> jars,
+            List<OfJar> pots,
+            List<OfJar> pans,
             List<Stock.OfSupply> spirits,
             Set<Source> kit,
             List<OwnWays.OfWay> own,
@@ -84,7 +89,7 @@ class BenchStock {
         List<Told> held =
                 conditions.open().stream().filter(told -> told.holds(Held.USE)).toList();
         Map<UUID, Long> taken = batches.inUse();
-        List<Stock.OfJar> pans = kit.pots();
+        List<OfJar> pans = kit.pots();
         List<Stock.OfSupply> spirits = stores.supplies(Set.of(LotKind.SPIRIT)).stream()
                 .filter(lot -> lot.abv().isPresent() && isFree(held, null, lot.id()))
                 .sorted(Comparator.comparing((Stock.OfSupply lot) -> -lot.abv().orElse(0.0)))
@@ -102,7 +107,7 @@ class BenchStock {
                 oils.left().stream()
                         .filter(oil -> isFree(held, oil.batch(), oil.id()))
                         .toList(),
-                free(stores.jars(), taken),
+                free(jars.all(), taken),
                 free(pans, taken),
                 pans,
                 spirits,
@@ -117,9 +122,9 @@ class BenchStock {
                 .noneMatch(told -> lot.equals(told.subject().lot()) || (batch != null && told.isOfBatch(batch)));
     }
 
-    private static List<Stock.OfJar> free(List<Stock.OfJar> all, Map<UUID, Long> taken) {
+    private static List<OfJar> free(List<OfJar> all, Map<UUID, Long> taken) {
         return all.stream()
-                .map(jar -> new Stock.OfJar(
+                .map(jar -> new OfJar(
                         jar.id(), jar.vessel(), (int) (jar.pieces() - taken.getOrDefault(jar.id(), 0L)), jar.kit()))
                 .filter(jar -> jar.pieces() > 0)
                 .toList();

@@ -11,7 +11,7 @@ import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.draw.JarDrawing;
-import app.velvetcrock.stores.Stock;
+import app.velvetcrock.stores.OfJar;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -89,7 +89,7 @@ public record BenchWork(
     public record Weighed(Mass herb, Volume oil, Instant at) {}
 
     /** What goes into one vessel: its plan, the vessel, and what was really weighed. */
-    public record Part(FrozenPlan frozen, Stock.OfJar jar, Weighed weighed) {
+    public record Part(FrozenPlan frozen, OfJar jar, Weighed weighed) {
 
         public BatchPlan plan() {
             return frozen.plan();
@@ -137,7 +137,7 @@ public record BenchWork(
             return first().plan();
         }
 
-        public Stock.OfJar jar() {
+        public OfJar jar() {
             return first().jar();
         }
 

@@ -9,7 +9,7 @@ import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.HouseSettings;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stillroom.SignedIn;
-import app.velvetcrock.stores.Stores;
+import app.velvetcrock.stores.Jars;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -22,19 +22,19 @@ import org.springframework.transaction.support.TransactionTemplate;
 class DemoHousehold implements ApplicationRunner {
 
     private final People people;
-    private final Stores stores;
+    private final Jars jars;
     private final DemoSeason season;
     private final TransactionTemplate together;
     private final boolean wanted;
 
     DemoHousehold(
             People people,
-            Stores stores,
+            Jars jars,
             DemoSeason season,
             PlatformTransactionManager transactions,
             @Value("${crock.demo}") boolean wanted) {
         this.people = people;
-        this.stores = stores;
+        this.jars = jars;
         this.season = season;
         this.together = new TransactionTemplate(transactions);
         this.wanted = wanted;
@@ -47,7 +47,7 @@ class DemoHousehold implements ApplicationRunner {
         }
         // Signing up and filling are two transactions: a start that was cut off between them is taken up here.
         SignedIn person = people.demoPerson().orElseGet(this::signUp);
-        if (Current.as(person, stores::jars).isEmpty()) {
+        if (Current.as(person, jars::all).isEmpty()) {
             Current.as(
                     person,
                     () -> together.execute(status -> {

@@ -20,9 +20,9 @@ import app.velvetcrock.core.timetable.HoursReader;
 import app.velvetcrock.core.timetable.Window;
 import app.velvetcrock.demo.DemoHands.Charge;
 import app.velvetcrock.stillroom.Hours;
+import app.velvetcrock.stores.Arrival;
 import app.velvetcrock.stores.Cause;
-import app.velvetcrock.stores.NewCarrier;
-import app.velvetcrock.stores.NewHerb;
+import app.velvetcrock.stores.Jars;
 import app.velvetcrock.stores.Origin;
 import app.velvetcrock.stores.Provenance;
 import app.velvetcrock.stores.Stores;
@@ -43,13 +43,15 @@ class DemoSeason {
     private final DemoHands hands;
     private final Hours hours;
     private final Stores stores;
+    private final Jars jars;
     private final DemoStores shelves;
     private final Materia materia;
 
-    DemoSeason(DemoHands hands, Hours hours, Stores stores, DemoStores shelves, Materia materia) {
+    DemoSeason(DemoHands hands, Hours hours, Stores stores, Jars jars, DemoStores shelves, Materia materia) {
         this.hands = hands;
         this.hours = hours;
         this.stores = stores;
+        this.jars = jars;
         this.shelves = shelves;
         this.materia = materia;
     }
@@ -210,12 +212,12 @@ class DemoSeason {
     }
 
     private void jar(String name, double capacity, double width, int pieces) {
-        stores.add(new Vessel(name, Volume.ofMillilitres(capacity), Length.ofMillimetres(width)), pieces);
+        jars.add(new Vessel(name, Volume.ofMillilitres(capacity), Length.ofMillimetres(width)), pieces);
     }
 
     private UUID herb(String key, double grams, int daysAgo) {
         HerbKind kind = materia.herb(key).orElseThrow();
-        return stores.add(new NewHerb(
+        return stores.add(new Arrival.Herb(
                 kind,
                 kind.part(),
                 Cut.CUT_AND_SIFTED,
@@ -229,7 +231,7 @@ class DemoSeason {
 
     private UUID carrier(String key, double litres, @Nullable Integer openedDaysAgo, int bestBeforeInDays) {
         var kind = materia.carrier(key).orElseThrow();
-        return stores.add(new NewCarrier(
+        return stores.add(new Arrival.Carrier(
                 kind,
                 kind.density().massOf(Volume.ofMillilitres(litres * 1000)),
                 openedDaysAgo == null ? null : hands.day(openedDaysAgo),

@@ -14,11 +14,9 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.water.WaterContent;
+import app.velvetcrock.stores.Arrival;
 import app.velvetcrock.stores.KitKind;
 import app.velvetcrock.stores.KitShelf;
-import app.velvetcrock.stores.NewContainer;
-import app.velvetcrock.stores.NewHerb;
-import app.velvetcrock.stores.NewSupply;
 import app.velvetcrock.stores.Origin;
 import app.velvetcrock.stores.Provenance;
 import app.velvetcrock.stores.Rack;
@@ -87,7 +85,7 @@ class DemoStores {
 
     private UUID layOut(String key, double grams, int daysAgo) {
         HerbKind kind = materia.herb(key).orElseThrow();
-        UUID lot = stores.add(new NewHerb(
+        UUID lot = stores.add(new Arrival.Herb(
                 kind,
                 kind.part(),
                 Cut.WHOLE,
@@ -127,7 +125,7 @@ class DemoStores {
         Density density = Optional.ofNullable(abv)
                 .map(percent -> new Strength(percent).density())
                 .orElse(kind.density());
-        stores.add(new NewSupply(
+        stores.add(new Arrival.Supply(
                 kind,
                 Mass.ofGrams(grams),
                 density,
@@ -139,7 +137,7 @@ class DemoStores {
     }
 
     private void containers(String name, double holds, int pieces, long price) {
-        stores.add(new NewContainer(
+        stores.add(new Arrival.Container(
                 name,
                 Volume.ofMillilitres(holds),
                 pieces,

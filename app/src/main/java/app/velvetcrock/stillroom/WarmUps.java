@@ -24,9 +24,7 @@ public class WarmUps {
         return sql
                 .sql(
                         """
-                        select w.minutes from warm_up w where w.stillroom_id = :stillroom and not exists (
-                            select 1 from batch_entry t where t.stillroom_id = w.stillroom_id and t.corrects_id = w.id)
-                        order by w.id desc limit :most""")
+                        select minutes from warm_up where stillroom_id = :stillroom order by id desc limit :most""")
                 .param("stillroom", Current.stillroom())
                 .param("most", MOST)
                 .query(Integer.class)
@@ -43,6 +41,14 @@ public class WarmUps {
                 .param("stillroom", Current.stillroom())
                 .param("id", entry)
                 .param("minutes", took.toMinutes())
+                .update();
+    }
+
+    /** Forgets what a reading showed that does not hold any more. */
+    public void forget(UUID entry) {
+        sql.sql("delete from warm_up where stillroom_id = :stillroom and id = :id")
+                .param("stillroom", Current.stillroom())
+                .param("id", entry)
                 .update();
     }
 }

@@ -76,7 +76,7 @@ public class Blends {
         String key = catalogue.keep(kind);
         long sum = parts.stream().mapToLong(part -> part.mass().toMilligrams()).sum();
         Lot lot = new Lot(LotKind.CARRIER, key, name, parts.size() + " oils", clock.instant());
-        lot.density = Stores.decimal(kind.density());
+        lot.density = Columns.decimal(kind.density());
         lot.openedOn = today;
         lot.origin = Origin.MADE;
         lot.bestBefore = parts.stream()

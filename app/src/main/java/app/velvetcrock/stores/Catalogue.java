@@ -21,6 +21,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,19 +36,29 @@ public class Catalogue {
     private static final String CARRIER_TINT = "#e3c765";
     private static final String OWN = "own-";
     private static final int LONGEST_KEY = 80;
+    private static final int LONGEST_WORDS = 600;
+
+    /** A place that may hold something of a kind, which then stays in the catalogue. */
+    public interface Stored {
+        boolean isStored(String kindKey);
+    }
 
     private final Materia materia;
     private final OwnHerbRepository herbs;
     private final OwnCarrierRepository carriers;
-    private final LotRepository lots;
+    private final ObjectProvider<Stored> stored;
     private final Clock clock;
 
     Catalogue(
-            Materia materia, OwnHerbRepository herbs, OwnCarrierRepository carriers, LotRepository lots, Clock clock) {
+            Materia materia,
+            OwnHerbRepository herbs,
+            OwnCarrierRepository carriers,
+            ObjectProvider<Stored> stored,
+            Clock clock) {
         this.materia = materia;
         this.herbs = herbs;
         this.carriers = carriers;
-        this.lots = lots;
+        this.stored = stored;
         this.clock = clock;
     }
 
@@ -95,16 +107,16 @@ public class Catalogue {
     @Transactional(readOnly = true)
     List<Named> names() {
         List<Named> names = new ArrayList<>();
-        herbs().forEach(herb -> names.add(
-                new Named(herb.common(), "herb", Stores.words(herb.common(), herb.botanical(), herb.synonyms()))));
+        herbs().forEach(herb ->
+                names.add(new Named(herb.common(), "herb", words(herb.common(), herb.botanical(), herb.synonyms()))));
         carriers()
-                .forEach(carrier -> names.add(
-                        new Named(carrier.common(), "carrier", Stores.words(carrier.common(), "", List.of()))));
+                .forEach(carrier ->
+                        names.add(new Named(carrier.common(), "carrier", words(carrier.common(), "", List.of()))));
         materia.supplies()
                 .forEach(supply -> names.add(new Named(
                         supply.common(),
                         supply.type().word(),
-                        Stores.words(supply.common(), supply.botanical(), supply.synonyms()))));
+                        words(supply.common(), supply.botanical(), supply.synonyms()))));
         return names;
     }
 
@@ -140,7 +152,7 @@ public class Catalogue {
     @Transactional
     public void forget(String key) {
         boolean shipped = materia.herb(key).isPresent() || materia.carrier(key).isPresent();
-        if (!shipped && lots.isStored(key)) {
+        if (!shipped && stored.stream().anyMatch(place -> place.isStored(key))) {
             throw new Refused("Something of this was stored, so it stays in the catalogue.");
         }
         boolean herb = herbs.byKey(key)
@@ -158,6 +170,15 @@ public class Catalogue {
         if (!herb && !carrier) {
             throw new NotHere("that kind");
         }
+    }
+
+    /** Every name a thing goes by, for search; as much of them as is kept. */
+    public static String words(String common, String botanical, List<String> synonyms) {
+        String all = Stream.concat(Stream.of(common, botanical), synonyms.stream())
+                .filter(name -> !name.isBlank())
+                .collect(Collectors.joining(" "))
+                .toLowerCase(Locale.ROOT);
+        return all.substring(0, Math.min(LONGEST_WORDS, all.length()));
     }
 
     /** Tells whether a key was made by a household; its own of a name goes before a shipped one. */

@@ -117,7 +117,7 @@ class CatalogueController {
         model.addAttribute(
                 "herbs",
                 catalogue.herbs().stream()
-                        .filter(herb -> Stores.words(herb.common(), herb.botanical(), herb.synonyms())
+                        .filter(herb -> Catalogue.words(herb.common(), herb.botanical(), herb.synonyms())
                                 .contains(only))
                         .toList());
         model.addAttribute(
@@ -127,7 +127,7 @@ class CatalogueController {
                                 carrier.common().toLowerCase(Locale.ROOT).contains(only))
                         .toList());
         List<SupplyKind> supplies = materia.supplies().stream()
-                .filter(kind -> Stores.words(kind.common(), kind.botanical(), kind.synonyms())
+                .filter(kind -> Catalogue.words(kind.common(), kind.botanical(), kind.synonyms())
                         .contains(only))
                 .toList();
         model.addAttribute(

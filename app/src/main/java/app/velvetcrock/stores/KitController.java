@@ -26,13 +26,13 @@ class KitController {
     private static final int LONGEST_SETTINGS = 200;
 
     private final KitShelf kit;
-    private final Stores stores;
+    private final Jars jars;
     private final Households households;
     private final OneTime oneTime;
 
-    KitController(KitShelf kit, Stores stores, Households households, OneTime oneTime) {
+    KitController(KitShelf kit, Jars jars, Households households, OneTime oneTime) {
         this.kit = kit;
-        this.stores = stores;
+        this.jars = jars;
         this.households = households;
         this.oneTime = oneTime;
     }
@@ -107,7 +107,7 @@ class KitController {
 
     private String page(Model model, KitForm typed, Fields fields) {
         model.addAttribute("kit", kit.all());
-        model.addAttribute("jars", stores.jars());
+        model.addAttribute("jars", jars.all());
         model.addAttribute("typed", typed);
         model.addAttribute("fields", fields);
         model.addAttribute("none", new Fields(House.usual().reader()));

@@ -59,18 +59,18 @@ public class KitShelf {
 
     /** Pots and inserts a charge can lie in, or a jar can stand in. */
     @Transactional(readOnly = true)
-    public List<Stock.OfJar> pots() {
+    public List<OfJar> pots() {
         return owned().stream()
-                .flatMap(piece ->
-                        piece.vessel().map(vessel -> new Stock.OfJar(piece.id, vessel, piece.pieces, true)).stream())
+                .flatMap(
+                        piece -> piece.vessel().map(vessel -> new OfJar(piece.id, vessel, piece.pieces, true)).stream())
                 .toList();
     }
 
     /** Locks a pot's row, so that two batches started at once cannot both take the last of it. */
     @Transactional
-    public Stock.OfJar lockPot(UUID id) {
+    public OfJar lockPot(UUID id) {
         Kit pot = kit.lock(id).orElseThrow(() -> new NotHere("that pot"));
-        return new Stock.OfJar(pot.id, pot.vessel().orElseThrow(() -> new NotHere("that pot")), pot.pieces, true);
+        return new OfJar(pot.id, pot.vessel().orElseThrow(() -> new NotHere("that pot")), pot.pieces, true);
     }
 
     /** The sources of heat the household has listed. */

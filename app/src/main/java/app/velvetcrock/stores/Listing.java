@@ -52,7 +52,7 @@ record Listing(String only, Sort sort) {
                     case LEAST_LEFT -> Comparator.comparing(Stock.OfHerb::left);
                 };
         return herbs.stream()
-                .filter(herb -> isAsked(Stores.words(
+                .filter(herb -> isAsked(Catalogue.words(
                         herb.name() + " " + herb.state(),
                         herb.kind().botanical(),
                         herb.kind().synonyms())))

@@ -15,6 +15,7 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
@@ -151,6 +152,18 @@ class Lot {
         lot.keptAt = keptAt;
         lot.abv = abv;
         return lot;
+    }
+
+    /** Tells whether another is the same thing in the same state, so that the two can be put together. */
+    boolean isAlike(Lot other) {
+        return kind != LotKind.CONTAINER
+                && kind != LotKind.INFUSED_OIL
+                && kind == other.kind
+                && kindKey.equals(other.kindKey)
+                && part == other.part
+                && cut == other.cut
+                && moisture == other.moisture
+                && Objects.equals(abv, other.abv);
     }
 
     void set(Provenance provenance, long amount) {

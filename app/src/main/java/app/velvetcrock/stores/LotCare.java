@@ -5,6 +5,7 @@ import app.velvetcrock.condition.Finding;
 import app.velvetcrock.condition.Subject;
 import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -20,6 +21,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** What is done to a lot at the stores; each deed moves what it moves together and can be taken back together. */
@@ -84,14 +86,7 @@ public class LotCare {
         // In one order, so that two who merge the same two wait for each other.
         Lot first = locked(id.compareTo(other) < 0 ? id : other);
         Lot second = locked(id.compareTo(other) < 0 ? other : id);
-        boolean alike = !id.equals(other)
-                && first.kind == second.kind
-                && first.kindKey.equals(second.kindKey)
-                && first.part == second.part
-                && first.cut == second.cut
-                && first.moisture == second.moisture
-                && java.util.Objects.equals(first.abv, second.abv);
-        if (!alike) {
+        if (id.equals(other) || !first.isAlike(second)) {
             throw new Refused("Only lots of one thing in one state are put together.");
         }
         if (first.balance == 0 || second.balance == 0) {
@@ -162,7 +157,7 @@ public class LotCare {
         if (lot.kind != LotKind.HERB) {
             throw new Refused("Only a herb is weighed by the cup.");
         }
-        lot.bulkDensity = Stores.decimal(bulk);
+        lot.bulkDensity = Columns.decimal(bulk);
     }
 
     /** Opens a sealed bottle. */
@@ -177,11 +172,35 @@ public class LotCare {
         ledger.takeBackDeed(deed);
     }
 
+    /** A wet lot that can be laid out to dry; its row is locked. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Stock.OfLot wet(UUID id) {
+        Lot lot = locked(id);
+        if (lot.kind != LotKind.HERB || lot.moisture == Moisture.DRIED) {
+            throw new Refused("“%s” is dried already.".formatted(lot.name));
+        }
+        if (lot.balance == 0) {
+            throw new Refused("Nothing of “%s” is left to lay out.".formatted(lot.name));
+        }
+        return Stores.of(lot);
+    }
+
+    /** Makes all of a wet lot into a dried one that weighs so much; a weighed cup of it no longer holds. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public UUID dry(UUID id, Mass weighs, LocalDate today, UUID deed) {
+        Lot wet = locked(id);
+        Lot dried = wet.sibling(wet.typed, clock.instant());
+        dried.moisture = Moisture.DRIED;
+        dried.bulkDensity = null;
+        dried.acquiredOn = wet.acquiredOn == null ? today : wet.acquiredOn;
+        return becomes(wet, wet.balance, dried, weighs.toMilligrams(), new Change(Cause.DRIED, deed, ""));
+    }
+
     /** Why something becomes something else. */
-    record Change(Cause cause, UUID deed, String note) {}
+    private record Change(Cause cause, UUID deed, String note) {}
 
     /** Makes a new lot from some of another; its cost goes with it, however much was lost on the way. */
-    UUID becomes(Lot from, long taken, Lot to, long put, Change change) {
+    private UUID becomes(Lot from, long taken, Lot to, long put, Change change) {
         to.bear(from.costOf(taken), Math.max(1, put));
         lots.saveAndFlush(to);
         Ledger.Why why = Ledger.Why.ofDeed(change.cause(), change.deed(), clock.instant(), change.note());
@@ -191,7 +210,7 @@ public class LotCare {
         return to.id;
     }
 
-    Lot locked(UUID id) {
+    private Lot locked(UUID id) {
         Lot lot = lots.lock(id).orElseThrow(() -> new NotHere("that stock"));
         if (lot.kind == LotKind.INFUSED_OIL) {
             throw new Refused("An oil from a batch is seen to in the Cupboard.");

@@ -82,7 +82,7 @@ public class Oils {
     @Transactional
     public UUID add(NewOil oil, Optional<Stock.OfBottle> bottle) {
         Lot lot = new Lot(LotKind.INFUSED_OIL, oil.carrierKey(), oil.name(), oil.typed(), clock.instant());
-        lot.density = Stores.decimal(oil.density());
+        lot.density = Columns.decimal(oil.density());
         lot.bestBefore = oil.useBy();
         lot.batchId = oil.batch();
         lot.place = oil.place();
@@ -133,7 +133,7 @@ public class Oils {
                 lot.id,
                 lot.name,
                 lot.batchId,
-                Stores.density(lot.density).orElseThrow(),
+                Columns.density(lot.density).orElseThrow(),
                 lot.bestBefore,
                 atFirst,
                 Mass.ofMilligrams(lot.balance),

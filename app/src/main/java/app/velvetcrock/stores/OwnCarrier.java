@@ -53,7 +53,7 @@ class OwnCarrier {
 
     void set(CarrierKind kind) {
         common = kind.common();
-        density = Stores.decimal(kind.density());
+        density = Columns.decimal(kind.density());
         monthsOpened = kind.monthsOpened();
         meltingCelsius =
                 kind.melting().map(t -> BigDecimal.valueOf(t.celsius())).orElse(null);

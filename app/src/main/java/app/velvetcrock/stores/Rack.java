@@ -3,14 +3,12 @@ package app.velvetcrock.stores;
 import app.velvetcrock.core.drying.DryingCourse;
 import app.velvetcrock.core.drying.DryingStart;
 import app.velvetcrock.core.drying.WeighIn;
-import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -25,14 +23,14 @@ public class Rack {
 
     private final DryingRepository dryings;
     private final RackWeighingRepository weighings;
-    private final LotRepository lots;
+    private final Stores stores;
     private final LotCare care;
     private final Clock clock;
 
-    Rack(DryingRepository dryings, RackWeighingRepository weighings, LotRepository lots, LotCare care, Clock clock) {
+    Rack(DryingRepository dryings, RackWeighingRepository weighings, Stores stores, LotCare care, Clock clock) {
         this.dryings = dryings;
         this.weighings = weighings;
-        this.lots = lots;
+        this.stores = stores;
         this.care = care;
         this.clock = clock;
     }
@@ -68,18 +66,17 @@ public class Rack {
                 .get(0);
     }
 
+    @Transactional(readOnly = true)
+    public boolean isDrying(UUID lot) {
+        return dryings.isDrying(lot);
+    }
+
     /** Lays all of a wet lot out to dry. */
     @Transactional
     public UUID layOut(UUID lot, DryingStart start) {
-        Lot herb = care.locked(lot);
-        if (herb.kind != LotKind.HERB || herb.moisture == Moisture.DRIED) {
-            throw new Refused("“%s” is dried already.".formatted(herb.name));
-        }
-        if (herb.balance == 0) {
-            throw new Refused("Nothing of “%s” is left to lay out.".formatted(herb.name));
-        }
+        Stock.OfLot herb = care.wet(lot);
         if (dryings.isDrying(lot)) {
-            throw new Refused("“%s” lies on the rack already.".formatted(herb.name));
+            throw new Refused("“%s” lies on the rack already.".formatted(herb.name()));
         }
         return dryings.saveAndFlush(new Drying(lot, start, clock.instant())).id;
     }
@@ -112,14 +109,8 @@ public class Rack {
             throw new Refused("“%s” is not dry yet: %d %% water by its weight. When stems snap, weigh it and say so."
                     .formatted(rack.name(), Math.round(rack.course().waterNow() * 100)));
         }
-        Lot wet = care.locked(drying.lotId);
-        Lot dried = wet.sibling(wet.typed, clock.instant());
-        dried.moisture = Moisture.DRIED;
-        dried.bulkDensity = null;
-        dried.acquiredOn = wet.acquiredOn == null ? today : wet.acquiredOn;
         UUID deed = UUID.randomUUID();
-        UUID lot = care.becomes(
-                wet, wet.balance, dried, rack.now().toMilligrams(), new LotCare.Change(Cause.DRIED, deed, ""));
+        UUID lot = care.dry(drying.lotId, rack.now(), today, deed);
         drying.endedAt = clock.instant();
         drying.driedLot = lot;
         drying.deed = deed;
@@ -154,25 +145,27 @@ public class Rack {
         Map<UUID, List<RackWeighing>> weighed =
                 weighings.holding(found.stream().map(drying -> drying.id).toList()).stream()
                         .collect(Collectors.groupingBy(weighing -> weighing.dryingId));
-        Map<UUID, Lot> herbs = byId(found.stream().map(drying -> drying.lotId).toList());
+        Map<UUID, Stock.OfLot> herbs = stores
+                .among(found.stream().map(drying -> drying.lotId).toList())
+                .stream()
+                .collect(Collectors.toMap(Stock.OfLot::id, Function.identity()));
         return found.stream()
                 .map(drying -> {
                     List<RackWeighing> own = weighed.getOrDefault(drying.id, List.of());
-                    Lot lot = herbs.get(drying.lotId);
+                    Stock.OfLot lot = herbs.get(drying.lotId);
+                    Stock.HerbState herb = lot.herb().orElseThrow();
                     return new OnRack(
                             drying.id,
-                            lot.id,
-                            lot.name,
-                            "%s %s".formatted(lot.moisture.word(), lot.part.word()),
+                            lot.id(),
+                            lot.name(),
+                            "%s %s"
+                                    .formatted(
+                                            herb.moisture().word(), herb.part().word()),
                             DryingCourse.of(
                                     drying.start(),
                                     own.stream().map(RackWeighing::weighIn).toList()),
                             own.stream().map(weighing -> weighing.id).toList());
                 })
                 .toList();
-    }
-
-    private Map<UUID, Lot> byId(Collection<UUID> ids) {
-        return lots.among(ids).stream().collect(Collectors.toMap(lot -> lot.id, Function.identity()));
     }
 }

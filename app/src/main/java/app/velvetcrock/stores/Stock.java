@@ -1,11 +1,12 @@
 package app.velvetcrock.stores;
 
-import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.materia.Texture;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
@@ -89,11 +90,40 @@ public final class Stock {
     public record OfBottle(Volume size, Glass glass) {}
 
     /**
-     * A size of jar, or a pot of the kit.
+     * Any lot, with all that is written down of it.
      *
-     * @param kit true for a pot or an insert, whose id is the kit's
+     * @param kindKey what it is, by its key in the catalogue
+     * @param herb part, cut and state of a herb
+     * @param priceMinor what {@code priceFor} of it cost, in minor units
+     * @param left in its own unit
      */
-    public record OfJar(UUID id, Vessel vessel, int pieces, boolean kit) {}
+    public record OfLot(
+            UUID id,
+            LotKind kind,
+            String kindKey,
+            String name,
+            StockUnit unit,
+            Optional<HerbState> herb,
+            Optional<Density> density,
+            Origin origin,
+            String cameFrom,
+            String keptAt,
+            Optional<Long> priceMinor,
+            long priceFor,
+            Optional<LocalDate> acquired,
+            Optional<LocalDate> opened,
+            Optional<LocalDate> bestBefore,
+            Optional<Double> abv,
+            long left) {
+
+        /** The cost of so much of it, in minor units; absent where none is known. */
+        public Optional<Double> costOf(long amount) {
+            return priceMinor.map(minor -> minor * (amount / (double) priceFor));
+        }
+    }
+
+    /** What a herb is and how it is: {@code weighedBulk} where the household weighed a cup of it. */
+    public record HerbState(Part part, Cut cut, Moisture moisture, Optional<Density> weighedBulk) {}
 
     /**
      * A finished oil: what there was at first and what is left.

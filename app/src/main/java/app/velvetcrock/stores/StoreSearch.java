@@ -1,96 +1,51 @@
 package app.velvetcrock.stores;
 
-import app.velvetcrock.core.materia.Moisture;
-import app.velvetcrock.stillroom.Current;
-import java.sql.ResultSet;
-import java.sql.SQLException;
+import app.velvetcrock.web.Findable;
+import app.velvetcrock.web.Hit;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Finds what is stored and what the catalogue knows by any of its names, forgiving of spelling: PostgreSQL's trigrams and words. */
+/** Finds by name, slips of the pen allowed, what is stored and what is known. */
 @Component
 public class StoreSearch {
 
-    private static final int MOST = 40;
-
-    /** How much of what was typed must be found in a name, 0 to 1. */
-    private static final double NEAR = 0.45;
-
+    private final List<Findable> places;
     private final JdbcClient sql;
     private final Catalogue catalogue;
 
-    StoreSearch(JdbcClient sql, Catalogue catalogue) {
+    StoreSearch(List<Findable> places, JdbcClient sql, Catalogue catalogue) {
+        this.places = places;
         this.sql = sql;
         this.catalogue = catalogue;
     }
 
-    /** Something found, with the page it is on. */
-    public record Found(String name, String what, String leadsTo, boolean inStock) {}
-
+    /** What is stored first, the nearest first; after that what the catalogue knows. */
     @Transactional(readOnly = true)
-    public List<Found> find(String typed) {
+    public List<Hit> find(String typed) {
         String text = typed.strip().toLowerCase(Locale.ROOT);
-        return text.isEmpty()
-                ? List.of()
-                : java.util.stream.Stream.concat(stored(text).stream(), known(text).stream())
-                        .limit(MOST)
-                        .toList();
-    }
-
-    private List<Found> stored(String text) {
-        return sql.sql(
-                        """
-                        select * from (
-                            select l.id, l.name, l.kind, l.balance > 0 as stocked, 'LOT' as place, l.unit, l.balance, l.moisture, greatest(word_similarity(:q, l.words),
-                                case when to_tsvector('simple', l.words) @@ plainto_tsquery('simple', :q) then 1 else 0 end) as near
-                            from lot l where l.stillroom_id = :stillroom
-                            union all select j.id, j.name, 'jar', true, 'JAR', null, 0, null, word_similarity(:q, lower(j.name)) from jar j where j.stillroom_id = :stillroom
-                            union all select k.id, k.name, k.kind, true, 'KIT', null, 0, null, word_similarity(:q, lower(k.name || ' ' || k.kind)) from kit k where k.stillroom_id = :stillroom and k.removed_at is null
-                            union all select r.id, r.title, 'recipe', true, 'RECIPE', null, 0, null, word_similarity(:q, lower(r.title)) from recipe_card r
-                                where r.stillroom_id = :stillroom and r.removed_at is null
-                        ) found where near >= :least order by stocked desc, near desc, name, id limit :most""")
-                .param("stillroom", Current.stillroom())
-                .param("q", text)
-                .param("least", NEAR)
-                .param("most", MOST)
-                .query((row, at) -> found(row))
-                .list();
-    }
-
-    private static Found found(ResultSet row) throws SQLException {
-        String name = row.getString("name");
-        String kind = row.getString("kind");
-        UUID id = row.getObject("id", UUID.class);
-        boolean stocked = row.getBoolean("stocked");
-        return switch (row.getString("place")) {
-            case "JAR" -> new Found(name, "jar", "/stores#jars", true);
-            case "KIT" -> new Found(name, KitKind.valueOf(kind).word(), "/stores/kit", true);
-            case "RECIPE" -> new Found(name, "recipe", "/stores/recipes/" + id, true);
-            default -> new Found(
-                    name,
-                    lotWords(row, kind),
-                    (kind.equals("INFUSED_OIL") ? "/cupboard/" : "/stores/lots/") + id,
-                    stocked);
-        };
-    }
-
-    private static String lotWords(ResultSet row, String kind) throws SQLException {
-        String moisture = row.getString("moisture");
-        String left = row.getLong("balance") == 0
-                ? "used up"
-                : StockUnit.valueOf(row.getString("unit")).words(row.getLong("balance")) + " left";
-        return LotKind.valueOf(kind).word()
-                + (moisture == null ? ", " : ", " + Moisture.valueOf(moisture).word() + ", ")
-                + left;
+        if (text.isEmpty()) {
+            return List.of();
+        }
+        List<Hit> stored = places.stream()
+                .flatMap(place -> place.find(text).stream())
+                .sorted(Comparator.comparing(Hit::inStock)
+                        .thenComparing(Hit::near)
+                        .reversed()
+                        .thenComparing(Hit::name))
+                .toList();
+        return Stream.concat(stored.stream(), known(text).stream())
+                .limit(Hit.MOST)
+                .toList();
     }
 
     /** The catalogue is no table: its names go along with the question. */
-    private List<Found> known(String text) {
+    private List<Hit> known(String text) {
         List<Catalogue.Named> names = catalogue.names();
         return sql
                 .sql(
@@ -99,16 +54,17 @@ public class StoreSearch {
                         where word_similarity(:q, n.name) >= :least order by word_similarity(:q, n.name) desc, n.at limit :most""")
                 .param("names", names.stream().map(Catalogue.Named::words).collect(Collectors.joining("\n")))
                 .param("q", text)
-                .param("least", NEAR)
-                .param("most", MOST)
+                .param("least", Hit.LEAST)
+                .param("most", Hit.MOST)
                 .query((row, at) -> names.get(row.getInt("at") - 1))
                 .list()
                 .stream()
-                .map(named -> new Found(
+                .map(named -> new Hit(
                         named.common(),
                         named.what() + " in the catalogue",
                         "/stores/catalogue?q=" + named.common().replace(' ', '+'),
-                        false))
+                        false,
+                        0))
                 .toList();
     }
 }

@@ -1,37 +1,29 @@
 package app.velvetcrock.stores;
 
-import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
-import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Clock;
+import java.util.Collection;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** What the household has to work with. */
 @Service
-public class Stores {
-
-    private static final int LONGEST_WORDS = 600;
+public class Stores implements Catalogue.Stored {
 
     /** How a lot of the stores begins. */
     private static final Set<Cause> OPENINGS = EnumSet.of(
@@ -39,7 +31,7 @@ public class Stores {
 
     private final LotRepository lots;
     private final MovementRepository movements;
-    private final JarRepository jars;
+    private final LotEdges edges;
     private final Ledger ledger;
     private final Materia materia;
     private final Catalogue catalogue;
@@ -48,14 +40,14 @@ public class Stores {
     Stores(
             LotRepository lots,
             MovementRepository movements,
-            JarRepository jars,
+            LotEdges edges,
             Ledger ledger,
             Materia materia,
             Catalogue catalogue,
             Clock clock) {
         this.lots = lots;
         this.movements = movements;
-        this.jars = jars;
+        this.edges = edges;
         this.ledger = ledger;
         this.materia = materia;
         this.catalogue = catalogue;
@@ -88,25 +80,11 @@ public class Stores {
                 .toList();
     }
 
-    @Transactional(readOnly = true)
-    public List<Stock.OfJar> jars() {
-        return jars.all().stream()
-                .map(jar -> new Stock.OfJar(jar.id, jar.vessel(), jar.pieces, false))
-                .toList();
-    }
-
-    /** Locks a jar's row, so that two batches started at once cannot both take the last of it. */
     @Transactional
-    public Stock.OfJar lockJar(UUID id) {
-        Jar jar = jars.lock(id).orElseThrow(() -> new NotHere("that jar"));
-        return new Stock.OfJar(jar.id, jar.vessel(), jar.pieces, false);
-    }
-
-    @Transactional
-    public UUID add(NewHerb herb) {
+    public UUID add(Arrival.Herb herb) {
         HerbKind kind = herb.kind();
         Lot lot = new Lot(LotKind.HERB, kind.key(), kind.common(), herb.typed(), clock.instant());
-        lot.words = words(kind.common(), kind.botanical(), kind.synonyms());
+        lot.words = Catalogue.words(kind.common(), kind.botanical(), kind.synonyms());
         lot.bestBefore = herb.bestBefore();
         lot.part = herb.part();
         lot.cut = herb.cut();
@@ -116,21 +94,21 @@ public class Stores {
     }
 
     @Transactional
-    public UUID add(NewCarrier carrier) {
+    public UUID add(Arrival.Carrier carrier) {
         Lot lot = new Lot(
                 LotKind.CARRIER, carrier.kind().key(), carrier.kind().common(), carrier.typed(), clock.instant());
-        lot.density = decimal(carrier.kind().density());
+        lot.density = Columns.decimal(carrier.kind().density());
         lot.openedOn = carrier.opened();
         lot.bestBefore = carrier.bestBefore();
         return bringIn(lot, carrier.mass().toMilligrams(), carrier.provenance());
     }
 
     @Transactional
-    public UUID add(NewSupply supply) {
+    public UUID add(Arrival.Supply supply) {
         SupplyKind kind = supply.kind();
         Lot lot = new Lot(LotKind.of(kind.type()), kind.key(), kind.common(), supply.typed(), clock.instant());
-        lot.words = words(kind.common(), kind.botanical(), kind.synonyms());
-        lot.density = decimal(supply.density());
+        lot.words = Catalogue.words(kind.common(), kind.botanical(), kind.synonyms());
+        lot.density = Columns.decimal(supply.density());
         lot.openedOn = supply.opened();
         lot.bestBefore = supply.bestBefore();
         lot.abv = supply.abv();
@@ -139,7 +117,7 @@ public class Stores {
 
     /** Tins, bottles and pots to fill: counted in pieces, with what one holds. */
     @Transactional
-    public UUID add(NewContainer container) {
+    public UUID add(Arrival.Container container) {
         Lot lot = new Lot(
                 LotKind.CONTAINER,
                 "container",
@@ -169,11 +147,6 @@ public class Stores {
         return lots.inStock(kinds, "%").stream().map(Stores::supply).toList();
     }
 
-    @Transactional
-    public UUID add(Vessel vessel, int pieces) {
-        return jars.save(new Jar(vessel, pieces, clock.instant())).id;
-    }
-
     /** Takes back the bringing in of a lot, once however often it is asked; refused when some of it was used since. */
     @Transactional
     public String takeBack(UUID id) {
@@ -190,23 +163,77 @@ public class Stores {
         return lot.name;
     }
 
-    /** Takes back a jar; refused when a batch ever stood in it. */
-    @Transactional
-    public void takeBackJar(UUID id) {
-        Jar jar = jars.lock(id).orElseThrow(() -> new NotHere("that jar"));
-        try {
-            jars.delete(jar);
-            jars.flush();
-        } catch (DataIntegrityViolationException used) {
-            throw new Refused("A batch stood in “%s”, so it stays in the record.".formatted(jar.name));
-        }
-    }
-
     /** A lot with its running story. */
     @Transactional(readOnly = true)
     public LotStory story(UUID id) {
         Lot lot = lots.findHere(id).orElseThrow(() -> new NotHere("that stock"));
         return LotStory.of(lot, movements.ofLot(id));
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public boolean isStored(String kindKey) {
+        return lots.isStored(kindKey);
+    }
+
+    /** Any lot, with all that is written down of it. */
+    @Transactional(readOnly = true)
+    public Stock.OfLot lot(UUID id) {
+        return of(lots.findHere(id).orElseThrow(() -> new NotHere("that stock")));
+    }
+
+    /** Some lots, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Stock.OfLot> among(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? List.of()
+                : lots.among(ids).stream().map(Stores::of).toList();
+    }
+
+    /** What a lot was made from. */
+    @Transactional(readOnly = true)
+    public List<Stock.OfLot> madeFrom(UUID id) {
+        return among(edges.into(id));
+    }
+
+    /** What was made from a lot. */
+    @Transactional(readOnly = true)
+    public List<Stock.OfLot> became(UUID id) {
+        return among(edges.outOf(id));
+    }
+
+    /** What is in stock of the same thing in the same state, and could be put together with it. */
+    @Transactional(readOnly = true)
+    public List<Stock.OfLot> alike(UUID id) {
+        Lot lot = lots.findHere(id).orElseThrow(() -> new NotHere("that stock"));
+        return lots.inStock(lot.kind).stream()
+                .filter(other -> !other.id.equals(id) && lot.isAlike(other))
+                .map(Stores::of)
+                .toList();
+    }
+
+    static Stock.OfLot of(Lot lot) {
+        return new Stock.OfLot(
+                lot.id,
+                lot.kind,
+                lot.kindKey,
+                lot.name,
+                lot.unit,
+                lot.kind == LotKind.HERB
+                        ? Optional.of(
+                                new Stock.HerbState(lot.part, lot.cut, lot.moisture, Columns.density(lot.bulkDensity)))
+                        : Optional.empty(),
+                Columns.density(lot.density),
+                lot.origin == null ? Origin.BOUGHT : lot.origin,
+                lot.cameFrom == null ? "" : lot.cameFrom,
+                lot.keptAt == null ? "" : lot.keptAt,
+                Optional.ofNullable(lot.priceMinor),
+                lot.priceFor == null ? 1 : lot.priceFor,
+                Optional.ofNullable(lot.acquiredOn),
+                Optional.ofNullable(lot.openedOn),
+                Optional.ofNullable(lot.bestBefore),
+                Optional.ofNullable(lot.abv).map(BigDecimal::doubleValue),
+                lot.balance);
     }
 
     private UUID bringIn(Lot lot, long amount, Provenance provenance) {
@@ -216,22 +243,13 @@ public class Stores {
         return lot.id;
     }
 
-    /** Every name a thing goes by, for search; as much of them as is kept. */
-    static String words(String common, String botanical, List<String> synonyms) {
-        String all = Stream.concat(Stream.of(common, botanical), synonyms.stream())
-                .filter(name -> !name.isBlank())
-                .collect(Collectors.joining(" "))
-                .toLowerCase(Locale.ROOT);
-        return all.substring(0, Math.min(LONGEST_WORDS, all.length()));
-    }
-
     private static Stock.OfSupply supply(Lot lot) {
         return new Stock.OfSupply(
                 lot.id,
                 lot.kind,
                 lot.kindKey,
                 lot.name,
-                density(lot.density),
+                Columns.density(lot.density),
                 Optional.ofNullable(lot.openedOn),
                 Optional.ofNullable(lot.bestBefore),
                 Optional.ofNullable(lot.abv).map(BigDecimal::doubleValue),
@@ -246,7 +264,7 @@ public class Stores {
                 kind,
                 materia.texture(lot.part, lot.cut),
                 lot.moisture,
-                density(lot.bulkDensity),
+                Columns.density(lot.bulkDensity),
                 Optional.ofNullable(lot.acquiredOn),
                 Mass.ofMilligrams(lot.balance));
     }
@@ -256,17 +274,9 @@ public class Stores {
                 lot.id,
                 lot.name,
                 kind,
-                density(lot.density).orElseThrow(),
+                Columns.density(lot.density).orElseThrow(),
                 Optional.ofNullable(lot.openedOn),
                 Optional.ofNullable(lot.bestBefore),
                 Mass.ofMilligrams(lot.balance));
-    }
-
-    static Optional<Density> density(@Nullable BigDecimal value) {
-        return Optional.ofNullable(value).map(number -> Density.ofGramsPerMillilitre(number.doubleValue()));
-    }
-
-    static BigDecimal decimal(Density density) {
-        return BigDecimal.valueOf(density.gramsPerMillilitre()).setScale(4, RoundingMode.HALF_UP);
     }
 }

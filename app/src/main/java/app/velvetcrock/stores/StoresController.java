@@ -37,6 +37,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class StoresController {
 
     private final Stores stores;
+    private final Jars jars;
     private final StoresForms forms;
     private final Catalogue catalogue;
     private final Households households;
@@ -45,12 +46,14 @@ class StoresController {
 
     StoresController(
             Stores stores,
+            Jars jars,
             StoresForms forms,
             Catalogue catalogue,
             Households households,
             OneTime oneTime,
             Clock clock) {
         this.stores = stores;
+        this.jars = jars;
         this.forms = forms;
         this.catalogue = catalogue;
         this.households = households;
@@ -66,7 +69,7 @@ class StoresController {
     @PostMapping("/stores/herbs")
     String addHerb(HerbForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<NewHerb> herb =
+        Optional<Arrival.Herb> herb =
                 forms.read(form, fields, today(), households.current().money());
         if (herb.isEmpty()) {
             return again(model, form, "herb", fields, response);
@@ -77,7 +80,7 @@ class StoresController {
     @PostMapping("/stores/carriers")
     String addCarrier(CarrierForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<NewCarrier> carrier =
+        Optional<Arrival.Carrier> carrier =
                 forms.read(form, fields, today(), households.current().money());
         if (carrier.isEmpty()) {
             return again(model, form, "carrier", fields, response);
@@ -96,7 +99,7 @@ class StoresController {
                 form.key(),
                 jar.get().vessel().name(),
                 after,
-                () -> "/stores/jars/" + stores.add(jar.get().vessel(), jar.get().pieces()));
+                () -> "/stores/jars/" + jars.add(jar.get().vessel(), jar.get().pieces()));
     }
 
     @PostMapping("/stores/lots/{id}/undo")
@@ -108,7 +111,7 @@ class StoresController {
 
     @PostMapping("/stores/jars/{id}/undo")
     String undoJar(@PathVariable UUID id, RedirectAttributes after) {
-        stores.takeBackJar(id);
+        jars.takeBack(id);
         after.addFlashAttribute(Notice.NAME, new Notice("The jar was taken back.", null));
         return "redirect:/stores";
     }
@@ -175,7 +178,7 @@ class StoresController {
         model.addAttribute("carrierKey", UUID.randomUUID());
         model.addAttribute("jarKey", UUID.randomUUID());
         model.addAttribute("none", new Fields(House.usual().reader()));
-        model.addAttribute("jars", stores.jars());
+        model.addAttribute("jars", jars.all());
         model.addAttribute("herbKinds", catalogue.herbs());
         model.addAttribute("carrierKinds", catalogue.carriers());
         model.addAttribute("parts", Part.values());

@@ -93,7 +93,7 @@ class StoresForms {
             @Nullable String width,
             @Nullable String pieces) {}
 
-    Optional<NewHerb> read(HerbForm form, Fields fields, LocalDate today, Currency money) {
+    Optional<Arrival.Herb> read(HerbForm form, Fields fields, LocalDate today, Currency money) {
         Optional<HerbKind> kind = herb(fields, form.herb());
         Optional<Cut> cut = fields.oneOf("cut", Cut.class, form.cut());
         Optional<Moisture> moisture = fields.oneOf("moisture", Moisture.class, form.moisture());
@@ -109,7 +109,7 @@ class StoresForms {
         Optional<Provenance> provenance = form.provenance().read(fields, money);
         kind.ifPresent(herb -> provenance.ifPresent(from -> lookAlike(fields, herb, from, form.sure())));
         return fields.isClear()
-                ? Optional.of(new NewHerb(
+                ? Optional.of(new Arrival.Herb(
                         kind.orElseThrow(),
                         part.orElseThrow(),
                         cut.orElseThrow(),
@@ -122,7 +122,7 @@ class StoresForms {
                 : Optional.empty();
     }
 
-    Optional<NewCarrier> read(CarrierForm form, Fields fields, LocalDate today, Currency money) {
+    Optional<Arrival.Carrier> read(CarrierForm form, Fields fields, LocalDate today, Currency money) {
         Optional<CarrierKind> kind = catalogue.carrier(form.carrier() == null ? "" : form.carrier());
         if (kind.isEmpty()) {
             fields.trouble("carrier", "Nothing is chosen here yet.", "one from the list");
@@ -133,7 +133,7 @@ class StoresForms {
         Optional<LocalDate> bestBefore = fields.date("bestBefore", form.bestBefore());
         Optional<Provenance> provenance = form.provenance().read(fields, money);
         return fields.isClear()
-                ? Optional.of(new NewCarrier(
+                ? Optional.of(new Arrival.Carrier(
                         kind.orElseThrow(),
                         mass.orElseThrow(),
                         opened.orElse(null),

@@ -78,7 +78,7 @@ class SupplyController {
     @PostMapping("/stores/supplies")
     String add(SupplyForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<NewSupply> supply =
+        Optional<Arrival.Supply> supply =
                 form.supply(fields, materia, households.current().money(), today());
         if (supply.isEmpty()) {
             response.setStatus(422);
@@ -90,7 +90,7 @@ class SupplyController {
     @PostMapping("/stores/containers")
     String addContainers(SupplyForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
         Fields fields = fields();
-        Optional<NewContainer> container =
+        Optional<Arrival.Container> container =
                 form.container(fields, households.current().money());
         if (container.isEmpty()) {
             response.setStatus(422);

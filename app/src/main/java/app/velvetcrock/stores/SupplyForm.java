@@ -40,7 +40,7 @@ record SupplyForm(
         return new SupplyForm(null, "", "", "", "", "", "", "", "", "", "", "");
     }
 
-    Optional<NewSupply> supply(Fields fields, Materia materia, Currency money, LocalDate today) {
+    Optional<Arrival.Supply> supply(Fields fields, Materia materia, Currency money, LocalDate today) {
         Optional<SupplyKind> what = materia.supply(kind == null ? "" : kind);
         if (what.isEmpty()) {
             fields.trouble("kind", "Nothing is chosen here yet.", "one from the list");
@@ -76,7 +76,7 @@ record SupplyForm(
         Optional<LocalDate> best = fields.date("bestBefore", bestBefore);
         Optional<Provenance> from = provenance(fields, money);
         return fields.isClear()
-                ? Optional.of(new NewSupply(
+                ? Optional.of(new Arrival.Supply(
                         what.orElseThrow(),
                         mass.orElseThrow(),
                         density,
@@ -88,13 +88,13 @@ record SupplyForm(
                 : Optional.empty();
     }
 
-    Optional<NewContainer> container(Fields fields, Currency money) {
+    Optional<Arrival.Container> container(Fields fields, Currency money) {
         Optional<String> called = fields.words("name", name, LONGEST_NAME);
         Optional<Volume> size = fields.capacity("holds", holds, 1, 20_000);
         Optional<Integer> many = fields.whole("pieces", pieces, 1, MOST_PIECES, "pieces");
         Optional<Provenance> from = provenance(fields, money);
         return fields.isClear()
-                ? Optional.of(new NewContainer(
+                ? Optional.of(new Arrival.Container(
                         called.orElseThrow(), size.orElseThrow(), many.orElseThrow(), from.orElseThrow()))
                 : Optional.empty();
     }

@@ -12,6 +12,7 @@ import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.look.Ruin;
+import app.velvetcrock.stillroom.WarmUps;
 import app.velvetcrock.stores.Cause;
 import app.velvetcrock.stores.Ledger;
 import app.velvetcrock.stores.Oils;
@@ -31,13 +32,15 @@ class Sayings implements Hands {
     private final HeatWatch heat;
     private final Oils oils;
     private final Ledger ledger;
+    private final WarmUps warmUps;
 
-    Sayings(BatchLog log, Conditions conditions, HeatWatch heat, Oils oils, Ledger ledger) {
+    Sayings(BatchLog log, Conditions conditions, HeatWatch heat, Oils oils, Ledger ledger, WarmUps warmUps) {
         this.log = log;
         this.conditions = conditions;
         this.heat = heat;
         this.oils = oils;
         this.ledger = ledger;
+        this.warmUps = warmUps;
     }
 
     @Override
@@ -88,6 +91,7 @@ class Sayings implements Hands {
         Deed.Correct deed = doing.deed();
         UUID entry = log.write(sheet.id(), new Line.Corrected(deed.entry(), deed.now()), doing);
         conditions.takenBack(deed.entry());
+        warmUps.forget(deed.entry());
         if (deed.now() instanceof Line.Looked looked) {
             conditions.found(looked.look().conditions(), sheet.subject(), Finding.by(entry, doing.at()));
         }

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import app.velvetcrock.stillroom.People;
-import app.velvetcrock.stores.Stores;
+import app.velvetcrock.stores.Jars;
 import java.util.Map;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
@@ -24,7 +24,7 @@ class DemoHouseholdTest {
     People people;
 
     @Autowired
-    Stores stores;
+    Jars jars;
 
     @Autowired
     DemoSeason season;
@@ -34,7 +34,7 @@ class DemoHouseholdTest {
 
     @Test
     void loadsOnceAndShowsEveryKindOfJar() {
-        DemoHousehold demo = new DemoHousehold(people, stores, season, transactions, true);
+        DemoHousehold demo = new DemoHousehold(people, jars, season, transactions, true);
         demo.run(new DefaultApplicationArguments());
         demo.run(new DefaultApplicationArguments());
 

@@ -7,8 +7,8 @@ import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
-import app.velvetcrock.stores.NewCarrier;
-import app.velvetcrock.stores.NewHerb;
+import app.velvetcrock.stores.Arrival;
+import app.velvetcrock.stores.Jars;
 import app.velvetcrock.stores.Provenance;
 import app.velvetcrock.stores.Stores;
 import java.nio.charset.StandardCharsets;
@@ -34,16 +34,19 @@ public class TestHouse {
 
     private final People people;
     private final Stores stores;
+    private final Jars jars;
     private final Materia materia;
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
 
     TestHouse(
             People people,
             Stores stores,
+            Jars jars,
             Materia materia,
             FindByIndexNameSessionRepository<? extends Session> sessions) {
         this.people = people;
         this.stores = stores;
+        this.jars = jars;
         this.materia = materia;
         this.sessions = sessions;
     }
@@ -86,7 +89,7 @@ public class TestHouse {
     /** 200 g of dried nettle, a litre of rapeseed opened on 20 September and two half-litre jars, as they would be typed. */
     private void stock() {
         var nettle = materia.herb("nettle").orElseThrow();
-        stores.add(new NewHerb(
+        stores.add(new Arrival.Herb(
                 nettle,
                 nettle.part(),
                 Cut.CUT_AND_SIFTED,
@@ -97,13 +100,13 @@ public class TestHouse {
                 Provenance.UNSAID,
                 "200 g"));
         var rapeseed = materia.carrier("rapeseed").orElseThrow();
-        stores.add(new NewCarrier(
+        stores.add(new Arrival.Carrier(
                 rapeseed,
                 rapeseed.density().massOf(Volume.ofMillilitres(1000)),
                 LocalDate.of(2026, 9, 20),
                 null,
                 Provenance.UNSAID,
                 "1 L"));
-        stores.add(new Vessel("500 mL jar", Volume.ofMillilitres(500), Length.ofMillimetres(84)), 2);
+        jars.add(new Vessel("500 mL jar", Volume.ofMillilitres(500), Length.ofMillimetres(84)), 2);
     }
 }

@@ -243,7 +243,7 @@ class LedgerTest {
     }
 
     private UUID herb(double grams) {
-        return stores.add(new NewHerb(
+        return stores.add(new Arrival.Herb(
                 materia.herb("nettle").orElseThrow(),
                 Part.LEAF,
                 Cut.CUT_AND_SIFTED,
