@@ -26,3 +26,6 @@ update condition c set worked_out = true from batch_entry e
 
 -- What a reading taught is forgotten with it.
 delete from warm_up w using batch_entry t where t.stillroom_id = w.stillroom_id and t.corrects_id = w.id;
+
+-- Written to and emptied by the health page, to see whether anything can be written.
+create table write_check (at timestamptz not null);

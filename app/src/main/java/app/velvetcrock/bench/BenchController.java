@@ -14,7 +14,7 @@ import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stores.Costs;
+import app.velvetcrock.stock.Costs;
 import app.velvetcrock.web.Notice;
 import app.velvetcrock.web.OneTime;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HxRequest;

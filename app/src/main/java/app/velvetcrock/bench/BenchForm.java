@@ -58,7 +58,7 @@ public record BenchForm(
     /** One more herb of a blend. */
     public record HerbRow(@Nullable String herb, @Nullable String amount) {
 
-        boolean isBlank() {
+        public boolean isBlank() {
             return BenchForm.isBlank(herb) && BenchForm.isBlank(amount);
         }
     }
@@ -238,11 +238,11 @@ public record BenchForm(
         return value == null ? other : value;
     }
 
-    static boolean isBlank(@Nullable String text) {
+    public static boolean isBlank(@Nullable String text) {
         return text == null || text.isBlank();
     }
 
-    static Optional<UUID> id(@Nullable String text) {
+    public static Optional<UUID> id(@Nullable String text) {
         try {
             return isBlank(text) ? Optional.empty() : Optional.of(UUID.fromString(text));
         } catch (IllegalArgumentException notAnId) {

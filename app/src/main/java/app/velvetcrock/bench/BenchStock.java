@@ -12,14 +12,14 @@ import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.planning.FirstInfusion;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedCarrier;
+import app.velvetcrock.kit.Jars;
+import app.velvetcrock.kit.KitShelf;
+import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stores.Jars;
-import app.velvetcrock.stores.KitShelf;
-import app.velvetcrock.stores.LotKind;
-import app.velvetcrock.stores.OfJar;
-import app.velvetcrock.stores.Oils;
-import app.velvetcrock.stores.Stock;
-import app.velvetcrock.stores.Stores;
+import app.velvetcrock.stock.LotKind;
+import app.velvetcrock.stock.Oils;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.stock.Stores;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -33,7 +33,7 @@ import org.springframework.stereotype.Component;
 
 /** Reads what there is to plan with. */
 @Component
-class BenchStock {
+public class BenchStock {
 
     private final Stores stores;
     private final Jars jars;
@@ -85,7 +85,7 @@ class BenchStock {
     /** Something to pour over a herb: a bottle, or an oil infused before. */
     record Pour(UUID id, PlannedCarrier carrier, Mass left) {}
 
-    Shelves read(House house, LocalDate today) {
+    public Shelves read(House house, LocalDate today) {
         List<Told> held =
                 conditions.open().stream().filter(told -> told.holds(Held.USE)).toList();
         Map<UUID, Long> taken = batches.inUse();

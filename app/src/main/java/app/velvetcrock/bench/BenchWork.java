@@ -11,7 +11,7 @@ import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.draw.JarDrawing;
-import app.velvetcrock.stores.OfJar;
+import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
 import java.util.ArrayList;

@@ -1,7 +1,7 @@
 package app.velvetcrock.bench;
 
-import app.velvetcrock.core.measure.Expect;
-import app.velvetcrock.core.measure.Reading.Understood;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.Reading.Understood;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.method.Band;
 import app.velvetcrock.core.method.Method;
@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Reads the numbers of a way that are to be others than it has: temperatures and how often it is tended. */
-final class NumbersSentence {
+public final class NumbersSentence {
 
     private static final Pattern RHYTHM = Pattern.compile("(\\d{1,3})(?: for (\\d{1,3}))?(?:[, ]+then (\\d{1,3}))?");
     private static final String UNITS = "\\b(?:every|days?|d|hours?|hrs?|h|minutes?|mins?)\\b";
@@ -76,7 +76,7 @@ final class NumbersSentence {
             return stage.at(wanted.get(), limit);
         } catch (IllegalArgumentException outside) {
             String field =
-                    band.isBlank() || outside.getMessage().startsWith("ceiling") ? ceiling.field() : band.field();
+                    band.isBlank() || limit.filter(stage::allowsCeiling).isEmpty() ? ceiling.field() : band.field();
             fields.trouble(
                     field,
                     "This stage is kept between %s and %s, its band under its ceiling."
@@ -158,7 +158,7 @@ final class NumbersSentence {
     }
 
     /** A rhythm as somebody would type it: "1 for 7, then 3". */
-    static String words(Tending tending) {
+    public static String words(Tending tending) {
         return tending.everyAtFirst() == tending.everyAfter()
                 ? String.valueOf(tending.everyAfter())
                 : "%d for %d, then %d".formatted(tending.everyAtFirst(), tending.first(), tending.everyAfter());

@@ -1,8 +1,8 @@
 package app.velvetcrock.bench;
 
-import app.velvetcrock.batch.Json;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.plans.Json;
 import app.velvetcrock.web.NotHere;
 import java.time.Clock;
 import java.util.ArrayList;

@@ -2,15 +2,15 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.charge.HerbPortion;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.Expect;
-import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stores.Stock;
+import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
 import java.util.List;
 import java.util.Locale;

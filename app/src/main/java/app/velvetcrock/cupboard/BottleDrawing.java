@@ -1,6 +1,6 @@
 package app.velvetcrock.cupboard;
 
-import app.velvetcrock.stores.Stock;
+import app.velvetcrock.stock.Stock;
 
 /**
  * A bottle whose size follows what it held at first and whose level follows what is left.

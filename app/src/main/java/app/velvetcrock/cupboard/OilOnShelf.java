@@ -5,7 +5,7 @@ import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stores.Stock;
+import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;

@@ -1,15 +1,15 @@
 package app.velvetcrock.demo;
 
+import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.measure.CupSystem;
-import app.velvetcrock.core.measure.HouseholdUnits;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.TemperatureScale;
 import app.velvetcrock.core.measure.UnitSystem;
+import app.velvetcrock.kit.Jars;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.HouseSettings;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stillroom.SignedIn;
-import app.velvetcrock.stores.Jars;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;

@@ -2,6 +2,7 @@ package app.velvetcrock.rounds;
 
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stillroom.SignedIn;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -25,12 +26,14 @@ class CalendarFeeds {
 
     private final Households households;
     private final JdbcClient sql;
+    private final People people;
     private final Clock clock;
     private final SecureRandom random = new SecureRandom();
 
-    CalendarFeeds(Households households, JdbcClient sql, Clock clock) {
+    CalendarFeeds(Households households, People people, JdbcClient sql, Clock clock) {
         this.households = households;
         this.sql = sql;
+        this.people = people;
         this.clock = clock;
     }
 
@@ -72,13 +75,11 @@ class CalendarFeeds {
     /** Whose calendar a secret opens: looked up before any household is known, by the secret alone. */
     @Transactional(readOnly = true)
     public Optional<SignedIn> opens(String secret) {
-        return sql.sql(
-                        """
-                        select m.account_id, f.stillroom_id from calendar_feed f join membership m on m.stillroom_id = f.stillroom_id
-                        where f.secret_hash = :hash and f.revoked_at is null order by m.account_id limit 1""")
+        return sql.sql("select stillroom_id from calendar_feed where secret_hash = :hash and revoked_at is null")
                 .param("hash", hash(secret))
-                .query((row, n) -> new SignedIn(row.getObject(1, UUID.class), row.getObject(2, UUID.class), "", "", ""))
-                .optional();
+                .query(UUID.class)
+                .optional()
+                .flatMap(people::anybodyOf);
     }
 
     private static String hash(String secret) {

@@ -11,7 +11,7 @@ import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stores.Stock;
+import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;

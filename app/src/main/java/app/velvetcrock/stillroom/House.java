@@ -1,10 +1,10 @@
 package app.velvetcrock.stillroom;
 
+import app.velvetcrock.core.kitchen.AmountReader;
+import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.kitchen.Wording;
-import app.velvetcrock.core.measure.AmountReader;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.HouseholdUnits;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;

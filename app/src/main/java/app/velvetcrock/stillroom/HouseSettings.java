@@ -1,6 +1,6 @@
 package app.velvetcrock.stillroom;
 
-import app.velvetcrock.core.measure.HouseholdUnits;
+import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.measure.Temperature;
 import java.time.ZoneId;
 

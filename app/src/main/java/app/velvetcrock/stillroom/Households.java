@@ -31,6 +31,17 @@ public class Households {
         return new House(stillroom.settings(), stillroom.version(), seen.theme(), stillroom.demoSince());
     }
 
+    /** Tells whether slow heat may run on while nobody is there or awake. */
+    @Transactional(readOnly = true)
+    public boolean heatAlone() {
+        return mine().heatAlone();
+    }
+
+    @Transactional
+    public void letHeatAlone(boolean may) {
+        mine().letHeatRunAlone(may);
+    }
+
     /** Lets only one at a time in this household past this point until the transaction ends: for numbers given out in order. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void oneAtATime() {
@@ -39,7 +50,7 @@ public class Households {
 
     /** Writes settings read at {@code version}; fails when somebody changed them since. */
     @Transactional
-    void change(HouseSettings settings, int version, Theme theme) {
+    public void change(HouseSettings settings, int version, Theme theme) {
         Stillroom stillroom = mine();
         if (stillroom.version() != version) {
             throw new ObjectOptimisticLockingFailureException(Stillroom.class, stillroom.id());

@@ -67,7 +67,7 @@ public class People implements UserDetailsService {
     }
 
     @Transactional(readOnly = true)
-    boolean isTaken(String email) {
+    public boolean isTaken(String email) {
         return Optional.of(email.strip())
                 .filter(typed -> typed.indexOf(0) < 0)
                 .flatMap(accounts::findByEmail)
@@ -76,7 +76,7 @@ public class People implements UserDetailsService {
 
     /** Changes the password; false when the old one is not right. */
     @Transactional
-    boolean changePassword(String oldPassword, String newPassword) {
+    public boolean changePassword(String oldPassword, String newPassword) {
         Account account = accounts.findById(Current.person().account()).orElseThrow();
         if (!passwords.matches(oldPassword, account.passwordHash())) {
             return false;
@@ -107,12 +107,18 @@ public class People implements UserDetailsService {
     }
 
     private Optional<SignedIn> firstMember(Stillroom stillroom) {
+        return anybodyOf(stillroom.id());
+    }
+
+    /** Whoever belongs to a stillroom for longest; for what is opened by a secret of that stillroom, not by a person. */
+    @Transactional(readOnly = true)
+    public Optional<SignedIn> anybodyOf(UUID stillroom) {
         return sql.sql("select account_id from membership where stillroom_id = :stillroom order by joined_at limit 1")
-                .param("stillroom", stillroom.id())
+                .param("stillroom", stillroom)
                 .query(UUID.class)
                 .optional()
                 .flatMap(accounts::findById)
-                .map(account -> signedIn(account, stillroom.id()));
+                .map(account -> signedIn(account, stillroom));
     }
 
     private static SignedIn signedIn(Account account, UUID stillroom) {

@@ -1,7 +1,7 @@
 package app.velvetcrock.stillroom;
 
+import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.measure.CupSystem;
-import app.velvetcrock.core.measure.HouseholdUnits;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.TemperatureScale;
 import app.velvetcrock.core.measure.UnitSystem;

@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;

@@ -1,12 +1,12 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.Expect;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.web.Fields;
 import java.util.List;

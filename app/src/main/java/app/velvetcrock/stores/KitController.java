@@ -2,6 +2,9 @@ package app.velvetcrock.stores;
 
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.kit.Jars;
+import app.velvetcrock.kit.KitKind;
+import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;

@@ -1,5 +1,7 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;

@@ -1,14 +1,17 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.drying.DryingStart;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.Expect;
-import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.water.WaterContent;
 import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stock.Cause;
+import app.velvetcrock.stock.LotKind;
+import app.velvetcrock.stock.Oils.Taking;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
 import java.util.Optional;

@@ -2,13 +2,15 @@ package app.velvetcrock.stores;
 
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.water.WaterContent;
+import app.velvetcrock.stock.LotStory;
+import app.velvetcrock.stock.Origin;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;

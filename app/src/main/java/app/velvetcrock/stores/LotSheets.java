@@ -1,16 +1,22 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
-import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.water.WaterContent;
+import app.velvetcrock.rack.Rack;
+import app.velvetcrock.stock.LotStory;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.stock.StockUnit;
+import app.velvetcrock.stock.Stores;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,7 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.stock.Origin;
+import app.velvetcrock.stock.Provenance;
 import app.velvetcrock.web.Fields;
 import java.util.Currency;
 import java.util.Optional;

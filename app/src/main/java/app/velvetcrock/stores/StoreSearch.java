@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.web.Findable;
 import app.velvetcrock.web.Hit;
 import java.util.Comparator;

@@ -1,13 +1,19 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
-import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.kit.Jars;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Arrival;
+import app.velvetcrock.stock.Origin;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.stock.Stores;
 import app.velvetcrock.stores.StoresForms.CarrierForm;
 import app.velvetcrock.stores.StoresForms.HerbForm;
 import app.velvetcrock.stores.StoresForms.JarForm;

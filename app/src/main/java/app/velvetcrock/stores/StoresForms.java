@@ -1,7 +1,10 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.HerbKind;
@@ -9,12 +12,13 @@ import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.Expect;
-import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stock.Arrival;
+import app.velvetcrock.stock.Origin;
+import app.velvetcrock.stock.Provenance;
 import app.velvetcrock.web.Fields;
 import java.time.LocalDate;
 import java.util.Comparator;

@@ -1,13 +1,18 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
-import app.velvetcrock.core.measure.Expect;
-import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Arrival;
+import app.velvetcrock.stock.Blends;
+import app.velvetcrock.stock.LotKind;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Notice;
 import app.velvetcrock.web.OneTime;

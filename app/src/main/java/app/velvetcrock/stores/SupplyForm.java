@@ -1,14 +1,17 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.materia.SupplyType;
 import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.Expect;
-import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.spirit.Strength;
+import app.velvetcrock.stock.Arrival;
+import app.velvetcrock.stock.Origin;
+import app.velvetcrock.stock.Provenance;
 import app.velvetcrock.web.Fields;
 import java.math.BigDecimal;
 import java.time.LocalDate;

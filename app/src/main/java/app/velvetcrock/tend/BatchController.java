@@ -39,7 +39,7 @@ class BatchController {
     @GetMapping("/batch/{id}/label")
     String label(@PathVariable UUID id, Model model) {
         model.addAttribute("batch", batches.sheet(id));
-        return "batch/label";
+        return "tend/label";
     }
 
     @PostMapping("/batch/{id}/entries/{entry}/undo")

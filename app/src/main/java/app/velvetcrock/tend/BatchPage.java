@@ -8,12 +8,12 @@ import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.timetable.Timetable;
 import app.velvetcrock.draw.JarDrawing;
-import app.velvetcrock.stillroom.Hours;
+import app.velvetcrock.hours.Hours;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stores.Costs;
-import app.velvetcrock.stores.Stock;
-import app.velvetcrock.stores.Stores;
+import app.velvetcrock.stock.Costs;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Fields;
 import java.time.Clock;
 import java.util.List;
@@ -76,7 +76,7 @@ class BatchPage {
         model.addAttribute("sameOil", sheet.course().state() == Course.State.STANDING ? sameOil(sheet) : List.of());
         model.addAttribute("smells", Smell.values());
         model.addAttribute("ruins", Ruin.values());
-        return "batch/batch";
+        return "tend/batch";
     }
 
     /** What went in cost, in a sentence of its own; nothing where no price is known. */

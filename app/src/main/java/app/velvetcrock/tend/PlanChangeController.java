@@ -5,7 +5,7 @@ import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.deed.Deed;
-import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.stillroom.Current;

@@ -1,15 +1,15 @@
 package app.velvetcrock.tend;
 
 import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
-import app.velvetcrock.core.measure.Expect;
-import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stores.Stock;
+import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
 import java.util.List;

@@ -14,7 +14,7 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stores.Stock;
+import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Notice;

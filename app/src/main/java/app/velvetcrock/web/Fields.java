@@ -1,16 +1,16 @@
 package app.velvetcrock.web;
 
-import app.velvetcrock.core.measure.AmountReader;
-import app.velvetcrock.core.measure.Both;
-import app.velvetcrock.core.measure.Contradiction;
+import app.velvetcrock.core.kitchen.AmountReader;
+import app.velvetcrock.core.kitchen.Both;
+import app.velvetcrock.core.kitchen.Contradiction;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.kitchen.Reading;
+import app.velvetcrock.core.kitchen.Reading.Understood;
 import app.velvetcrock.core.measure.Decimals;
-import app.velvetcrock.core.measure.Expect;
-import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Quantity;
-import app.velvetcrock.core.measure.Reading;
-import app.velvetcrock.core.measure.Reading.Understood;
 import app.velvetcrock.core.measure.Volume;
 import java.math.BigDecimal;
 import java.time.LocalDate;

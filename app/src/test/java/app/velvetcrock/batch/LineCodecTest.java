@@ -23,6 +23,7 @@ import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.core.working.Figure;
 import app.velvetcrock.core.working.Working;
+import app.velvetcrock.plans.Json;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.EnumSet;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
+import app.velvetcrock.kit.Jars;
 import app.velvetcrock.stillroom.People;
-import app.velvetcrock.stores.Jars;
 import java.util.Map;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;

@@ -2,11 +2,11 @@ package app.velvetcrock.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.velvetcrock.core.measure.AmountReader;
+import app.velvetcrock.core.kitchen.AmountReader;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.HouseholdUnits;
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.Expect;
-import app.velvetcrock.core.measure.HouseholdUnits;
-import app.velvetcrock.core.measure.KnownDensity;
 import java.util.Currency;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -1,6 +1,5 @@
 package app.velvetcrock.core.kitchen;
 
-import app.velvetcrock.core.measure.HouseholdUnits;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;

@@ -1,7 +1,7 @@
 package app.velvetcrock.core.materia;
 
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.KnownDensity;
 import app.velvetcrock.core.measure.Temperature;
 import java.util.List;
 import java.util.Optional;

@@ -20,7 +20,7 @@ public enum Dimension {
         this.symbol = symbol;
     }
 
-    Quantity of(double canonical) {
+    public Quantity of(double canonical) {
         return factory.apply(canonical);
     }
 

@@ -75,6 +75,12 @@ public record Stage(
         return new Stage(key, name, pace, least, usual, most, other, limit, inLight, vented, attended, tendings);
     }
 
+    /** Tells whether a ceiling lies within what this stage may be put to. */
+    public boolean allowsCeiling(Temperature limit) {
+        return limit.celsius() >= leastBand().celsius()
+                && limit.celsius() <= mostHeat().celsius();
+    }
+
     /** The same stage for other lengths of time. */
     public Stage lasting(int shortest, int usually, int longest) {
         return new Stage(

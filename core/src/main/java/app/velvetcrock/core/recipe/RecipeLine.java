@@ -1,6 +1,6 @@
 package app.velvetcrock.core.recipe;
 
-import app.velvetcrock.core.measure.Contradiction;
+import app.velvetcrock.core.kitchen.Contradiction;
 import app.velvetcrock.core.measure.Mass;
 import java.util.List;
 

@@ -1,13 +1,13 @@
 package app.velvetcrock.core.recipe;
 
-import app.velvetcrock.core.measure.AmountReader;
-import app.velvetcrock.core.measure.Both;
-import app.velvetcrock.core.measure.Contradiction;
-import app.velvetcrock.core.measure.Expect;
+import app.velvetcrock.core.kitchen.AmountReader;
+import app.velvetcrock.core.kitchen.Both;
+import app.velvetcrock.core.kitchen.Contradiction;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.Reading;
+import app.velvetcrock.core.kitchen.Reading.Understood;
+import app.velvetcrock.core.kitchen.Reading.Unsure;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.measure.Reading;
-import app.velvetcrock.core.measure.Reading.Understood;
-import app.velvetcrock.core.measure.Reading.Unsure;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.recipe.RecipeLine.Asked;
 import app.velvetcrock.core.recipe.RecipeLine.Clear;

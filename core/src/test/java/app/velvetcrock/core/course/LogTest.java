@@ -3,10 +3,10 @@ package app.velvetcrock.core.course;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Ruin;
-import app.velvetcrock.core.measure.HouseholdUnits;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.method.Pace;
 import java.time.Instant;

@@ -4,6 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.kitchen.Amount;
+import app.velvetcrock.core.kitchen.AmountReader;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.HouseholdUnits;
+import app.velvetcrock.core.kitchen.Reading;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -50,7 +50,7 @@ class ConversionTest {
         Thing powder = Thing.herb(nettle, nettle.part(), Cut.POWDER, Moisture.DRIED, MATERIA);
         assertThat(fresh.density().gramsPerMillilitre()).isEqualTo(0.33);
         assertThat(powder.density().gramsPerMillilitre()).isEqualTo(0.45);
-        assertThat(fresh.expect()).isEqualTo(app.velvetcrock.core.measure.Expect.SOLID);
+        assertThat(fresh.expect()).isEqualTo(app.velvetcrock.core.kitchen.Expect.SOLID);
     }
 
     @Test

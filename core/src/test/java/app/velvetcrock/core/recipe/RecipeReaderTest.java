@@ -3,12 +3,12 @@ package app.velvetcrock.core.recipe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.kitchen.AmountReader;
+import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.making.FirmnessBand;
 import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.materia.Materia;
-import app.velvetcrock.core.measure.AmountReader;
 import app.velvetcrock.core.measure.CupSystem;
-import app.velvetcrock.core.measure.HouseholdUnits;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.TemperatureScale;
 import app.velvetcrock.core.measure.UnitSystem;

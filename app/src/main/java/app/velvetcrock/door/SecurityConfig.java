@@ -1,0 +1,57 @@
+package app.velvetcrock.door;
+
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Who may see what, and the headers every page carries. */
+@Configuration
+class SecurityConfig {
+
+    private static final String POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
+                    + "connect-src 'self'; form-action 'self'; manifest-src 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+    private static final String[] OPEN = {
+        "/sign-in",
+        "/sign-up",
+        "/demo-entry",
+        "/error",
+        "/actuator/health",
+        "/css/**",
+        "/js/**",
+        "/vendor/**",
+        "/fonts/**",
+        "/favicon.svg",
+        "/feed/*"
+    };
+
+    @Bean
+    PasswordEncoder passwordEncoder(@Value("${crock.password-rounds}") int rounds) {
+        return new BCryptPasswordEncoder(rounds);
+    }
+
+    @Bean
+    SecurityFilterChain pages(HttpSecurity http, SignInLimit limit) throws Exception {
+        return http.authorizeHttpRequests(requests ->
+                        requests.requestMatchers(OPEN).permitAll().anyRequest().authenticated())
+                .formLogin(form -> form.loginPage("/sign-in")
+                        .usernameParameter("email")
+                        .failureUrl("/sign-in?again")
+                        .successHandler((request, response, authentication) -> {
+                            limit.forget(SignInFilter.email(request), request.getRemoteAddr());
+                            response.sendRedirect(request.getContextPath() + "/shelf");
+                        }))
+                .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+                .addFilterBefore(new SignInFilter(limit), UsernamePasswordAuthenticationFilter.class)
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
+                .build();
+    }
+}

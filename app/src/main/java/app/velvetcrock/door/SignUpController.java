@@ -1,0 +1,162 @@
+package app.velvetcrock.door;
+
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.HouseSettings;
+import app.velvetcrock.stillroom.People;
+import app.velvetcrock.stillroom.SignedIn;
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.NotHere;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import java.util.Collections;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.core.context.SecurityContextImpl;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** Signing up, signing in, and the demo's one-button entry. */
+@Controller
+class SignUpController {
+
+    private static final Set<String> LOOPBACK_NAMES = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
+
+    private final People people;
+    private final Passwords passwords;
+    private final SignInLimit limit;
+    private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
+
+    SignUpController(People people, Passwords passwords, SignInLimit limit) {
+        this.people = people;
+        this.passwords = passwords;
+        this.limit = limit;
+    }
+
+    /** The sign-up form as sent. */
+    record SignUpForm(
+            @Nullable String name, @Nullable String email, @Nullable String password, @Nullable HouseForm house) {
+
+        SignUpForm {
+            house = HouseForm.orBlank(house);
+        }
+    }
+
+    @GetMapping("/sign-in")
+    String signIn(Model model, HttpServletRequest request) {
+        if (Current.signedIn().isPresent()) {
+            return "redirect:/shelf";
+        }
+        model.addAttribute("demo", isLoopback(request) && people.demoPerson().isPresent());
+        return "door/sign-in";
+    }
+
+    @GetMapping("/sign-up")
+    String signUp(Model model) {
+        return form(
+                model,
+                new SignUpForm("", "", "", HouseForm.usual()),
+                new Fields(House.usual().reader()));
+    }
+
+    @PostMapping("/sign-up")
+    String signUp(SignUpForm form, Model model, HttpServletRequest request, HttpServletResponse response) {
+        Fields fields = new Fields(House.usual().reader());
+        Optional<String> name = fields.words("name", form.name(), 80);
+        Optional<HouseSettings> settings = form.house().read(fields);
+        checkEmail(fields, form.email());
+        passwords.check(
+                fields,
+                "password",
+                form.password(),
+                Stream.of(form.name(), form.email(), form.house().household())
+                        .filter(Objects::nonNull)
+                        .toList());
+        if (fields.isClear() && people.isTaken(form.email())) {
+            taken(fields, request);
+        }
+        if (fields.isClear()) {
+            try {
+                SignedIn person = people.signUp(
+                        new People.NewPerson(form.email(), form.password(), name.orElseThrow()),
+                        settings.orElseThrow(),
+                        false);
+                enter(person, request, response);
+                return "redirect:/shelf";
+            } catch (DataIntegrityViolationException taken) {
+                taken(fields, request);
+            }
+        }
+        response.setStatus(422);
+        return form(model, form, fields);
+    }
+
+    /** Says so, but not to somebody who goes through a list of addresses. */
+    private void taken(Fields fields, HttpServletRequest request) {
+        if (limit.maySayTaken(request.getRemoteAddr())) {
+            fields.trouble("email", "There is an account with this email already.", "another email, or sign in");
+        } else {
+            fields.trouble("email", "Nobody can be signed up from here for now.", "it again in a quarter of an hour");
+        }
+    }
+
+    @PostMapping("/demo-entry")
+    String demo(HttpServletRequest request, HttpServletResponse response) {
+        if (!isLoopback(request)) {
+            throw new NotHere("the demo");
+        }
+        enter(people.demoPerson().orElseThrow(() -> new NotHere("the demo")), request, response);
+        return "redirect:/shelf";
+    }
+
+    private String form(Model model, SignUpForm form, Fields fields) {
+        model.addAttribute("form", form);
+        model.addAttribute("fields", fields);
+        return "door/sign-up";
+    }
+
+    private void enter(SignedIn person, HttpServletRequest request, HttpServletResponse response) {
+        SecurityContext context = new SecurityContextImpl(
+                UsernamePasswordAuthenticationToken.authenticated(person, null, person.getAuthorities()));
+        SecurityContextHolder.setContext(context);
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
+        sessions.saveContext(context, request, response);
+    }
+
+    private static void checkEmail(Fields fields, @Nullable String email) {
+        fields.words("email", email, 254)
+                .filter(text -> !text.matches("[^@\\s]+@[^@\\s]+"))
+                .ifPresent(text -> fields.trouble(
+                        "email", "“%s” is not an email address.".formatted(text), "something like name@example.org"));
+    }
+
+    /** Asked from this machine itself, by one of its own names, and not handed on by anything before it. */
+    private static boolean isLoopback(HttpServletRequest request) {
+        boolean forwarded = request.getHeader("Forwarded") != null
+                || Collections.list(request.getHeaderNames()).stream()
+                        .anyMatch(name -> name.toLowerCase(Locale.ROOT).startsWith("x-forwarded"));
+        if (forwarded || !LOOPBACK_NAMES.contains(request.getServerName())) {
+            return false;
+        }
+        try {
+            return InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress();
+        } catch (UnknownHostException e) {
+            return false;
+        }
+    }
+}

@@ -1,0 +1,55 @@
+package app.velvetcrock.hours;
+
+import app.velvetcrock.stillroom.Current;
+import java.time.Duration;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** How long heat took to come up, session by session; one whose reading was taken back is forgotten. */
+@Component
+public class WarmUps {
+
+    /** Enough to be sure of, few enough to follow a new cooker. */
+    private static final int MOST = 10;
+
+    private final JdbcClient sql;
+
+    WarmUps(JdbcClient sql) {
+        this.sql = sql;
+    }
+
+    /** The latest ones measured, the newest first. */
+    List<Duration> latest() {
+        return sql
+                .sql(
+                        """
+                        select minutes from warm_up where stillroom_id = :stillroom order by id desc limit :most""")
+                .param("stillroom", Current.stillroom())
+                .param("most", MOST)
+                .query(Integer.class)
+                .list()
+                .stream()
+                .map(Duration::ofMinutes)
+                .toList();
+    }
+
+    /** Keeps what a reading showed. */
+    public void learn(UUID entry, Duration took) {
+        sql.sql(
+                        "insert into warm_up (stillroom_id, id, minutes) values (:stillroom, :id, :minutes) on conflict do nothing")
+                .param("stillroom", Current.stillroom())
+                .param("id", entry)
+                .param("minutes", took.toMinutes())
+                .update();
+    }
+
+    /** Forgets what a reading showed that does not hold any more. */
+    public void forget(UUID entry) {
+        sql.sql("delete from warm_up where stillroom_id = :stillroom and id = :id")
+                .param("stillroom", Current.stillroom())
+                .param("id", entry)
+                .update();
+    }
+}

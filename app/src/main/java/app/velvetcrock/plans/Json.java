@@ -1,0 +1,71 @@
+package app.velvetcrock.plans;
+
+import app.velvetcrock.core.charge.OilWish;
+import app.velvetcrock.core.charge.Remedy;
+import com.fasterxml.jackson.annotation.JsonAutoDetect;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Writes frozen plans and log values, and reads them back. The core's records carry their units in their names, so the JSON
+ * does too; the core itself knows nothing of it.
+ */
+@Component
+public class Json {
+
+    private final JsonMapper mapper = JsonMapper.builder()
+            .disable(SerializationFeature.FAIL_ON_EMPTY_BEANS)
+            // A vessel from before pots could be one says nothing of being open: it is a jar.
+            .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+            .changeDefaultVisibility(seen -> seen.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
+            .addMixIn(OilWish.class, OilWishNames.class)
+            .addMixIn(Remedy.class, RemedyNames.class)
+            .build();
+
+    public String write(Object value) {
+        return mapper.writeValueAsString(value);
+    }
+
+    public <T> T read(String text, Class<T> type) {
+        return mapper.readValue(text, type);
+    }
+
+    /** A value as it would be written, to be rearranged. */
+    JsonNode tree(Object value) {
+        return mapper.valueToTree(value);
+    }
+
+    JsonNode parse(String text) {
+        return mapper.readTree(text);
+    }
+
+    <T> T read(JsonNode tree, Class<T> type) {
+        return mapper.treeToValue(tree, type);
+    }
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "how")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = OilWish.ToCover.class, name = "to-cover"),
+        @JsonSubTypes.Type(value = OilWish.ByRatio.class, name = "ratio"),
+        @JsonSubTypes.Type(value = OilWish.ByCups.class, name = "cups"),
+        @JsonSubTypes.Type(value = OilWish.ToFill.class, name = "to-fill"),
+        @JsonSubTypes.Type(value = OilWish.Above.class, name = "above"),
+        @JsonSubTypes.Type(value = OilWish.Exactly.class, name = "exactly")
+    })
+    private interface OilWishNames {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "how")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = Remedy.MoreOil.class, name = "more-oil"),
+        @JsonSubTypes.Type(value = Remedy.FinerCut.class, name = "finer-cut"),
+        @JsonSubTypes.Type(value = Remedy.LessHerb.class, name = "less-herb"),
+        @JsonSubTypes.Type(value = Remedy.SplitOver.class, name = "split"),
+        @JsonSubTypes.Type(value = Remedy.OtherJar.class, name = "other-jar")
+    })
+    private interface RemedyNames {}
+}

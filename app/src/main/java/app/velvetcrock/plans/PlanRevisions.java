@@ -1,0 +1,61 @@
+package app.velvetcrock.plans;
+
+import app.velvetcrock.stillroom.Current;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plans that took the first one's place while a batch stood, each with its reason; none is ever changed. */
+@Component
+public class PlanRevisions {
+
+    private final JdbcClient sql;
+    private final Clock clock;
+
+    PlanRevisions(JdbcClient sql, Clock clock) {
+        this.sql = sql;
+        this.clock = clock;
+    }
+
+    /** A plan as it is written, and which one of its batch's it is. */
+    public record Revision(UUID id, String plan) {}
+
+    /** The plan that holds of each batch that was revised. */
+    public Map<UUID, Revision> latest(Collection<UUID> batches) {
+        Map<UUID, Revision> plans = new HashMap<>();
+        sql.sql(
+                        "select distinct on (batch_id) batch_id, id, plan from plan_revision where stillroom_id = :stillroom and batch_id in (:batches) order by batch_id, number desc")
+                .param("stillroom", Current.stillroom())
+                .param("batches", batches)
+                .query(row -> {
+                    plans.put(
+                            row.getObject(1, UUID.class), new Revision(row.getObject(2, UUID.class), row.getString(3)));
+                });
+        return plans;
+    }
+
+    /** Puts a plan in the place of the one before; the caller has locked the batch. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void add(UUID batch, String plan, String reason) {
+        sql.sql(
+                        """
+                        insert into plan_revision (stillroom_id, id, batch_id, number, plan, reason, account_id, recorded_at)
+                        select :stillroom, :id, :batch, coalesce(max(number), 1) + 1, :plan::jsonb, :reason, :account, :now from plan_revision
+                        where stillroom_id = :stillroom and batch_id = :batch""")
+                .param("stillroom", Current.stillroom())
+                .param("id", UUID.randomUUID())
+                .param("batch", batch)
+                .param("plan", plan)
+                .param("reason", reason)
+                .param("account", Current.person().account())
+                .param("now", Timestamp.from(clock.instant()))
+                .update();
+    }
+}

@@ -1,0 +1,174 @@
+package app.velvetcrock.rack;
+
+import app.velvetcrock.core.drying.DryingCourse;
+import app.velvetcrock.core.drying.DryingStart;
+import app.velvetcrock.core.drying.WeighIn;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stock.LotCare;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.stock.Stores;
+import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Refused;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The drying rack: lots laid out, weighed, and taken down dry. */
+@Service
+public class Rack {
+
+    private final DryingRepository dryings;
+    private final RackWeighingRepository weighings;
+    private final Stores stores;
+    private final LotCare care;
+    private final Clock clock;
+
+    Rack(DryingRepository dryings, RackWeighingRepository weighings, Stores stores, LotCare care, Clock clock) {
+        this.dryings = dryings;
+        this.weighings = weighings;
+        this.stores = stores;
+        this.care = care;
+        this.clock = clock;
+    }
+
+    /**
+     * A lot on the rack.
+     *
+     * @param weighed its weighings' ids, in the order of the course's
+     */
+    public record OnRack(UUID id, UUID lot, String name, String state, DryingCourse course, List<UUID> weighed) {
+
+        public Mass now() {
+            return course.weighIns().isEmpty()
+                    ? course.start().mass()
+                    : course.weighIns().get(course.weighIns().size() - 1).mass();
+        }
+    }
+
+    @Transactional(readOnly = true)
+    public List<OnRack> drying() {
+        return read(dryings.onTheRack());
+    }
+
+    /** What was taken down lately, the last first. */
+    @Transactional(readOnly = true)
+    public List<OnRack> takenDown() {
+        return read(dryings.takenDown());
+    }
+
+    @Transactional(readOnly = true)
+    public OnRack find(UUID id) {
+        return read(List.of(dryings.findById(id).orElseThrow(() -> new NotHere("that drying"))))
+                .get(0);
+    }
+
+    @Transactional(readOnly = true)
+    public boolean isDrying(UUID lot) {
+        return dryings.isDrying(lot);
+    }
+
+    /** Lays all of a wet lot out to dry. */
+    @Transactional
+    public UUID layOut(UUID lot, DryingStart start) {
+        Stock.OfLot herb = care.wet(lot);
+        if (dryings.isDrying(lot)) {
+            throw new Refused("“%s” lies on the rack already.".formatted(herb.name()));
+        }
+        return dryings.saveAndFlush(new Drying(lot, start, clock.instant())).id;
+    }
+
+    @Transactional
+    public UUID weigh(UUID id, WeighIn weighIn, String typed) {
+        Drying drying = open(id);
+        RackWeighing weighing = new RackWeighing(drying.id, weighIn, typed);
+        weighing.recordedAt = clock.instant();
+        weighing.accountId = Current.person().account();
+        return weighings.saveAndFlush(weighing).id;
+    }
+
+    /** Takes a weighing back, once however often it is asked. */
+    @Transactional
+    public void takeBackWeighing(UUID id, UUID weighing) {
+        open(id);
+        RackWeighing found = weighings.findHere(id, weighing).orElseThrow(() -> new NotHere("that weighing"));
+        if (found.takenBackAt == null) {
+            found.takenBackAt = clock.instant();
+        }
+    }
+
+    /** Takes it down: the wet lot becomes a dried one of the last weight. Not dry by hand or by sum: refused with what is missing. */
+    @Transactional
+    public UUID takeDown(UUID id, LocalDate today) {
+        Drying drying = open(id);
+        OnRack rack = read(List.of(drying)).get(0);
+        if (rack.course().state() != DryingCourse.State.DRY) {
+            throw new Refused("“%s” is not dry yet: %d %% water by its weight. When stems snap, weigh it and say so."
+                    .formatted(rack.name(), Math.round(rack.course().waterNow() * 100)));
+        }
+        UUID deed = UUID.randomUUID();
+        UUID lot = care.dry(drying.lotId, rack.now(), today, deed);
+        drying.endedAt = clock.instant();
+        drying.driedLot = lot;
+        drying.deed = deed;
+        return lot;
+    }
+
+    /** Puts a lot that was taken down back on the rack; refused when the dried herb was used since. */
+    @Transactional
+    public void putBack(UUID id) {
+        Drying drying = dryings.lock(id).orElseThrow(() -> new NotHere("that drying"));
+        if (drying.endedAt == null) {
+            return;
+        }
+        care.takeBack(drying.deed);
+        drying.endedAt = null;
+        drying.driedLot = null;
+        drying.deed = null;
+    }
+
+    private Drying open(UUID id) {
+        Drying drying = dryings.lock(id).orElseThrow(() -> new NotHere("that drying"));
+        if (drying.endedAt != null) {
+            throw new Refused("It was taken down already. Put it back on the rack first.");
+        }
+        return drying;
+    }
+
+    private List<OnRack> read(List<Drying> found) {
+        if (found.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, List<RackWeighing>> weighed =
+                weighings.holding(found.stream().map(drying -> drying.id).toList()).stream()
+                        .collect(Collectors.groupingBy(weighing -> weighing.dryingId));
+        Map<UUID, Stock.OfLot> herbs = stores
+                .among(found.stream().map(drying -> drying.lotId).toList())
+                .stream()
+                .collect(Collectors.toMap(Stock.OfLot::id, Function.identity()));
+        return found.stream()
+                .map(drying -> {
+                    List<RackWeighing> own = weighed.getOrDefault(drying.id, List.of());
+                    Stock.OfLot lot = herbs.get(drying.lotId);
+                    Stock.HerbState herb = lot.herb().orElseThrow();
+                    return new OnRack(
+                            drying.id,
+                            lot.id(),
+                            lot.name(),
+                            "%s %s"
+                                    .formatted(
+                                            herb.moisture().word(), herb.part().word()),
+                            DryingCourse.of(
+                                    drying.start(),
+                                    own.stream().map(RackWeighing::weighIn).toList()),
+                            own.stream().map(weighing -> weighing.id).toList());
+                })
+                .toList();
+    }
+}

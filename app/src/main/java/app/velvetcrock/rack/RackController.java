@@ -1,0 +1,194 @@
+package app.velvetcrock.rack;
+
+import app.velvetcrock.core.drying.Snap;
+import app.velvetcrock.core.drying.WeighIn;
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.water.WaterContent;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Stores;
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Notice;
+import app.velvetcrock.web.OneTime;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The drying rack as a page: a curve for each lot, one field to weigh it. */
+@Controller
+class RackController {
+
+    private static final double MOST_GRAMS = 100_000;
+
+    private final Rack rack;
+    private final Stores stores;
+    private final Households households;
+    private final OneTime oneTime;
+    private final Clock clock;
+
+    RackController(Rack rack, Stores stores, Households households, OneTime oneTime, Clock clock) {
+        this.rack = rack;
+        this.stores = stores;
+        this.households = households;
+        this.oneTime = oneTime;
+        this.clock = clock;
+    }
+
+    /** A weighing as typed. */
+    record WeighForm(@Nullable UUID key, @Nullable String mass, @Nullable String snap, @Nullable String when) {
+
+        static WeighForm empty() {
+            return new WeighForm(null, "", Snap.NOT_TRIED.name(), "");
+        }
+
+        Optional<WeighIn> read(Fields fields, Rack.OnRack rack, House house, Instant now) {
+            Optional<Mass> weighed = fields.mass(
+                    "mass",
+                    mass,
+                    0.1,
+                    Math.min(MOST_GRAMS, rack.course().start().mass().grams() * 1.1));
+            Optional<Snap> felt =
+                    fields.oneOf("snap", Snap.class, snap == null || snap.isBlank() ? Snap.NOT_TRIED.name() : snap);
+            Instant start = rack.course().start().at();
+            Optional<Instant> at = when == null || when.isBlank()
+                    ? Optional.of(now)
+                    : fields.moment("when", when)
+                            .map(there -> there.atZone(house.settings().zone()).toInstant())
+                            .filter(moment -> {
+                                boolean sensible = !moment.isAfter(now) && !moment.isBefore(start);
+                                if (!sensible) {
+                                    fields.trouble(
+                                            "when",
+                                            "Understood %s; it lies between the laying out, %s, and now."
+                                                    .formatted(house.moment(moment), house.moment(start)),
+                                            "a time in between");
+                                }
+                                return sensible;
+                            });
+            return weighed.isPresent() && felt.isPresent() && at.isPresent()
+                    ? Optional.of(new WeighIn(at.get(), weighed.get(), felt.get()))
+                    : Optional.empty();
+        }
+    }
+
+    /** A lot on the rack with its picture. */
+    record Shown(Rack.OnRack rack, DryingPicture picture) {}
+
+    /** What a weight means fresh and dried, both ways. */
+    record Equivalent(String typed, String fresh, String dried) {}
+
+    @GetMapping("/stores/drying")
+    String rack(@Nullable String amount, @Nullable String part, Model model) {
+        House house = households.current();
+        Fields fields = new Fields(house.reader());
+        if (amount != null && !amount.isBlank()) {
+            Optional<Part> of = fields.oneOf("part", Part.class, part);
+            fields.mass("amount", amount, 0.1, MOST_GRAMS)
+                    .ifPresent(mass -> of.ifPresent(p -> model.addAttribute("equivalent", equivalent(mass, p, house))));
+        }
+        model.addAttribute("asked", amount == null ? "" : amount);
+        model.addAttribute("askedPart", part == null ? Part.LEAF.name() : part);
+        model.addAttribute("asking", fields);
+        return page(model, null, WeighForm.empty(), new Fields(house.reader()));
+    }
+
+    @PostMapping("/stores/drying/{id}/weigh")
+    String weigh(
+            @PathVariable UUID id,
+            WeighForm form,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
+        House house = households.current();
+        Fields fields = new Fields(house.reader());
+        Rack.OnRack lot = rack.find(id);
+        Optional<WeighIn> weighIn = form.read(fields, lot, house, clock.instant());
+        if (weighIn.isEmpty()) {
+            response.setStatus(422);
+            model.addAttribute("asked", "");
+            model.addAttribute("askedPart", Part.LEAF.name());
+            model.addAttribute("asking", new Fields(house.reader()));
+            return page(model, id, form, fields);
+        }
+        UUID key = form.key() == null ? UUID.randomUUID() : form.key();
+        String weighing = oneTime.once(
+                Current.stillroom(), key, () -> String.valueOf(rack.weigh(id, weighIn.get(), form.mass())));
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        "%s: %s.".formatted(lot.name(), house.mass(weighIn.get().mass())),
+                        "/stores/drying/%s/weighings/%s/undo".formatted(id, weighing)));
+        return "redirect:/stores/drying";
+    }
+
+    @PostMapping("/stores/drying/{id}/weighings/{weighing}/undo")
+    String takeBack(@PathVariable UUID id, @PathVariable UUID weighing, RedirectAttributes after) {
+        rack.takeBackWeighing(id, weighing);
+        after.addFlashAttribute(Notice.NAME, new Notice("The weighing was taken back.", null));
+        return "redirect:/stores/drying";
+    }
+
+    @PostMapping("/stores/drying/{id}/down")
+    String takeDown(@PathVariable UUID id, @Nullable UUID key, RedirectAttributes after) {
+        House house = households.current();
+        String lot = oneTime.once(
+                Current.stillroom(), key, () -> String.valueOf(rack.takeDown(id, house.dayOf(clock.instant()))));
+        after.addFlashAttribute(
+                Notice.NAME, new Notice("It is dried stock now.", "/stores/drying/%s/back".formatted(id)));
+        return "redirect:/stores/lots/" + lot;
+    }
+
+    @PostMapping("/stores/drying/{id}/back")
+    String putBack(@PathVariable UUID id, RedirectAttributes after) {
+        rack.putBack(id);
+        after.addFlashAttribute(Notice.NAME, new Notice("It lies on the rack again.", null));
+        return "redirect:/stores/drying";
+    }
+
+    private String page(Model model, @Nullable UUID which, WeighForm typed, Fields sent) {
+        House house = households.current();
+        Instant now = clock.instant();
+        List<Rack.OnRack> onRack = rack.drying();
+        model.addAttribute(
+                "drying",
+                onRack.stream()
+                        .map(lot -> new Shown(lot, DryingPicture.of(lot.course(), now, house)))
+                        .toList());
+        model.addAttribute("down", rack.takenDown());
+        model.addAttribute(
+                "wet",
+                stores.herbs().stream()
+                        .filter(herb -> !herb.moisture().isDried()
+                                && onRack.stream().noneMatch(lot -> lot.lot().equals(herb.id())))
+                        .toList());
+        model.addAttribute("which", which);
+        model.addAttribute("typed", typed);
+        model.addAttribute("sent", sent);
+        model.addAttribute("none", new Fields(House.usual().reader()));
+        model.addAttribute("snaps", Snap.values());
+        model.addAttribute("parts", Part.values());
+        return "rack/drying";
+    }
+
+    private static Equivalent equivalent(Mass mass, Part part, House house) {
+        WaterContent wet = WaterContent.of(part, Cut.WHOLE, Moisture.FRESH);
+        return new Equivalent(
+                house.mass(mass),
+                house.about(WaterContent.DRIED.equivalent(mass, wet)),
+                house.about(wet.equivalent(mass, WaterContent.DRIED)));
+    }
+}

@@ -1,0 +1,174 @@
+package app.velvetcrock.recipepages;
+
+import app.velvetcrock.bench.BenchStock;
+import app.velvetcrock.bench.NumbersSentence;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.planning.PlanRecipe;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stock.Stock;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.web.util.UriUtils;
+
+/** A recipe as it is weighed out, told to a friend, and taken to the Bench. */
+record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
+
+    /** One line to weigh out, with room for what it really was. */
+    public record Line(String amount, String what, String other) {}
+
+    /** Everything to weigh out, in the order it goes in. */
+    public List<Line> lines() {
+        List<Line> lines = new ArrayList<>();
+        for (PlanRecipe.Herb herb : recipe.herbs()) {
+            lines.add(new Line(
+                    house.mass(Mass.ofGrams(herb.grams())),
+                    herb.name(),
+                    "%s %s, %s%s"
+                            .formatted(
+                                    herb.moisture().word(),
+                                    herb.part().word(),
+                                    herb.cut().word(),
+                                    herb.botanical().isEmpty() ? "" : "; " + herb.botanical())));
+        }
+        if (recipe.spiritGrams() > 0) {
+            lines.add(new Line(
+                    house.mass(Mass.ofGrams(recipe.spiritGrams())),
+                    "spirit of %.0f %%".formatted(recipe.spiritPercent()),
+                    "drinkable grain spirit, to moisten with"));
+        }
+        lines.add(new Line(
+                house.volume(Volume.ofMillilitres(recipe.oilMillilitres())),
+                recipe.carrierName(),
+                house.ratio(recipe.ratio()) + " grams to mL"));
+        return lines;
+    }
+
+    /** What is done, stage by stage. */
+    public List<String> stages() {
+        List<String> words = new ArrayList<>();
+        for (int i = 0; i < recipe.lengths().size(); i++) {
+            Stage stage = recipe.method().stages().get(i);
+            words.add("%s for %s, %s to %s%s"
+                    .formatted(
+                            Character.toUpperCase(stage.name().charAt(0))
+                                    + stage.name().substring(1),
+                            stage.pace().words(recipe.lengths().get(i)),
+                            house.temperature(stage.band().low()),
+                            house.temperature(stage.band().high()),
+                            stage.ceiling()
+                                    .map(t -> ", never above " + house.temperature(t))
+                                    .orElse("")));
+        }
+        return words;
+    }
+
+    /** All of it as plain text, for a friend. */
+    String text() {
+        StringBuilder text = new StringBuilder(recipe.title()).append("\n\n");
+        lines().forEach(line -> text.append("  ")
+                .append(line.amount())
+                .append("  ")
+                .append(line.what())
+                .append(" (")
+                .append(line.other())
+                .append(")\n"));
+        text.append('\n').append(recipe.method().name()).append(":\n");
+        stages().forEach(stage -> text.append("  - ").append(stage).append('\n'));
+        text.append("  - Strain, ")
+                .append(recipe.pressing().word())
+                .append(". Keep it ")
+                .append(recipe.storage().word())
+                .append(".\n");
+        text.append("\nMade for ").append(recipe.use().word()).append(". Patch test each new lot. Smell before use.\n");
+        recipe.notes().forEach(note -> text.append("\nNext time: ").append(note).append('\n'));
+        return text.toString();
+    }
+
+    /** The Bench's address with this recipe filled in, from what is in stock. */
+    String bench(BenchStock.Shelves shelves) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        for (int i = 0; i < recipe.herbs().size(); i++) {
+            PlanRecipe.Herb herb = recipe.herbs().get(i);
+            Optional<Stock.OfHerb> lot = lot(herb, shelves.herbs());
+            String prefix = i == 0 ? "" : "more[%d].".formatted(i - 1);
+            lot.ifPresent(found -> fields.put(prefix + "herb", found.id().toString()));
+            fields.put(prefix + "amount", house.mass(Mass.ofGrams(herb.grams())));
+        }
+        shelves.carriers().stream()
+                .filter(oil -> oil.kind().key().equals(recipe.carrier()))
+                .findFirst()
+                .ifPresent(oil -> fields.put("carrier", oil.id().toString()));
+        fields.put("oil", house.volume(Volume.ofMillilitres(recipe.oilMillilitres())));
+        Method method = recipe.method();
+        Method shipped = Method.of(method.key()).orElse(method.base());
+        fields.put("method", shipped.key());
+        fields.put("length", method.first().pace().words(recipe.lengths().get(0)));
+        if (method.stages().size() > 1) {
+            fields.put(
+                    "then", method.stages().get(1).pace().words(recipe.lengths().get(1)));
+        }
+        numbers(fields, method, shipped);
+        fields.put("use", recipe.use().name());
+        fields.put("pressing", recipe.pressing().name());
+        fields.put("storage", recipe.storage().name());
+        if (recipe.spiritPerGram() > 0) {
+            fields.put("spirit.perGram", String.valueOf(recipe.spiritPerGram()));
+        }
+        return "/bench?"
+                + fields.entrySet().stream()
+                        .map(field -> UriUtils.encode(field.getKey(), StandardCharsets.UTF_8) + "="
+                                + UriUtils.encode(field.getValue(), StandardCharsets.UTF_8))
+                        .collect(Collectors.joining("&"));
+    }
+
+    private void numbers(Map<String, String> fields, Method method, Method shipped) {
+        for (int i = 0; i < method.stages().size(); i++) {
+            Stage own = method.stages().get(i);
+            Stage as = shipped.stages().get(i);
+            if (!own.band().equals(as.band())) {
+                fields.put(
+                        i == 0 ? "numbers.band" : "numbers.thenBand",
+                        house.temperatures(own.band().low(), own.band().high()));
+            }
+            if (!own.ceiling().equals(as.ceiling())) {
+                own.ceiling()
+                        .ifPresent(ceiling -> fields.put(
+                                fields.containsKey("numbers.ceiling") ? "numbers.thenCeiling" : "numbers.ceiling",
+                                house.temperature(ceiling)));
+            }
+            own.tendings().stream()
+                    .filter(tending -> !as.tendings().contains(tending))
+                    .forEach(tending -> fields.put(
+                            "numbers." + tending.kind().name().toLowerCase(java.util.Locale.ROOT),
+                            NumbersSentence.words(tending)));
+        }
+    }
+
+    /** Herbs of it that are not in stock. */
+    public List<String> missing(BenchStock.Shelves shelves) {
+        return recipe.herbs().stream()
+                .filter(herb -> lot(herb, shelves.herbs()).isEmpty())
+                .map(PlanRecipe.Herb::name)
+                .toList();
+    }
+
+    /** The lot nearest to what is asked: the same herb and part, the same state and cut first. */
+    private static Optional<Stock.OfHerb> lot(PlanRecipe.Herb herb, List<Stock.OfHerb> lots) {
+        return lots.stream()
+                .filter(lot ->
+                        lot.kind().key().equals(herb.key()) && lot.texture().part() == herb.part())
+                .min(Comparator.comparing((Stock.OfHerb lot) -> lot.moisture() != herb.moisture())
+                        .thenComparing(lot -> lot.texture().cut() != herb.cut())
+                        .thenComparing(lot -> -lot.left().grams()));
+    }
+}

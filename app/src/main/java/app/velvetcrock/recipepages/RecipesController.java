@@ -1,0 +1,264 @@
+package app.velvetcrock.recipepages;
+
+import app.velvetcrock.bench.Bench;
+import app.velvetcrock.bench.BenchForm;
+import app.velvetcrock.bench.BenchStock;
+import app.velvetcrock.bench.BenchWork;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.planning.PlanRecipe;
+import app.velvetcrock.core.planning.Wanted;
+import app.velvetcrock.core.strain.Retention;
+import app.velvetcrock.recipes.RecipeFile;
+import app.velvetcrock.recipes.Recipes;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Notice;
+import app.velvetcrock.web.OneTime;
+import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Recipes: kept, scaled, compared, given away and taken in, made again. */
+@Controller
+class RecipesController {
+
+    private static final int LONGEST_TITLE = 120;
+    private static final double MOST_MILLILITRES = 20_000;
+
+    private final Recipes recipes;
+    private final RecipeFile file;
+    private final Bench bench;
+    private final BenchStock stock;
+    private final Materia materia;
+    private final Households households;
+    private final OneTime oneTime;
+    private final Clock clock;
+
+    RecipesController(
+            Recipes recipes,
+            RecipeFile file,
+            Bench bench,
+            BenchStock stock,
+            Materia materia,
+            Households households,
+            OneTime oneTime,
+            Clock clock) {
+        this.recipes = recipes;
+        this.file = file;
+        this.bench = bench;
+        this.stock = stock;
+        this.materia = materia;
+        this.households = households;
+        this.oneTime = oneTime;
+        this.clock = clock;
+    }
+
+    /** How a recipe is looked at: so many times as much, or for so much herb, and beside which other. */
+    record Look(@Nullable String factor, @Nullable String grams, @Nullable String oil, @Nullable String with) {}
+
+    /** A jar of the stock and how many times the recipe fills it. */
+    record ToJar(String name, String factor) {}
+
+    @GetMapping("/bench/recipes")
+    String all(Model model) {
+        return list(model, "", new Fields(households.current().reader()));
+    }
+
+    /** Keeps what stands on the Bench. */
+    @PostMapping("/bench/recipes")
+    String keep(BenchForm form, @Nullable String title, RedirectAttributes after) {
+        BenchWork work = bench.charge(form);
+        Optional<String> called = work.fields().words("title", title, LONGEST_TITLE);
+        if (called.isEmpty() || work.planned().isEmpty()) {
+            after.addFlashAttribute(
+                    Notice.NAME,
+                    new Notice(
+                            called.isEmpty()
+                                    ? "The recipe wants a name; nothing was kept."
+                                    : "The plan is not clear yet; nothing was kept.",
+                            null));
+            return "redirect:/bench";
+        }
+        UUID once = form.key() == null
+                ? UUID.randomUUID()
+                : UUID.nameUUIDFromBytes(("recipe " + form.key() + called.get()).getBytes(StandardCharsets.UTF_8));
+        String id = oneTime.once(
+                Current.stillroom(),
+                once,
+                () -> String.valueOf(
+                        recipes.keep(called.get(), work.planned().orElseThrow().plan())));
+        return kept(id, "“%s” is kept.".formatted(called.get()), after);
+    }
+
+    /** Keeps a batch to be made again; what was to be changed stands first. */
+    @PostMapping("/bench/recipes/from/{batch}")
+    String fromBatch(@PathVariable UUID batch, @Nullable UUID key, RedirectAttributes after) {
+        String id = oneTime.once(
+                Current.stillroom(),
+                key == null ? UUID.randomUUID() : key,
+                () -> String.valueOf(recipes.keepBatch(batch)));
+        return kept(id, "It is kept as a recipe.", after);
+    }
+
+    /** Takes a recipe in from its file, pasted. */
+    @PostMapping("/bench/recipes/import")
+    String take(
+            @Nullable String file,
+            @Nullable UUID key,
+            Model model,
+            HttpServletResponse response,
+            RedirectAttributes after) {
+        Fields fields = new Fields(households.current().reader());
+        String text = file == null ? "" : file.strip();
+        try {
+            PlanRecipe recipe = this.file.read(text);
+            String id = oneTime.once(
+                    Current.stillroom(),
+                    key == null ? UUID.randomUUID() : key,
+                    () -> String.valueOf(recipes.keep(recipe)));
+            return kept(id, "“%s” is taken in.".formatted(recipe.title()), after);
+        } catch (RecipeFile.NoRecipeException none) {
+            fields.trouble("file", none.getMessage(), "the whole of a recipe file, from its first brace to its last");
+            response.setStatus(422);
+            return list(model, text.length() > RecipeFile.LONGEST ? "" : text, fields);
+        }
+    }
+
+    @GetMapping("/bench/recipes/{id}")
+    String one(@PathVariable UUID id, Look look, Model model) {
+        House house = households.current();
+        Fields fields = new Fields(house.reader());
+        Recipes.Kept kept = recipes.find(id);
+        PlanRecipe scaled = scaled(kept.recipe(), look, fields);
+        BenchStock.Shelves shelves = stock.read(house, house.dayOf(clock.instant()));
+        RecipeSheet sheet = new RecipeSheet(id, scaled, house);
+        Optional<Recipes.Kept> other = BenchForm.id(look.with()).map(recipes::find);
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("look", look);
+        model.addAttribute("fields", fields);
+        model.addAttribute("factor", scaled.grams() / kept.recipe().grams());
+        model.addAttribute(
+                "jars",
+                shelves.jars().stream()
+                        .map(jar -> new ToJar(
+                                jar.vessel().name(), Decimals.upTo(kept.recipe().fills(jar.vessel()), 2)))
+                        .toList());
+        model.addAttribute("missing", sheet.missing(shelves));
+        model.addAttribute("bench", sheet.bench(shelves));
+        model.addAttribute(
+                "others",
+                recipes.all().stream().filter(one -> !one.id().equals(id)).toList());
+        model.addAttribute("other", other.orElse(null));
+        model.addAttribute(
+                "differences",
+                other.map(one -> kept.recipe().differences(one.recipe())).orElse(List.of()));
+        return "recipepages/kept";
+    }
+
+    @GetMapping("/bench/recipes/{id}/json")
+    ResponseEntity<String> json(@PathVariable UUID id, Look look) {
+        return download(
+                file.write(scaled(
+                        recipes.find(id).recipe(),
+                        look,
+                        new Fields(households.current().reader()))),
+                MediaType.APPLICATION_JSON,
+                "recipe.json");
+    }
+
+    @GetMapping("/bench/recipes/{id}/text")
+    ResponseEntity<String> text(@PathVariable UUID id, Look look) {
+        House house = households.current();
+        return download(
+                new RecipeSheet(id, scaled(recipes.find(id).recipe(), look, new Fields(house.reader())), house).text(),
+                MediaType.TEXT_PLAIN,
+                "recipe.txt");
+    }
+
+    @PostMapping("/bench/recipes/{id}/undo")
+    String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
+        boolean removed = back == null;
+        recipes.remove(id, removed);
+        after.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        removed ? "That recipe is put away." : "It is back.",
+                        removed ? "/bench/recipes/%s/undo?back=yes".formatted(id) : null));
+        return "redirect:/bench/recipes";
+    }
+
+    /** So many times as much, for so much herb, or to give so much oil; as it is kept where none is clear. */
+    private PlanRecipe scaled(PlanRecipe recipe, Look look, Fields fields) {
+        if (!BenchForm.isBlank(look.oil())) {
+            return fields.capacity("oil", look.oil(), 1, MOST_MILLILITRES)
+                    .flatMap(wanted -> toGive(recipe, wanted, fields))
+                    .orElse(recipe);
+        }
+        if (!BenchForm.isBlank(look.grams())) {
+            return fields.mass(
+                            "grams",
+                            look.grams(),
+                            recipe.grams() * PlanRecipe.LEAST_FACTOR,
+                            recipe.grams() * PlanRecipe.MOST_FACTOR)
+                    .map(mass -> recipe.times(mass.grams() / recipe.grams()))
+                    .orElse(recipe);
+        }
+        return BenchForm.isBlank(look.factor())
+                ? recipe
+                : fields.number("factor", look.factor(), PlanRecipe.LEAST_FACTOR, PlanRecipe.MOST_FACTOR, "times")
+                        .map(recipe::times)
+                        .orElse(recipe);
+    }
+
+    private Optional<PlanRecipe> toGive(PlanRecipe recipe, Volume wanted, Fields fields) {
+        double kept = recipe.herbs().stream()
+                .mapToDouble(herb -> herb.grams()
+                        * Wanted.atMost(Retention.shipped(
+                                materia.texture(herb.part(), herb.cut()), herb.moisture(), recipe.pressing())))
+                .sum();
+        try {
+            return Optional.of(recipe.times(recipe.gives(wanted, Volume.ofMillilitres(kept))));
+        } catch (IllegalArgumentException tooFar) {
+            fields.trouble("oil", "That cannot be had of it: %s.".formatted(tooFar.getMessage()), "300 mL");
+            return Optional.empty();
+        }
+    }
+
+    private static ResponseEntity<String> download(String body, MediaType type, String name) {
+        return ResponseEntity.ok()
+                .contentType(new MediaType(type, StandardCharsets.UTF_8))
+                .header(
+                        "Content-Disposition",
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(body);
+    }
+
+    private static String kept(String id, String words, RedirectAttributes after) {
+        after.addFlashAttribute(Notice.NAME, new Notice(words, "/bench/recipes/%s/undo".formatted(id)));
+        return "redirect:/bench/recipes/" + id;
+    }
+
+    private String list(Model model, String typed, Fields fields) {
+        model.addAttribute("recipes", recipes.all());
+        model.addAttribute("typed", typed);
+        model.addAttribute("fields", fields);
+        return "recipepages/plans";
+    }
+}

@@ -1,0 +1,125 @@
+package app.velvetcrock.stock;
+
+import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.catalogue.Columns;
+import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.web.NotHere;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Blends of carriers: density by volume, the shortest life, the cautions of all. */
+@Service
+public class Blends {
+
+    private final Stores stores;
+    private final LotRepository lots;
+    private final Catalogue catalogue;
+    private final Ledger ledger;
+    private final LotEdges edges;
+    private final Clock clock;
+
+    Blends(Stores stores, LotRepository lots, Catalogue catalogue, Ledger ledger, LotEdges edges, Clock clock) {
+        this.stores = stores;
+        this.lots = lots;
+        this.catalogue = catalogue;
+        this.ledger = ledger;
+        this.edges = edges;
+        this.clock = clock;
+    }
+
+    /** So much of a bottle. */
+    public record Part(Stock.OfCarrier carrier, Mass mass) {}
+
+    /** What a blend would be. */
+    static CarrierKind kind(String name, List<Part> parts) {
+        double grams = parts.stream().mapToDouble(part -> part.mass().grams()).sum();
+        double millilitres = parts.stream()
+                .mapToDouble(
+                        part -> part.carrier().density().volumeOf(part.mass()).millilitres())
+                .sum();
+        int months = parts.stream()
+                .mapToInt(part -> part.carrier().kind().monthsOpened())
+                .min()
+                .orElseThrow();
+        boolean estimate = parts.stream().anyMatch(part -> part.carrier().kind().densityIsEstimate());
+        // A blend is wholly melted where its hardest part is; what the others do to that is not held.
+        Optional<Temperature> melting = parts.stream()
+                .flatMap(part -> part.carrier().kind().melting().stream())
+                .max(Comparator.naturalOrder());
+        Set<String> traits = new TreeSet<>();
+        parts.forEach(part -> traits.addAll(part.carrier().kind().traits()));
+        return new CarrierKind(
+                "",
+                name,
+                Density.ofGramsPerMillilitre(grams / millilitres),
+                estimate,
+                months,
+                melting,
+                "#000000",
+                traits);
+    }
+
+    /** Pours them together; the new lot ends with its shortest part and bears what they cost. */
+    @Transactional
+    public UUID blend(String name, List<Part> parts, LocalDate today, UUID deed) {
+        CarrierKind kind = kind(name, parts);
+        String key = catalogue.keep(kind);
+        long sum = parts.stream().mapToLong(part -> part.mass().toMilligrams()).sum();
+        Lot lot = new Lot(LotKind.CARRIER, key, name, parts.size() + " oils", clock.instant());
+        lot.density = Columns.decimal(kind.density());
+        lot.openedOn = today;
+        lot.origin = Origin.MADE;
+        lot.bestBefore = parts.stream()
+                .map(part -> bottle(part.carrier()).end(today))
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+        List<Lot> from = parts.stream()
+                .sorted(Comparator.comparing(part -> part.carrier().id()))
+                .map(part -> lots.lock(part.carrier().id()).orElseThrow(() -> new NotHere("that bottle")))
+                .toList();
+        boolean priced = from.stream().allMatch(bottle -> bottle.priceMinor != null);
+        lot.bear(
+                priced
+                        ? Optional.of(parts.stream()
+                                .mapToDouble(part -> from.stream()
+                                        .filter(f -> f.id.equals(part.carrier().id()))
+                                        .findFirst()
+                                        .orElseThrow()
+                                        .costOf(part.mass().toMilligrams())
+                                        .orElse(0.0))
+                                .sum())
+                        : Optional.empty(),
+                sum);
+        lots.saveAndFlush(lot);
+        Ledger.Why why = Ledger.Why.ofDeed(Cause.BLENDED, deed, clock.instant(), "");
+        parts.forEach(part -> {
+            ledger.take(part.carrier().id(), part.mass(), why);
+            edges.add(part.carrier().id(), lot.id, deed);
+        });
+        ledger.change(lot.id, sum, why);
+        return lot.id;
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<Stock.OfCarrier> bottle(UUID id) {
+        return stores.carriers().stream()
+                .filter(carrier -> carrier.id().equals(id))
+                .findFirst();
+    }
+
+    private static Bottle bottle(Stock.OfCarrier carrier) {
+        return new Bottle(carrier.name(), carrier.kind().monthsOpened(), carrier.opened(), carrier.bestBefore());
+    }
+}

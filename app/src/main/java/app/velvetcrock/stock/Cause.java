@@ -1,0 +1,47 @@
+package app.velvetcrock.stock;
+
+import app.velvetcrock.core.look.Held;
+import java.util.Optional;
+
+/** Why stock moved. */
+public enum Cause {
+    BOUGHT("brought in"),
+    GATHERED("gathered"),
+    DRIED("dried"),
+    SPLIT("split off"),
+    PROCESSED("cut or stripped"),
+    MERGED("put together"),
+    BLENDED("blended"),
+    USED("used in a batch"),
+    STRAINED("strained off"),
+    SETTLED("decanted off"),
+    BOTTLED("bottled"),
+    DRAWN("drawn out"),
+    GIVEN("given away"),
+    SOLD("sold"),
+    DISCARDED("discarded"),
+    CORRECTED("corrected"),
+    UNDONE("taken back");
+
+    private final String word;
+
+    Cause(String word) {
+        this.word = word;
+    }
+
+    public String word() {
+        return word;
+    }
+
+    /** What taking some out for this counts as, which an open condition may hold back; absent for what nothing holds back. */
+    Optional<Held> held() {
+        return switch (this) {
+            case DRIED, SPLIT, PROCESSED, MERGED, BLENDED, USED -> Optional.of(Held.USE);
+            case BOTTLED -> Optional.of(Held.BOTTLE);
+            case DRAWN -> Optional.of(Held.DRAW);
+            case GIVEN -> Optional.of(Held.GIVE);
+            case SOLD -> Optional.of(Held.SELL);
+            case BOUGHT, GATHERED, STRAINED, SETTLED, DISCARDED, CORRECTED, UNDONE -> Optional.empty();
+        };
+    }
+}

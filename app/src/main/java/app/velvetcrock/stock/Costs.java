@@ -1,0 +1,76 @@
+package app.velvetcrock.stock;
+
+import app.velvetcrock.core.measure.Mass;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What went into a batch cost, by the mean cost of each lot. */
+@Service
+public class Costs {
+
+    private final MovementRepository movements;
+    private final LotRepository lots;
+
+    Costs(MovementRepository movements, LotRepository lots) {
+        this.movements = movements;
+        this.lots = lots;
+    }
+
+    /**
+     * A cost in minor units of the household's currency.
+     *
+     * @param unpriced names of what went in without a known price, so that the cost is only part of it
+     * @param lines what each lot with a price adds, those of one lot together
+     */
+    public record Cost(long minor, List<String> unpriced, List<Line> lines) {}
+
+    /** What one lot adds: so much of it, in milligrams, at so much. */
+    public record Line(String name, Mass mass, long minor) {}
+
+    /** So much of a lot. */
+    public record Taken(UUID lot, long amount) {}
+
+    /** What a batch's herb and oil cost; absent where no price at all is known. */
+    @Transactional(readOnly = true)
+    public Optional<Cost> ofBatch(UUID batch) {
+        return of(movements.usedIn(batch).stream()
+                .map(m -> new Taken(m.lotId, -m.amount))
+                .toList());
+    }
+
+    /** What some lots' parts cost, each by its lot's mean cost. */
+    @Transactional(readOnly = true)
+    public Optional<Cost> of(List<Taken> taken) {
+        Map<UUID, Lot> byId = lots.among(taken.stream().map(Taken::lot).collect(Collectors.toSet())).stream()
+                .collect(Collectors.toMap(lot -> lot.id, Function.identity()));
+        List<Taken> here =
+                taken.stream().filter(part -> byId.containsKey(part.lot())).toList();
+        List<String> unpriced = here.stream()
+                .map(part -> byId.get(part.lot()))
+                .filter(lot -> lot.priceMinor == null)
+                .map(lot -> lot.name)
+                .distinct()
+                .toList();
+        boolean any = here.stream().anyMatch(part -> byId.get(part.lot()).priceMinor != null);
+        Map<UUID, Long> amounts = here.stream()
+                .collect(Collectors.groupingBy(Taken::lot, LinkedHashMap::new, Collectors.summingLong(Taken::amount)));
+        double sum = 0;
+        List<Line> lines = new ArrayList<>();
+        for (Map.Entry<UUID, Long> part : amounts.entrySet()) {
+            Lot lot = byId.get(part.getKey());
+            Optional<Double> cost = lot.costOf(part.getValue());
+            sum += cost.orElse(0.0);
+            cost.ifPresent(
+                    minor -> lines.add(new Line(lot.name, Mass.ofMilligrams(part.getValue()), Math.round(minor))));
+        }
+        return any ? Optional.of(new Cost(Math.round(sum), unpriced, lines)) : Optional.empty();
+    }
+}

@@ -1,0 +1,154 @@
+package app.velvetcrock.stock;
+
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Refused;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * The only way stock changes: the lot's row is locked, a movement written and the cached balance checked in one transaction,
+ * so a balance is always the sum of its movements and never below nothing.
+ */
+@Service
+public class Ledger {
+
+    private final LotRepository lots;
+    private final MovementRepository movements;
+    private final Conditions conditions;
+    private final Clock clock;
+
+    Ledger(LotRepository lots, MovementRepository movements, Conditions conditions, Clock clock) {
+        this.lots = lots;
+        this.movements = movements;
+        this.conditions = conditions;
+        this.clock = clock;
+    }
+
+    /**
+     * Why and when something moved.
+     *
+     * @param batch what it went into or came from; null for neither
+     * @param entry the line of that batch's log, by which it can be moved back; null for none
+     * @param deed what it belongs to at the stores, by which it can be moved back; null for none
+     * @param note the reason in words; empty for none
+     */
+    public record Why(
+            Cause cause, @Nullable UUID batch, @Nullable UUID entry, Instant at, @Nullable UUID deed, String note) {
+
+        public Why(Cause cause, @Nullable UUID batch, @Nullable UUID entry, Instant at) {
+            this(cause, batch, entry, at, null, "");
+        }
+
+        static Why ofDeed(Cause cause, UUID deed, Instant at, String note) {
+            return new Why(cause, null, null, at, deed, note);
+        }
+    }
+
+    /** Takes some of a lot; refused with what is left when there is not enough. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void take(UUID lot, Mass amount, Why why) {
+        move(locked(lot), -amount.toMilligrams(), why);
+    }
+
+    /** Puts some into a lot. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void put(UUID lot, Mass amount, Why why) {
+        move(locked(lot), amount.toMilligrams(), why);
+    }
+
+    /** Moves a lot counted in its own unit by so much, in or out. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void change(UUID lot, long by, Why why) {
+        move(locked(lot), by, why);
+    }
+
+    /** Moves back all that a deed moved, once however often it is asked; refused when some of it was used since. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void takeBackDeed(UUID deed) {
+        if (!movements.isDeed(deed)) {
+            throw new NotHere("that deed");
+        }
+        movements.ofDeed(deed).forEach(this::reverse);
+        conditions.takenBack(deed);
+    }
+
+    /** Moves back all that a line of a log moved; refused, with the later use named, when it is no longer there. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void takeBack(UUID entry) {
+        for (Movement movement : movements.holding(entry)) {
+            reverse(movement);
+        }
+        conditions.takenBack(entry);
+    }
+
+    void reverse(Movement movement) {
+        Lot lot = locked(movement.lotId);
+        refuseIfUsedSince(lot, movement);
+        Movement back = movement(lot, -movement.amount, Cause.UNDONE, movement.happenedAt);
+        back.batchId = movement.batchId;
+        back.entryId = movement.entryId;
+        back.deed = movement.deed;
+        back.reverses = movement.id;
+        change(lot, back);
+        conditions.takenBack(movement.id);
+    }
+
+    private void refuseIfUsedSince(Lot lot, Movement movement) {
+        if (lot.balance - movement.amount >= 0) {
+            return;
+        }
+        List<Movement> story = movements.ofLot(lot.id);
+        String later = story.stream()
+                .filter(m -> m.amount < 0 && !m.recordedAt.isBefore(movement.recordedAt))
+                .reduce((first, last) -> last)
+                .map(m -> m.cause.word())
+                .orElse("used");
+        throw new Refused("Some of “%s” was %s since. Take that back first.".formatted(lot.name, later));
+    }
+
+    private void move(Lot lot, long amount, Why why) {
+        if (lot.balance + amount < 0) {
+            throw new Refused("There is only %s of “%s” left, and this needs %s. Nothing was taken."
+                    .formatted(lot.unit.words(lot.balance), lot.name, lot.unit.words(-amount)));
+        }
+        if (amount == 0) {
+            return;
+        }
+        if (amount < 0) {
+            why.cause().held().ifPresent(held -> conditions.refuseHeld(lot.batchId, lot.id, held));
+        }
+        Movement movement = movement(lot, amount, why.cause(), why.at());
+        movement.batchId = why.batch();
+        movement.entryId = why.entry();
+        movement.deed = why.deed();
+        movement.note = why.note().isEmpty() ? null : why.note();
+        change(lot, movement);
+    }
+
+    private void change(Lot lot, Movement movement) {
+        lot.balance += movement.amount;
+        UUID id = movements.save(movement).id;
+        if (lot.balance == 0) {
+            boolean elsewhere = lot.batchId == null || lots.isLeftOf(lot.batchId, lot.id);
+            UUID source = movement.entryId != null ? movement.entryId : movement.deed != null ? movement.deed : id;
+            conditions.nothingLeft(elsewhere ? null : lot.batchId, lot.id, movement.cause == Cause.DISCARDED, source);
+        }
+    }
+
+    private Movement movement(Lot lot, long amount, Cause cause, Instant happenedAt) {
+        return new Movement(lot.id, amount, cause, Current.person().account(), happenedAt, clock.instant());
+    }
+
+    private Lot locked(UUID id) {
+        return lots.lock(id).orElseThrow(() -> new NotHere("that stock"));
+    }
+}

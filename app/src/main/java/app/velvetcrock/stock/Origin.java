@@ -1,0 +1,28 @@
+package app.velvetcrock.stock;
+
+/** How something came into the house. */
+public enum Origin {
+    BOUGHT("bought"),
+    GATHERED("gathered wild"),
+    GROWN("from the garden"),
+    MADE("made here");
+
+    private final String word;
+
+    Origin(String word) {
+        this.word = word;
+    }
+
+    public String word() {
+        return word;
+    }
+
+    /** Picked by the household itself, so that a look-alike may be among it. */
+    public boolean isPicked() {
+        return this == GATHERED || this == GROWN;
+    }
+
+    Cause cause() {
+        return isPicked() ? Cause.GATHERED : Cause.BOUGHT;
+    }
+}

@@ -1,0 +1,242 @@
+package app.velvetcrock.door;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.velvetcrock.HttpTest;
+import app.velvetcrock.Visitor;
+import app.velvetcrock.Visitor.Answer;
+import app.velvetcrock.Visitor.Filled;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+@HttpTest
+class DoorHttpTest {
+
+    private static final String PASSWORD = "five jars of oil";
+
+    @LocalServerPort
+    int port;
+
+    @Test
+    void signUpOutInAndAnotherPassword() {
+        String email = UUID.randomUUID() + "@example.org";
+        Visitor tove = new Visitor(port);
+        signUp(tove, email);
+        assertThat(tove.post("/sign-out", Map.of()).path()).isEqualTo("/sign-in");
+        assertThat(signIn(tove, email.toUpperCase(java.util.Locale.ROOT), PASSWORD)
+                        .path())
+                .isEqualTo("/shelf");
+        Answer wrong = tove.submit(
+                "/settings",
+                "form[action$=password]",
+                Map.of("oldPassword", "not this one", "newPassword", "six jars of oil"));
+        assertThat(wrong.status()).isEqualTo(422);
+        assertThat(wrong.page().text()).contains("That is not the present password");
+        tove.submit(
+                "/settings",
+                "form[action$=password]",
+                Map.of("oldPassword", PASSWORD, "newPassword", "six jars of oil"));
+        tove.post("/sign-out", Map.of());
+        assertThat(signIn(tove, email, PASSWORD).page().text()).contains("do not belong together");
+        assertThat(signIn(tove, email, "six jars of oil").path()).isEqualTo("/shelf");
+    }
+
+    @Test
+    void guessingIsStoppedEvenWithTheRightPasswordAtLast() {
+        String email = UUID.randomUUID() + "@example.org";
+        signUp(new Visitor(port), email);
+        Visitor guesser = new Visitor(port);
+        for (int i = 0; i < SignInLimit.FREE; i++) {
+            assertThat(signIn(guesser, email, "guess number " + i).page().text())
+                    .contains("do not belong together");
+        }
+        assertThat(signIn(guesser, email, PASSWORD).page().text()).contains("Too many tries");
+    }
+
+    /** Only what was wrong counts, and being right forgets it: any number of right ones in a row are let in. */
+    @Test
+    void whatWasRightIsForgotten() {
+        String email = UUID.randomUUID() + "@example.org";
+        signUp(new Visitor(port), email);
+        for (int i = 0; i < 3 * SignInLimit.FREE; i++) {
+            Visitor owner = new Visitor(port);
+            if (i % 3 == 0) {
+                assertThat(signIn(owner, email, "a slip of the finger").page().text())
+                        .contains("do not belong together");
+            }
+            assertThat(signIn(owner, email, PASSWORD).path()).isEqualTo("/shelf");
+        }
+    }
+
+    /** The old password in the settings is a guess as well. */
+    @Test
+    void thePresentPasswordIsNotGuessedInTheSettings() {
+        Visitor tove = Visitor.household(port, "Old password");
+        for (int i = 0; i < SignInLimit.FREE; i++) {
+            assertThat(changed(tove, "guess number " + i).page().text()).contains("That is not the present password");
+        }
+        assertThat(changed(tove, "five jars of oil").page().text()).contains("Too many wrong passwords");
+    }
+
+    /** Changed on the laptop, the password ends what the phone was signed in with. */
+    @Test
+    void aNewPasswordSignsOutEverywhereElse() {
+        String email = UUID.randomUUID() + "@example.org";
+        Visitor laptop = new Visitor(port);
+        signUp(laptop, email);
+        Visitor phone = new Visitor(port);
+        signIn(phone, email, PASSWORD);
+        assertThat(phone.get("/shelf").path()).isEqualTo("/shelf");
+        assertThat(changed(laptop, PASSWORD).path()).isEqualTo("/settings");
+        assertThat(phone.get("/shelf").path()).isEqualTo("/sign-in");
+        assertThat(laptop.get("/shelf").path()).isEqualTo("/shelf");
+    }
+
+    private static Answer changed(Visitor visitor, String old) {
+        return visitor.submit(
+                "/settings", "form[action$=password]", Map.of("oldPassword", old, "newPassword", "six sturdy jars"));
+    }
+
+    /** The door to the demo opens to this machine by its own names alone, and to nothing that was handed on. */
+    @Test
+    void theDemoDoorAsksByWhatNameItIsCalled() {
+        assertThat(new Visitor(port)
+                        .post("/demo-entry", Map.of(), "X-Forwarded-For", "203.0.113.9")
+                        .status())
+                .isEqualTo(404);
+        assertThat(new Visitor(port)
+                        .post("/demo-entry", Map.of(), "Forwarded", "for=203.0.113.9")
+                        .status())
+                .isEqualTo(404);
+    }
+
+    /** A cookie that is no session is no one, on every page; the page is answered, and the next sign-in works. */
+    @ParameterizedTest
+    @ValueSource(strings = {"AAAA", "%00", "....", "''", "00000000-0000-0000-0000-000000000000"})
+    void aMadeUpCookieIsNobody(String cookie) {
+        String id =
+                java.util.Base64.getEncoder().encodeToString(cookie.getBytes(java.nio.charset.StandardCharsets.UTF_8));
+        for (String value : new String[] {cookie, id}) {
+            assertThat(new Visitor(port)
+                            .get("/sign-in", "Cookie", "CROCK=" + value)
+                            .status())
+                    .as(value)
+                    .isEqualTo(200);
+        }
+    }
+
+    @Test
+    void aFormWithoutItsTokenIsNotSent() {
+        Visitor tove = Visitor.household(port, "No token");
+        assertThat(tove.post(new Filled("/stores/herbs", Map.of("herb", "Nettle", "amount", "5 g")))
+                        .status())
+                .isEqualTo(403);
+        assertThat(tove.get("/stores").page().text()).contains("Nothing here yet");
+    }
+
+    @Test
+    void everyPageCarriesTheStrictPolicy() {
+        Visitor tove = Visitor.household(port, "Policy");
+        for (String path : new String[] {"/sign-in", "/shelf", "/bench", "/nowhere"}) {
+            assertThat(tove.get(path).raw().headers().firstValue("Content-Security-Policy"))
+                    .hasValueSatisfying(policy -> assertThat(policy)
+                            .contains("default-src 'none'", "script-src 'self'", "frame-ancestors 'none'")
+                            .doesNotContain("unsafe"));
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            email          | nobody        | is not an email address
+            password       | short         | needs at least 10
+            password       | Password1234  | first passwords anybody would try
+            password       | 1234567890    | first passwords anybody would try
+            password       | Kept name 26  | a name of yours
+            house.currency | shells        | is not a currency code
+            house.zone     | Atlantis      | is not a time zone
+            house.pantry   | 90 °C         | a room is between
+            house.pantry   | cold          | begin with a number
+            house.household| ''            | Nothing is written here
+            """)
+    void signUpSaysWhatIsWrongAndKeepsWhatWasTyped(String field, String typed, String words) {
+        Visitor tove = new Visitor(port);
+        Map<String, String> good = new java.util.HashMap<>(Map.of(
+                "name",
+                "Tove",
+                "email",
+                UUID.randomUUID() + "@example.org",
+                "password",
+                PASSWORD,
+                "house.household",
+                "Kept name"));
+        good.put(field, typed);
+        Answer answer = tove.submit("/sign-up", "form", good);
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.page().getElementById("note-" + field).text()).contains(words);
+        assertThat(answer.page().getElementById(field).attr("value")).isEqualTo(typed);
+        assertThat(answer.page().getElementById("name").attr("value")).isEqualTo("Tove");
+    }
+
+    @Test
+    void handMadeFormsAreRefusedInWords() {
+        Visitor tove = Visitor.household(port, "Hand-made");
+        assertThat(tove.post("/settings", Map.of("version", "0")).status()).isEqualTo(422);
+        assertThat(tove.post("/sign-up", Map.of()).status()).isEqualTo(422);
+        assertThat(tove.post("/settings", Map.of("version", "0", "house.household", "a\u0000b"))
+                        .page()
+                        .text())
+                .contains("cannot be written down");
+        assertThat(tove.get("/batch/not-an-id").status()).isEqualTo(400);
+        assertThat(signIn(new Visitor(port), "a\u0000b@example.org", PASSWORD)
+                        .page()
+                        .text())
+                .contains("do not belong together");
+    }
+
+    @Test
+    void theSecondToChangeTheSettingsIsToldAndKeepsWhatWasTyped() {
+        Visitor tove = Visitor.household(port, "Old name");
+        Filled first = Visitor.form(
+                tove.get("/settings").page(), "form[action$=settings]", Map.of("house.household", "New name"));
+        Filled second = Visitor.form(
+                tove.get("/settings").page(), "form[action$=settings]", Map.of("house.household", "Other name"));
+        tove.post(first);
+        Answer told = tove.post(second);
+        assertThat(told.status()).isEqualTo(409);
+        assertThat(told.page().text()).contains("now “New name”");
+        assertThat(told.page().getElementById("house.household").attr("value")).isEqualTo("Other name");
+        tove.post(Visitor.form(told.page(), "form[action$=settings]", Map.of()));
+        assertThat(tove.get("/shelf").page().text()).contains("Other name");
+    }
+
+    @Test
+    void figuresFollowTheHouseholdsUnits() {
+        Visitor tove = Visitor.stocked(port, "Cups");
+        tove.submit(
+                "/settings",
+                "form[action$=settings]",
+                Map.of("house.system", "US", "house.cups", "US", "house.scale", "FAHRENHEIT"));
+        // 275 mL ÷ 236.588 = 1.16 cups, to the nearest eighth 1⅛; 14 °C = 57.2 °F
+        assertThat(tove.get("/bench?amount=40+g").page().select("#need").text()).isEqualTo("1⅛ cups oil");
+        assertThat(tove.get("/shelf").page().text()).contains("57.2 °F in the pantry");
+    }
+
+    private void signUp(Visitor visitor, String email) {
+        visitor.submit(
+                "/sign-up",
+                "form",
+                Map.of("name", "Tove", "email", email, "password", PASSWORD, "house.household", "Door"));
+    }
+
+    private static Answer signIn(Visitor visitor, String email, String password) {
+        return visitor.submit("/sign-in", "form", Map.of("email", email, "password", password));
+    }
+}

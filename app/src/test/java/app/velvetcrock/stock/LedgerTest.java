@@ -1,0 +1,277 @@
+package app.velvetcrock.stock;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.velvetcrock.HttpTest;
+import app.velvetcrock.core.kitchen.HouseholdUnits;
+import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.CupSystem;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.TemperatureScale;
+import app.velvetcrock.core.measure.UnitSystem;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.HouseSettings;
+import app.velvetcrock.stillroom.People;
+import app.velvetcrock.stillroom.SignedIn;
+import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Refused;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+@HttpTest
+class LedgerTest {
+
+    private static final Ledger.Why USED = new Ledger.Why(Cause.USED, null, null, Instant.EPOCH);
+
+    @Autowired
+    People people;
+
+    @Autowired
+    Stores stores;
+
+    @Autowired
+    Ledger ledger;
+
+    @Autowired
+    LotCare care;
+
+    @Autowired
+    MovementRepository movements;
+
+    @Autowired
+    Materia materia;
+
+    @Autowired
+    JdbcClient sql;
+
+    @Autowired
+    PlatformTransactionManager transactions;
+
+    private SignedIn person;
+
+    @BeforeEach
+    void household() {
+        person = newHousehold();
+    }
+
+    @Test
+    void anySequenceBalancesUndoIncluded() {
+        Random random = new Random(7);
+        UUID lot = Current.as(person, () -> herb(100));
+        for (int i = 0; i < 120; i++) {
+            boolean undo = random.nextInt(3) == 0;
+            try {
+                Current.as(person, () -> inTransaction(() -> step(lot, undo, random)));
+            } catch (Refused expected) {
+                assertThat(expected.getMessage()).containsAnyOf("only", "taken back", "Take that back first");
+            }
+            long balance = number("select balance from lot where id = :lot", lot);
+            assertThat(balance)
+                    .isNotNegative()
+                    .isEqualTo(number("select sum(amount) from movement where lot_id = :lot", lot));
+        }
+    }
+
+    /**
+     * Any mixture of splitting, grinding, merging, drawing, correcting, throwing out and taking back: every lot is the sum of its movements and never below
+     * nothing, and all herb together is what came in, less what was taken, lost and corrected away.
+     */
+    @Test
+    void anyDeedsOverManyLotsBalanceUndoIncluded() {
+        Random random = new Random(11);
+        Current.as(person, () -> List.of(herb(300), herb(200), herb(90)));
+        List<UUID> deeds = new ArrayList<>();
+        int refused = 0;
+        for (int i = 0; i < 150; i++) {
+            UUID deed = UUID.randomUUID();
+            try {
+                deeds.add(Current.as(person, () -> deed(random, deed, deeds)));
+            } catch (Refused expected) {
+                refused++;
+            }
+            assertThat(sql.sql(
+                                    """
+                            select count(*) from lot l where l.stillroom_id = :stillroom and (l.balance < 0
+                            or l.balance <> (select coalesce(sum(m.amount), 0) from movement m where m.stillroom_id = l.stillroom_id and m.lot_id = l.id))""")
+                            .param("stillroom", person.stillroom())
+                            .query(Long.class)
+                            .single())
+                    .isZero();
+        }
+        assertThat(refused).isBetween(1, 120);
+        // what only moves between lots neither makes nor loses any
+        assertThat(sql.sql(
+                                "select coalesce(sum(amount), 0) from movement where stillroom_id = :stillroom and cause in ('SPLIT', 'MERGED')")
+                        .param("stillroom", person.stillroom())
+                        .query(Long.class)
+                        .single())
+                .isZero();
+        nothingIsMadeOrLostUnsaid();
+    }
+
+    /** Every reversal is just what it reverses; what was ground is nine tenths of what went in; every deed that stands or is taken back is whole. */
+    private void nothingIsMadeOrLostUnsaid() {
+        assertThat(
+                        count(
+                                """
+                select count(*) from movement r join movement m on m.stillroom_id = r.stillroom_id and m.id = r.reverses
+                where r.stillroom_id = :stillroom and (r.amount <> -m.amount or r.lot_id <> m.lot_id or r.deed is distinct from m.deed)"""))
+                .isZero();
+        assertThat(
+                        count(
+                                """
+                select count(*) from (select deed, sum(amount) filter (where amount > 0) as came, -sum(amount) filter (where amount < 0) as went
+                from movement where stillroom_id = :stillroom and cause = 'PROCESSED' group by deed) d where abs(came - went * 0.9) > 1"""))
+                .isZero();
+        assertThat(
+                        count(
+                                """
+                select count(*) from (select deed, count(*) as moved, count(reverses) as back from movement where stillroom_id = :stillroom and deed is not null group by deed) d
+                where back <> 0 and back * 2 <> moved"""))
+                .as("a deed taken back in part")
+                .isZero();
+    }
+
+    private long count(String query) {
+        return sql.sql(query)
+                .param("stillroom", person.stillroom())
+                .query(Long.class)
+                .single();
+    }
+
+    private UUID deed(Random random, UUID deed, List<UUID> earlier) {
+        List<Stock.OfHerb> herbs = stores.herbs();
+        Stock.OfHerb lot = herbs.get(random.nextInt(herbs.size()));
+        Stock.OfHerb other = herbs.get(random.nextInt(herbs.size()));
+        Mass some = Mass.ofMilligrams(1 + random.nextInt((int) lot.left().toMilligrams() + 5000));
+        switch (random.nextInt(7)) {
+            case 0 -> care.split(lot.id(), some, "box", deed);
+            case 1 -> care.process(lot.id(), Cut.GROUND, some, some.times(0.9), deed);
+            case 2 -> care.merge(lot.id(), other.id(), deed);
+            case 3 -> care.draw(lot.id(), some.toMilligrams(), Cause.DRAWN, "", deed);
+            case 4 -> care.correct(lot.id(), some.toMilligrams(), "weighed again", deed);
+                // so that something is left to work with
+            case 5 -> care.discard(herbs.size() > 2 ? lot.id() : herb(10), "mould", deed);
+            default -> {
+                if (earlier.isEmpty()) {
+                    throw new Refused("nothing to take back yet");
+                }
+                UUID last = earlier.get(random.nextInt(earlier.size()));
+                care.takeBack(last);
+                return last;
+            }
+        }
+        return deed;
+    }
+
+    @Test
+    void ofTwoWhoDrawTheLastFiftyGramsOneIsTold() {
+        UUID lot = Current.as(person, () -> herb(50));
+        List<CompletableFuture<String>> both = Stream.of(1, 2)
+                .map(i -> CompletableFuture.supplyAsync(() -> Current.as(person, () -> tryToUse(lot))))
+                .toList();
+        List<String> answers =
+                both.stream().map(CompletableFuture::join).sorted().toList();
+        assertThat(answers)
+                .containsExactly(
+                        "There is only 0 g of “Nettle” left, and this needs 50 g. Nothing was taken.", "taken");
+        assertThat(number("select balance from lot where id = :lot", lot)).isZero();
+    }
+
+    @Test
+    void aMovementIsReversedOnceAndOnlyWhileItIsUnused() {
+        UUID lot = Current.as(person, () -> herb(80));
+        Current.as(person, () -> inTransaction(() -> ledger.take(lot, Mass.ofGrams(30), USED)));
+        assertThatThrownBy(() -> Current.as(person, () -> stores.takeBack(lot)))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("used in a batch");
+        UUID other = Current.as(person, () -> herb(10));
+        Current.as(person, () -> stores.takeBack(other));
+        assertThat(Current.as(person, () -> stores.takeBack(other))).isEqualTo("Nettle");
+        assertThat(number("select count(*) from movement where lot_id = :lot", other))
+                .isEqualTo(2);
+        assertThat(number("select balance from lot where id = :lot", other)).isZero();
+    }
+
+    @Test
+    void anotherHouseholdsLotIsNotThereForTheLedgerEither() {
+        UUID lot = Current.as(person, () -> herb(80));
+        SignedIn stranger = newHousehold();
+        assertThatThrownBy(
+                        () -> Current.as(stranger, () -> inTransaction(() -> ledger.take(lot, Mass.ofGrams(1), USED))))
+                .isInstanceOf(NotHere.class);
+        assertThat(number("select balance from lot where id = :lot", lot)).isEqualTo(80_000);
+    }
+
+    private void step(UUID lot, boolean undo, Random random) {
+        List<Movement> story = movements.ofLot(lot);
+        if (undo) {
+            Movement some = story.get(random.nextInt(story.size()));
+            boolean done = some.reverses != null || story.stream().anyMatch(m -> some.id.equals(m.reverses));
+            if (!done) {
+                ledger.reverse(some);
+            }
+        } else {
+            ledger.take(lot, Mass.ofGrams(1 + random.nextInt(30)), USED);
+        }
+    }
+
+    private String tryToUse(UUID lot) {
+        try {
+            inTransaction(() -> ledger.take(lot, Mass.ofGrams(50), USED));
+            return "taken";
+        } catch (Refused told) {
+            return String.valueOf(told.getMessage());
+        }
+    }
+
+    private UUID herb(double grams) {
+        return stores.add(new Arrival.Herb(
+                materia.herb("nettle").orElseThrow(),
+                Part.LEAF,
+                Cut.CUT_AND_SIFTED,
+                Moisture.DRIED,
+                Mass.ofGrams(grams),
+                null,
+                null,
+                Provenance.UNSAID,
+                grams + " g"));
+    }
+
+    private SignedIn newHousehold() {
+        HouseholdUnits units = new HouseholdUnits(UnitSystem.METRIC, CupSystem.METRIC, TemperatureScale.CELSIUS);
+        return people.signUp(
+                new People.NewPerson(UUID.randomUUID() + "@example.org", "five jars of oil", "Tove"),
+                new HouseSettings(
+                        "Ledger", units, "EUR", ZoneOffset.UTC, Temperature.ofCelsius(14), Temperature.ofCelsius(20)),
+                false);
+    }
+
+    private Object inTransaction(Runnable work) {
+        return new TransactionTemplate(transactions).execute(status -> {
+            work.run();
+            return "";
+        });
+    }
+
+    private long number(String query, UUID lot) {
+        return sql.sql(query).param("lot", lot).query(Long.class).single();
+    }
+}
