@@ -74,8 +74,52 @@ document.addEventListener('input', (event) => {
   if (event.target.id === 'amount') document.getElementById('want.amount').value = '';
 });
 
-// After a page came by script, readers start at its heading, not at the top bar.
-document.addEventListener('htmx:pushedIntoHistory', () => document.querySelector('main')?.focus());
+// After a form: on the same page the eye stays where it was and the focus goes on; what was refused is said first; another page begins at its head.
+let left = null;
+document.addEventListener('htmx:beforeRequest', (event) => {
+  const form = event.target.closest?.('form');
+  if (!form || !event.detail.boosted) return;
+  const rows = [...document.querySelectorAll('[data-row]')];
+  const row = form.closest('[data-row]');
+  left = {
+    path: location.pathname,
+    y: window.scrollY,
+    action: event.detail.requestConfig.path,
+    following: row ? rows.slice(rows.indexOf(row) + 1).map((one) => one.dataset.row) : [],
+  };
+});
+const goOn = () => {
+  const refused = document.getElementById('refused');
+  if (refused) {
+    window.scrollTo(0, 0);
+    refused.focus();
+  } else if (left && left.path === location.pathname) {
+    window.scrollTo(0, left.y);
+    const next = left.following
+      .map((key) => document.querySelector(`[data-row="${CSS.escape(key)}"]`))
+      .map((row) => row?.querySelector('.tap, input:not([type=hidden])'))
+      .find((tap) => tap && tap.offsetParent);
+    const again = document.querySelector(`form[action="${CSS.escape(left.action)}"] button`);
+    (next ?? again ?? document.querySelector('main'))?.focus({ preventScroll: true });
+  } else if (left) {
+    window.scrollTo(0, 0);
+    document.querySelector('main')?.focus({ preventScroll: true });
+  }
+  left = null;
+};
+document.addEventListener('htmx:afterSettle', (event) => { if (event.target === document.body || event.target.id === 'main') goOn(); });
+document.addEventListener('DOMContentLoaded', () => document.getElementById('refused')?.focus());
+
+// What was refused leads to its field, which may be folded away.
+document.addEventListener('click', (event) => {
+  const link = event.target.closest('#refused a');
+  const field = link && document.getElementById(decodeURIComponent(link.hash.slice(1)));
+  if (!field) return;
+  event.preventDefault();
+  for (let fold = field.closest('details'); fold; fold = fold.parentElement.closest('details')) fold.open = true;
+  field.scrollIntoView({ block: 'center' });
+  field.focus();
+});
 
 document.addEventListener('click', (event) => { if (event.target.closest('[data-print]')) window.print(); });
 

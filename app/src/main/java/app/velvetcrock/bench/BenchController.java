@@ -15,10 +15,11 @@ import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Costs;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
+import app.velvetcrock.web.Done;
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HxRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.LinkedHashMap;
@@ -33,7 +34,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.springframework.web.util.UriUtils;
 
@@ -49,15 +49,13 @@ class BenchController {
     private final Starting starting;
     private final Costs costs;
     private final Households households;
-    private final OneTime oneTime;
 
-    BenchController(Bench bench, OwnWays ways, Starting starting, Costs costs, Households households, OneTime oneTime) {
+    BenchController(Bench bench, OwnWays ways, Starting starting, Costs costs, Households households) {
         this.bench = bench;
         this.ways = ways;
         this.starting = starting;
         this.costs = costs;
         this.households = households;
-        this.oneTime = oneTime;
     }
 
     @GetMapping("/bench")
@@ -92,62 +90,58 @@ class BenchController {
     }
 
     @PostMapping("/bench/start")
-    String start(BenchForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String start(BenchForm form, Reply reply) {
         UUID key = form.key() == null ? UUID.randomUUID() : form.key();
         BenchWork work = bench.work(form);
-        if (!work.canStart()) {
-            response.setStatus(422);
-            return page(model, work);
+        if (work.fields().isClear() && !work.canStart()) {
+            work.fields()
+                    .trouble("", "This plan cannot be started as it stands; what stands against it is said below.", "");
         }
-        String leadsTo = oneTime.once(Current.stillroom(), key, () -> {
+        return reply.answer(new FormSent("", key, work.fields(), "/shelf"), () -> page(reply.model(), work), () -> {
             BenchWork.Planned planned = work.planned().orElseThrow();
             List<Doing<Deed.Start>> parts = planned.parts().stream()
                     .map(part -> Current.doing(part.start(), key, part.weighed().at(), ""))
                     .toList();
             UUID first = starting.startAll(parts).get(0);
-            return planned.isSplit() ? "/shelf" : "/batch/" + first;
+            return planned.isSplit()
+                    ? new Done("/shelf", "All of them stand on the Shelf. Label each jar now.")
+                    : new Done("/batch/" + first, "It stands on the Shelf. Label the jar now.");
         });
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        leadsTo.equals("/shelf")
-                                ? "All of them stand on the Shelf. Label each jar now."
-                                : "It stands on the Shelf. Label the jar now.",
-                        null));
-        return "redirect:" + leadsTo;
     }
 
     /** Keeps the way as it is planned under a name, and plans on with it. */
     @PostMapping("/bench/ways")
-    String keep(BenchForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String keep(BenchForm form, Reply reply) {
         BenchWork work = bench.work(form);
-        Optional<String> name = work.fields().words("called", form.called(), LONGEST_NAME);
-        if (name.isEmpty() || work.planned().isEmpty()) {
-            response.setStatus(422);
-            return page(model, work);
+        Fields fields = new Fields(households.current().reader());
+        Optional<String> name = fields.words("called", form.called(), LONGEST_NAME);
+        if (work.planned().isEmpty()) {
+            fields.trouble("", "The plan is not clear yet; nothing was kept.", "");
         }
-        PlanRequest.Circumstances how = work.planned().get().plan().request().circumstances();
+        fields.troubles().forEach((field, trouble) -> work.fields().trouble(field, trouble.wrong(), trouble.instead()));
         UUID once = form.key() == null
                 ? UUID.randomUUID()
-                : UUID.nameUUIDFromBytes((form.key() + name.get()).getBytes(StandardCharsets.UTF_8));
-        String leadsTo = oneTime.once(
-                Current.stillroom(),
-                once,
-                () -> "/bench?" + kept(work, ways.keep(name.get(), how.method(), how.lengths())));
-        after.addFlashAttribute(Notice.NAME, new Notice("“%s” is one of your ways now.".formatted(name.get()), null));
-        return "redirect:" + leadsTo;
+                : UUID.nameUUIDFromBytes((form.key() + String.valueOf(form.called())).getBytes(StandardCharsets.UTF_8));
+        return reply.answer(new FormSent("", once, fields, "/bench"), () -> page(reply.model(), work), () -> {
+            PlanRequest.Circumstances how =
+                    work.planned().orElseThrow().plan().request().circumstances();
+            OwnWays.OfWay way = ways.keep(name.orElseThrow(), how.method(), how.lengths());
+            return new Done("/bench?" + kept(work, way), "“%s” is one of your ways now.".formatted(name.orElseThrow()));
+        });
     }
 
     @PostMapping("/bench/ways/{id}/undo")
-    String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
+    String remove(@PathVariable UUID id, @Nullable String back, Reply reply) {
         boolean removed = back == null;
-        ways.remove(id, removed);
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        removed ? "That way is put away; batches made by it keep it." : "It is one of your ways again.",
-                        removed ? "/bench/ways/%s/undo?back=yes".formatted(id) : null));
-        return "redirect:/bench";
+        return reply.tap("/bench", () -> {
+            ways.remove(id, removed);
+            return removed
+                    ? new Done(
+                            "/bench",
+                            "That way is put away; batches made by it keep it.",
+                            "/bench/ways/%s/undo?back=yes".formatted(id))
+                    : new Done("/bench", "It is one of your ways again.");
+        });
     }
 
     /** The sentence as it stands, by the way just kept; its numbers are the way's own now. */

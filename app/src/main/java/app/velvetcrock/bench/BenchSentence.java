@@ -5,6 +5,7 @@ import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Decimals;
@@ -286,16 +287,18 @@ final class BenchSentence {
     }
 
     private Optional<LocalDate> start(@Nullable String typed) {
-        Optional<LocalDate> start = fields.date("start", typed).filter(date -> {
-            boolean sensible = !date.isAfter(today) && !date.isBefore(today.minusDays(LONGEST_AGO_DAYS));
-            if (!sensible) {
-                fields.trouble(
-                        "start",
-                        "Understood %s; a jar is charged today or was charged earlier.".formatted(house.date(date)),
-                        "today, or a day already past");
-            }
-            return sensible;
-        });
+        Optional<LocalDate> start = fields.date("start", typed, WhenReader.ofThePast(today.atTime(12, 0)))
+                .filter(date -> {
+                    boolean sensible = !date.isAfter(today) && !date.isBefore(today.minusDays(LONGEST_AGO_DAYS));
+                    if (!sensible) {
+                        fields.trouble(
+                                "start",
+                                "Understood %s; a jar is charged today or was charged earlier."
+                                        .formatted(house.date(date)),
+                                "today, or a day already past");
+                    }
+                    return sensible;
+                });
         if (start.isEmpty() && !fields.troubles().containsKey("start")) {
             fields.trouble("start", "No day is written here.", today + " for today");
         }

@@ -2,6 +2,7 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Source;
@@ -11,7 +12,6 @@ import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.timetable.Booking;
 import app.velvetcrock.core.timetable.Clashes;
-import app.velvetcrock.core.timetable.DayReader;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.core.timetable.Scheduler;
 import app.velvetcrock.core.timetable.Step;
@@ -94,7 +94,7 @@ class BenchTime {
         List<Step> steps = PlanSteps.of(request, home);
         for (int i = 0; i < steps.size(); i++) {
             String key = steps.get(i).key();
-            fields.moment("time.hold[%d]".formatted(i), time.held(i))
+            fields.moment("time.hold[%d]".formatted(i), time.held(i), house.future(clock.instant()))
                     .ifPresent(at ->
                             holds.put(key, at.atZone(house.settings().zone()).toInstant()));
         }
@@ -109,7 +109,7 @@ class BenchTime {
                 || fields.isTooLong("time.at", time.at(), Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
-        Optional<LocalDate> day = DayReader.read(time.by(), today);
+        Optional<LocalDate> day = WhenReader.ofTheFuture(today.atStartOfDay()).day(time.by());
         if (day.isEmpty()) {
             fields.trouble(
                     "time.by",

@@ -1,11 +1,10 @@
 package app.velvetcrock.condition;
 
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -14,7 +13,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Answers a condition by hand: dealt with, or it was not so. Throwing out is done where the thing is. */
 @Controller
@@ -24,12 +22,10 @@ class ConditionController {
 
     private final Conditions conditions;
     private final Households households;
-    private final OneTime oneTime;
 
-    ConditionController(Conditions conditions, Households households, OneTime oneTime) {
+    ConditionController(Conditions conditions, Households households) {
         this.conditions = conditions;
         this.households = households;
-        this.oneTime = oneTime;
     }
 
     /** The answer as typed: DEALT_WITH or NOT_SO, and how. */
@@ -41,43 +37,26 @@ class ConditionController {
     }
 
     @PostMapping("/conditions/{id}/answer")
-    String answer(
-            @PathVariable UUID id,
-            AnswerForm form,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {
+    String answer(@PathVariable UUID id, AnswerForm form, Reply reply) {
         Told told = conditions.find(id);
         Fields fields = fields();
         Optional<String> words = fields.words("words", form.words(), LONGEST_WORDS);
-        if (words.isEmpty()) {
-            response.setStatus(422);
-            return show(model, told, form, fields);
-        }
-        UUID key = form.key() == null ? UUID.randomUUID() : form.key();
-        oneTime.once(Current.stillroom(), key, () -> {
-            conditions.answer(id, "DEALT_WITH".equals(form.answer()), words.get());
-            return "answered";
-        });
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        "%s: %s is answered."
-                                .formatted(told.subject().name(), told.kind().word()),
-                        "/conditions/%s/undo".formatted(id)));
-        return "redirect:" + told.subject().page();
+        String leadsTo = told.subject().page();
+        return reply.answer(
+                new FormSent("a-", form.key(), fields, leadsTo), () -> show(reply.model(), told, form, fields), () -> {
+                    conditions.answer(id, "DEALT_WITH".equals(form.answer()), words.orElseThrow());
+                    return new Done(leadsTo, what(told) + " is answered.", "/conditions/%s/undo".formatted(id));
+                });
     }
 
     @PostMapping("/conditions/{id}/undo")
-    String undo(@PathVariable UUID id, RedirectAttributes after) {
-        Told told = conditions.reopen(id);
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        "%s: %s is open again."
-                                .formatted(told.subject().name(), told.kind().word()),
-                        null));
-        return "redirect:" + told.subject().page();
+    String undo(@PathVariable UUID id, Reply reply) {
+        String leadsTo = conditions.find(id).subject().page();
+        return reply.tap(leadsTo, () -> new Done(leadsTo, what(conditions.reopen(id)) + " is open again."));
+    }
+
+    private static String what(Told told) {
+        return "%s: %s".formatted(told.subject().name(), told.kind().word());
     }
 
     private static String show(Model model, Told told, AnswerForm form, Fields fields) {

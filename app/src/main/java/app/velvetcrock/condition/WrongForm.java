@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** That something is wrong, as typed: what, and whatever else is to be said. Nothing is preset in it. */
-public record WrongForm(@Nullable UUID key, @Nullable String what, @Nullable String words) {
+public record WrongForm(@Nullable UUID key, @Nullable String what, @Nullable String words, @Nullable String when) {
 
     private static final int LONGEST_WORDS = 300;
 

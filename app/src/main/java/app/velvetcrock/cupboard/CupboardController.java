@@ -21,11 +21,12 @@ import app.velvetcrock.stock.Oils;
 import app.velvetcrock.stock.Oils.Taking;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +34,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -40,7 +42,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Cupboard: finished oils, the first to be used first; bottled, drawn from, smelled, thrown out. */
 @Controller
@@ -53,7 +54,6 @@ class CupboardController {
     private final Deeds deeds;
     private final Conditions conditions;
     private final Households households;
-    private final OneTime oneTime;
     private final Clock clock;
 
     CupboardController(
@@ -64,7 +64,6 @@ class CupboardController {
             Deeds deeds,
             Conditions conditions,
             Households households,
-            OneTime oneTime,
             Clock clock) {
         this.stores = stores;
         this.oils = oils;
@@ -73,7 +72,6 @@ class CupboardController {
         this.deeds = deeds;
         this.conditions = conditions;
         this.households = households;
-        this.oneTime = oneTime;
         this.clock = clock;
     }
 
@@ -105,127 +103,111 @@ class CupboardController {
     }
 
     @PostMapping("/cupboard/{lot}/bottle")
-    String bottle(
-            @PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Fields fields = fields();
+    String bottle(@PathVariable UUID lot, OilForm form, Reply reply) {
+        Asked asked = asked(lot, "bottle", "b-", form);
         Optional<Deed.Bottle> bottles = form.bottles(
-                lot, fields, batches.sheet(oils.find(lot).batch()).plan().isMoistFood());
-        if (bottles.isEmpty()) {
-            return again(model, response, lot, new Typed("bottle", form, fields));
-        }
-        return once(form, "/cupboard", after, () -> {
-            does(lot, bottles.get(), form.keyOrNew(), Objects.requireNonNullElse(form.size(), ""));
-            return new Notice("Bottled. Label them now; the batch's log can take it back.", null);
-        });
+                lot,
+                asked.fields(),
+                batches.sheet(oils.find(lot).batch()).plan().isMoistFood());
+        return does(
+                reply,
+                asked,
+                form.size(),
+                bottles::orElseThrow,
+                id -> new Done("/cupboard", "Bottled. Label them now; the batch's log can take it back."));
     }
 
     @PostMapping("/cupboard/{lot}/draw")
-    String draw(
-            @PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Fields fields = fields();
-        Optional<Mass> mass = form.drawn(fields, oils.find(lot), households.current());
-        Optional<Held> cause = form.cause(fields);
-        if (mass.isEmpty() || cause.isEmpty()) {
-            return again(model, response, lot, new Typed("draw", form, fields));
-        }
-        return once(
-                form,
-                "/cupboard/" + lot,
-                after,
-                () -> new Notice(
-                        "Drawn out.",
-                        "/cupboard/%s/movements/%s/undo"
-                                .formatted(
-                                        lot,
-                                        does(lot, new Deed.Draw(lot, mass.get(), cause.get()), form.keyOrNew(), ""))));
+    String draw(@PathVariable UUID lot, OilForm form, Reply reply) {
+        Asked asked = asked(lot, "draw", "d-", form);
+        Optional<Mass> mass = form.drawn(asked.fields(), oils.find(lot), asked.house());
+        Optional<Held> cause = form.cause(asked.fields());
+        return does(
+                reply,
+                asked,
+                form.amount(),
+                () -> new Deed.Draw(lot, mass.orElseThrow(), cause.orElseThrow()),
+                movement -> new Done(
+                        "/cupboard/" + lot, "Drawn out.", "/cupboard/%s/movements/%s/undo".formatted(lot, movement)));
     }
 
     @PostMapping("/cupboard/{lot}/movements/{movement}/undo")
-    String undoDrawing(@PathVariable UUID lot, @PathVariable UUID movement, RedirectAttributes after) {
-        oils.takeBackDrawing(lot, movement);
-        after.addFlashAttribute(Notice.NAME, new Notice("Taken back. The story keeps both lines.", null));
-        return "redirect:/cupboard/" + lot;
+    String undoDrawing(@PathVariable UUID lot, @PathVariable UUID movement, Reply reply) {
+        return reply.tap("/cupboard/" + lot, () -> {
+            oils.takeBackDrawing(lot, movement);
+            return new Done("/cupboard/" + lot, "Taken back. The story keeps both lines.");
+        });
     }
 
     @PostMapping("/cupboard/{lot}/sniff")
-    String sniff(@PathVariable UUID lot, OilForm form, RedirectAttributes after) {
-        House house = households.current();
-        return once(form, "/cupboard/" + lot, after, () -> {
-            does(lot, new Deed.Sniff(lot, "GOOD".equals(form.smell())), form.keyOrNew(), "");
+    String sniff(@PathVariable UUID lot, OilForm form, Reply reply) {
+        Asked asked = asked(lot, "sniff", "", form);
+        return does(reply, asked, "", () -> new Deed.Sniff(lot, "GOOD".equals(form.smell())), entry -> {
+            House house = asked.house();
             Line.Sniffed said = batches.sheet(oils.find(lot).batch())
                     .log()
                     .last(Line.Sniffed.class)
                     .orElseThrow();
-            return new Notice(
+            String date = house.date(said.useBy());
+            return new Done(
+                    "/cupboard/" + lot,
                     said.useBy().isAfter(said.useByBefore())
-                            ? "Smelled and good: use by %s now, %s.".formatted(house.date(said.useBy()), said.why())
-                            : "Smelled. The date stays %s: %s.".formatted(house.date(said.useBy()), said.why()),
-                    null);
+                            ? "Smelled and good: use by %s now, %s.".formatted(date, said.why())
+                            : "Smelled. The date stays %s: %s.".formatted(date, said.why()));
         });
     }
 
     @PostMapping("/cupboard/{lot}/wrong")
-    String wrong(
-            @PathVariable UUID lot,
-            WrongForm form,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {
-        Fields fields = fields();
-        oils.find(lot);
-        Optional<WrongForm.Wrong> wrong = form.read(fields);
-        model.addAttribute("wrong", form);
-        if (wrong.isEmpty()) {
-            return again(model, response, lot, new Typed("wrong", OilForm.empty(), fields));
-        }
-        return once(form.keyOrNew(), "/cupboard/" + lot, after, () -> {
-            Deed.Find find = new Deed.Find(wrong.get().what(), wrong.get().words(), Optional.of(lot));
-            does(lot, find, form.keyOrNew(), wrong.get().words());
-            return new Notice("Written down. It is held back until that is answered.", null);
-        });
+    String wrong(@PathVariable UUID lot, WrongForm form, Reply reply) {
+        Asked asked = asked(lot, "wrong", "w-", OilForm.of(form.key(), form.when()));
+        Optional<WrongForm.Wrong> wrong = form.read(asked.fields());
+        reply.model().addAttribute("wrong", form);
+        return does(
+                reply,
+                asked,
+                form.words(),
+                () -> new Deed.Find(
+                        wrong.orElseThrow().what(), wrong.orElseThrow().words(), Optional.of(lot)),
+                entry -> new Done("/cupboard/" + lot, "Written down. It is held back until that is answered."));
     }
 
     @PostMapping("/cupboard/{lot}/discard")
-    String discard(
-            @PathVariable UUID lot, OilForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Fields fields = fields();
-        oils.find(lot);
-        Optional<Ruin> ruin = form.ruined(fields);
-        Optional<String> lesson = fields.words("lesson", form.lesson(), OilForm.LONGEST_LESSON);
-        if (ruin.isEmpty() || lesson.isEmpty()) {
-            return again(model, response, lot, new Typed("discard", form, fields));
-        }
-        return once(form, "/cupboard", after, () -> {
-            does(lot, new Deed.ThrowOut(ruin.get(), lesson.get(), Optional.of(lot)), form.keyOrNew(), lesson.get());
-            return new Notice("Thrown out. Its lesson is kept in the batch's log, which can take it back.", null);
-        });
+    String discard(@PathVariable UUID lot, OilForm form, Reply reply) {
+        Asked asked = asked(lot, "discard", "x-", form);
+        Optional<Ruin> ruin = form.ruined(asked.fields());
+        Optional<String> lesson = asked.fields().words("lesson", form.lesson(), OilForm.LONGEST_LESSON);
+        return does(
+                reply,
+                asked,
+                form.lesson(),
+                () -> new Deed.ThrowOut(ruin.orElseThrow(), lesson.orElseThrow(), Optional.of(lot)),
+                entry -> new Done(
+                        "/cupboard", "Thrown out. Its lesson is kept in the batch's log, which can take it back."));
     }
 
-    private UUID does(UUID lot, Deed deed, UUID key, String typed) {
-        return deeds.done(oils.find(lot).batch(), Current.doing(deed, key, clock.instant(), typed));
+    /** A form of an oil's page, read beside the oil it is about. */
+    private record Asked(UUID lot, String which, String prefix, OilForm form, House house, Fields fields) {}
+
+    private Asked asked(UUID lot, String which, String prefix, OilForm form) {
+        oils.find(lot);
+        return new Asked(lot, which, prefix, form, households.current(), fields());
+    }
+
+    private String does(
+            Reply reply, Asked asked, @Nullable String typed, Supplier<Deed> deed, Function<UUID, Done> done) {
+        OilForm form = asked.form();
+        UUID key = form.keyOrNew();
+        Instant at = form.when(asked.fields(), asked.house(), clock.instant());
+        return reply.answer(
+                new FormSent(asked.prefix(), key, asked.fields(), "/cupboard/" + asked.lot()),
+                () -> page(reply.model(), asked.lot(), new Typed(asked.which(), form, asked.fields())),
+                () -> done.apply(deeds.done(
+                        oils.find(asked.lot()).batch(),
+                        Current.doing(deed.get(), key, at, Objects.requireNonNullElse(typed, "")))));
     }
 
     /** The form that was sent, by name, with what was wrong in it. */
     private record Typed(String which, OilForm form, Fields fields) {}
-
-    private String once(
-            OilForm form, String leadsTo, RedirectAttributes after, java.util.function.Supplier<Notice> work) {
-        return once(form.keyOrNew(), leadsTo, after, work);
-    }
-
-    /** Does it once for the form's key; a repeat is only led on. */
-    private String once(UUID key, String leadsTo, RedirectAttributes after, java.util.function.Supplier<Notice> work) {
-        String to = oneTime.once(Current.stillroom(), key, () -> {
-            after.addFlashAttribute(Notice.NAME, work.get());
-            return leadsTo;
-        });
-        return "redirect:" + to;
-    }
-
-    private String again(Model model, HttpServletResponse response, UUID lot, Typed typed) {
-        response.setStatus(422);
-        return page(model, lot, typed);
-    }
 
     private String page(Model model, UUID lot, Typed typed) {
         OilOnShelf shown = shown(lot);

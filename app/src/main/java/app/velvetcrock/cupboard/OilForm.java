@@ -14,6 +14,7 @@ import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Oils.Taking;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -29,7 +30,8 @@ record OilForm(
         @Nullable String why,
         @Nullable String smell,
         @Nullable String ruin,
-        @Nullable String lesson) {
+        @Nullable String lesson,
+        @Nullable String when) {
 
     static final int LONGEST_LESSON = 300;
     private static final int MOST_BOTTLES = 200;
@@ -37,7 +39,18 @@ record OilForm(
     private static final double MOST_BOTTLE = 5000;
 
     static OilForm empty() {
-        return new OilForm(null, "1", "", "DARK", "COOL_DARK", "", "DRAWN", "", "", "");
+        return of(null, "");
+    }
+
+    static OilForm of(@Nullable UUID key, @Nullable String when) {
+        return new OilForm(key, "1", "", "DARK", "COOL_DARK", "", "DRAWN", "", "", "", when);
+    }
+
+    /** When it was done; now where nothing is said, or nothing that can be read. */
+    Instant when(Fields fields, House house, Instant now) {
+        return fields.moment("when", when, house.past(now))
+                .map(there -> there.atZone(house.settings().zone()).toInstant())
+                .orElse(now);
     }
 
     UUID keyOrNew() {

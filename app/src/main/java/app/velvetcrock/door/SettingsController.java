@@ -7,10 +7,13 @@ import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stillroom.SignedIn;
 import app.velvetcrock.stillroom.Theme;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Overtaken;
+import app.velvetcrock.web.Refused;
+import app.velvetcrock.web.Reply;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -20,7 +23,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Household settings and the password. */
 @Controller
@@ -59,38 +61,37 @@ class SettingsController {
     }
 
     @PostMapping("/settings")
-    String change(SettingsForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String change(SettingsForm form, Reply reply) {
         Fields fields = new Fields(households.current().reader());
         Optional<HouseSettings> settings = form.house().read(fields);
         Optional<Theme> theme = fields.oneOf("theme", Theme.class, form.theme());
-        if (fields.isClear()) {
-            try {
-                households.change(settings.orElseThrow(), form.version(), theme.orElseThrow());
-                after.addFlashAttribute(Notice.NAME, new Notice("Settings kept.", null));
-                return "redirect:/settings";
-            } catch (OptimisticLockingFailureException overtaken) {
-                House theirs = households.current();
-                fields.trouble(
-                        "house.household",
-                        "Somebody changed the settings meanwhile (now “%s”). Yours are still here: look, then keep them again."
-                                .formatted(theirs.settings().name()),
-                        "");
-                response.setStatus(409);
-                return page(model, new SettingsForm(form.house(), form.theme(), theirs.version()), fields);
-            }
-        }
-        response.setStatus(422);
-        return page(model, form, fields);
+        return reply.answer(
+                new FormSent("", null, fields, "/settings"), () -> again(reply.model(), form, fields), () -> {
+                    try {
+                        households.change(settings.orElseThrow(), form.version(), theme.orElseThrow());
+                    } catch (OptimisticLockingFailureException overtaken) {
+                        throw new Overtaken(
+                                "house.household",
+                                "Somebody changed the settings meanwhile (now “%s”). Yours are still here: look, then keep them again."
+                                        .formatted(
+                                                households.current().settings().name()));
+                    }
+                    return new Done("/settings", "Settings kept.");
+                });
+    }
+
+    /** As typed, and as if it had been read from how things stand now. */
+    private String again(Model model, SettingsForm form, Fields fields) {
+        return page(
+                model,
+                new SettingsForm(
+                        form.house(), form.theme(), households.current().version()),
+                fields);
     }
 
     @PostMapping("/settings/password")
     String password(
-            @Nullable String oldPassword,
-            @Nullable String newPassword,
-            Model model,
-            HttpServletRequest request,
-            HttpServletResponse response,
-            RedirectAttributes after) {
+            @Nullable String oldPassword, @Nullable String newPassword, HttpServletRequest request, Reply reply) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
         SignedIn person = Current.person();
@@ -102,23 +103,24 @@ class SettingsController {
         if (fields.isClear() && !limit.mayTry(person.email(), request.getRemoteAddr())) {
             fields.trouble(
                     "oldPassword", "Too many wrong passwords from here. Wait a little.", "it again in some minutes");
-        } else if (fields.isClear()
-                && !people.changePassword(Objects.requireNonNullElse(oldPassword, ""), newPassword)) {
-            fields.trouble("oldPassword", "That is not the present password.", "the one you signed in with");
         }
-        if (fields.isClear()) {
-            limit.forget(person.email(), request.getRemoteAddr());
-            sessions.endOthers(person.email(), request);
-            after.addFlashAttribute(
-                    Notice.NAME,
-                    new Notice("Password changed. Wherever else you were signed in, you are not any more.", null));
-            return "redirect:/settings";
-        }
-        response.setStatus(422);
-        return page(
-                model,
-                new SettingsForm(HouseForm.of(house.settings()), house.theme().name(), house.version()),
-                fields);
+        return reply.answer(
+                new FormSent("", null, fields, "/settings"),
+                () -> page(
+                        reply.model(),
+                        new SettingsForm(
+                                HouseForm.of(house.settings()), house.theme().name(), house.version()),
+                        fields),
+                () -> {
+                    if (!people.changePassword(Objects.requireNonNullElse(oldPassword, ""), newPassword)) {
+                        throw new Refused(
+                                "oldPassword", "That is not the present password.", "the one you signed in with");
+                    }
+                    limit.forget(person.email(), request.getRemoteAddr());
+                    sessions.endOthers(person.email(), request);
+                    return new Done(
+                            "/settings", "Password changed. Wherever else you were signed in, you are not any more.");
+                });
     }
 
     private static String page(Model model, SettingsForm form, Fields fields) {

@@ -1,15 +1,16 @@
 package app.velvetcrock.hours;
 
+import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.timetable.HoursReader;
 import app.velvetcrock.core.timetable.Presence;
 import app.velvetcrock.core.timetable.Window;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Overtaken;
+import app.velvetcrock.web.Reply;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -26,25 +27,23 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The hours somebody is home: each person's week, the days that are otherwise, heat left alone. */
 @Controller
 class HoursController {
 
+    private static final String HOURS = "/settings/hours";
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_WHY = 80;
     private static final int FURTHEST_YEARS = 2;
 
     private final Hours hours;
     private final Households households;
-    private final OneTime oneTime;
     private final Clock clock;
 
-    HoursController(Hours hours, Households households, OneTime oneTime, Clock clock) {
+    HoursController(Hours hours, Households households, Clock clock) {
         this.hours = hours;
         this.households = households;
-        this.oneTime = oneTime;
         this.clock = clock;
     }
 
@@ -62,6 +61,11 @@ class HoursController {
             day = IntStream.range(0, DayOfWeek.values().length)
                     .mapToObj(i -> i < typed.size() && typed.get(i) != null ? typed.get(i) : "")
                     .collect(Collectors.toCollection(ArrayList::new));
+        }
+
+        /** The same as if it had been read from another state. */
+        WeekForm since(@Nullable Integer other) {
+            return new WeekForm(key, id, other == null ? version : other, name, day);
         }
 
         String of(int weekday) {
@@ -84,109 +88,100 @@ class HoursController {
     }
 
     @PostMapping("/settings/hours")
-    String keep(WeekForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String keep(WeekForm form, Reply reply) {
         Fields fields = new Fields(households.current().reader());
         Optional<String> name = fields.words("name", form.name(), LONGEST_NAME);
         List<List<Window>> days = new ArrayList<>();
         for (DayOfWeek day : DayOfWeek.values()) {
             days.add(hours(fields, "day[%d]".formatted(day.ordinal()), form.of(day.ordinal())));
         }
-        if (!fields.isClear()) {
-            response.setStatus(422);
-            return page(model, new Sent(form, null, fields));
-        }
+        return reply.answer(
+                new FormSent("", form.key(), fields, HOURS),
+                () -> page(reply.model(), new Sent(form.since(versionOf(form.id())), null, fields)),
+                () -> {
+                    change(form, name.orElseThrow(), days);
+                    return new Done(
+                            HOURS, "The hours of %s are kept. Timetables go by them.".formatted(name.orElseThrow()));
+                });
+    }
+
+    private void change(WeekForm form, String name, List<List<Window>> days) {
         if (form.id() == null) {
-            oneTime.once(Current.stillroom(), form.key(), () -> String.valueOf(hours.add(name.orElseThrow(), days)));
-        } else if (!changed(form, name.orElseThrow(), days)) {
-            fields.trouble(
-                    "name",
-                    "Somebody changed these hours meanwhile. Yours are still here: look, then keep them again.",
-                    "");
-            response.setStatus(409);
-            int theirs = hours.people().stream()
-                    .filter(person -> person.id().equals(form.id()))
-                    .mapToInt(Hours.OfResident::version)
-                    .findFirst()
-                    .orElse(0);
-            return page(
-                    model,
-                    new Sent(new WeekForm(form.key(), form.id(), theirs, form.name(), form.day()), null, fields));
+            hours.add(name, days);
+            return;
         }
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice("The hours of %s are kept. Timetables go by them.".formatted(name.orElseThrow()), null));
-        return "redirect:/settings/hours";
+        try {
+            hours.change(form.id(), form.version() == null ? -1 : form.version(), name, days);
+        } catch (OptimisticLockingFailureException overtaken) {
+            throw new Overtaken(
+                    "name",
+                    "Somebody changed these hours meanwhile. Yours are still here: look, then keep them again.");
+        }
+    }
+
+    private @Nullable Integer versionOf(@Nullable UUID person) {
+        return hours.people().stream()
+                .filter(one -> one.id().equals(person))
+                .map(Hours.OfResident::version)
+                .findFirst()
+                .orElse(null);
     }
 
     @PostMapping("/settings/hours/{id}/undo")
-    String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
+    String remove(@PathVariable UUID id, @Nullable String back, Reply reply) {
         boolean removed = back == null;
-        hours.remove(id, removed);
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        removed ? "Their hours are taken out." : "Their hours are back.",
-                        removed ? "/settings/hours/%s/undo?back=yes".formatted(id) : null));
-        return "redirect:/settings/hours";
+        return reply.tap(HOURS, () -> {
+            hours.remove(id, removed);
+            return removed
+                    ? new Done(HOURS, "Their hours are taken out.", HOURS + "/%s/undo?back=yes".formatted(id))
+                    : new Done(HOURS, "Their hours are back.");
+        });
     }
 
     @PostMapping("/settings/hours/exceptions")
-    String except(ExceptionForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String except(ExceptionForm form, Reply reply) {
         Fields fields = new Fields(households.current().reader());
         Optional<Presence.Otherwise> otherwise = otherwise(form, fields);
-        if (otherwise.isEmpty() || form.person() == null) {
-            response.setStatus(422);
-            return page(model, new Sent(null, form, fields));
-        }
-        UUID person = form.person();
-        String id = oneTime.once(
-                Current.stillroom(), form.key(), () -> String.valueOf(hours.except(person, otherwise.get())));
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice("Those days are otherwise now.", "/settings/hours/exceptions/%s/undo".formatted(id)));
-        return "redirect:/settings/hours";
+        return reply.answer(
+                new FormSent("", form.key(), fields, HOURS),
+                () -> page(reply.model(), new Sent(null, form, fields)),
+                () -> {
+                    UUID id = hours.except(form.person(), otherwise.orElseThrow());
+                    return new Done(
+                            HOURS, "Those days are otherwise now.", HOURS + "/exceptions/%s/undo".formatted(id));
+                });
     }
 
     @PostMapping("/settings/hours/exceptions/{id}/undo")
-    String removeException(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
+    String removeException(@PathVariable UUID id, @Nullable String back, Reply reply) {
         boolean removed = back == null;
-        hours.removeException(id, removed);
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        removed ? "Those days are as any." : "Those days are otherwise again.",
-                        removed ? "/settings/hours/exceptions/%s/undo?back=yes".formatted(id) : null));
-        return "redirect:/settings/hours";
+        return reply.tap(HOURS, () -> {
+            hours.removeException(id, removed);
+            return removed
+                    ? new Done(HOURS, "Those days are as any.", HOURS + "/exceptions/%s/undo?back=yes".formatted(id))
+                    : new Done(HOURS, "Those days are otherwise again.");
+        });
     }
 
     @PostMapping("/settings/hours/alone")
-    String alone(@Nullable String may, RedirectAttributes after) {
-        hours.letHeatRunAlone(may != null);
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        may != null
-                                ? "Slow heat may run on by itself."
-                                : "Heat runs only while somebody is home and awake.",
-                        null));
-        return "redirect:/settings/hours";
-    }
-
-    /** Tells whether they could be changed, or somebody was there first. */
-    private boolean changed(WeekForm form, String name, List<List<Window>> days) {
-        try {
-            hours.change(form.id(), form.version() == null ? -1 : form.version(), name, days);
-            return true;
-        } catch (OptimisticLockingFailureException overtaken) {
-            return false;
-        }
+    String alone(@Nullable String may, Reply reply) {
+        return reply.tap(HOURS, () -> {
+            hours.letHeatRunAlone(may != null);
+            return new Done(
+                    HOURS,
+                    may != null
+                            ? "Slow heat may run on by itself."
+                            : "Heat runs only while somebody is home and awake.");
+        });
     }
 
     private Optional<Presence.Otherwise> otherwise(ExceptionForm form, Fields fields) {
-        LocalDate today = households.current().dayOf(clock.instant());
-        Optional<LocalDate> first = fields.date("first", form.first());
+        House house = households.current();
+        LocalDate today = house.dayOf(clock.instant());
+        WhenReader ahead = house.future(clock.instant());
+        Optional<LocalDate> first = fields.date("first", form.first(), ahead);
         Optional<LocalDate> last =
-                form.last() == null || form.last().isBlank() ? first : fields.date("last", form.last());
+                form.last() == null || form.last().isBlank() ? first : fields.date("last", form.last(), ahead);
         List<Window> instead = hours(fields, "hours", form.hours() == null ? "" : form.hours());
         Optional<String> why = fields.optionalWords("why", form.why(), LONGEST_WHY);
         if (form.person() == null) {

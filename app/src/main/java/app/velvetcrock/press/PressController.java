@@ -3,21 +3,21 @@ package app.velvetcrock.press;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.strain.Pressing;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Oils;
 import app.velvetcrock.stock.Stock;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import java.time.Clock;
 import java.util.Comparator;
 import java.util.Optional;
@@ -27,7 +27,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Press: strain and measure, and measure again when it has settled. */
 @Controller
@@ -40,15 +39,13 @@ class PressController {
     private final Deeds deeds;
     private final Oils oils;
     private final Households households;
-    private final OneTime oneTime;
     private final Clock clock;
 
-    PressController(Batches batches, Deeds deeds, Oils oils, Households households, OneTime oneTime, Clock clock) {
+    PressController(Batches batches, Deeds deeds, Oils oils, Households households, Clock clock) {
         this.batches = batches;
         this.deeds = deeds;
         this.oils = oils;
         this.households = households;
-        this.oneTime = oneTime;
         this.clock = clock;
     }
 
@@ -70,61 +67,48 @@ class PressController {
         BatchSheet sheet = batches.sheet(id);
         House house = households.current();
         if (sheet.strained().isPresent()) {
-            return settlePage(model, sheet, new SettleForm(UUID.randomUUID(), "", "", ""), new Fields(house.reader()));
+            return settlePage(model, sheet, SettleForm.empty(), new Fields(house.reader()));
         }
         String pressing = sheet.plan().request().circumstances().pressing().name();
-        return page(model, sheet, PressForm.empty(pressing, house.dayOf(clock.instant())), new Fields(house.reader()));
+        return page(model, sheet, PressForm.empty(pressing), new Fields(house.reader()));
     }
 
     @PostMapping("/press/{id}")
-    String strained(
-            @PathVariable UUID id,
-            PressForm form,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {
+    String strained(@PathVariable UUID id, PressForm form, Reply reply) {
         House house = households.current();
         BatchSheet sheet = batches.sheet(id);
         Fields fields = new Fields(house.reader());
         Optional<Doing<Deed.Strain>> strain = form.read(fields, sheet, house, clock.instant());
-        if (strain.isEmpty()) {
-            response.setStatus(422);
-            return page(model, sheet, form, fields);
-        }
-        String leadsTo = oneTime.once(Current.stillroom(), strain.get().key(), () -> {
-            deeds.done(id, strain.get());
-            return "/press/" + id;
-        });
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(sheet.name() + " is in the Cupboard. Its log can take the straining back.", null));
-        return "redirect:" + leadsTo;
+        return reply.answer(
+                new FormSent("", form.key(), fields, "/press/" + id),
+                () -> page(reply.model(), sheet, form, fields),
+                () -> {
+                    deeds.done(id, strain.orElseThrow());
+                    return new Done(
+                            "/press/" + id, sheet.name() + " is in the Cupboard. Its log can take the straining back.");
+                });
     }
 
     @PostMapping("/press/{id}/settle")
-    String settled(
-            @PathVariable UUID id,
-            SettleForm form,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {
+    String settled(@PathVariable UUID id, SettleForm form, Reply reply) {
         House house = households.current();
         BatchSheet sheet = batches.sheet(id);
         Fields fields = new Fields(house.reader());
-        Optional<Doing<Deed.Settle>> settle = sheet.strained()
-                .flatMap(strained -> form.read(fields, sheet, oils.find(strained.lot()), house, clock.instant()));
-        if (settle.isEmpty()) {
-            response.setStatus(422);
-            return sheet.strained().isPresent()
-                    ? settlePage(model, sheet, form, fields)
-                    : page(model, sheet, PressForm.empty("HAND", house.dayOf(clock.instant())), fields);
+        Optional<Line.Strained> gave = sheet.strained();
+        if (gave.isEmpty()) {
+            fields.trouble("", "It is not strained any more, so nothing has settled.", "");
         }
-        String leadsTo = oneTime.once(Current.stillroom(), settle.get().key(), () -> {
-            deeds.done(id, settle.get());
-            return "/press/" + id;
-        });
-        after.addFlashAttribute(Notice.NAME, new Notice("Measured again. The batch's log can take it back.", null));
-        return "redirect:" + leadsTo;
+        Optional<Doing<Deed.Settle>> settle =
+                gave.flatMap(strained -> form.read(fields, sheet, oils.find(strained.lot()), house, clock.instant()));
+        return reply.answer(
+                new FormSent("", form.key(), fields, "/press/" + id),
+                () -> gave.isPresent()
+                        ? settlePage(reply.model(), sheet, form, fields)
+                        : page(reply.model(), sheet, PressForm.empty("HAND"), fields),
+                () -> {
+                    deeds.done(id, settle.orElseThrow());
+                    return new Done("/press/" + id, "Measured again. The batch's log can take it back.");
+                });
     }
 
     private String settlePage(Model model, BatchSheet sheet, SettleForm form, Fields fields) {

@@ -19,7 +19,6 @@ import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -49,9 +48,8 @@ record PressForm(
     /** A little more than went in is a reading error of scale or jug; far more is a slip. */
     private static final double MOST_SHARE_OUT = 1.05;
 
-    static PressForm empty(String pressing, LocalDate today) {
-        return new PressForm(
-                UUID.randomUUID(), "", "", pressing, today.toString(), "NOT_SEEN", "NOT_SMELLED", "", "", "", "");
+    static PressForm empty(String pressing) {
+        return new PressForm(UUID.randomUUID(), "", "", pressing, "", "NOT_SEEN", "NOT_SMELLED", "", "", "", "");
     }
 
     Optional<Doing<Deed.Strain>> read(Fields fields, BatchSheet sheet, House house, Instant now) {
@@ -61,7 +59,7 @@ record PressForm(
                         .map(read -> (Temperature) read.amount().middle());
         Optional<Mass> mass = temperature.flatMap(t -> mass(fields, sheet, t, house));
         Optional<Pressing> how = fields.oneOf("pressing", Pressing.class, pressing);
-        Optional<LocalDate> day = day(fields, sheet, house, now);
+        Instant at = at(fields, sheet, house, now);
         Optional<Seen> seen = seen(fields, sheet);
         Optional<String> next = fields.optionalWords("note", note, LONGEST_NOTE);
         boolean learns = mass.map(m -> learns(fields, sheet, m)).orElse(false);
@@ -70,7 +68,7 @@ record PressForm(
                         new Deed.Strain(
                                 mass.orElseThrow(), how.orElseThrow(), learns, seen.orElseThrow(), next.orElseThrow()),
                         key == null ? UUID.randomUUID() : key,
-                        house.instantOn(day.orElseThrow(), now),
+                        at,
                         Objects.requireNonNullElse(out, "")))
                 : Optional.empty();
     }
@@ -130,17 +128,18 @@ record PressForm(
                 : fields.capacity("water", typed, 0, most.millilitres());
     }
 
-    private Optional<LocalDate> day(Fields fields, BatchSheet sheet, House house, Instant now) {
-        LocalDate charged = house.dayOf(sheet.course().chargedAt());
-        Optional<LocalDate> day = fields.date("on", on);
-        boolean sensible = day.filter(d -> !d.isAfter(house.dayOf(now)) && !d.isBefore(charged))
-                .isPresent();
-        if (!sensible && !fields.troubles().containsKey("on")) {
+    /** When it was strained: between its charging and now; now where nothing is said. */
+    private Instant at(Fields fields, BatchSheet sheet, House house, Instant now) {
+        Instant charged = sheet.course().chargedAt();
+        Optional<Instant> at = fields.moment("on", on, house.past(now))
+                .map(there -> there.atZone(house.settings().zone()).toInstant());
+        if (at.filter(when -> when.isBefore(charged) || when.isAfter(now)).isPresent()) {
             fields.trouble(
                     "on",
-                    "It is strained between the day it was charged, %s, and today.".formatted(house.date(charged)),
-                    house.dayOf(now).toString());
+                    "Understood %s; it is strained between its charging, %s, and now."
+                            .formatted(house.moment(at.get()), house.moment(charged)),
+                    "a time in between, or leave it empty for now");
         }
-        return day.filter(d -> sensible);
+        return at.orElse(now);
     }
 }

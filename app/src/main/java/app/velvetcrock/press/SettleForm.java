@@ -1,6 +1,7 @@
 package app.velvetcrock.press;
 
 import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.kitchen.Expect;
@@ -20,7 +21,16 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /** What was left after settling, as typed. */
-record SettleForm(@Nullable UUID key, @Nullable String left, @Nullable String water, @Nullable String smell) {
+record SettleForm(
+        @Nullable UUID key,
+        @Nullable String left,
+        @Nullable String water,
+        @Nullable String smell,
+        @Nullable String when) {
+
+    static SettleForm empty() {
+        return new SettleForm(UUID.randomUUID(), "", "", "", "");
+    }
 
     Optional<Doing<Deed.Settle>> read(Fields fields, BatchSheet sheet, Stock.OfOil oil, House house, Instant now) {
         Density density = oil.density();
@@ -41,11 +51,22 @@ record SettleForm(@Nullable UUID key, @Nullable String left, @Nullable String wa
         Optional<Smell> smelled = smell == null || smell.isBlank()
                 ? Optional.of(Smell.NOT_SMELLED)
                 : fields.oneOf("smell", Smell.class, smell);
+        Instant at = fields.moment("when", when, house.past(now))
+                .map(there -> there.atZone(house.settings().zone()).toInstant())
+                .orElse(now);
+        Instant strained = sheet.log().firstAt(Line.Strained.class).orElse(now);
+        if (at.isBefore(strained) || at.isAfter(now)) {
+            fields.trouble(
+                    "when",
+                    "Understood %s; it settled between the straining, %s, and now."
+                            .formatted(house.moment(at), house.moment(strained)),
+                    "a time in between, or leave it empty for now");
+        }
         return fields.isClear()
                 ? Optional.of(Current.doing(
                         new Deed.Settle(mass.orElseThrow(), layer.orElseThrow(), smelled.orElseThrow()),
                         key == null ? UUID.randomUUID() : key,
-                        now,
+                        at,
                         Objects.requireNonNullElse(left, "")))
                 : Optional.empty();
     }

@@ -113,7 +113,7 @@ public class Rack {
                     .formatted(rack.name(), Math.round(rack.course().waterNow() * 100)));
         }
         UUID deed = UUID.randomUUID();
-        UUID lot = care.dry(drying.lotId, rack.now(), today, deed);
+        UUID lot = care.dry(drying.lotId, rack.now(), today, new LotCare.Made(deed, clock.instant()));
         drying.endedAt = clock.instant();
         drying.driedLot = lot;
         drying.deed = deed;

@@ -7,17 +7,17 @@ import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.water.WaterContent;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -26,25 +26,23 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The drying rack as a page: a curve for each lot, one field to weigh it. */
 @Controller
 class RackController {
 
     private static final double MOST_GRAMS = 100_000;
+    private static final String DRYING = "/stores/drying";
 
     private final Rack rack;
     private final Stores stores;
     private final Households households;
-    private final OneTime oneTime;
     private final Clock clock;
 
-    RackController(Rack rack, Stores stores, Households households, OneTime oneTime, Clock clock) {
+    RackController(Rack rack, Stores stores, Households households, Clock clock) {
         this.rack = rack;
         this.stores = stores;
         this.households = households;
-        this.oneTime = oneTime;
         this.clock = clock;
     }
 
@@ -66,7 +64,7 @@ class RackController {
             Instant start = rack.course().start().at();
             Optional<Instant> at = when == null || when.isBlank()
                     ? Optional.of(now)
-                    : fields.moment("when", when)
+                    : fields.moment("when", when, house.past(now))
                             .map(there -> there.atZone(house.settings().zone()).toInstant())
                             .filter(moment -> {
                                 boolean sensible = !moment.isAfter(now) && !moment.isBefore(start);
@@ -107,56 +105,60 @@ class RackController {
     }
 
     @PostMapping("/stores/drying/{id}/weigh")
-    String weigh(
-            @PathVariable UUID id,
-            WeighForm form,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {
+    String weigh(@PathVariable UUID id, WeighForm form, Reply reply) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
         Rack.OnRack lot = rack.find(id);
         Optional<WeighIn> weighIn = form.read(fields, lot, house, clock.instant());
-        if (weighIn.isEmpty()) {
-            response.setStatus(422);
-            model.addAttribute("asked", "");
-            model.addAttribute("askedPart", Part.LEAF.name());
-            model.addAttribute("asking", new Fields(house.reader()));
-            return page(model, id, form, fields);
-        }
-        UUID key = form.key() == null ? UUID.randomUUID() : form.key();
-        String weighing = oneTime.once(
-                Current.stillroom(), key, () -> String.valueOf(rack.weigh(id, weighIn.get(), form.mass())));
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        "%s: %s.".formatted(lot.name(), house.mass(weighIn.get().mass())),
-                        "/stores/drying/%s/weighings/%s/undo".formatted(id, weighing)));
-        return "redirect:/stores/drying";
+        return reply.answer(
+                new FormSent(id + "-", form.key(), fields, DRYING),
+                () -> shown(reply.model(), id, form, fields),
+                () -> {
+                    UUID weighing = rack.weigh(id, weighIn.orElseThrow(), Objects.requireNonNullElse(form.mass(), ""));
+                    return new Done(
+                            DRYING,
+                            "%s: %s."
+                                    .formatted(
+                                            lot.name(), house.mass(weighIn.get().mass())),
+                            "/stores/drying/%s/weighings/%s/undo".formatted(id, weighing));
+                });
     }
 
     @PostMapping("/stores/drying/{id}/weighings/{weighing}/undo")
-    String takeBack(@PathVariable UUID id, @PathVariable UUID weighing, RedirectAttributes after) {
-        rack.takeBackWeighing(id, weighing);
-        after.addFlashAttribute(Notice.NAME, new Notice("The weighing was taken back.", null));
-        return "redirect:/stores/drying";
+    String takeBack(@PathVariable UUID id, @PathVariable UUID weighing, Reply reply) {
+        return reply.tap(DRYING, () -> {
+            rack.takeBackWeighing(id, weighing);
+            return new Done(DRYING, "The weighing was taken back.");
+        });
     }
 
     @PostMapping("/stores/drying/{id}/down")
-    String takeDown(@PathVariable UUID id, @Nullable UUID key, RedirectAttributes after) {
+    String takeDown(@PathVariable UUID id, @Nullable UUID key, Reply reply) {
         House house = households.current();
-        String lot = oneTime.once(
-                Current.stillroom(), key, () -> String.valueOf(rack.takeDown(id, house.dayOf(clock.instant()))));
-        after.addFlashAttribute(
-                Notice.NAME, new Notice("It is dried stock now.", "/stores/drying/%s/back".formatted(id)));
-        return "redirect:/stores/lots/" + lot;
+        Fields fields = new Fields(house.reader());
+        return reply.answer(
+                new FormSent("", key, fields, DRYING),
+                () -> shown(reply.model(), id, WeighForm.empty(), fields),
+                () -> {
+                    UUID lot = rack.takeDown(id, house.dayOf(clock.instant()));
+                    return new Done(
+                            "/stores/lots/" + lot, "It is dried stock now.", "/stores/drying/%s/back".formatted(id));
+                });
     }
 
     @PostMapping("/stores/drying/{id}/back")
-    String putBack(@PathVariable UUID id, RedirectAttributes after) {
-        rack.putBack(id);
-        after.addFlashAttribute(Notice.NAME, new Notice("It lies on the rack again.", null));
-        return "redirect:/stores/drying";
+    String putBack(@PathVariable UUID id, Reply reply) {
+        return reply.tap(DRYING, () -> {
+            rack.putBack(id);
+            return new Done(DRYING, "It lies on the rack again.");
+        });
+    }
+
+    private String shown(Model model, UUID which, WeighForm form, Fields fields) {
+        model.addAttribute("asked", "");
+        model.addAttribute("askedPart", Part.LEAF.name());
+        model.addAttribute("asking", new Fields(households.current().reader()));
+        return page(model, which, form, fields);
     }
 
     private String page(Model model, @Nullable UUID which, WeighForm typed, Fields sent) {

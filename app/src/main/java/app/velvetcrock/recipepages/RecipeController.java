@@ -10,15 +10,14 @@ import app.velvetcrock.core.recipe.RecipeLine;
 import app.velvetcrock.core.recipe.RecipeReader;
 import app.velvetcrock.core.recipe.Thing;
 import app.velvetcrock.recipes.RecipeBox;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -31,12 +30,12 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The recipe reader: a list in anybody's measures, read line by line, kept, and taken to the Bench. */
 @Controller
 class RecipeController {
 
+    private static final String LISTS = "/stores/recipes";
     private static final int LONGEST_BODY = 6000;
     private static final int LONGEST_TITLE = 120;
     private static final double SCALE_END = 50;
@@ -45,13 +44,11 @@ class RecipeController {
     private final RecipeBox box;
     private final Stores stores;
     private final Households households;
-    private final OneTime oneTime;
 
-    RecipeController(RecipeBox box, Stores stores, Households households, OneTime oneTime) {
+    RecipeController(RecipeBox box, Stores stores, Households households) {
         this.box = box;
         this.stores = stores;
         this.households = households;
-        this.oneTime = oneTime;
     }
 
     /** A recipe as typed. */
@@ -132,7 +129,7 @@ class RecipeController {
 
     /** Reads a list, and keeps it when that is asked; reading alone changes nothing. */
     @PostMapping("/stores/recipes")
-    String read(RecipeForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String read(RecipeForm form, Reply reply) {
         Fields fields = new Fields(households.current().reader());
         Optional<String> body = fields.words("body", form.body(), LONGEST_BODY);
         boolean keep = "keep".equals(form.act());
@@ -142,28 +139,25 @@ class RecipeController {
                         "body",
                         "%d lines too many; 60 can be read.".formatted(RecipeReader.tooMany(text)),
                         "a shorter list"));
-        if (!keep || !fields.isClear()) {
-            response.setStatus(fields.isClear() ? 200 : 422);
-            return page(model, form, fields, null);
+        if (!keep && fields.isClear()) {
+            return page(reply.model(), form, fields, null);
         }
-        String id = oneTime.once(
-                Current.stillroom(),
-                form.key(),
-                () -> String.valueOf(box.keep(title.orElseThrow(), body.orElseThrow())));
-        after.addFlashAttribute(Notice.NAME, new Notice("Kept.", "/stores/recipes/%s/remove".formatted(id)));
-        return "redirect:/stores/recipes/" + id;
+        return reply.answer(
+                new FormSent("", form.key(), fields, LISTS), () -> page(reply.model(), form, fields, null), () -> {
+                    UUID id = box.keep(title.orElseThrow(), body.orElseThrow());
+                    return new Done(LISTS + "/" + id, "Kept.", LISTS + "/%s/remove".formatted(id));
+                });
     }
 
     @PostMapping("/stores/recipes/{id}/remove")
-    String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
+    String remove(@PathVariable UUID id, @Nullable String back, Reply reply) {
         boolean removed = back == null;
-        box.remove(id, removed);
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        removed ? "Put away." : "It is back.",
-                        removed ? "/stores/recipes/%s/remove?back=yes".formatted(id) : null));
-        return "redirect:/stores/recipes";
+        return reply.tap(LISTS, () -> {
+            box.remove(id, removed);
+            return removed
+                    ? new Done(LISTS, "Put away.", LISTS + "/%s/remove?back=yes".formatted(id))
+                    : new Done(LISTS, "It is back.");
+        });
     }
 
     private String page(Model model, RecipeForm form, Fields fields, @Nullable UUID kept) {

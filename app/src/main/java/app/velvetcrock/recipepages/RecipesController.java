@@ -12,13 +12,12 @@ import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.recipes.RecipeFile;
 import app.velvetcrock.recipes.Recipes;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
@@ -33,12 +32,12 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Recipes: kept, scaled, compared, given away and taken in, made again. */
 @Controller
 class RecipesController {
 
+    private static final String RECIPES = "/bench/recipes";
     private static final int LONGEST_TITLE = 120;
     private static final double MOST_MILLILITRES = 20_000;
 
@@ -48,7 +47,6 @@ class RecipesController {
     private final BenchStock stock;
     private final Materia materia;
     private final Households households;
-    private final OneTime oneTime;
     private final Clock clock;
 
     RecipesController(
@@ -58,7 +56,6 @@ class RecipesController {
             BenchStock stock,
             Materia materia,
             Households households,
-            OneTime oneTime,
             Clock clock) {
         this.recipes = recipes;
         this.file = file;
@@ -66,7 +63,6 @@ class RecipesController {
         this.stock = stock;
         this.materia = materia;
         this.households = households;
-        this.oneTime = oneTime;
         this.clock = clock;
     }
 
@@ -81,64 +77,65 @@ class RecipesController {
         return list(model, "", new Fields(households.current().reader()));
     }
 
-    /** Keeps what stands on the Bench. */
+    /** Keeps what stands on the Bench; where it cannot be kept, the sentence stands there as it was. */
     @PostMapping("/bench/recipes")
-    String keep(BenchForm form, @Nullable String title, RedirectAttributes after) {
+    String keep(BenchForm form, @Nullable String title, Reply reply) {
         BenchWork work = bench.charge(form);
-        Optional<String> called = work.fields().words("title", title, LONGEST_TITLE);
-        if (called.isEmpty() || work.planned().isEmpty()) {
-            after.addFlashAttribute(
-                    Notice.NAME,
-                    new Notice(
-                            called.isEmpty()
-                                    ? "The recipe wants a name; nothing was kept."
-                                    : "The plan is not clear yet; nothing was kept.",
-                            null));
-            return "redirect:/bench";
+        Fields fields = new Fields(households.current().reader());
+        Optional<String> called = fields.words("title", title, LONGEST_TITLE);
+        if (work.planned().isEmpty()) {
+            fields.trouble("", "The plan is not clear yet; nothing was kept.", "");
         }
-        UUID once = form.key() == null
-                ? UUID.randomUUID()
-                : UUID.nameUUIDFromBytes(("recipe " + form.key() + called.get()).getBytes(StandardCharsets.UTF_8));
-        String id = oneTime.once(
-                Current.stillroom(),
-                once,
-                () -> String.valueOf(
-                        recipes.keep(called.get(), work.planned().orElseThrow().plan())));
-        return kept(id, "“%s” is kept.".formatted(called.get()), after);
+        return reply.answer(
+                new FormSent("", other(form.key(), "recipe " + title), fields, RECIPES),
+                () -> list(reply.model(), "", fields),
+                () -> kept(
+                        recipes.keep(
+                                called.orElseThrow(),
+                                work.planned().orElseThrow().plan()),
+                        "“%s” is kept.".formatted(called.orElseThrow())));
     }
 
     /** Keeps a batch to be made again; what was to be changed stands first. */
     @PostMapping("/bench/recipes/from/{batch}")
-    String fromBatch(@PathVariable UUID batch, @Nullable UUID key, RedirectAttributes after) {
-        String id = oneTime.once(
-                Current.stillroom(),
-                key == null ? UUID.randomUUID() : key,
-                () -> String.valueOf(recipes.keepBatch(batch)));
-        return kept(id, "It is kept as a recipe.", after);
+    String fromBatch(@PathVariable UUID batch, @Nullable UUID key, Reply reply) {
+        Fields fields = new Fields(households.current().reader());
+        return reply.answer(
+                new FormSent("", key, fields, RECIPES),
+                () -> list(reply.model(), "", fields),
+                () -> kept(recipes.keepBatch(batch), "It is kept as a recipe."));
     }
 
     /** Takes a recipe in from its file, pasted. */
     @PostMapping("/bench/recipes/import")
-    String take(
-            @Nullable String file,
-            @Nullable UUID key,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {
+    String take(@Nullable String file, @Nullable UUID key, Reply reply) {
         Fields fields = new Fields(households.current().reader());
         String text = file == null ? "" : file.strip();
+        Optional<PlanRecipe> recipe = read(text, fields);
+        return reply.answer(
+                new FormSent("", key, fields, RECIPES),
+                () -> list(reply.model(), text.length() > RecipeFile.LONGEST ? "" : text, fields),
+                () -> kept(
+                        recipes.keep(recipe.orElseThrow()),
+                        "“%s” is taken in.".formatted(recipe.orElseThrow().title())));
+    }
+
+    private Optional<PlanRecipe> read(String text, Fields fields) {
         try {
-            PlanRecipe recipe = this.file.read(text);
-            String id = oneTime.once(
-                    Current.stillroom(),
-                    key == null ? UUID.randomUUID() : key,
-                    () -> String.valueOf(recipes.keep(recipe)));
-            return kept(id, "“%s” is taken in.".formatted(recipe.title()), after);
+            return Optional.of(file.read(text));
         } catch (RecipeFile.NoRecipeException none) {
             fields.trouble("file", none.getMessage(), "the whole of a recipe file, from its first brace to its last");
-            response.setStatus(422);
-            return list(model, text.length() > RecipeFile.LONGEST ? "" : text, fields);
+            return Optional.empty();
         }
+    }
+
+    /** A key for what is kept of a form that has one of its own for starting: another for each name. */
+    private static UUID other(@Nullable UUID key, String name) {
+        return key == null ? UUID.randomUUID() : UUID.nameUUIDFromBytes((name + key).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static Done kept(UUID id, String words) {
+        return new Done(RECIPES + "/" + id, words, RECIPES + "/%s/undo".formatted(id));
     }
 
     @GetMapping("/bench/recipes/{id}")
@@ -193,15 +190,14 @@ class RecipesController {
     }
 
     @PostMapping("/bench/recipes/{id}/undo")
-    String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
+    String remove(@PathVariable UUID id, @Nullable String back, Reply reply) {
         boolean removed = back == null;
-        recipes.remove(id, removed);
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        removed ? "That recipe is put away." : "It is back.",
-                        removed ? "/bench/recipes/%s/undo?back=yes".formatted(id) : null));
-        return "redirect:/bench/recipes";
+        return reply.tap(RECIPES, () -> {
+            recipes.remove(id, removed);
+            return removed
+                    ? new Done(RECIPES, "That recipe is put away.", RECIPES + "/%s/undo?back=yes".formatted(id))
+                    : new Done(RECIPES, "It is back.");
+        });
     }
 
     /** So many times as much, for so much herb, or to give so much oil; as it is kept where none is clear. */
@@ -248,11 +244,6 @@ class RecipesController {
                         "Content-Disposition",
                         ContentDisposition.attachment().filename(name).build().toString())
                 .body(body);
-    }
-
-    private static String kept(String id, String words, RedirectAttributes after) {
-        after.addFlashAttribute(Notice.NAME, new Notice(words, "/bench/recipes/%s/undo".formatted(id)));
-        return "redirect:/bench/recipes/" + id;
     }
 
     private String list(Model model, String typed, Fields fields) {

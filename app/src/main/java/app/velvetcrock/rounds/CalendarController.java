@@ -6,8 +6,9 @@ import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.SignedIn;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.NotHere;
-import app.velvetcrock.web.Notice;
+import app.velvetcrock.web.Reply;
 import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -86,19 +87,20 @@ class CalendarController {
     }
 
     @PostMapping("/settings/calendar")
-    String renew(HttpServletRequest request, RedirectAttributes after) {
-        String secret = feeds.renew();
-        String here = request.getRequestURL().toString().replace(request.getRequestURI(), request.getContextPath());
-        after.addFlashAttribute("address", here + "/feed/" + secret);
-        after.addFlashAttribute(
-                Notice.NAME, new Notice("The calendar has a new address; an earlier one leads nowhere now.", null));
-        return "redirect:/settings/calendar";
+    String renew(HttpServletRequest request, RedirectAttributes after, Reply reply) {
+        return reply.tap("/settings/calendar", () -> {
+            String secret = feeds.renew();
+            String here = request.getRequestURL().toString().replace(request.getRequestURI(), request.getContextPath());
+            after.addFlashAttribute("address", here + "/feed/" + secret);
+            return new Done("/settings/calendar", "The calendar has a new address; an earlier one leads nowhere now.");
+        });
     }
 
     @PostMapping("/settings/calendar/revoke")
-    String revoke(RedirectAttributes after) {
-        feeds.revoke();
-        after.addFlashAttribute(Notice.NAME, new Notice("The calendar's address leads nowhere now.", null));
-        return "redirect:/settings/calendar";
+    String revoke(Reply reply) {
+        return reply.tap("/settings/calendar", () -> {
+            feeds.revoke();
+            return new Done("/settings/calendar", "The calendar's address leads nowhere now.");
+        });
     }
 }

@@ -2,6 +2,7 @@ package app.velvetcrock.stillroom;
 
 import app.velvetcrock.core.kitchen.AmountReader;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
+import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
@@ -13,6 +14,7 @@ import app.velvetcrock.core.working.Figure;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.Currency;
 import org.jspecify.annotations.Nullable;
@@ -30,6 +32,16 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
                 Temperature.ofCelsius(14),
                 Temperature.ofCelsius(20));
         return new House(settings, 0, Theme.DEVICE, null);
+    }
+
+    /** Reads when something was done. */
+    public WhenReader past(Instant now) {
+        return WhenReader.ofThePast(LocalDateTime.ofInstant(now, settings.zone()));
+    }
+
+    /** Reads when something is to be. */
+    public WhenReader future(Instant now) {
+        return WhenReader.ofTheFuture(LocalDateTime.ofInstant(now, settings.zone()));
     }
 
     public AmountReader reader() {

@@ -48,9 +48,12 @@ public class LotCare {
         this.clock = clock;
     }
 
+    /** A deed at the stores, by which all it moves is moved back together, and when it was done. */
+    public record Made(UUID deed, Instant at) {}
+
     /** Puts a part of a lot somewhere else, as a lot of its own. */
     @Transactional
-    public UUID split(UUID id, Mass part, String keptAt, UUID deed) {
+    public UUID split(UUID id, Mass part, String keptAt, Made made) {
         Lot from = locked(id);
         if (part.toMilligrams() >= from.balance) {
             throw new Refused(
@@ -58,12 +61,12 @@ public class LotCare {
         }
         Lot to = from.sibling(from.typed, clock.instant());
         to.keptAt = keptAt.isEmpty() ? from.keptAt : keptAt;
-        return becomes(from, part.toMilligrams(), to, part.toMilligrams(), new Change(Cause.SPLIT, deed, ""));
+        return becomes(from, part.toMilligrams(), to, part.toMilligrams(), new Change(Cause.SPLIT, made, ""));
     }
 
     /** Strips, crushes or grinds some of a herb: a new cut, lighter by what was lost. A weighed cup of the old cut no longer holds. */
     @Transactional
-    public UUID process(UUID id, Cut cut, Mass in, Mass out, UUID deed) {
+    public UUID process(UUID id, Cut cut, Mass in, Mass out, Made made) {
         Lot from = locked(id);
         if (from.kind != LotKind.HERB) {
             throw new Refused("Only a herb is cut.");
@@ -78,12 +81,12 @@ public class LotCare {
         Lot to = from.sibling(from.typed, clock.instant());
         to.cut = cut;
         to.bulkDensity = cut == from.cut ? from.bulkDensity : null;
-        return becomes(from, in.toMilligrams(), to, out.toMilligrams(), new Change(Cause.PROCESSED, deed, cut.word()));
+        return becomes(from, in.toMilligrams(), to, out.toMilligrams(), new Change(Cause.PROCESSED, made, cut.word()));
     }
 
     /** Puts two lots of one herb in one state together; the older date holds for both. */
     @Transactional
-    public UUID merge(UUID id, UUID other, UUID deed) {
+    public UUID merge(UUID id, UUID other, Made made) {
         // In one order, so that two who merge the same two wait for each other.
         Lot first = locked(id.compareTo(other) < 0 ? id : other);
         Lot second = locked(id.compareTo(other) < 0 ? other : id);
@@ -108,33 +111,33 @@ public class LotCare {
                         : Optional.empty(),
                 sum);
         lots.saveAndFlush(both);
-        Ledger.Why why = Ledger.Why.ofDeed(Cause.MERGED, deed, clock.instant(), "");
+        Ledger.Why why = Ledger.Why.ofDeed(Cause.MERGED, made.deed(), made.at(), "");
         ledger.change(first.id, -first.balance, why);
         ledger.change(second.id, -second.balance, why);
         ledger.change(both.id, sum, why);
-        edges.add(first.id, both.id, deed);
-        edges.add(second.id, both.id, deed);
+        edges.add(first.id, both.id, made.deed());
+        edges.add(second.id, both.id, made.deed());
         return both.id;
     }
 
     /** Takes some out, counted in the lot's own unit. */
     @Transactional
-    public void draw(UUID id, long amount, Cause cause, String note, UUID deed) {
+    public void draw(UUID id, long amount, Cause cause, String note, Made made) {
         if (!TAKINGS.contains(cause)) {
             throw new IllegalArgumentException("drawn for " + cause + "; it is one of " + TAKINGS);
         }
         locked(id);
-        ledger.change(id, -amount, Ledger.Why.ofDeed(cause, deed, clock.instant(), note));
+        ledger.change(id, -amount, Ledger.Why.ofDeed(cause, made.deed(), made.at(), note));
     }
 
     /** Throws out all that is left, with the reason. */
     @Transactional
-    public void discard(UUID id, String reason, UUID deed) {
+    public void discard(UUID id, String reason, Made made) {
         Lot lot = locked(id);
         if (lot.balance == 0) {
             throw new Refused("Nothing of “%s” is left, so there is nothing to throw out.".formatted(lot.name));
         }
-        ledger.change(id, -lot.balance, Ledger.Why.ofDeed(Cause.DISCARDED, deed, clock.instant(), reason));
+        ledger.change(id, -lot.balance, Ledger.Why.ofDeed(Cause.DISCARDED, made.deed(), made.at(), reason));
     }
 
     /** Writes down that something is wrong with it, which holds it back until that is answered. */
@@ -146,9 +149,9 @@ public class LotCare {
 
     /** Sets the stock right to what was counted or weighed, with the reason; the only way it may change without being moved. */
     @Transactional
-    public void correct(UUID id, long counted, String reason, UUID deed) {
+    public void correct(UUID id, long counted, String reason, Made made) {
         Lot lot = locked(id);
-        ledger.change(id, counted - lot.balance, Ledger.Why.ofDeed(Cause.CORRECTED, deed, clock.instant(), reason));
+        ledger.change(id, counted - lot.balance, Ledger.Why.ofDeed(Cause.CORRECTED, made.deed(), made.at(), reason));
     }
 
     /** Keeps what a loosely filled measure of this lot weighed. */
@@ -188,26 +191,27 @@ public class LotCare {
 
     /** Makes all of a wet lot into a dried one that weighs so much; a weighed cup of it no longer holds. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public UUID dry(UUID id, Mass weighs, LocalDate today, UUID deed) {
+    public UUID dry(UUID id, Mass weighs, LocalDate today, Made made) {
         Lot wet = locked(id);
         Lot dried = wet.sibling(wet.typed, clock.instant());
         dried.moisture = Moisture.DRIED;
         dried.bulkDensity = null;
         dried.acquiredOn = wet.acquiredOn == null ? today : wet.acquiredOn;
-        return becomes(wet, wet.balance, dried, weighs.toMilligrams(), new Change(Cause.DRIED, deed, ""));
+        return becomes(wet, wet.balance, dried, weighs.toMilligrams(), new Change(Cause.DRIED, made, ""));
     }
 
     /** Why something becomes something else. */
-    private record Change(Cause cause, UUID deed, String note) {}
+    private record Change(Cause cause, Made made, String note) {}
 
     /** Makes a new lot from some of another; its cost goes with it, however much was lost on the way. */
     private UUID becomes(Lot from, long taken, Lot to, long put, Change change) {
         to.bear(from.costOf(taken), Math.max(1, put));
         lots.saveAndFlush(to);
-        Ledger.Why why = Ledger.Why.ofDeed(change.cause(), change.deed(), clock.instant(), change.note());
+        Ledger.Why why = Ledger.Why.ofDeed(
+                change.cause(), change.made().deed(), change.made().at(), change.note());
         ledger.change(from.id, -taken, why);
         ledger.change(to.id, put, why);
-        edges.add(from.id, to.id, change.deed());
+        edges.add(from.id, to.id, change.made().deed());
         return to.id;
     }
 

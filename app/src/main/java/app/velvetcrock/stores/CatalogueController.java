@@ -8,24 +8,21 @@ import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.materia.SupplyType;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The catalogue: every herb and carrier with the facts the sums need, and the household's own among them. */
 @Controller
@@ -39,15 +36,12 @@ class CatalogueController {
     private final Cautions cautions;
     private final Materia materia;
     private final Households households;
-    private final OneTime oneTime;
 
-    CatalogueController(
-            Catalogue catalogue, Cautions cautions, Materia materia, Households households, OneTime oneTime) {
+    CatalogueController(Catalogue catalogue, Cautions cautions, Materia materia, Households households) {
         this.catalogue = catalogue;
         this.cautions = cautions;
         this.materia = materia;
         this.households = households;
-        this.oneTime = oneTime;
     }
 
     /** Shows the catalogue; {@code correct} names a kind whose facts are put into the form to be corrected. */
@@ -63,50 +57,47 @@ class CatalogueController {
     }
 
     @PostMapping("/stores/catalogue/herbs")
-    String keepHerb(CatalogueForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String keepHerb(CatalogueForm form, Reply reply) {
         Fields fields = fields();
         Optional<HerbKind> herb = form.herb(fields, cautions);
-        if (herb.isEmpty()) {
-            model.addAttribute("herbForm", form);
-            model.addAttribute("carrierForm", CatalogueForm.empty());
-            response.setStatus(422);
-            return page(model, fields, "herb");
-        }
-        return kept(form, herb.get().common(), after, () -> catalogue.keep(herb.get()));
+        reply.model().addAttribute("herbForm", form);
+        reply.model().addAttribute("carrierForm", CatalogueForm.empty());
+        return reply.answer(
+                new FormSent("h-", form.key(), fields, "/stores/catalogue"),
+                () -> page(reply.model(), fields, "herb"),
+                () -> {
+                    catalogue.keep(herb.orElseThrow());
+                    return kept(herb.get().common());
+                });
     }
 
     @PostMapping("/stores/catalogue/carriers")
-    String keepCarrier(CatalogueForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String keepCarrier(CatalogueForm form, Reply reply) {
         Fields fields = fields();
         Optional<CarrierKind> carrier = form.carrier(fields, cautions);
-        if (carrier.isEmpty()) {
-            model.addAttribute("herbForm", CatalogueForm.empty());
-            model.addAttribute("carrierForm", form);
-            response.setStatus(422);
-            return page(model, fields, "carrier");
-        }
-        return kept(form, carrier.get().common(), after, () -> catalogue.keep(carrier.get()));
+        reply.model().addAttribute("herbForm", CatalogueForm.empty());
+        reply.model().addAttribute("carrierForm", form);
+        return reply.answer(
+                new FormSent("c-", form.key(), fields, "/stores/catalogue"),
+                () -> page(reply.model(), fields, "carrier"),
+                () -> {
+                    catalogue.keep(carrier.orElseThrow());
+                    return kept(carrier.get().common());
+                });
     }
 
     @PostMapping("/stores/catalogue/{kind}/forget")
-    String forget(@PathVariable String kind, RedirectAttributes after) {
-        catalogue.forget(kind);
-        after.addFlashAttribute(Notice.NAME, new Notice("Taken back: the catalogue stands as it was shipped.", null));
-        return "redirect:/stores/catalogue";
+    String forget(@PathVariable String kind, Reply reply) {
+        return reply.tap("/stores/catalogue", () -> {
+            catalogue.forget(kind);
+            return new Done("/stores/catalogue", "Taken back: the catalogue stands as it was shipped.");
+        });
     }
 
-    private String kept(CatalogueForm form, String name, RedirectAttributes after, Runnable work) {
-        UUID key = form.key() == null ? UUID.randomUUID() : form.key();
-        String to = oneTime.once(Current.stillroom(), key, () -> {
-            work.run();
-            return "/stores/catalogue";
-        });
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        name + " stands in your catalogue. Batches already begun keep the figures they began with.",
-                        null));
-        return "redirect:" + to;
+    private static Done kept(String name) {
+        return new Done(
+                "/stores/catalogue",
+                name + " stands in your catalogue. Batches already begun keep the figures they began with.");
     }
 
     private String page(Model model, Fields fields, String which) {

@@ -5,13 +5,12 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.kit.Jars;
 import app.velvetcrock.kit.KitKind;
 import app.velvetcrock.kit.KitShelf;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -20,7 +19,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Kit: what heats, measures and presses; and the jars beside it. */
 @Controller
@@ -31,13 +29,11 @@ class KitController {
     private final KitShelf kit;
     private final Jars jars;
     private final Households households;
-    private final OneTime oneTime;
 
-    KitController(KitShelf kit, Jars jars, Households households, OneTime oneTime) {
+    KitController(KitShelf kit, Jars jars, Households households) {
         this.kit = kit;
         this.jars = jars;
         this.households = households;
-        this.oneTime = oneTime;
     }
 
     /** A piece of kit as typed. */
@@ -82,30 +78,28 @@ class KitController {
     }
 
     @PostMapping("/stores/kit")
-    String add(KitForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String add(KitForm form, Reply reply) {
         Fields fields = new Fields(households.current().reader());
         Optional<KitShelf.NewKit> piece = form.read(fields);
-        if (piece.isEmpty()) {
-            response.setStatus(422);
-            return page(model, form, fields);
-        }
-        String id = oneTime.once(Current.stillroom(), form.key(), () -> String.valueOf(kit.add(piece.get())));
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(piece.get().name() + " is in the stores.", "/stores/kit/%s/undo".formatted(id)));
-        return "redirect:/stores/kit";
+        return reply.answer(
+                new FormSent("i-", form.key(), fields, "/stores/kit"),
+                () -> page(reply.model(), form, fields),
+                () -> new Done(
+                        "/stores/kit",
+                        piece.orElseThrow().name() + " is in the stores.",
+                        "/stores/kit/%s/undo".formatted(kit.add(piece.get()))));
     }
 
     @PostMapping("/stores/kit/{id}/undo")
-    String remove(@PathVariable UUID id, @Nullable String back, RedirectAttributes after) {
+    String remove(@PathVariable UUID id, @Nullable String back, Reply reply) {
         boolean removed = back == null;
-        kit.remove(id, removed);
-        after.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        removed ? "It was taken out of the kit." : "It is back.",
-                        removed ? "/stores/kit/%s/undo?back=yes".formatted(id) : null));
-        return "redirect:/stores/kit";
+        return reply.tap("/stores/kit", () -> {
+            kit.remove(id, removed);
+            return removed
+                    ? new Done(
+                            "/stores/kit", "It was taken out of the kit.", "/stores/kit/%s/undo?back=yes".formatted(id))
+                    : new Done("/stores/kit", "It is back.");
+        });
     }
 
     private String page(Model model, KitForm typed, Fields fields) {

@@ -7,28 +7,29 @@ import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.rack.Rack;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.LotCare;
 import app.velvetcrock.stock.Oils.Taking;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Refused;
+import app.velvetcrock.web.Reply;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** One lot: its story, and what can be done to it. */
 @Controller
@@ -39,36 +40,17 @@ class LotController {
     private final Rack rack;
     private final Conditions conditions;
     private final Households households;
-    private final OneTime oneTime;
     private final Clock clock;
 
     LotController(
-            LotSheets sheets,
-            LotCare care,
-            Rack rack,
-            Conditions conditions,
-            Households households,
-            OneTime oneTime,
-            Clock clock) {
+            LotSheets sheets, LotCare care, Rack rack, Conditions conditions, Households households, Clock clock) {
         this.sheets = sheets;
         this.care = care;
         this.rack = rack;
         this.conditions = conditions;
         this.households = households;
-        this.oneTime = oneTime;
         this.clock = clock;
     }
-
-    /** What a form is read with, and what its answer goes into. */
-    private record Sent(
-            UUID id,
-            LotForm form,
-            LotSheet sheet,
-            House house,
-            Fields fields,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {}
 
     @GetMapping("/stores/lots/{id}")
     String lot(@PathVariable UUID id, Model model) {
@@ -80,169 +62,164 @@ class LotController {
                 new Fields(households.current().reader()));
     }
 
+    /** A form of a lot's page, read beside the lot it is about. */
+    private record Asked(
+            UUID id, String which, String prefix, LotForm form, LotSheet sheet, House house, Fields fields) {}
+
+    private Asked asked(UUID id, String which, String prefix, LotForm form) {
+        House house = households.current();
+        return new Asked(id, which, prefix, form, sheets.of(id, today()), house, new Fields(house.reader()));
+    }
+
     @PostMapping("/stores/lots/{id}/split")
-    String split(
-            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        Optional<Long> part = form.some(sent.fields(), sent.sheet(), sent.house());
-        Optional<String> place = form.place(sent.fields());
-        return part.isEmpty() || place.isEmpty()
-                ? again(sent, "split")
-                : deed(sent, "split", deed -> care.split(id, Mass.ofMilligrams(part.get()), place.get(), deed));
+    String split(@PathVariable UUID id, LotForm form, Reply reply) {
+        Asked asked = asked(id, "split", "s-", form);
+        Optional<Long> part = form.some(asked.fields(), asked.sheet(), asked.house());
+        Optional<String> place = form.place(asked.fields());
+        return deed(
+                reply,
+                asked,
+                () -> "split",
+                made -> care.split(id, Mass.ofMilligrams(part.orElseThrow()), place.orElseThrow(), made));
     }
 
     @PostMapping("/stores/lots/{id}/process")
-    String process(
-            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        Optional<Mass> in = form.some(sent.fields(), sent.sheet(), sent.house()).map(Mass::ofMilligrams);
-        Optional<Mass> out = in.flatMap(mass -> form.cameOut(sent.fields(), sent.sheet(), mass));
-        Optional<Cut> cut = form.finer(sent.fields());
-        return out.isEmpty() || cut.isEmpty()
-                ? again(sent, "process")
-                : deed(sent, cut.get().word(), deed -> care.process(id, cut.get(), in.get(), out.get(), deed));
+    String process(@PathVariable UUID id, LotForm form, Reply reply) {
+        Asked asked = asked(id, "process", "p-", form);
+        Optional<Mass> in =
+                form.some(asked.fields(), asked.sheet(), asked.house()).map(Mass::ofMilligrams);
+        Optional<Mass> out = in.flatMap(mass -> form.cameOut(asked.fields(), asked.sheet(), mass));
+        Optional<Cut> cut = form.finer(asked.fields());
+        return deed(
+                reply,
+                asked,
+                () -> cut.orElseThrow().word(),
+                made -> care.process(id, cut.orElseThrow(), in.orElseThrow(), out.orElseThrow(), made));
     }
 
     @PostMapping("/stores/lots/{id}/merge")
-    String merge(
-            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
+    String merge(@PathVariable UUID id, LotForm form, Reply reply) {
+        Asked asked = asked(id, "merge", "m-", form);
         if (form.other() == null) {
-            sent.fields().trouble("other", "Nothing is chosen here yet.", "one from the list");
-            return again(sent, "merge");
+            asked.fields().trouble("other", "Nothing is chosen here yet.", "one from the list");
         }
-        return deed(sent, "put together", deed -> care.merge(id, form.other(), deed));
+        return deed(reply, asked, () -> "put together", made -> care.merge(id, form.other(), made));
     }
 
     @PostMapping("/stores/lots/{id}/draw")
-    String draw(
-            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        Optional<Long> amount = form.some(sent.fields(), sent.sheet(), sent.house());
-        Optional<Cause> cause = form.cause(sent.fields());
-        Optional<String> note = form.optionalNote(sent.fields());
-        return amount.isEmpty() || cause.isEmpty() || note.isEmpty()
-                ? again(sent, "draw")
-                : deed(sent, cause.get().word(), deed -> care.draw(id, amount.get(), cause.get(), note.get(), deed));
+    String draw(@PathVariable UUID id, LotForm form, Reply reply) {
+        Asked asked = asked(id, "draw", "d-", form);
+        Optional<Long> amount = form.some(asked.fields(), asked.sheet(), asked.house());
+        Optional<Cause> cause = form.cause(asked.fields());
+        Optional<String> note = form.optionalNote(asked.fields());
+        return deed(
+                reply,
+                asked,
+                () -> cause.orElseThrow().word(),
+                made -> care.draw(id, amount.orElseThrow(), cause.orElseThrow(), note.orElseThrow(), made));
     }
 
     @PostMapping("/stores/lots/{id}/discard")
-    String discard(
-            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        Optional<String> reason = form.reason(sent.fields());
-        return reason.isEmpty()
-                ? again(sent, "discard")
-                : deed(sent, "thrown out", deed -> care.discard(id, reason.get(), deed));
+    String discard(@PathVariable UUID id, LotForm form, Reply reply) {
+        Asked asked = asked(id, "discard", "x-", form);
+        Optional<String> reason = form.reason(asked.fields());
+        return deed(reply, asked, () -> "thrown out", made -> care.discard(id, reason.orElseThrow(), made));
     }
 
     @PostMapping("/stores/lots/{id}/wrong")
-    String wrong(
-            @PathVariable UUID id,
-            WrongForm wrong,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {
-        Sent sent = sent(id, LotForm.keyed(wrong.key()), model, response, after);
-        Optional<WrongForm.Wrong> read = wrong.read(sent.fields());
-        model.addAttribute("wrong", wrong);
-        return read.isEmpty()
-                ? again(sent, "wrong")
-                : done(
-                        sent,
-                        read.get().what().word() + ". It is held back until that is answered.",
-                        () -> care.wrong(id, read.get().what(), read.get().words(), clock.instant()));
+    String wrong(@PathVariable UUID id, WrongForm wrong, Reply reply) {
+        Asked asked = asked(id, "wrong", "w-", LotForm.of(wrong.key(), wrong.when()));
+        Optional<WrongForm.Wrong> read = wrong.read(asked.fields());
+        reply.model().addAttribute("wrong", wrong);
+        return done(
+                reply,
+                asked,
+                () -> read.orElseThrow().what().word() + ". It is held back until that is answered.",
+                at -> care.wrong(
+                        id, read.orElseThrow().what(), read.orElseThrow().words(), at));
     }
 
     @PostMapping("/stores/lots/{id}/correct")
-    String correct(
-            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        Optional<Long> counted = form.counted(sent.fields(), sent.sheet());
-        Optional<String> reason = form.reason(sent.fields());
-        return counted.isEmpty() || reason.isEmpty()
-                ? again(sent, "correct")
-                : deed(sent, "set right", deed -> care.correct(id, counted.get(), reason.get(), deed));
+    String correct(@PathVariable UUID id, LotForm form, Reply reply) {
+        Asked asked = asked(id, "correct", "r-", form);
+        Optional<Long> counted = form.counted(asked.fields(), asked.sheet());
+        Optional<String> reason = form.reason(asked.fields());
+        return deed(
+                reply,
+                asked,
+                () -> "set right",
+                made -> care.correct(id, counted.orElseThrow(), reason.orElseThrow(), made));
     }
 
     @PostMapping("/stores/lots/{id}/cup")
-    String cup(
-            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        Optional<Density> bulk = form.bulk(sent.fields());
-        return bulk.isEmpty()
-                ? again(sent, "cup")
-                : done(
-                        sent,
-                        "a measure of it is your own now, %s.".formatted(House.density(bulk.get())),
-                        () -> care.weighCup(id, bulk.get()));
+    String cup(@PathVariable UUID id, LotForm form, Reply reply) {
+        Asked asked = asked(id, "cup", "c-", form);
+        Optional<Density> bulk = form.bulk(asked.fields());
+        return done(
+                reply,
+                asked,
+                () -> "a measure of it is your own now, %s.".formatted(House.density(bulk.orElseThrow())),
+                at -> care.weighCup(id, bulk.orElseThrow()));
     }
 
     @PostMapping("/stores/lots/{id}/open")
-    String open(
-            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        boolean opened = sent.sheet().facts().opened().isPresent();
-        return done(sent, opened ? "counts as sealed." : "opened today.", () -> care.open(id, opened ? null : today()));
+    String open(@PathVariable UUID id, LotForm form, Reply reply) {
+        Asked asked = asked(id, "open", "o-", form);
+        boolean opened = asked.sheet().facts().opened().isPresent();
+        return done(
+                reply,
+                asked,
+                () -> opened ? "counts as sealed." : "opened.",
+                at -> care.open(id, opened ? null : asked.house().dayOf(at)));
     }
 
     @PostMapping("/stores/lots/{id}/dry")
-    String dry(
-            @PathVariable UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
+    String dry(@PathVariable UUID id, LotForm form, Reply reply) {
+        Asked asked = asked(id, "dry", "y-", form);
+        Instant at = form.when(asked.fields(), asked.house(), clock.instant());
         Optional<DryingStart> start =
-                sent.sheet().herb().flatMap(herb -> form.start(sent.fields(), sent.sheet(), clock.instant()));
-        if (start.isEmpty()) {
-            return again(sent, "dry");
-        }
-        oneTime.once(Current.stillroom(), form.keyOrNew(), () -> String.valueOf(rack.layOut(id, start.get())));
-        after.addFlashAttribute(
-                Notice.NAME, new Notice(sent.sheet().story().name() + " lies on the rack. Weigh it each day.", null));
-        return "redirect:/stores/drying";
+                asked.sheet().herb().flatMap(herb -> form.start(asked.fields(), asked.sheet(), at));
+        return answer(reply, asked, () -> {
+            rack.layOut(id, start.orElseThrow(() -> new Refused("Only a herb is laid out to dry.")));
+            return new Done("/stores/drying", asked.sheet().story().name() + " lies on the rack. Weigh it each day.");
+        });
     }
 
     @PostMapping("/stores/deeds/{deed}/undo")
-    String undo(@PathVariable UUID deed, RedirectAttributes after) {
-        care.takeBack(deed);
-        after.addFlashAttribute(Notice.NAME, new Notice("Taken back. The story keeps both lines.", null));
-        return "redirect:/stores";
+    String undo(@PathVariable UUID deed, Reply reply) {
+        return reply.tap("/stores", () -> {
+            care.takeBack(deed);
+            return new Done("/stores", "Taken back. The story keeps both lines.");
+        });
     }
 
-    private Sent sent(UUID id, LotForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        House house = households.current();
-        return new Sent(id, form, sheets.of(id, today()), house, new Fields(house.reader()), model, response, after);
-    }
-
-    private String again(Sent sent, String which) {
-        sent.response().setStatus(422);
-        return page(sent.model(), sent.sheet(), which, sent.form(), sent.fields());
-    }
-
-    private String deed(Sent sent, String words, Consumer<UUID> work) {
-        String deed = oneTime.once(Current.stillroom(), sent.form().keyOrNew(), () -> {
+    private String deed(Reply reply, Asked asked, Supplier<String> words, Consumer<LotCare.Made> work) {
+        Instant at = asked.form().when(asked.fields(), asked.house(), clock.instant());
+        return answer(reply, asked, () -> {
             UUID fresh = UUID.randomUUID();
-            work.accept(fresh);
-            return fresh.toString();
+            work.accept(new LotCare.Made(fresh, at));
+            return new Done(
+                    "/stores/lots/" + asked.id(),
+                    "%s: %s.".formatted(asked.sheet().story().name(), words.get()),
+                    "/stores/deeds/%s/undo".formatted(fresh));
         });
-        sent.after()
-                .addFlashAttribute(
-                        Notice.NAME,
-                        new Notice(
-                                "%s: %s.".formatted(sent.sheet().story().name(), words),
-                                "/stores/deeds/%s/undo".formatted(deed)));
-        return "redirect:/stores/lots/" + sent.id();
     }
 
-    private String done(Sent sent, String words, Runnable work) {
-        oneTime.once(Current.stillroom(), sent.form().keyOrNew(), () -> {
-            work.run();
-            return "done";
+    private String done(Reply reply, Asked asked, Supplier<String> words, Consumer<Instant> work) {
+        Instant at = asked.form().when(asked.fields(), asked.house(), clock.instant());
+        return answer(reply, asked, () -> {
+            work.accept(at);
+            return new Done(
+                    "/stores/lots/" + asked.id(),
+                    "%s: %s".formatted(asked.sheet().story().name(), words.get()));
         });
-        sent.after()
-                .addFlashAttribute(
-                        Notice.NAME,
-                        new Notice("%s: %s".formatted(sent.sheet().story().name(), words), null));
-        return "redirect:/stores/lots/" + sent.id();
+    }
+
+    private String answer(Reply reply, Asked asked, Supplier<Done> work) {
+        return reply.answer(
+                new FormSent(asked.prefix(), asked.form().keyOrNew(), asked.fields(), "/stores/lots/" + asked.id()),
+                () -> page(reply.model(), sheets.of(asked.id(), today()), asked.which(), asked.form(), asked.fields()),
+                work);
     }
 
     private String page(Model model, LotSheet sheet, String which, LotForm typed, Fields sent) {

@@ -31,7 +31,8 @@ record LotForm(
         @Nullable String filled,
         @Nullable String weight,
         @Nullable String water,
-        @Nullable String scale) {
+        @Nullable String scale,
+        @Nullable String when) {
 
     static final int LONGEST_REASON = 200;
     private static final int LONGEST_PLACE = 80;
@@ -44,11 +45,25 @@ record LotForm(
     private static final double HEAVIEST_BULK = 1.5;
 
     static LotForm empty() {
-        return keyed(null);
+        return of(null, "");
     }
 
-    static LotForm keyed(@Nullable UUID key) {
-        return new LotForm(key, "", "", "GROUND", "", null, "DRAWN", "", "", "", "", "1");
+    static LotForm of(@Nullable UUID key, @Nullable String when) {
+        return new LotForm(key, "", "", "GROUND", "", null, "DRAWN", "", "", "", "", "1", when);
+    }
+
+    /** When it was done; now where nothing is said, or nothing that can be read. What lies ahead is refused. */
+    Instant when(Fields fields, House house, Instant now) {
+        Instant at = fields.moment("when", when, house.past(now))
+                .map(there -> there.atZone(house.settings().zone()).toInstant())
+                .orElse(now);
+        if (at.isAfter(now)) {
+            fields.trouble(
+                    "when",
+                    "Understood %s; what was done lies before now.".formatted(house.moment(at)),
+                    "a time before now, or leave it empty");
+        }
+        return at;
     }
 
     UUID keyOrNew() {

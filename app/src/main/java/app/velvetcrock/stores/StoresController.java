@@ -7,7 +7,6 @@ import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.kit.Jars;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Arrival;
@@ -17,11 +16,11 @@ import app.velvetcrock.stock.Stores;
 import app.velvetcrock.stores.StoresForms.CarrierForm;
 import app.velvetcrock.stores.StoresForms.HerbForm;
 import app.velvetcrock.stores.StoresForms.JarForm;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -36,7 +35,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Stores: what I have to work with. */
 @Controller
@@ -47,23 +45,15 @@ class StoresController {
     private final StoresForms forms;
     private final Catalogue catalogue;
     private final Households households;
-    private final OneTime oneTime;
     private final Clock clock;
 
     StoresController(
-            Stores stores,
-            Jars jars,
-            StoresForms forms,
-            Catalogue catalogue,
-            Households households,
-            OneTime oneTime,
-            Clock clock) {
+            Stores stores, Jars jars, StoresForms forms, Catalogue catalogue, Households households, Clock clock) {
         this.stores = stores;
         this.jars = jars;
         this.forms = forms;
         this.catalogue = catalogue;
         this.households = households;
-        this.oneTime = oneTime;
         this.clock = clock;
     }
 
@@ -73,53 +63,68 @@ class StoresController {
     }
 
     @PostMapping("/stores/herbs")
-    String addHerb(HerbForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String addHerb(HerbForm form, Reply reply) {
         Fields fields = fields();
         Optional<Arrival.Herb> herb =
                 forms.read(form, fields, today(), households.current().money());
-        if (herb.isEmpty()) {
-            return again(model, form, "herb", fields, response);
-        }
-        return add(form.key(), herb.get().kind().common(), after, () -> "/stores/lots/" + stores.add(herb.get()));
+        return answer(
+                reply,
+                new Typed("herb", "h-", form, fields),
+                form.key(),
+                () -> added(herb.orElseThrow().kind().common(), "/stores/lots/" + stores.add(herb.get())));
     }
 
     @PostMapping("/stores/carriers")
-    String addCarrier(CarrierForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String addCarrier(CarrierForm form, Reply reply) {
         Fields fields = fields();
         Optional<Arrival.Carrier> carrier =
                 forms.read(form, fields, today(), households.current().money());
-        if (carrier.isEmpty()) {
-            return again(model, form, "carrier", fields, response);
-        }
-        return add(form.key(), carrier.get().kind().common(), after, () -> "/stores/lots/" + stores.add(carrier.get()));
+        return answer(
+                reply,
+                new Typed("carrier", "c-", form, fields),
+                form.key(),
+                () -> added(carrier.orElseThrow().kind().common(), "/stores/lots/" + stores.add(carrier.get())));
     }
 
     @PostMapping("/stores/jars")
-    String addJar(JarForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String addJar(JarForm form, Reply reply) {
         Fields fields = fields();
         Optional<StoresForms.NewJar> jar = forms.read(form, fields);
-        if (jar.isEmpty()) {
-            return again(model, form, "jar", fields, response);
-        }
-        return add(
+        return answer(
+                reply,
+                new Typed("jar", "j-", form, fields),
                 form.key(),
-                jar.get().vessel().name(),
-                after,
-                () -> "/stores/jars/" + jars.add(jar.get().vessel(), jar.get().pieces()));
+                () -> added(
+                        jar.orElseThrow().vessel().name(),
+                        "/stores/jars/" + jars.add(jar.get().vessel(), jar.get().pieces())));
     }
 
     @PostMapping("/stores/lots/{id}/undo")
-    String undo(@PathVariable UUID id, RedirectAttributes after) {
-        String name = stores.takeBack(id);
-        after.addFlashAttribute(Notice.NAME, new Notice(name + " was taken back.", null));
-        return "redirect:/stores";
+    String undo(@PathVariable UUID id, Reply reply) {
+        return reply.tap("/stores", () -> new Done("/stores", stores.takeBack(id) + " was taken back."));
     }
 
     @PostMapping("/stores/jars/{id}/undo")
-    String undoJar(@PathVariable UUID id, RedirectAttributes after) {
-        jars.takeBack(id);
-        after.addFlashAttribute(Notice.NAME, new Notice("The jar was taken back.", null));
-        return "redirect:/stores";
+    String undoJar(@PathVariable UUID id, Reply reply) {
+        return reply.tap("/stores", () -> {
+            jars.takeBack(id);
+            return new Done("/stores", "The jar was taken back.");
+        });
+    }
+
+    /** A form of this page, by name, as it was typed. */
+    private record Typed(String which, String prefix, Object form, Fields fields) {}
+
+    private String answer(Reply reply, Typed typed, @Nullable UUID key, Supplier<Done> work) {
+        reply.model().addAttribute(typed.which() + "Form", typed.form());
+        return reply.answer(
+                new FormSent(typed.prefix(), key, typed.fields(), "/stores"),
+                () -> page(reply.model(), typed.fields(), typed.which()),
+                work);
+    }
+
+    private static Done added(String name, String where) {
+        return new Done("/stores", name + " is in the stores.", where + "/undo");
     }
 
     /** Says back what an amount is understood as, while it is typed. */
@@ -139,18 +144,6 @@ class StoresController {
         model.addAttribute("field", field);
         model.addAttribute("prefix", prefix);
         return "web/form :: noteFor(prefix=${prefix},field=${field})";
-    }
-
-    private String add(UUID key, String name, RedirectAttributes after, Supplier<String> work) {
-        String undo = oneTime.once(Current.stillroom(), key, work) + "/undo";
-        after.addFlashAttribute(Notice.NAME, new Notice(name + " is in the stores.", undo));
-        return "redirect:/stores";
-    }
-
-    private String again(Model model, Object form, String which, Fields fields, HttpServletResponse response) {
-        response.setStatus(422);
-        model.addAttribute(which + "Form", form);
-        return page(model, fields, which);
     }
 
     private String page(Model model, Fields fields, String which) {

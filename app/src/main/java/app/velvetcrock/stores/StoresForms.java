@@ -5,6 +5,7 @@ import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.HerbKind;
@@ -109,7 +110,8 @@ class StoresForms {
         Optional<Mass> mass = mass(
                 fields, form.amount(), Expect.SOLID, bulk, "at %s, loosely filled: an estimate, weigh it if you can");
         Optional<LocalDate> acquired = past(fields, "acquired", form.acquired(), today);
-        Optional<LocalDate> bestBefore = fields.date("bestBefore", form.bestBefore());
+        Optional<LocalDate> bestBefore =
+                fields.date("bestBefore", form.bestBefore(), WhenReader.ofTheFuture(today.atTime(12, 0)));
         Optional<Provenance> provenance = form.provenance().read(fields, money);
         kind.ifPresent(herb -> provenance.ifPresent(from -> lookAlike(fields, herb, from, form.sure())));
         return fields.isClear()
@@ -134,7 +136,8 @@ class StoresForms {
         Optional<Mass> mass =
                 mass(fields, form.amount(), Expect.LIQUID, kind.map(k -> KnownDensity.ofOil(k.density())), "at %s");
         Optional<LocalDate> opened = past(fields, "opened", form.opened(), today);
-        Optional<LocalDate> bestBefore = fields.date("bestBefore", form.bestBefore());
+        Optional<LocalDate> bestBefore =
+                fields.date("bestBefore", form.bestBefore(), WhenReader.ofTheFuture(today.atTime(12, 0)));
         Optional<Provenance> provenance = form.provenance().read(fields, money);
         return fields.isClear()
                 ? Optional.of(new Arrival.Carrier(
@@ -267,12 +270,13 @@ class StoresForms {
     }
 
     private static Optional<LocalDate> past(Fields fields, String field, @Nullable String typed, LocalDate today) {
-        return fields.date(field, typed).filter(date -> {
-            if (date.isAfter(today)) {
-                fields.trouble(field, "That day is still to come.", "today or earlier, or leave it empty");
-            }
-            return !date.isAfter(today);
-        });
+        return fields.date(field, typed, WhenReader.ofThePast(today.atTime(12, 0)))
+                .filter(date -> {
+                    if (date.isAfter(today)) {
+                        fields.trouble(field, "That day is still to come.", "today or earlier, or leave it empty");
+                    }
+                    return !date.isAfter(today);
+                });
     }
 
     private static String capital(String words) {

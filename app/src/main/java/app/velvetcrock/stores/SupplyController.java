@@ -5,7 +5,6 @@ import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Arrival;
@@ -13,10 +12,10 @@ import app.velvetcrock.stock.Blends;
 import app.velvetcrock.stock.LotKind;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -32,7 +31,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Waxes, butters, spirits, antioxidants, essential oils, additions and containers; and blends of carriers. */
 @Controller
@@ -41,21 +39,19 @@ class SupplyController {
     private static final Set<LotKind> OTHERS =
             EnumSet.of(LotKind.WAX, LotKind.SPIRIT, LotKind.ANTIOXIDANT, LotKind.ESSENTIAL_OIL, LotKind.ADDITION);
     private static final int LONGEST_NAME = 80;
+    private static final String SUPPLIES = "/stores/supplies";
 
     private final Stores stores;
     private final Blends blends;
     private final Materia materia;
     private final Households households;
-    private final OneTime oneTime;
     private final Clock clock;
 
-    SupplyController(
-            Stores stores, Blends blends, Materia materia, Households households, OneTime oneTime, Clock clock) {
+    SupplyController(Stores stores, Blends blends, Materia materia, Households households, Clock clock) {
         this.stores = stores;
         this.blends = blends;
         this.materia = materia;
         this.households = households;
-        this.oneTime = oneTime;
         this.clock = clock;
     }
 
@@ -81,31 +77,33 @@ class SupplyController {
     }
 
     @PostMapping("/stores/supplies")
-    String add(SupplyForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String add(SupplyForm form, Reply reply) {
         Fields fields = fields();
         Optional<Arrival.Supply> supply =
                 form.supply(fields, materia, households.current().money(), today());
-        if (supply.isEmpty()) {
-            response.setStatus(422);
-            return page(model, "supply", form, BlendForm.empty(), fields);
-        }
-        return added(form.key(), supply.get().kind().common(), after, () -> stores.add(supply.get()));
+        return reply.answer(
+                new FormSent("s-", form.key(), fields, SUPPLIES),
+                () -> page(reply.model(), "supply", form, BlendForm.empty(), fields),
+                () -> added(supply.orElseThrow().kind().common(), stores.add(supply.get())));
     }
 
     @PostMapping("/stores/containers")
-    String addContainers(SupplyForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String addContainers(SupplyForm form, Reply reply) {
         Fields fields = fields();
         Optional<Arrival.Container> container =
                 form.container(fields, households.current().money());
-        if (container.isEmpty()) {
-            response.setStatus(422);
-            return page(model, "container", form, BlendForm.empty(), fields);
-        }
-        return added(form.key(), container.get().name(), after, () -> stores.add(container.get()));
+        return reply.answer(
+                new FormSent("k-", form.key(), fields, SUPPLIES),
+                () -> page(reply.model(), "container", form, BlendForm.empty(), fields),
+                () -> added(container.orElseThrow().name(), stores.add(container.get())));
+    }
+
+    private static Done added(String name, UUID lot) {
+        return new Done(SUPPLIES, name + " is in the stores.", "/stores/lots/%s/undo".formatted(lot));
     }
 
     @PostMapping("/stores/blend")
-    String blend(BlendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    String blend(BlendForm form, Reply reply) {
         Fields fields = fields();
         Optional<String> name = fields.words("blend", form.blend(), LONGEST_NAME);
         List<Blends.Part> parts = new ArrayList<>();
@@ -116,18 +114,15 @@ class SupplyController {
                 && parts.stream().map(part -> part.carrier().id()).distinct().count() < Math.max(2, parts.size())) {
             fields.trouble("blend", "A blend needs two bottles or three, each once.", "another bottle below");
         }
-        if (!fields.isClear()) {
-            response.setStatus(422);
-            return page(model, "blend", SupplyForm.empty(), form, fields);
-        }
-        String deed = oneTime.once(Current.stillroom(), form.key(), () -> {
-            UUID fresh = UUID.randomUUID();
-            blends.blend(name.orElseThrow(), parts, today(), fresh);
-            return fresh.toString();
-        });
-        after.addFlashAttribute(
-                Notice.NAME, new Notice(name.orElseThrow() + " is blended.", "/stores/deeds/%s/undo".formatted(deed)));
-        return "redirect:/stores";
+        return reply.answer(
+                new FormSent("b-", form.key(), fields, "/stores"),
+                () -> page(reply.model(), "blend", SupplyForm.empty(), form, fields),
+                () -> {
+                    UUID fresh = UUID.randomUUID();
+                    blends.blend(name.orElseThrow(), parts, today(), fresh);
+                    return new Done(
+                            "/stores", name.orElseThrow() + " is blended.", "/stores/deeds/%s/undo".formatted(fresh));
+                });
     }
 
     private Optional<Blends.Part> part(Fields fields, String field, @Nullable UUID from, @Nullable String amount) {
@@ -160,13 +155,6 @@ class SupplyController {
                     return sensible;
                 })
                 .map(read -> new Blends.Part(bottle.get(), read.mass()));
-    }
-
-    private String added(
-            @Nullable UUID key, String name, RedirectAttributes after, java.util.function.Supplier<UUID> work) {
-        String undo = oneTime.once(Current.stillroom(), key, () -> "/stores/lots/" + work.get()) + "/undo";
-        after.addFlashAttribute(Notice.NAME, new Notice(name + " is in the stores.", undo));
-        return "redirect:/stores/supplies";
     }
 
     private String page(Model model, String which, SupplyForm typed, BlendForm blend, Fields sent) {

@@ -2,6 +2,7 @@ package app.velvetcrock.stores;
 
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.materia.SupplyType;
@@ -72,11 +73,11 @@ record SupplyForm(
                     return sensible;
                 })
                 .map(Fields.Weighed::mass);
-        Optional<LocalDate> open = fields.date("opened", opened);
+        Optional<LocalDate> open = fields.date("opened", opened, WhenReader.ofThePast(today.atTime(12, 0)));
         if (open.filter(day -> day.isAfter(today)).isPresent()) {
             fields.trouble("opened", "That day is still to come.", "today or earlier, or leave it empty");
         }
-        Optional<LocalDate> best = fields.date("bestBefore", bestBefore);
+        Optional<LocalDate> best = fields.date("bestBefore", bestBefore, WhenReader.ofTheFuture(today.atTime(12, 0)));
         Optional<Provenance> from = provenance(fields, money);
         return fields.isClear()
                 ? Optional.of(new Arrival.Supply(

@@ -4,7 +4,8 @@ import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.stillroom.Current;
-import app.velvetcrock.web.Notice;
+import app.velvetcrock.web.Done;
+import app.velvetcrock.web.Reply;
 import java.time.Clock;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -13,7 +14,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Batch: one batch from start to end, and its charge label. */
 @Controller
@@ -43,9 +43,11 @@ class BatchController {
     }
 
     @PostMapping("/batch/{id}/entries/{entry}/undo")
-    String takeBack(@PathVariable UUID id, @PathVariable UUID entry, @Nullable String back, RedirectAttributes after) {
-        deeds.done(id, Current.doing(new Deed.TakeBack(entry), UUID.randomUUID(), clock.instant(), ""));
-        after.addFlashAttribute(Notice.NAME, new Notice("Taken back. The log keeps both lines.", null));
-        return "redirect:" + ("shelf".equals(back) ? "/shelf" : "/batch/" + id);
+    String takeBack(@PathVariable UUID id, @PathVariable UUID entry, @Nullable String back, Reply reply) {
+        String leadsTo = "shelf".equals(back) ? "/shelf" : "/batch/" + id;
+        return reply.tap(leadsTo, () -> {
+            deeds.done(id, Current.doing(new Deed.TakeBack(entry), UUID.randomUUID(), clock.instant(), ""));
+            return new Done(leadsTo, "Taken back. The log keeps both lines.");
+        });
     }
 }

@@ -3,6 +3,7 @@ package app.velvetcrock.tend;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.rounds.Remaining;
@@ -17,6 +18,7 @@ import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Fields;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -46,6 +48,27 @@ class BatchPage {
     /** The form that was sent, by name, with what was wrong in it. */
     record Typed(String which, TendForm form, Fields fields) {}
 
+    /** A task that is done by a tap alone. */
+    public record Tap(String address, String words) {}
+
+    private static List<Tap> taps(BatchSheet sheet) {
+        return sheet.open().stream()
+                .flatMap(task -> tapWord(sheet, task.key().kind())
+                        .map(words -> new Tap("/batch/%s/tasks/%s".formatted(sheet.id(), task.key()), words))
+                        .stream())
+                .toList();
+    }
+
+    private static Optional<String> tapWord(BatchSheet sheet, TaskKind kind) {
+        return switch (kind) {
+            case SHAKE -> Optional.of("Shaken");
+            case PUSH_UNDER -> Optional.of("Pushed under");
+            case NEXT -> sheet.course().next().map(stage -> "Next: " + stage.name());
+            case HEAT_ON, HEAT_OFF -> Optional.of(kind.word());
+            case LOOK, READ, STRAIN, DECANT, USE_FIRST -> Optional.empty();
+        };
+    }
+
     String show(Model model, BatchSheet sheet) {
         return show(
                 model,
@@ -68,6 +91,7 @@ class BatchPage {
                                 sheet.frozen().holds())
                         .map(Timetable::placed)
                         .orElse(List.of()));
+        model.addAttribute("taps", taps(sheet));
         model.addAttribute("which", typed.which());
         model.addAttribute("typed", typed.form());
         model.addAttribute("sent", typed.fields());

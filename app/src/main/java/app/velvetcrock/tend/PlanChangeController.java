@@ -11,20 +11,18 @@ import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The form that changes a standing batch's plan, with its reason. */
 @Controller
@@ -37,16 +35,13 @@ class PlanChangeController {
     private final Clock clock;
     private final BatchPage page;
     private final Households households;
-    private final OneTime oneTime;
 
-    PlanChangeController(
-            Batches batches, Deeds deeds, BatchPage page, Households households, OneTime oneTime, Clock clock) {
+    PlanChangeController(Batches batches, Deeds deeds, BatchPage page, Households households, Clock clock) {
         this.batches = batches;
         this.deeds = deeds;
         this.clock = clock;
         this.page = page;
         this.households = households;
-        this.oneTime = oneTime;
     }
 
     /** The change as typed. */
@@ -54,38 +49,34 @@ class PlanChangeController {
             @Nullable UUID key, @Nullable String length, @Nullable String strainFrom, @Nullable String reason) {}
 
     @PostMapping("/batch/{id}/plan")
-    String change(
-            @PathVariable UUID id,
-            ChangeForm form,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {
+    String change(@PathVariable UUID id, ChangeForm form, Reply reply) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
         BatchSheet sheet = batches.sheet(id);
-        Optional<Deed.ChangePlan> change = read(form, sheet.course(), fields, house);
-        if (change.isEmpty()) {
-            response.setStatus(422);
-            model.addAttribute("change", form);
-            return page.show(model, sheet, new BatchPage.Typed("plan", TendForm.empty(), fields));
-        }
+        Instant now = clock.instant();
+        Optional<Deed.ChangePlan> change = read(form, sheet.course(), fields, house, now);
         UUID key = form.key() == null ? UUID.randomUUID() : form.key();
-        oneTime.once(Current.stillroom(), key, () -> {
-            deeds.done(
-                    id,
-                    Current.doing(
-                            change.get(), key, clock.instant(), change.get().reason()));
-            return "changed";
-        });
-        after.addFlashAttribute(
-                Notice.NAME, new Notice("The plan is changed; the one before is kept with the reason.", null));
-        return "redirect:/batch/" + id;
+        reply.model().addAttribute("change", form);
+        return reply.answer(
+                new FormSent("p-", key, fields, "/batch/" + id),
+                () -> page.show(reply.model(), sheet, new BatchPage.Typed("plan", TendForm.empty(), fields)),
+                () -> {
+                    deeds.done(
+                            id,
+                            Current.doing(
+                                    change.orElseThrow(),
+                                    key,
+                                    now,
+                                    change.orElseThrow().reason()));
+                    return new Done("/batch/" + id, "The plan is changed; the one before is kept with the reason.");
+                });
     }
 
-    private static Optional<Deed.ChangePlan> read(ChangeForm form, Course course, Fields fields, House house) {
+    private static Optional<Deed.ChangePlan> read(
+            ChangeForm form, Course course, Fields fields, House house, Instant now) {
         Optional<Integer> length =
                 length(form.length(), course.stage(), fields).filter(count -> count != course.length());
-        Optional<Instant> from = fields.moment("strainFrom", form.strainFrom())
+        Optional<Instant> from = fields.moment("strainFrom", form.strainFrom(), house.future(now))
                 .map(at -> at.atZone(house.settings().zone()).toInstant());
         Optional<String> reason = fields.words("reason", form.reason(), LONGEST_REASON);
         if (fields.isClear() && length.isEmpty() && from.isEmpty()) {

@@ -1,6 +1,5 @@
 package app.velvetcrock.tend;
 
-import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.look.Look;
@@ -46,11 +45,11 @@ record TendForm(
     private static final double MOST_CELSIUS = 200;
 
     static TendForm empty() {
-        return keyed(null);
+        return of(null, null);
     }
 
-    static TendForm keyed(@Nullable UUID key) {
-        return new TendForm(key, null, null, null, null, null, null, null, null, null, null, null, null, null);
+    static TendForm of(@Nullable UUID key, @Nullable String when) {
+        return new TendForm(key, null, null, when, null, null, null, null, null, null, null, null, null, null);
     }
 
     UUID keyOrNew() {
@@ -61,24 +60,11 @@ record TendForm(
         return "shelf".equals(back) ? "/shelf" : "/batch/" + batch;
     }
 
-    Optional<Instant> when(Fields fields, BatchSheet sheet, House house, Instant now) {
-        if (when == null || when.isBlank()) {
-            return Optional.of(now);
-        }
-        Instant charged = sheet.course().chargedAt();
-        return fields.moment("when", when)
+    /** When it was done; now where nothing is said, or nothing that can be read. */
+    Instant when(Fields fields, House house, Instant now) {
+        return fields.moment("when", when, house.past(now))
                 .map(there -> there.atZone(house.settings().zone()).toInstant())
-                .filter(at -> {
-                    boolean sensible = !at.isAfter(now) && !at.isBefore(charged);
-                    if (!sensible) {
-                        fields.trouble(
-                                "when",
-                                "Understood %s; it lies between the charging, %s, and now."
-                                        .formatted(house.moment(at), house.moment(charged)),
-                                "a time in between, or leave it empty for now");
-                    }
-                    return sensible;
-                });
+                .orElse(now);
     }
 
     /** A look: all well by the one tap that says so, else what was said of smell, cover and mould; a form that says nothing is asked. */

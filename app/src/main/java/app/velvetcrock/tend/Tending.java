@@ -1,6 +1,5 @@
 package app.velvetcrock.tend;
 
-import app.velvetcrock.batch.AlreadyDone;
 import app.velvetcrock.batch.BatchLog;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Deeds;
@@ -29,6 +28,7 @@ import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.Ledger;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.web.AlreadyDone;
 import app.velvetcrock.web.Refused;
 import java.time.Duration;
 import java.util.Optional;

@@ -1,12 +1,12 @@
 package app.velvetcrock.tend;
 
-import app.velvetcrock.batch.AlreadyDone;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.condition.WrongForm;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Temperature;
@@ -15,20 +15,21 @@ import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Stock;
+import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.FormSent;
 import app.velvetcrock.web.NotHere;
-import app.velvetcrock.web.Notice;
-import app.velvetcrock.web.OneTime;
-import jakarta.servlet.http.HttpServletResponse;
+import app.velvetcrock.web.Reply;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The small forms by which a standing charge is tended; Rounds and the batch's own page send the same ones. */
 @Controller
@@ -40,176 +41,128 @@ class TendingController {
     private final Deeds deeds;
     private final BatchPage page;
     private final Households households;
-    private final OneTime oneTime;
     private final Clock clock;
 
-    TendingController(
-            Batches batches, Deeds deeds, BatchPage page, Households households, OneTime oneTime, Clock clock) {
+    TendingController(Batches batches, Deeds deeds, BatchPage page, Households households, Clock clock) {
         this.batches = batches;
         this.deeds = deeds;
         this.page = page;
         this.households = households;
-        this.oneTime = oneTime;
         this.clock = clock;
     }
 
-    /** What a form is read with, and what its answer goes into. */
-    private record Sent(
-            UUID id,
-            TendForm form,
-            BatchSheet sheet,
-            House house,
-            Fields fields,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {}
+    /** A form of this page, read beside the batch it is about; {@code which} names it where it is shown again. */
+    private record Asked(
+            UUID id, String which, String prefix, TendForm form, BatchSheet sheet, House house, Fields fields) {}
 
     @PostMapping("/batch/{id}/note")
-    String note(
-            @PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        Optional<String> note = sent.fields().words("words", form.words(), TendForm.LONGEST_NOTE);
-        Optional<Instant> at = at(sent);
-        return note.isEmpty() || at.isEmpty()
-                ? again(sent, "note")
-                : write(sent, "Written down.", new Deed.Note(note.get()), at.get(), note.get());
+    String note(@PathVariable UUID id, TendForm form, Reply reply) {
+        Asked asked = asked(id, "note", "n-", form);
+        Optional<String> note = asked.fields().words("words", form.words(), TendForm.LONGEST_NOTE);
+        return write(reply, asked, "Written down.", form.words(), () -> new Deed.Note(note.orElseThrow()));
     }
 
     @PostMapping("/batch/{id}/tasks/{task}")
-    String done(
-            @PathVariable UUID id,
-            @PathVariable("task") String written,
-            TendForm form,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {
+    String done(@PathVariable UUID id, @PathVariable("task") String written, TendForm form, Reply reply) {
         TaskKey task = task(written);
-        Sent sent = sent(id, form, model, response, after);
-        Optional<Instant> at = at(sent);
-        return at.isEmpty()
-                ? again(sent, "task")
-                : write(sent, task.kind().word() + ": done.", new Deed.Tend(task), at.get(), "");
+        return write(reply, asked(id, "task", "", form), task.kind().word() + ": done.", "", () -> new Deed.Tend(task));
     }
 
     @PostMapping("/batch/{id}/look")
-    String look(
-            @PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        Optional<Look> look = form.look(sent.fields());
-        Optional<Instant> at = at(sent);
-        return look.isEmpty() || at.isEmpty()
-                ? again(sent, "look")
-                : write(sent, words(look.get()), new Deed.LookAt(optionalTask(form), look.get()), at.get(), "");
+    String look(@PathVariable UUID id, TendForm form, Reply reply) {
+        Asked asked = asked(id, "look", "l-", form);
+        Optional<Look> look = form.look(asked.fields());
+        return write(
+                reply,
+                asked,
+                look.map(TendingController::words).orElse(""),
+                "",
+                () -> new Deed.LookAt(optionalTask(form), look.orElseThrow()));
     }
 
     @PostMapping("/batch/{id}/heat")
-    String heat(
-            @PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        Optional<Temperature> temperature = form.heat(sent.fields(), sent.house());
-        Optional<Instant> at = at(sent);
-        return temperature.isEmpty() || at.isEmpty()
-                ? again(sent, "heat")
-                : write(
-                        sent,
-                        "Read %s.".formatted(sent.house().temperature(temperature.get())),
-                        new Deed.Read(optionalTask(form), temperature.get()),
-                        at.get(),
-                        form.temperature());
+    String heat(@PathVariable UUID id, TendForm form, Reply reply) {
+        Asked asked = asked(id, "heat", "t-", form);
+        Optional<Temperature> temperature = form.heat(asked.fields(), asked.house());
+        return write(
+                reply,
+                asked,
+                "Read %s.".formatted(temperature.map(asked.house()::temperature).orElse("")),
+                form.temperature(),
+                () -> new Deed.Read(optionalTask(form), temperature.orElseThrow()));
     }
 
     @PostMapping("/batch/{id}/top-up")
-    String topUp(
-            @PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        Optional<Stock.OfCarrier> bottle = form.bottle(sent.fields(), page.sameOil(sent.sheet()));
-        Optional<Volume> oil = bottle.flatMap(b -> form.topUp(sent.fields(), sent.house(), b));
-        Optional<Instant> at = at(sent);
-        return oil.isEmpty() || at.isEmpty()
-                ? again(sent, "top-up")
-                : write(
-                        sent,
-                        "Topped up with %s.".formatted(sent.house().volume(oil.get())),
-                        new Deed.TopUp(bottle.get().id(), oil.get()),
-                        at.get(),
-                        form.amount());
+    String topUp(@PathVariable UUID id, TendForm form, Reply reply) {
+        Asked asked = asked(id, "top-up", "u-", form);
+        Optional<Stock.OfCarrier> bottle = form.bottle(asked.fields(), page.sameOil(asked.sheet()));
+        Optional<Volume> oil = bottle.flatMap(b -> form.topUp(asked.fields(), asked.house(), b));
+        return write(
+                reply,
+                asked,
+                "Topped up with %s.".formatted(oil.map(asked.house()::volume).orElse("")),
+                form.amount(),
+                () -> new Deed.TopUp(bottle.orElseThrow().id(), oil.orElseThrow()));
     }
 
     @PostMapping("/batch/{id}/wrong")
-    String wrong(
-            @PathVariable UUID id,
-            WrongForm wrong,
-            Model model,
-            HttpServletResponse response,
-            RedirectAttributes after) {
-        Sent sent = sent(id, TendForm.keyed(wrong.key()), model, response, after);
-        Optional<WrongForm.Wrong> read = wrong.read(sent.fields());
-        model.addAttribute("wrong", wrong);
-        return read.isEmpty()
-                ? again(sent, "wrong")
-                : write(
-                        sent,
-                        read.get().what().word() + ". It is held back until that is answered.",
-                        new Deed.Find(read.get().what(), read.get().words(), Optional.empty()),
-                        clock.instant(),
-                        read.get().words());
+    String wrong(@PathVariable UUID id, WrongForm wrong, Reply reply) {
+        Asked asked = asked(id, "wrong", "w-", TendForm.of(wrong.key(), wrong.when()));
+        Optional<WrongForm.Wrong> read = wrong.read(asked.fields());
+        reply.model().addAttribute("wrong", wrong);
+        return write(
+                reply,
+                asked,
+                read.map(found -> found.what().word()).orElse("") + ". It is held back until that is answered.",
+                wrong.words(),
+                () -> new Deed.Find(
+                        read.orElseThrow().what(), read.orElseThrow().words(), Optional.empty()));
     }
 
     @PostMapping("/batch/{id}/discard")
-    String discard(
-            @PathVariable UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
-        Sent sent = sent(id, form, model, response, after);
-        Optional<Ruin> ruin = form.ruin(sent.fields());
-        Optional<String> lesson = sent.fields().words("lesson", form.lesson(), LONGEST_LESSON);
-        return ruin.isEmpty() || lesson.isEmpty()
-                ? again(sent, "discard")
-                : write(
-                        sent,
-                        "Thrown out. The lesson is kept, and the jar is free.%s"
-                                .formatted(page.whatItCost(sent.sheet(), sent.house())),
-                        new Deed.ThrowOut(ruin.get(), lesson.get(), Optional.empty()),
-                        clock.instant(),
-                        lesson.get());
+    String discard(@PathVariable UUID id, TendForm form, Reply reply) {
+        Asked asked = asked(id, "discard", "x-", form);
+        Optional<Ruin> ruin = form.ruin(asked.fields());
+        Optional<String> lesson = asked.fields().words("lesson", form.lesson(), LONGEST_LESSON);
+        return write(
+                reply,
+                asked,
+                "Thrown out. The lesson is kept, and the jar is free.%s"
+                        .formatted(page.whatItCost(asked.sheet(), asked.house())),
+                form.lesson(),
+                () -> new Deed.ThrowOut(ruin.orElseThrow(), lesson.orElseThrow(), Optional.empty()));
     }
 
-    private Sent sent(UUID id, TendForm form, Model model, HttpServletResponse response, RedirectAttributes after) {
+    private Asked asked(UUID id, String which, String prefix, TendForm form) {
         House house = households.current();
-        return new Sent(id, form, batches.sheet(id), house, new Fields(house.reader()), model, response, after);
+        return new Asked(id, which, prefix, form, batches.sheet(id), house, new Fields(house.reader()));
     }
 
-    private Optional<Instant> at(Sent sent) {
-        return sent.form().when(sent.fields(), sent.sheet(), sent.house(), clock.instant());
-    }
-
-    private String again(Sent sent, String which) {
-        sent.response().setStatus(422);
-        return page.show(sent.model(), sent.sheet(), new BatchPage.Typed(which, sent.form(), sent.fields()));
-    }
-
-    /** Writes once for the form's key; what somebody else did already is said where the work is done, and is no error. */
-    private String write(Sent sent, String words, Deed deed, Instant at, String typed) {
-        String leadsTo = sent.form().leadsTo(sent.id());
-        UUID key = sent.form().keyOrNew();
-        try {
-            String entry = oneTime.once(
-                    Current.stillroom(), key, () -> deeds.done(sent.id(), Current.doing(deed, key, at, typed))
-                            .toString());
-            String undo = "/batch/%s/entries/%s/undo?back=%s"
-                    .formatted(sent.id(), entry, "shelf".equals(sent.form().back()) ? "shelf" : "batch");
-            sent.after()
-                    .addFlashAttribute(
-                            Notice.NAME,
-                            new Notice(
-                                    "%s, jar %d: %s"
-                                            .formatted(
-                                                    sent.sheet().name(),
-                                                    sent.sheet().number(),
-                                                    words),
-                                    undo));
-        } catch (AlreadyDone done) {
-            sent.after().addFlashAttribute(Notice.NAME, new Notice(done.getMessage(), null));
-        }
-        return "redirect:" + leadsTo;
+    /** Does the deed of a form; when it was done is read here, since every form of this page may say it. */
+    private String write(Reply reply, Asked asked, String words, @Nullable String typed, Supplier<Deed> deed) {
+        TendForm form = asked.form();
+        UUID key = form.keyOrNew();
+        Instant now = clock.instant();
+        Instant at = form.when(asked.fields(), asked.house(), now);
+        May.when(asked.sheet().course(), new May.Times(at, now, asked.house().wording()))
+                .ifPresent(refusal -> asked.fields().trouble(refusal.field(), refusal.wrong(), refusal.instead()));
+        return reply.answer(
+                new FormSent(asked.prefix(), key, asked.fields(), form.leadsTo(asked.id())),
+                () -> page.show(
+                        reply.model(),
+                        batches.sheet(asked.id()),
+                        new BatchPage.Typed(asked.which(), form, asked.fields())),
+                () -> {
+                    UUID entry = deeds.done(
+                            asked.id(), Current.doing(deed.get(), key, at, Objects.requireNonNullElse(typed, "")));
+                    return new Done(
+                            form.leadsTo(asked.id()),
+                            "%s, jar %d: %s"
+                                    .formatted(
+                                            asked.sheet().name(), asked.sheet().number(), words),
+                            "/batch/%s/entries/%s/undo?back=%s"
+                                    .formatted(asked.id(), entry, "shelf".equals(form.back()) ? "shelf" : "batch"));
+                });
     }
 
     private static String words(Look look) {

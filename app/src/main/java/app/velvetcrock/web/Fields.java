@@ -7,6 +7,8 @@ import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.kitchen.Reading;
 import app.velvetcrock.core.kitchen.Reading.Understood;
+import app.velvetcrock.core.kitchen.WhenReader;
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
@@ -15,7 +17,6 @@ import app.velvetcrock.core.measure.Volume;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Currency;
 import java.util.LinkedHashMap;
@@ -194,36 +195,43 @@ public final class Fields {
         return Optional.of(Double.valueOf(plain)).filter(value -> within(field, value, least, most, unit));
     }
 
-    /** Reads a date field as browsers send it; blank gives none without trouble. */
-    public Optional<LocalDate> date(String field, @Nullable String typed) {
-        if (typed == null || typed.isBlank()) {
+    /** Reads a day as people say it; blank gives none without trouble. */
+    public Optional<LocalDate> date(String field, @Nullable String typed, WhenReader when) {
+        if (typed == null || typed.isBlank() || isTooLong(field, typed, WhenReader.LONGEST)) {
             return Optional.empty();
         }
-        if (isTooLong(field, typed, LONGEST_NUMBER)) {
+        Optional<LocalDate> read = when.day(typed).filter(date -> isInLivingMemory(field, date));
+        read.ifPresentOrElse(
+                date -> understood(field, typed, Wording.written(date)),
+                () -> unread(field, typed, "that is no day known here", "yesterday, 12 Nov or 2026-11-12"));
+        return read;
+    }
+
+    /** Reads a day and a time as people say them; blank gives none without trouble. */
+    public Optional<LocalDateTime> moment(String field, @Nullable String typed, WhenReader when) {
+        if (typed == null || typed.isBlank() || isTooLong(field, typed, WhenReader.LONGEST)) {
             return Optional.empty();
         }
-        try {
-            return Optional.of(LocalDate.parse(typed.strip())).filter(date -> isInLivingMemory(field, date));
-        } catch (DateTimeParseException e) {
-            trouble(field, typedWords(typed) + "that is not a date.", "2026-11-24, year first");
-            return Optional.empty();
+        Optional<LocalDateTime> read = when.moment(typed).filter(at -> isInLivingMemory(field, at.toLocalDate()));
+        read.ifPresentOrElse(
+                at -> understood(field, typed, Wording.written(at)),
+                () -> unread(
+                        field,
+                        typed,
+                        "that is no day and time known here",
+                        "yesterday 19:30, 2 hours ago or 12 Nov, 8:00"));
+        return read;
+    }
+
+    private void understood(String field, String typed, String written) {
+        if (!written.equals(typed.strip())) {
+            echo(field, written);
         }
     }
 
-    /** Reads a date with a time as browsers send it; blank gives none without trouble. */
-    public Optional<LocalDateTime> moment(String field, @Nullable String typed) {
-        if (typed == null || typed.isBlank()) {
-            return Optional.empty();
-        }
-        if (isTooLong(field, typed, LONGEST_NUMBER)) {
-            return Optional.empty();
-        }
-        try {
-            return Optional.of(LocalDateTime.parse(typed.strip().replace(' ', 'T')))
-                    .filter(at -> isInLivingMemory(field, at.toLocalDate()));
-        } catch (DateTimeParseException e) {
-            trouble(field, typedWords(typed) + "that is not a day and a time.", "2026-11-24 08:30, year first");
-            return Optional.empty();
+    private void unread(String field, String typed, String wrong, String instead) {
+        if (!troubles.containsKey(field)) {
+            trouble(field, typedWords(typed) + wrong + ".", instead);
         }
     }
 

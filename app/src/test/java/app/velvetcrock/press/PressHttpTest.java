@@ -75,9 +75,9 @@ class PressHttpTest {
             out      | 9 oz         | may be either of these
             warm     | 20 g         | measures a weight
             warm     | 900 °C       | outside anything
-            on       | 2026-09-30   | between the day it was charged
-            on       | 2026-11-25   | and today
-            on       | yesterday    | that is not a date
+            on       | 2026-09-30   | between its charging
+            on       | 2026-11-25   | and now
+            on       | Blursday     | no day and time known
             pressing | feet         | Nothing is chosen
             out      | -200 g       | -200
             out      | 1,500 g      | may mark thousands or a decimal

@@ -162,13 +162,30 @@ class LedgerTest {
         Stock.OfHerb other = herbs.get(random.nextInt(herbs.size()));
         Mass some = Mass.ofMilligrams(1 + random.nextInt((int) lot.left().toMilligrams() + 5000));
         switch (random.nextInt(7)) {
-            case 0 -> care.split(lot.id(), some, "box", deed);
-            case 1 -> care.process(lot.id(), Cut.GROUND, some, some.times(0.9), deed);
-            case 2 -> care.merge(lot.id(), other.id(), deed);
-            case 3 -> care.draw(lot.id(), some.toMilligrams(), Cause.DRAWN, "", deed);
-            case 4 -> care.correct(lot.id(), some.toMilligrams(), "weighed again", deed);
+            case 0 -> care.split(lot.id(), some, "box", new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
+            case 1 -> care.process(
+                    lot.id(),
+                    Cut.GROUND,
+                    some,
+                    some.times(0.9),
+                    new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
+            case 2 -> care.merge(lot.id(), other.id(), new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
+            case 3 -> care.draw(
+                    lot.id(),
+                    some.toMilligrams(),
+                    Cause.DRAWN,
+                    "",
+                    new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
+            case 4 -> care.correct(
+                    lot.id(),
+                    some.toMilligrams(),
+                    "weighed again",
+                    new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
                 // so that something is left to work with
-            case 5 -> care.discard(herbs.size() > 2 ? lot.id() : herb(10), "mould", deed);
+            case 5 -> care.discard(
+                    herbs.size() > 2 ? lot.id() : herb(10),
+                    "mould",
+                    new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
             default -> {
                 if (earlier.isEmpty()) {
                     throw new Refused("nothing to take back yet");

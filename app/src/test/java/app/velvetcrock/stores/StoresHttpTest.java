@@ -43,7 +43,7 @@ class StoresHttpTest {
             herbs    | h- | amount   | 900 kg     | between 0.1 g and 100 kg
             herbs    | h- | amount   | 1,500 g    | may mark thousands or a decimal
             herbs    | h- | acquired | 2030-01-01 | still to come
-            herbs    | h- | acquired | last week  | that is not a date
+            herbs    | h- | acquired | last week  | no day known here
             carriers | c- | carrier  | ''         | Nothing is chosen
             carriers | c- | amount   | 9 oz       | may be either of these
             carriers | c- | amount   | 20 °C      | measures a temperature

@@ -76,7 +76,8 @@ final class RunningApp {
     }
 
     void startProcess() throws IOException {
-        List<String> command = new java.util.ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1", "-Xshare:auto"));
+        List<String> command = new java.util.ArrayList<>(
+                List.of("java", "-XX:TieredStopAtLevel=1", "-XX:ReservedCodeCacheSize=240m", "-Xshare:auto"));
         if (Files.exists(home.resolve("app.jsa"))) {
             command.add("-XX:SharedArchiveFile=app.jsa");
         }

@@ -17,6 +17,7 @@ import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.kitchen.Reading;
 import app.velvetcrock.core.kitchen.ShareReader;
+import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
@@ -42,7 +43,6 @@ import app.velvetcrock.core.recipe.RecipeReader;
 import app.velvetcrock.core.recipe.Things;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.strain.Pressing;
-import app.velvetcrock.core.timetable.DayReader;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.core.timetable.HoursReader;
 import java.time.LocalDate;
@@ -241,7 +241,9 @@ class TotalityTest {
                                         reader.check(both, oil).verdict())
                                 .isNotNull());
                         ShareReader.read(text);
-                        DayReader.read(text, START);
+                        WhenReader.ofTheFuture(START.atTime(9, 0)).day(text);
+                        WhenReader.ofThePast(START.atTime(9, 0)).moment(text);
+                        WhenReader.ofTheFuture(START.atTime(9, 0)).moment(text);
                         recipes.read(text);
                     })
                     .as(text)

@@ -151,9 +151,13 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
                         .formatted(standing.number(), word(state())));
     }
 
-    /** Nothing happens to a batch before herb and oil met, nor later than now. */
     private Optional<Refusal> inTime() {
-        Instant charged = standing.course().chargedAt();
+        return when(standing.course(), times);
+    }
+
+    /** Nothing happens to a batch before herb and oil met, nor later than now. */
+    public static Optional<Refusal> when(Course course, Times times) {
+        Instant charged = course.chargedAt();
         return times.at().isBefore(charged) || times.at().isAfter(times.now())
                 ? Optional.of(new Refusal(
                         "when",

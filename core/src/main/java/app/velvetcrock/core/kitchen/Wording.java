@@ -59,7 +59,17 @@ public record Wording(HouseholdUnits units, ZoneId zone) {
 
     /** A day with its year: "24 Nov 2026". */
     public String date(LocalDate date) {
+        return written(date);
+    }
+
+    /** A day as it is written, the same in every household. */
+    public static String written(LocalDate date) {
         return DATE.format(date);
+    }
+
+    /** A moment there, as it is written. */
+    public static String written(LocalDateTime there) {
+        return DATE.format(there) + ", " + TIME.format(there);
     }
 
     /** The time of day there: "08:30". */
@@ -69,7 +79,6 @@ public record Wording(HouseholdUnits units, ZoneId zone) {
 
     /** A day with its year, and the time: "24 Nov 2026, 08:30". */
     public String moment(Instant instant) {
-        LocalDateTime there = LocalDateTime.ofInstant(instant, zone);
-        return DATE.format(there) + ", " + TIME.format(there);
+        return written(LocalDateTime.ofInstant(instant, zone));
     }
 }

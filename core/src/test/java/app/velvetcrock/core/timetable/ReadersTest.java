@@ -3,6 +3,7 @@ package app.velvetcrock.core.timetable;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.velvetcrock.core.kitchen.WhenReader;
 import java.time.LocalDate;
 import java.util.Optional;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -73,6 +74,8 @@ class ReadersTest {
         "12,"
     })
     void daysAreReadAsPeopleSayThem(String typed, LocalDate day) {
-        assertThat(DayReader.read(typed, LocalDate.of(2026, 11, 24))).isEqualTo(Optional.ofNullable(day));
+        assertThat(WhenReader.ofTheFuture(LocalDate.of(2026, 11, 24).atTime(9, 0))
+                        .day(typed))
+                .isEqualTo(Optional.ofNullable(day));
     }
 }

@@ -1,0 +1,118 @@
+package app.velvetcrock.web;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.ui.Model;
+import org.springframework.web.servlet.support.RequestContextUtils;
+
+/**
+ * The one path every form is answered by: what could not be read, or may not be done, is said at the head of the same page with
+ * everything typed kept; what was done is done once for its key, said on the page it leads to, and can be undone there.
+ */
+public final class Reply {
+
+    /** The name under which a page finds what was refused. */
+    public static final String REFUSALS = "refusals";
+
+    private static final int UNREADABLE = 422;
+    private static final int CONFLICT = 409;
+    private static final String OVERTAKEN =
+            "Somebody changed this while you were at it. Nothing of theirs was lost and nothing of yours was written: look how it stands now, and send again.";
+
+    private final Model model;
+    private final HttpServletRequest request;
+    private final HttpServletResponse response;
+    private final OneTime oneTime;
+    private final UUID stillroom;
+
+    Reply(Model model, HttpServletRequest request, HttpServletResponse response, OneTime oneTime, UUID stillroom) {
+        this.model = model;
+        this.request = request;
+        this.response = response;
+        this.oneTime = oneTime;
+        this.stillroom = stillroom;
+    }
+
+    /** Makes replies for requests of a stillroom. */
+    public static Reply of(
+            Model model, HttpServletRequest request, HttpServletResponse response, OneTime oneTime, UUID stillroom) {
+        return new Reply(model, request, response, oneTime, stillroom);
+    }
+
+    /** One thing that stands against a form: {@code at} is the id of its field, empty for the form as a whole. */
+    public record Refusal(String at, String wrong, String instead) {}
+
+    public Model model() {
+        return model;
+    }
+
+    /**
+     * Does what a form asks.
+     *
+     * @param again shows its page once more, as it was typed
+     * @param work does it; not asked where the form is not clear, or was done before
+     */
+    public String answer(FormSent sent, Supplier<String> again, Supplier<Done> work) {
+        if (!sent.fields().isClear()) {
+            return refuse(sent, UNREADABLE, again);
+        }
+        try {
+            return "redirect:"
+                    + oneTime.once(stillroom, sent.key(), () -> {
+                        Done done = work.get();
+                        say(new Notice(done.words(), done.undo()));
+                        return done.leadsTo();
+                    });
+        } catch (AlreadyDone before) {
+            say(new Notice(before.getMessage(), null));
+            return "redirect:" + sent.leadsTo();
+        } catch (Refused refused) {
+            sent.fields().trouble(refused.field(), refused.getMessage(), refused.instead());
+            boolean unreadable = !refused.field().isEmpty() && !(refused instanceof Overtaken);
+            return refuse(sent, unreadable ? UNREADABLE : CONFLICT, again);
+        } catch (DataIntegrityViolationException | ConcurrencyFailureException overtaken) {
+            sent.fields().trouble("", OVERTAKEN, "");
+        }
+        return refuse(sent, CONFLICT, again);
+    }
+
+    /** Shows a form again with what is wrong in it. */
+    public String refuse(FormSent sent, Supplier<String> again) {
+        return refuse(sent, UNREADABLE, again);
+    }
+
+    private String refuse(FormSent sent, int status, Supplier<String> again) {
+        response.setStatus(status);
+        List<Refusal> refusals = sent.fields().troubles().entrySet().stream()
+                .map(trouble -> new Refusal(
+                        trouble.getKey().isEmpty() ? "" : sent.prefix() + trouble.getKey(),
+                        trouble.getValue().wrong(),
+                        trouble.getValue().instead()))
+                .toList();
+        model.addAttribute(REFUSALS, refusals);
+        return again.get();
+    }
+
+    /** Does what a button without fields asks, however often it is tapped; a refusal is said on the page it came from. */
+    public String tap(String leadsTo, Supplier<Done> work) {
+        try {
+            Done done = work.get();
+            say(new Notice(done.words(), done.undo()));
+            return "redirect:" + done.leadsTo();
+        } catch (Refused refused) {
+            say(Notice.refusal(refused.getMessage()));
+        } catch (DataIntegrityViolationException | ConcurrencyFailureException overtaken) {
+            say(Notice.refusal(OVERTAKEN));
+        }
+        return "redirect:" + leadsTo;
+    }
+
+    private void say(Notice notice) {
+        RequestContextUtils.getOutputFlashMap(request).put(Notice.NAME, notice);
+    }
+}

@@ -1,0 +1,314 @@
+package app.velvetcrock.core.kitchen;
+
+import java.time.DateTimeException;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.Month;
+import java.time.format.TextStyle;
+import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Reads days and moments as people say them, of what was done or of what is to come: "yesterday evening", "half past seven",
+ * "2 days ago", "Saturday week", "12 Dec". All of the text is read or none of it.
+ */
+public final class WhenReader {
+
+    /** Longer than anything that names a day. */
+    public static final int LONGEST = 120;
+
+    /** [E] What a part of the day means where no hour is said. */
+    private static final Map<String, LocalTime> PARTS = Map.of(
+            "morning", LocalTime.of(8, 0),
+            "noon", LocalTime.NOON,
+            "midday", LocalTime.NOON,
+            "afternoon", LocalTime.of(15, 0),
+            "evening", LocalTime.of(19, 0),
+            "night", LocalTime.of(22, 0),
+            "midnight", LocalTime.MIDNIGHT);
+
+    private static final List<String> NUMBERS =
+            List.of("one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
+
+    private static final String COUNT = "(\\d{1,3}|an?|" + String.join("|", NUMBERS) + ")";
+    private static final String HOUR = "(\\d{1,2}|" + String.join("|", NUMBERS) + ")";
+
+    private static final Pattern CLOCK =
+            Pattern.compile("(\\d{1,2})[:.h](\\d{2})(?::\\d{2}(?:\\.\\d{1,9})?)? ?([ap]m)?");
+    private static final Pattern BARE = Pattern.compile(HOUR + " ?([ap]m|o'clock)");
+    private static final Pattern SPOKEN = Pattern.compile("(half(?: past)?|quarter past|quarter to) " + HOUR
+            + "(?: (?:in the )?(morning|afternoon|evening)| ?([ap]m))?");
+    private static final Pattern AT_HOUR = Pattern.compile("at " + HOUR);
+    private static final Pattern ISO_MOMENT = Pattern.compile("^(\\d{4}-\\d{2}-\\d{2})t(?=\\d)");
+    private static final Pattern SINCE = Pattern.compile(COUNT + " (min(?:ute)?s?|h|hours?|days?|weeks?|months?) ago");
+    private static final Pattern HALF_AN_HOUR = Pattern.compile("half an hour ago");
+    private static final Pattern WEEKDAY = Pattern.compile(
+            "(?:by |on |next |last |this )?(mon|tues?|wednes|thurs?|fri|satur|sun|wed|thu|sat)(?:day)?( week| in a week)?,?(?: (\\d{1,2}.*))?");
+    private static final Pattern AHEAD =
+            Pattern.compile("(?:in )?" + COUNT + " (days?|weeks?|months?|fortnights?)(?: from now| from today)?");
+    private static final Pattern DATE =
+            Pattern.compile("(?:by |on )?(\\d{1,2})(?:st|nd|rd|th)?\\.? ?(?:of )?([a-z]{3,9})\\.?,?(?: ?(\\d{4}))?");
+    private static final Pattern MONTH_FIRST =
+            Pattern.compile("(?:by |on )?([a-z]{3,9})\\.? (\\d{1,2})(?:st|nd|rd|th)?,?(?: (\\d{4}))?");
+    private static final Pattern NUMBERS_ONLY = Pattern.compile("(\\d{1,2})[./](\\d{1,2})[./](\\d{4})?");
+    private static final Pattern ISO = Pattern.compile("(\\d{4})-(\\d{2})-(\\d{2})");
+
+    private final LocalDateTime now;
+    private final boolean past;
+
+    private WhenReader(LocalDateTime now, boolean past) {
+        this.now = now;
+        this.past = past;
+    }
+
+    /** Of what was done: a weekday is the last one, a date without its year the last such. */
+    public static WhenReader ofThePast(LocalDateTime now) {
+        return new WhenReader(now, true);
+    }
+
+    /** Of what is to come: a weekday is the next one, a date without its year the next such. */
+    public static WhenReader ofTheFuture(LocalDateTime now) {
+        return new WhenReader(now, false);
+    }
+
+    /** Reads a day; empty for anything else. */
+    public Optional<LocalDate> day(String typed) {
+        return typed.length() > LONGEST ? Optional.empty() : plainDay(plain(typed));
+    }
+
+    /**
+     * Reads a moment. A day alone is noon of it, today alone is now; an hour alone is today's.
+     *
+     * @return empty for anything that is neither
+     */
+    public Optional<LocalDateTime> moment(String typed) {
+        if (typed.length() > LONGEST) {
+            return Optional.empty();
+        }
+        String text = plain(typed);
+        if (text.equals("now") || text.equals("just now")) {
+            return Optional.of(now);
+        }
+        if (HALF_AN_HOUR.matcher(text).matches()) {
+            return Optional.of(now.minusMinutes(30));
+        }
+        Matcher since = SINCE.matcher(text);
+        if (since.matches() && !since.group(2).matches("(day|week|month)s?")) {
+            ChronoUnit unit = since.group(2).startsWith("h") ? ChronoUnit.HOURS : ChronoUnit.MINUTES;
+            return count(since.group(1)).map(count -> now.minus(count, unit));
+        }
+        Optional<LocalTime> alone = time(text);
+        if (alone.isPresent()) {
+            return alone.map(now.toLocalDate()::atTime);
+        }
+        Optional<LocalDate> day = plainDay(text);
+        if (day.isPresent()) {
+            return day.map(date -> date.equals(now.toLocalDate()) ? now : date.atTime(12, 0));
+        }
+        return dayAndTime(text);
+    }
+
+    /** A day and a time, in either order, with nothing left over. */
+    private Optional<LocalDateTime> dayAndTime(String text) {
+        for (int space = text.indexOf(' '); space > 0; space = text.indexOf(' ', space + 1)) {
+            String first = text.substring(0, space).replaceFirst(",$", "");
+            String rest = text.substring(space + 1);
+            Optional<LocalDateTime> read = plainDay(first)
+                    .flatMap(day -> time(rest).map(day::atTime))
+                    .or(() -> time(first).flatMap(time -> plainDay(rest).map(day -> day.atTime(time))));
+            if (read.isPresent()) {
+                return read;
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static String plain(String typed) {
+        String text = typed.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        return ISO_MOMENT
+                .matcher(text)
+                .replaceFirst("$1 ")
+                .replace("this morning", "today morning")
+                .replace("this afternoon", "today afternoon")
+                .replace("this evening", "today evening")
+                .replace("tonight", "today night")
+                .replace("last night", "yesterday night");
+    }
+
+    private Optional<LocalDate> plainDay(String text) {
+        LocalDate today = now.toLocalDate();
+        switch (text) {
+            case "today":
+                return Optional.of(today);
+            case "yesterday":
+                return Optional.of(today.minusDays(1));
+            case "the day before yesterday", "day before yesterday":
+                return Optional.of(today.minusDays(2));
+            case "tomorrow":
+                return Optional.of(today.plusDays(1));
+            case "the day after tomorrow", "day after tomorrow":
+                return Optional.of(today.plusDays(2));
+            default:
+                return weekday(text)
+                        .or(() -> counted(text))
+                        .or(() -> named(text))
+                        .or(() -> numbered(text));
+        }
+    }
+
+    private Optional<LocalDate> weekday(String text) {
+        Matcher weekday = WEEKDAY.matcher(text);
+        if (!weekday.matches()) {
+            return Optional.empty();
+        }
+        LocalDate today = now.toLocalDate();
+        Optional<DayOfWeek> day = Stream.of(DayOfWeek.values())
+                .filter(one -> one.name().toLowerCase(Locale.ROOT).startsWith(weekday.group(1)))
+                .findFirst();
+        if (weekday.group(3) != null) {
+            // A weekday before a date must be that date's.
+            return named(weekday.group(3))
+                    .filter(date -> day.filter(date.getDayOfWeek()::equals).isPresent());
+        }
+        return past
+                ? weekday.group(2) != null
+                        ? Optional.empty()
+                        : day.map(one -> today.with(TemporalAdjusters.previous(one)))
+                : day.map(one -> today.with(TemporalAdjusters.next(one)).plusWeeks(weekday.group(2) == null ? 0 : 1));
+    }
+
+    private Optional<LocalDate> counted(String text) {
+        LocalDate today = now.toLocalDate();
+        Matcher since = SINCE.matcher(text);
+        if (since.matches() && since.group(2).matches("(day|week|month)s?")) {
+            return count(since.group(1)).map(count -> today.minus(count, unit(since.group(2))));
+        }
+        Matcher ahead = AHEAD.matcher(text);
+        if (past || !ahead.matches()) {
+            return Optional.empty();
+        }
+        int times = ahead.group(2).startsWith("fortnight") ? 2 : 1;
+        return count(ahead.group(1)).map(count -> today.plus((long) count * times, unit(ahead.group(2))));
+    }
+
+    private static ChronoUnit unit(String word) {
+        return word.startsWith("day")
+                ? ChronoUnit.DAYS
+                : word.startsWith("month") ? ChronoUnit.MONTHS : ChronoUnit.WEEKS;
+    }
+
+    private Optional<LocalDate> named(String text) {
+        Matcher date = DATE.matcher(text);
+        if (date.matches()) {
+            return month(date.group(2)).flatMap(month -> date(date.group(1), month, date.group(3)));
+        }
+        Matcher other = MONTH_FIRST.matcher(text);
+        return other.matches()
+                ? month(other.group(1)).flatMap(month -> date(other.group(2), month, other.group(3)))
+                : Optional.empty();
+    }
+
+    /** Day before month, as it is written where days are written in numbers with points; 3/4 alone could be either and is not read. */
+    private Optional<LocalDate> numbered(String text) {
+        Matcher iso = ISO.matcher(text);
+        if (iso.matches()) {
+            return of(Integer.parseInt(iso.group(1)), Integer.parseInt(iso.group(2)), Integer.parseInt(iso.group(3)));
+        }
+        Matcher numbers = NUMBERS_ONLY.matcher(text);
+        if (!numbers.matches()) {
+            return Optional.empty();
+        }
+        int day = Integer.parseInt(numbers.group(1));
+        int month = Integer.parseInt(numbers.group(2));
+        boolean either = text.contains("/") && day <= 12 && month <= 12 && day != month;
+        return either || month < 1 || month > 12
+                ? Optional.empty()
+                : date(numbers.group(1), Month.of(month), numbers.group(3));
+    }
+
+    private Optional<LocalDate> date(String day, Month month, @Nullable String year) {
+        LocalDate today = now.toLocalDate();
+        int number = Integer.parseInt(day);
+        if (year != null) {
+            return of(Integer.parseInt(year), month.getValue(), number);
+        }
+        return of(today.getYear(), month.getValue(), number)
+                .map(date -> past && date.isAfter(today)
+                        ? date.minusYears(1)
+                        : !past && date.isBefore(today) ? date.plusYears(1) : date);
+    }
+
+    private static Optional<LocalDate> of(int year, int month, int day) {
+        try {
+            return Optional.of(LocalDate.of(year, month, day));
+        } catch (DateTimeException notADay) {
+            return Optional.empty();
+        }
+    }
+
+    private static Optional<LocalTime> time(String text) {
+        Matcher atHour = AT_HOUR.matcher(text);
+        if (atHour.matches()) {
+            return count(atHour.group(1)).flatMap(hour -> of(hour, 0, null));
+        }
+        String bare = text.replaceFirst("^(?:at |in the |about |around )+", "");
+        if (PARTS.containsKey(bare)) {
+            return Optional.of(PARTS.get(bare));
+        }
+        Matcher clock = CLOCK.matcher(bare);
+        if (clock.matches()) {
+            return of(Integer.parseInt(clock.group(1)), Integer.parseInt(clock.group(2)), clock.group(3));
+        }
+        Matcher hour = BARE.matcher(bare);
+        if (hour.matches()) {
+            return count(hour.group(1)).flatMap(h -> of(h, 0, hour.group(2)));
+        }
+        Matcher spoken = SPOKEN.matcher(bare);
+        if (!spoken.matches()) {
+            return Optional.empty();
+        }
+        String half =
+                spoken.group(3) == null ? spoken.group(4) : spoken.group(3).equals("morning") ? "am" : "pm";
+        int minutes = spoken.group(1).startsWith("half") ? 30 : spoken.group(1).endsWith("past") ? 15 : -15;
+        return count(spoken.group(2)).flatMap(h -> of(h, 0, half)).map(at -> at.plusMinutes(minutes));
+    }
+
+    private static Optional<LocalTime> of(int hour, int minute, @Nullable String half) {
+        if (half == null || half.equals("o'clock")) {
+            return hour <= 23 && minute <= 59 ? Optional.of(LocalTime.of(hour, minute)) : Optional.empty();
+        }
+        return hour >= 1 && hour <= 12 && minute <= 59
+                ? Optional.of(LocalTime.of(hour % 12 + (half.equals("pm") ? 12 : 0), minute))
+                : Optional.empty();
+    }
+
+    private static Optional<Integer> count(String word) {
+        if (word.equals("a") || word.equals("an")) {
+            return Optional.of(1);
+        }
+        int at = NUMBERS.indexOf(word);
+        return at >= 0 ? Optional.of(at + 1) : Optional.of(Integer.valueOf(word));
+    }
+
+    private static Optional<Month> month(String word) {
+        return Stream.of(Month.values())
+                .filter(month -> {
+                    String name =
+                            month.getDisplayName(TextStyle.FULL, Locale.ENGLISH).toLowerCase(Locale.ROOT);
+                    return name.equals(word)
+                            || name.substring(0, 3).equals(word)
+                            || word.equals("sept") && month == Month.SEPTEMBER;
+                })
+                .findFirst();
+    }
+}
