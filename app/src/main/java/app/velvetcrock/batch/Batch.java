@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A batch's frozen beginning; everything after it is in the log. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class Batch {
 
     @Id

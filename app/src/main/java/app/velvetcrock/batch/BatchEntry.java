@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 
 /** One line of a batch's log; never changed, only taken back by a later one. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 @Immutable
 class BatchEntry {
 

@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -74,7 +75,7 @@ public class Deeds {
                 .ifPresent(refusal -> {
                     throw new Refused(refusal);
                 });
-        return hands.get(doing.deed().getClass())
+        return Objects.requireNonNull(hands.get(doing.deed().getClass()))
                 .does(sheet, new Doing<>(doing.key(), doing.at(), doing.by(), doing.typed(), doing.deed()));
     }
 }

@@ -30,6 +30,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Component;
@@ -109,25 +110,28 @@ class BenchTime {
                 || fields.isTooLong("time.at", time.at(), Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
-        Optional<LocalDate> day = WhenReader.ofTheFuture(today.atStartOfDay()).day(time.by());
+        Optional<LocalDate> day =
+                WhenReader.ofTheFuture(today.atStartOfDay()).day(Objects.requireNonNullElse(time.by(), ""));
         if (day.isEmpty()) {
             fields.trouble(
                     "time.by",
-                    "“%s”: that is no day known here.".formatted(time.by().strip()),
+                    "“%s”: that is no day known here."
+                            .formatted(Objects.requireNonNullElse(time.by(), "").strip()),
                     "Saturday week, in 5 weeks, or 12 Dec");
             return Optional.empty();
         }
         try {
             LocalTime at = BenchForm.isBlank(time.at())
                     ? Pace.MORNING
-                    : LocalTime.parse(time.at().strip());
+                    : LocalTime.parse(Objects.requireNonNull(time.at()).strip());
             Instant need = day.get().atTime(at).atZone(house.settings().zone()).toInstant();
             fields.echo("time.by", "needed by %s, %s".formatted(house.day(day.get()), house.time(need)));
             return Optional.of(need);
         } catch (DateTimeParseException notATime) {
             fields.trouble(
                     "time.at",
-                    "“%s”: that is no time of the clock.".formatted(time.at().strip()),
+                    "“%s”: that is no time of the clock."
+                            .formatted(Objects.requireNonNull(time.at()).strip()),
                     "08:00");
             return Optional.empty();
         }

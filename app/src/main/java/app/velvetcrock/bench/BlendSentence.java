@@ -75,7 +75,7 @@ final class BlendSentence {
         } catch (BlendAmounts.UnclearException unclear) {
             fields.trouble(
                     unclear.row() < 0 ? "total" : rows.get(unclear.row()).field(),
-                    sentence(unclear.getMessage()),
+                    sentence(String.valueOf(unclear.getMessage())),
                     unclear.row() < 0 ? "90 g" : "1 part, or 20 g");
             return Optional.empty();
         }

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A way of the household's own: a shipped one with numbers of its own, under a name. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class OwnWay {
 
     /** Made here and not by the database's driver, since it is part of the way's key. */

@@ -14,6 +14,7 @@ import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -46,7 +47,10 @@ final class WantSentence {
     Optional<Wanted> wanted(BenchForm form, List<BlendSentence.Row> rows, BenchStock.Pour pour, Retentions retentions) {
         Stock.OfHerb herb = rows.get(0).herb();
         Density density = pour.carrier().kind().density();
-        Optional<Volume> oil = BenchForm.isBlank(form.want().container()) ? oil(form, density) : salve(form, density);
+        Optional<Volume> oil =
+                BenchForm.isBlank(Objects.requireNonNull(form.want()).container())
+                        ? oil(form, density)
+                        : salve(form, density);
         Pressing pressing = List.of(Pressing.values()).stream()
                 .filter(p -> p.name().equals(form.pressing()))
                 .findFirst()
@@ -93,7 +97,11 @@ final class WantSentence {
     }
 
     private Optional<Volume> oil(BenchForm form, Density density) {
-        return fields.massOf("want.amount", form.want().amount(), Expect.LIQUID, KnownDensity.ofOil(density))
+        return fields.massOf(
+                        "want.amount",
+                        Objects.requireNonNull(form.want()).amount(),
+                        Expect.LIQUID,
+                        KnownDensity.ofOil(density))
                 .map(read -> density.volumeOf(read.mass()))
                 .filter(volume -> {
                     boolean sensible = volume.millilitres() > 0 && volume.millilitres() <= MOST_MILLILITRES;
@@ -109,23 +117,28 @@ final class WantSentence {
     }
 
     private Optional<Volume> salve(BenchForm form, Density density) {
-        if (fields.isTooLong("want.amount", form.want().amount(), Fields.LONGEST_AMOUNT)) {
+        if (fields.isTooLong("want.amount", Objects.requireNonNull(form.want()).amount(), Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
         Matcher count =
-                COUNT.matcher(String.valueOf(form.want().amount()).strip().toLowerCase(Locale.ROOT));
-        Optional<UUID> id = BenchForm.id(form.want().container());
+                COUNT.matcher(String.valueOf(Objects.requireNonNull(form.want()).amount())
+                        .strip()
+                        .toLowerCase(Locale.ROOT));
+        Optional<UUID> id = BenchForm.id(Objects.requireNonNull(form.want()).container());
         Optional<Volume> holds = containers.stream()
                 .filter(lot -> id.filter(lot.id()::equals).isPresent())
                 .findFirst()
                 .flatMap(Stock.OfSupply::holds);
-        Optional<Double> firmness = BenchForm.isBlank(form.want().firmness())
+        Optional<Double> firmness = BenchForm.isBlank(
+                        Objects.requireNonNull(form.want()).firmness())
                 ? Optional.of(SALVE)
-                : fields.number("want.firmness", form.want().firmness(), 0, HARDEST, "on the scale");
+                : fields.number(
+                        "want.firmness", Objects.requireNonNull(form.want()).firmness(), 0, HARDEST, "on the scale");
         if (!count.matches() || count.group(1).equals("0")) {
             fields.trouble(
                     "want.amount",
-                    "“%s” is no number of containers.".formatted(form.want().amount()),
+                    "“%s” is no number of containers."
+                            .formatted(Objects.requireNonNull(form.want()).amount()),
                     "18 tins");
         }
         if (holds.isEmpty()) {

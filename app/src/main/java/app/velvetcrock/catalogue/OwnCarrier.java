@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A carrier as this household knows it: its own, or its correction of a shipped one. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class OwnCarrier {
 
     @Id

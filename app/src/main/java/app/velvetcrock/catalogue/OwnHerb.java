@@ -16,6 +16,7 @@ import org.hibernate.annotations.UuidGenerator;
 
 /** A herb as this household knows it: its own, or its correction of a shipped one. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class OwnHerb {
 
     @Id

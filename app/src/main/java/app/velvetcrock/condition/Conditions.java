@@ -12,6 +12,7 @@ import java.time.Clock;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
@@ -74,7 +75,7 @@ public class Conditions {
                         Optional.ofNullable(one.answer)
                                 .map(answer -> new Told.Answered(
                                         words(one, answer),
-                                        one.answeredAt,
+                                        Objects.requireNonNull(one.answeredAt),
                                         names.getOrDefault(one.answeredBy, "somebody"),
                                         one.answerSource == null))))
                 .toList();
@@ -105,7 +106,7 @@ public class Conditions {
     /** Keeps a condition that the core works out, such as too much heat: opens it once it holds, withdraws it when it holds no longer. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void keep(Condition kind, boolean holds, Subject subject, Finding finding) {
-        List<FoundCondition> before = conditions.ofBatch(subject.batch()).stream()
+        List<FoundCondition> before = conditions.ofBatch(Objects.requireNonNull(subject.batch())).stream()
                 .filter(one -> one.kind == kind && one.workedOut)
                 .toList();
         List<FoundCondition> standing =

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A condition as it was found, and its answer once there is one. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 @Table(name = "condition")
 class FoundCondition {
 

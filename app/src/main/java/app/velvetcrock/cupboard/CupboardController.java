@@ -86,7 +86,7 @@ class CupboardController {
         model.addAttribute(
                 "oils",
                 OilOnShelf.grouped(stock.stream()
-                        .map(oil -> OilOnShelf.of(oil, byId.get(oil.batch()), today))
+                        .map(oil -> OilOnShelf.of(oil, Objects.requireNonNull(byId.get(oil.batch())), today))
                         .toList()));
         return "cupboard/cupboard";
     }

@@ -34,6 +34,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -125,7 +126,7 @@ class OilCare implements Hands {
             rest -= share.toMilligrams();
             ledger.take(from, share, why);
             ledger.put(bottle, share, why);
-            lineage.outOf(why.batch(), bottle);
+            lineage.outOf(Objects.requireNonNull(why.batch()), bottle);
         }
     }
 

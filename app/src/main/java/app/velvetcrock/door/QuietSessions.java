@@ -96,7 +96,11 @@ final class QuietSessions<S extends Session> implements FindByIndexNameSessionRe
 
         @Override
         public void setAttribute(String name, @Nullable Object value) {
-            real.setAttribute(name, value);
+            if (value == null) {
+                real.removeAttribute(name);
+            } else {
+                real.setAttribute(name, value);
+            }
         }
 
         @Override

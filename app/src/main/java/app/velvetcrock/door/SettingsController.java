@@ -63,7 +63,7 @@ class SettingsController {
     @PostMapping("/settings")
     String change(SettingsForm form, Reply reply) {
         Fields fields = new Fields(households.current().reader());
-        Optional<HouseSettings> settings = form.house().read(fields);
+        Optional<HouseSettings> settings = Objects.requireNonNull(form.house()).read(fields);
         Optional<Theme> theme = fields.oneOf("theme", Theme.class, form.theme());
         return reply.answer(
                 new FormSent("", null, fields, "/settings"), () -> again(reply.model(), form, fields), () -> {
@@ -112,7 +112,8 @@ class SettingsController {
                                 HouseForm.of(house.settings()), house.theme().name(), house.version()),
                         fields),
                 () -> {
-                    if (!people.changePassword(Objects.requireNonNullElse(oldPassword, ""), newPassword)) {
+                    if (!people.changePassword(
+                            Objects.requireNonNullElse(oldPassword, ""), Objects.requireNonNull(newPassword))) {
                         throw new Refused(
                                 "oldPassword", "That is not the present password.", "the one you signed in with");
                     }

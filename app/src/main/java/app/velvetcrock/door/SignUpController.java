@@ -76,7 +76,7 @@ class SignUpController {
     String signUp(SignUpForm form, Model model, HttpServletRequest request, HttpServletResponse response) {
         Fields fields = new Fields(House.usual().reader());
         Optional<String> name = fields.words("name", form.name(), 80);
-        Optional<HouseSettings> settings = form.house().read(fields);
+        Optional<HouseSettings> settings = Objects.requireNonNull(form.house()).read(fields);
         checkEmail(fields, form.email());
         passwords.check(
                 fields,
@@ -85,13 +85,16 @@ class SignUpController {
                 Stream.of(form.name(), form.email(), form.house().household())
                         .filter(Objects::nonNull)
                         .toList());
-        if (fields.isClear() && people.isTaken(form.email())) {
+        if (fields.isClear() && people.isTaken(Objects.requireNonNull(form.email()))) {
             taken(fields, request);
         }
         if (fields.isClear()) {
             try {
                 SignedIn person = people.signUp(
-                        new People.NewPerson(form.email(), form.password(), name.orElseThrow()),
+                        new People.NewPerson(
+                                Objects.requireNonNull(form.email()),
+                                Objects.requireNonNull(form.password()),
+                                name.orElseThrow()),
                         settings.orElseThrow(),
                         false);
                 enter(person, request, response);

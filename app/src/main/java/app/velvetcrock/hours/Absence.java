@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Days on which somebody's week does not hold. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class Absence {
 
     @Id

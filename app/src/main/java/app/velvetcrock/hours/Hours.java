@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -100,7 +101,8 @@ public class Hours {
                 residents.all().stream().collect(Collectors.toMap(person -> person.id, person -> person.name));
         return absences.all().stream()
                 .filter(absence -> !absence.lastDay.isBefore(today) && names.containsKey(absence.residentId))
-                .map(absence -> new OfAbsence(absence.id, names.get(absence.residentId), absence.otherwise()))
+                .map(absence -> new OfAbsence(
+                        absence.id, Objects.requireNonNull(names.get(absence.residentId)), absence.otherwise()))
                 .toList();
     }
 

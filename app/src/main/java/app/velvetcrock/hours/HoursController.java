@@ -16,6 +16,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -69,7 +70,7 @@ class HoursController {
         }
 
         String of(int weekday) {
-            return day.get(weekday);
+            return Objects.requireNonNull(day).get(weekday);
         }
     }
 
@@ -146,7 +147,7 @@ class HoursController {
                 new FormSent("", form.key(), fields, HOURS),
                 () -> page(reply.model(), new Sent(null, form, fields)),
                 () -> {
-                    UUID id = hours.except(form.person(), otherwise.orElseThrow());
+                    UUID id = hours.except(Objects.requireNonNull(form.person()), otherwise.orElseThrow());
                     return new Done(
                             HOURS, "Those days are otherwise now.", HOURS + "/exceptions/%s/undo".formatted(id));
                 });

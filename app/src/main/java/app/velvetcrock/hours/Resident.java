@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Somebody of the household, with the hours of a usual week. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class Resident {
 
     @Id

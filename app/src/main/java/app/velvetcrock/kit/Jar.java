@@ -14,6 +14,7 @@ import org.hibernate.annotations.UuidGenerator;
 
 /** A size of jar and how many of it the household has. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class Jar {
 
     private static final double MICROMETRES_PER_MILLIMETRE = 1000;

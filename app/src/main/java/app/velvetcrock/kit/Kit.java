@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A piece of kit the household owns. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class Kit {
 
     private static final double MICROMETRES_PER_MILLIMETRE = 1000;

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A lot on the rack: what it weighed when it was laid out, and what it became. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class Drying {
 
     @Id

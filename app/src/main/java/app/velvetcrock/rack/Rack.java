@@ -14,6 +14,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -127,7 +128,7 @@ public class Rack {
         if (drying.endedAt == null) {
             return;
         }
-        care.takeBack(drying.deed);
+        care.takeBack(Objects.requireNonNull(drying.deed));
         drying.endedAt = null;
         drying.driedLot = null;
         drying.deed = null;
@@ -155,7 +156,7 @@ public class Rack {
         return found.stream()
                 .map(drying -> {
                     List<RackWeighing> own = weighed.getOrDefault(drying.id, List.of());
-                    Stock.OfLot lot = herbs.get(drying.lotId);
+                    Stock.OfLot lot = Objects.requireNonNull(herbs.get(drying.lotId));
                     Stock.HerbState herb = lot.herb().orElseThrow();
                     return new OnRack(
                             drying.id,

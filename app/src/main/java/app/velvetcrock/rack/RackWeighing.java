@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 
 /** One weighing of a drying lot. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 @Table(name = "weigh_in")
 class RackWeighing {
 

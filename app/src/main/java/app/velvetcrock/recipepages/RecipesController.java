@@ -124,7 +124,10 @@ class RecipesController {
         try {
             return Optional.of(file.read(text));
         } catch (RecipeFile.NoRecipeException none) {
-            fields.trouble("file", none.getMessage(), "the whole of a recipe file, from its first brace to its last");
+            fields.trouble(
+                    "file",
+                    String.valueOf(none.getMessage()),
+                    "the whole of a recipe file, from its first brace to its last");
             return Optional.empty();
         }
     }

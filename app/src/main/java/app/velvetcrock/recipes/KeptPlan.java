@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A recipe the household keeps, in its open form. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class KeptPlan {
 
     @Id

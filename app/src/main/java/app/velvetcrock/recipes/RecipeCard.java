@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 
 /** An ingredient list as it was written; it is read anew at every look. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class RecipeCard {
 
     @Id

@@ -22,6 +22,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -76,8 +77,8 @@ public class RoundsService {
         Map<Boolean, List<BatchSheet>> all = batches.standingAnd(first.keySet()).stream()
                 .collect(Collectors.partitioningBy(sheet -> sheet.course().state() == Course.State.STANDING));
         return new Gathered(
-                all.get(true),
-                all.get(false).stream()
+                Objects.requireNonNull(all.get(true)),
+                Objects.requireNonNull(all.get(false)).stream()
                         .filter(sheet -> first.containsKey(sheet.id()))
                         .toList(),
                 first);
@@ -95,7 +96,10 @@ public class RoundsService {
         for (BatchSheet sheet : gathered.strained()) {
             List<Task> open = new ArrayList<>(sheet.open());
             AfterStraining.useFirst(
-                            sheet.plan(), sheet.log(), first.get(sheet.id()).useBy(), today.zone())
+                            sheet.plan(),
+                            sheet.log(),
+                            Objects.requireNonNull(first.get(sheet.id())).useBy(),
+                            today.zone())
                     .ifPresent(open::add);
             add(found, sheet, open, today);
         }

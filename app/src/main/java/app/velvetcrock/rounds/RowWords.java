@@ -15,6 +15,7 @@ import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -131,8 +132,8 @@ final class RowWords {
     }
 
     private String useFirst(BatchSheet sheet) {
-        long days =
-                ChronoUnit.DAYS.between(today.date(), firstToEnd.get(sheet.id()).useBy());
+        long days = ChronoUnit.DAYS.between(
+                today.date(), Objects.requireNonNull(firstToEnd.get(sheet.id())).useBy());
         String food = sheet.plan().isMoistFood()
                 ? "food, in the refrigerator: use or freeze it; day %d of %d; "
                         .formatted(MoistFood.DAYS - days, MoistFood.DAYS)

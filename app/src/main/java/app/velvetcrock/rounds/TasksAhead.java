@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -55,7 +56,10 @@ class TasksAhead {
         HomeHours home = hours.home();
         for (BatchSheet sheet : batches.among(first.keySet())) {
             AfterStraining.useFirst(
-                            sheet.plan(), sheet.log(), first.get(sheet.id()).useBy(), home.zone())
+                            sheet.plan(),
+                            sheet.log(),
+                            Objects.requireNonNull(first.get(sheet.id())).useBy(),
+                            home.zone())
                     .filter(task -> !task.due().isAfter(until()))
                     .ifPresent(task -> events.add(new CalendarFile.Event(sheet, task, false)));
         }

@@ -11,6 +11,7 @@ import org.hibernate.annotations.UuidGenerator;
 
 /** A person who signs in; belongs to stillrooms through memberships. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class Account {
 
     @Id

@@ -5,6 +5,7 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.RowCallbackHandler;
@@ -56,7 +57,10 @@ public class People implements UserDetailsService {
     @Transactional
     public SignedIn signUp(NewPerson person, HouseSettings settings, boolean demo) {
         Account account = accounts.saveAndFlush(new Account(
-                person.email().strip(), passwords.encode(person.password()), person.name(), clock.instant()));
+                person.email().strip(),
+                Objects.requireNonNull(passwords.encode(person.password())),
+                person.name(),
+                clock.instant()));
         Stillroom stillroom = stillrooms.saveAndFlush(new Stillroom(settings, demo, clock.instant()));
         sql.sql("insert into membership (stillroom_id, account_id, joined_at) values (:stillroom, :account, :at)")
                 .param("stillroom", stillroom.id())
@@ -81,7 +85,7 @@ public class People implements UserDetailsService {
         if (!passwords.matches(oldPassword, account.passwordHash())) {
             return false;
         }
-        account.setPasswordHash(passwords.encode(newPassword));
+        account.setPasswordHash(Objects.requireNonNull(passwords.encode(newPassword)));
         return true;
     }
 

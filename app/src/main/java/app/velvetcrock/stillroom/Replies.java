@@ -5,6 +5,8 @@ import app.velvetcrock.web.Reply;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.MethodParameter;
@@ -39,14 +41,14 @@ class Replies implements WebMvcConfigurer, HandlerMethodArgumentResolver {
     @Override
     public Object resolveArgument(
             MethodParameter parameter,
-            ModelAndViewContainer container,
+            @Nullable ModelAndViewContainer container,
             NativeWebRequest request,
-            WebDataBinderFactory binders) {
-        Model model = container.getModel() instanceof Model ready ? ready : new ExtendedModelMap();
+            @Nullable WebDataBinderFactory binders) {
+        Model model = container != null && container.getModel() instanceof Model ready ? ready : new ExtendedModelMap();
         return Reply.of(
                 model,
-                request.getNativeRequest(HttpServletRequest.class),
-                request.getNativeResponse(HttpServletResponse.class),
+                Objects.requireNonNull(request.getNativeRequest(HttpServletRequest.class)),
+                Objects.requireNonNull(request.getNativeResponse(HttpServletResponse.class)),
                 oneTime.getObject(),
                 Current.stillroom());
     }

@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 
 /** A household with its settings. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class Stillroom {
 
     @Id

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -59,13 +60,13 @@ public class Costs {
                 .map(lot -> lot.name)
                 .distinct()
                 .toList();
-        boolean any = here.stream().anyMatch(part -> byId.get(part.lot()).priceMinor != null);
+        boolean any = here.stream().anyMatch(part -> Objects.requireNonNull(byId.get(part.lot())).priceMinor != null);
         Map<UUID, Long> amounts = here.stream()
                 .collect(Collectors.groupingBy(Taken::lot, LinkedHashMap::new, Collectors.summingLong(Taken::amount)));
         double sum = 0;
         List<Line> lines = new ArrayList<>();
         for (Map.Entry<UUID, Long> part : amounts.entrySet()) {
-            Lot lot = byId.get(part.getKey());
+            Lot lot = Objects.requireNonNull(byId.get(part.getKey()));
             Optional<Double> cost = lot.costOf(part.getValue());
             sum += cost.orElse(0.0);
             cost.ifPresent(

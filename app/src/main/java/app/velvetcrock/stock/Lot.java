@@ -1,5 +1,6 @@
 package app.velvetcrock.stock;
 
+import app.velvetcrock.catalogue.Columns;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
@@ -24,6 +25,7 @@ import org.jspecify.annotations.Nullable;
 
 /** Something that has stock; its balance changes only through {@link Ledger}. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 class Lot {
 
     @Id
@@ -154,6 +156,15 @@ class Lot {
         return lot;
     }
 
+    /** What a herb is and how it is; of anything else there is no such thing. */
+    Stock.HerbState herb() {
+        return new Stock.HerbState(
+                Objects.requireNonNull(part),
+                Objects.requireNonNull(cut),
+                Objects.requireNonNull(moisture),
+                Columns.density(bulkDensity));
+    }
+
     /** Tells whether another is the same thing in the same state, so that the two can be put together. */
     boolean isAlike(Lot other) {
         return kind != LotKind.CONTAINER
@@ -176,7 +187,9 @@ class Lot {
 
     /** The cost of so much of it, in minor units; absent where none is known. */
     Optional<Double> costOf(long amount) {
-        return priceMinor == null ? Optional.empty() : Optional.of(priceMinor * (amount / (double) priceFor));
+        return priceMinor == null || priceFor == null
+                ? Optional.empty()
+                : Optional.of(priceMinor * (amount / (double) priceFor));
     }
 
     /** Bears the cost of what it was made from, however much was lost on the way. */

@@ -17,6 +17,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -72,7 +73,8 @@ public class LotCare {
             throw new Refused("Only a herb is cut.");
         }
         if (cut.compareTo(from.cut) < 0) {
-            throw new Refused("“%s” is stored %s; it cannot be made coarser.".formatted(from.name, from.cut.word()));
+            throw new Refused("“%s” is stored %s; it cannot be made coarser."
+                    .formatted(from.name, Objects.requireNonNull(from.cut).word()));
         }
         if (out.grams() > in.grams() * MOST_SHARE_OUT) {
             throw new Refused(

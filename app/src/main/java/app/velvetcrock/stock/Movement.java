@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 
 /** One line of the ledger; never changed. */
 @Entity
+@SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
 @Immutable
 class Movement {
 

@@ -14,6 +14,7 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -130,13 +131,13 @@ public class Oils {
 
     private static Stock.OfOil oil(Lot lot, Mass atFirst) {
         Optional<Stock.OfBottle> bottle = Optional.ofNullable(lot.bottleMicrolitres)
-                .map(size -> new Stock.OfBottle(Volume.ofMicrolitres(size), lot.glass));
+                .map(size -> new Stock.OfBottle(Volume.ofMicrolitres(size), Objects.requireNonNull(lot.glass)));
         return new Stock.OfOil(
                 lot.id,
                 lot.name,
-                lot.batchId,
+                Objects.requireNonNull(lot.batchId),
                 Columns.density(lot.density).orElseThrow(),
-                lot.bestBefore,
+                Objects.requireNonNull(lot.bestBefore),
                 atFirst,
                 Mass.ofMilligrams(lot.balance),
                 Optional.ofNullable(lot.place).orElse(Storage.COOL_DARK),

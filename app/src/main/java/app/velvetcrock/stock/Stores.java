@@ -16,6 +16,7 @@ import java.util.Collection;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -60,7 +61,7 @@ public class Stores implements Catalogue.Stored {
     public List<Stock.OfHerb> herbs() {
         Map<String, HerbKind> kinds = catalogue.herbs().stream().collect(Collectors.toMap(HerbKind::key, kind -> kind));
         return lots.inStock(LotKind.HERB).stream()
-                .map(lot -> herb(lot, kinds.get(lot.kindKey)))
+                .map(lot -> herb(lot, Objects.requireNonNull(kinds.get(lot.kindKey))))
                 .toList();
     }
 
@@ -69,7 +70,7 @@ public class Stores implements Catalogue.Stored {
         Map<String, CarrierKind> kinds =
                 catalogue.carriers().stream().collect(Collectors.toMap(CarrierKind::key, kind -> kind));
         return lots.inStock(LotKind.CARRIER).stream()
-                .map(lot -> carrier(lot, kinds.get(lot.kindKey)))
+                .map(lot -> carrier(lot, Objects.requireNonNull(kinds.get(lot.kindKey))))
                 .toList();
     }
 
@@ -221,10 +222,7 @@ public class Stores implements Catalogue.Stored {
                 lot.kindKey,
                 lot.name,
                 lot.unit,
-                lot.kind == LotKind.HERB
-                        ? Optional.of(
-                                new Stock.HerbState(lot.part, lot.cut, lot.moisture, Columns.density(lot.bulkDensity)))
-                        : Optional.empty(),
+                lot.kind == LotKind.HERB ? Optional.of(lot.herb()) : Optional.empty(),
                 Columns.density(lot.density),
                 lot.origin == null ? Origin.BOUGHT : lot.origin,
                 lot.cameFrom == null ? "" : lot.cameFrom,
@@ -264,8 +262,8 @@ public class Stores implements Catalogue.Stored {
                 lot.id,
                 lot.name,
                 kind,
-                materia.texture(lot.part, lot.cut),
-                lot.moisture,
+                materia.texture(lot.herb().part(), lot.herb().cut()),
+                lot.herb().moisture(),
                 Columns.density(lot.bulkDensity),
                 Optional.ofNullable(lot.acquiredOn),
                 Mass.ofMilligrams(lot.balance));

@@ -21,6 +21,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
@@ -103,7 +104,8 @@ class LotController {
         if (form.other() == null) {
             asked.fields().trouble("other", "Nothing is chosen here yet.", "one from the list");
         }
-        return deed(reply, asked, () -> "put together", made -> care.merge(id, form.other(), made));
+        return deed(
+                reply, asked, () -> "put together", made -> care.merge(id, Objects.requireNonNull(form.other()), made));
     }
 
     @PostMapping("/stores/lots/{id}/draw")

@@ -26,6 +26,7 @@ import java.util.Comparator;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -124,7 +125,7 @@ class StoresForms {
                         acquired.orElse(null),
                         bestBefore.orElse(null),
                         provenance.orElseThrow(),
-                        form.amount()))
+                        Objects.requireNonNullElse(form.amount(), "")))
                 : Optional.empty();
     }
 
@@ -146,7 +147,7 @@ class StoresForms {
                         opened.orElse(null),
                         bestBefore.orElse(null),
                         provenance.orElseThrow(),
-                        form.amount()))
+                        Objects.requireNonNullElse(form.amount(), "")))
                 : Optional.empty();
     }
 
@@ -168,7 +169,8 @@ class StoresForms {
                                         .orElseGet(() -> (weighed
                                                         ? Math.round(capacity.orElseThrow()
                                                                         .millilitres()) + " mL"
-                                                        : form.capacity().strip())
+                                                        : Objects.requireNonNull(form.capacity())
+                                                                .strip())
                                                 + " jar"),
                                 capacity.orElseThrow(),
                                 width.orElseThrow()),

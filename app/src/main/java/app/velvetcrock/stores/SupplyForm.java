@@ -17,6 +17,7 @@ import app.velvetcrock.web.Fields;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Currency;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -88,7 +89,7 @@ record SupplyForm(
                         open.orElse(null),
                         best.orElse(null),
                         from.orElseThrow(),
-                        amount))
+                        Objects.requireNonNullElse(amount, "")))
                 : Optional.empty();
     }
 

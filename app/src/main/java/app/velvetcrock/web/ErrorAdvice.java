@@ -31,7 +31,7 @@ class ErrorAdvice {
     @ExceptionHandler(Refused.class)
     @ResponseStatus(HttpStatus.CONFLICT)
     String refused(Refused e, Model model) {
-        return page(model, "Not done", e.getMessage());
+        return page(model, "Not done", e.reason());
     }
 
     @ExceptionHandler(OptimisticLockingFailureException.class)

@@ -3,6 +3,7 @@ package app.velvetcrock.web;
 import jakarta.servlet.http.HttpServletRequest;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
@@ -102,7 +103,8 @@ public class OneTime {
         }
         return row.filter(before -> before.answer() != null)
                 .map(before -> new Answer(
-                        before.answer(), before.words() == null ? null : new Notice(before.words(), before.undo())));
+                        Objects.requireNonNull(before.answer()),
+                        before.words() == null ? null : new Notice(before.words(), before.undo())));
     }
 
     /** Keeps what a form is being answered with, where this request did its work. */

@@ -5,6 +5,7 @@ import app.velvetcrock.core.deed.Refusal;
 /** Something that cannot be done as things stand, with the reason in words for the person; nothing was changed. */
 public class Refused extends RuntimeException {
 
+    private final String reason;
     private final String field;
     private final String instead;
 
@@ -20,12 +21,18 @@ public class Refused extends RuntimeException {
      */
     public Refused(String field, String reason, String instead) {
         super(reason);
+        this.reason = reason;
         this.field = field;
         this.instead = instead;
     }
 
     public Refused(Refusal refusal) {
         this(refusal.field(), refusal.wrong(), refusal.instead());
+    }
+
+    /** The reason in words. */
+    public String reason() {
+        return reason;
     }
 
     public String field() {

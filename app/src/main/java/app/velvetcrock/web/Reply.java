@@ -69,10 +69,10 @@ public final class Reply {
                         return done.leadsTo();
                     });
         } catch (AlreadyDone before) {
-            say(new Notice(before.getMessage(), null));
+            say(new Notice(before.reason(), null));
             return "redirect:" + sent.leadsTo();
         } catch (Refused refused) {
-            sent.fields().trouble(refused.field(), refused.getMessage(), refused.instead());
+            sent.fields().trouble(refused.field(), refused.reason(), refused.instead());
             boolean unreadable = !refused.field().isEmpty() && !(refused instanceof Overtaken);
             return refuse(sent, unreadable ? UNREADABLE : CONFLICT, again);
         } catch (DataIntegrityViolationException | ConcurrencyFailureException overtaken) {
@@ -105,7 +105,7 @@ public final class Reply {
             say(new Notice(done.words(), done.undo()));
             return "redirect:" + done.leadsTo();
         } catch (Refused refused) {
-            say(Notice.refusal(refused.getMessage()));
+            say(Notice.refusal(refused.reason()));
         } catch (DataIntegrityViolationException | ConcurrencyFailureException overtaken) {
             say(Notice.refusal(OVERTAKEN));
         }

@@ -51,6 +51,7 @@ final class Window implements AutoCloseable {
         context = BROWSER.newContext(new Browser.NewContextOptions()
                 .setViewportSize(width, height)
                 .setColorScheme(scheme)
+                .setHasTouch(width < 500)
                 .setLocale("en-GB")
                 .setStorageState(state));
         page = context.newPage();

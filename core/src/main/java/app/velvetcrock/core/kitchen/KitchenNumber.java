@@ -2,6 +2,7 @@ package app.velvetcrock.core.kitchen;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -146,7 +147,7 @@ record KitchenNumber(List<Double> values, int length) {
         if (!matcher.lookingAt()) {
             return Optional.empty();
         }
-        double hundreds = WORDS.get(matcher.group(1)) * 100;
+        double hundreds = named(WORDS, matcher.group(1)) * 100;
         String rest = matcher.group(2);
         if (rest == null) {
             return Optional.of(new KitchenNumber(List.of(hundreds), matcher.end()));
@@ -158,6 +159,11 @@ record KitchenNumber(List<Double> values, int length) {
                 : Optional.empty();
     }
 
+    /** The number of a word that a pattern made of these very words has found. */
+    private static double named(Map<String, Double> words, String word) {
+        return Objects.requireNonNull(words.get(word), word);
+    }
+
     private static Optional<KitchenNumber> worded(String lower) {
         Optional<KitchenNumber> hundreds = hundreds(lower);
         if (hundreds.isPresent()) {
@@ -165,14 +171,14 @@ record KitchenNumber(List<Double> values, int length) {
         }
         Matcher matcher = FRACTION_WORDED.matcher(lower);
         if (matcher.lookingAt() && !lower.startsWith("half a dozen")) {
-            return Optional.of(new KitchenNumber(List.of(FRACTION_WORDS.get(matcher.group(1))), matcher.end()));
+            return Optional.of(new KitchenNumber(List.of(named(FRACTION_WORDS, matcher.group(1))), matcher.end()));
         }
         matcher = WORD.matcher(lower);
         if (!matcher.lookingAt()) {
             return Optional.empty();
         }
         return Optional.of(
-                new KitchenNumber(List.of(WORDS.get(matcher.group(1)) + halfWord(matcher.group(2))), matcher.end()));
+                new KitchenNumber(List.of(named(WORDS, matcher.group(1)) + halfWord(matcher.group(2))), matcher.end()));
     }
 
     private static KitchenNumber decimal(Matcher matcher) {

@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -70,7 +71,8 @@ public final class Materia {
 
     /** How a part lies at a cut; every pair has an answer. */
     public Texture texture(Part part, Cut cut) {
-        return textures.get(part).get(cut);
+        return Objects.requireNonNull(
+                Objects.requireNonNull(textures.get(part), part::name).get(cut), cut::name);
     }
 
     private static HerbKind herb(Row row) {
