@@ -88,9 +88,18 @@ document.addEventListener('htmx:beforeRequest', (event) => {
     following: row ? rows.slice(rows.indexOf(row) + 1).map((one) => one.dataset.row) : [],
   };
 });
+// What is wrong is said together with what its field is called.
+const named = (refused) => {
+  for (const link of refused.querySelectorAll('a')) {
+    const field = document.getElementById(decodeURIComponent(link.hash.slice(1)));
+    const label = field?.labels?.[0]?.textContent.trim() || field?.getAttribute('aria-label');
+    if (label && !link.textContent.startsWith(label)) link.textContent = `${label}: ${link.textContent}`;
+  }
+};
 const goOn = () => {
   const refused = document.getElementById('refused');
   if (refused) {
+    named(refused);
     window.scrollTo(0, 0);
     refused.focus();
   } else if (left && left.path === location.pathname) {
@@ -108,7 +117,12 @@ const goOn = () => {
   left = null;
 };
 document.addEventListener('htmx:afterSettle', (event) => { if (event.target === document.body || event.target.id === 'main') goOn(); });
-document.addEventListener('DOMContentLoaded', () => document.getElementById('refused')?.focus());
+document.addEventListener('DOMContentLoaded', () => {
+  const refused = document.getElementById('refused');
+  if (!refused) return;
+  named(refused);
+  refused.focus();
+});
 
 // What was refused leads to its field, which may be folded away.
 document.addEventListener('click', (event) => {

@@ -5,6 +5,8 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.ColumnTransformer;
@@ -83,6 +85,24 @@ class BatchEntry {
         this.value = line.value();
         this.clientKey = said.key();
         this.typed = line.words() == null ? said.typed() : line.words();
+    }
+
+    /** A line as it stands in its row. */
+    static BatchEntry of(ResultSet row) throws SQLException {
+        BatchEntry entry = new BatchEntry();
+        entry.id = row.getObject("id", UUID.class);
+        entry.stillroomId = row.getObject("stillroom_id", UUID.class);
+        entry.batchId = row.getObject("batch_id", UUID.class);
+        entry.kind = Kind.valueOf(row.getString("kind"));
+        entry.happenedAt = row.getTimestamp("happened_at").toInstant();
+        entry.recordedAt = row.getTimestamp("recorded_at").toInstant();
+        entry.accountId = row.getObject("account_id", UUID.class);
+        entry.clientKey = row.getObject("client_key", UUID.class);
+        entry.correctsId = row.getObject("corrects_id", UUID.class);
+        entry.task = row.getString("task");
+        entry.typed = row.getString("typed");
+        entry.value = row.getString("value");
+        return entry;
     }
 
     /** What came with the form: its key and the words as typed. */

@@ -30,7 +30,7 @@ import org.springframework.stereotype.Component;
 @Component
 class BatchReader {
 
-    private final EntryRepository entries;
+    private final Entries entries;
     private final PlanRevisions revisions;
     private final Households households;
     private final Hours hours;
@@ -41,7 +41,7 @@ class BatchReader {
     private final Clock clock;
 
     BatchReader(
-            EntryRepository entries,
+            Entries entries,
             PlanRevisions revisions,
             Households households,
             Hours hours,

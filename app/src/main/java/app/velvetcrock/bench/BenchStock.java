@@ -5,7 +5,6 @@ import app.velvetcrock.batch.Batches;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.keeping.Bottle;
-import app.velvetcrock.core.keeping.Treatment;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Source;
@@ -26,7 +25,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -158,20 +156,11 @@ public class BenchStock {
     Pour pour(Stock.OfOil oil) {
         BatchSheet sheet = batches.sheet(oil.batch());
         PlanRequest request = sheet.plan().request();
-        double out = sheet.strained().orElseThrow().out().millilitres();
-        Set<String> traits = new TreeSet<>(
-                request.carrier().first().map(FirstInfusion::traits).orElse(Set.of()));
-        request.herbs().forEach(herb -> traits.addAll(herb.kind().traits()));
-        double before =
-                request.carrier().first().map(FirstInfusion::gramsPerMillilitre).orElse(0.0);
-        boolean hot = request.circumstances().method().hottest().high().compareTo(Treatment.HOT) >= 0
-                || request.carrier().first().filter(FirstInfusion::hot).isPresent();
-        FirstInfusion first = new FirstInfusion(
+        FirstInfusion first = FirstInfusion.of(
                 "%s, batch %d".formatted(oil.name(), sheet.number()),
-                before + sheet.course().charge().herbs().mass().grams() / Math.max(1, out),
-                request.wettest(),
-                hot,
-                traits);
+                request,
+                sheet.course().charge().herbs().mass(),
+                sheet.strained().orElseThrow().out());
         Bottle bottle = new Bottle(
                 oil.name(),
                 request.carrier().kind().monthsOpened(),

@@ -8,7 +8,6 @@ import app.velvetcrock.batch.Lineage;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
 import app.velvetcrock.condition.Subject;
-import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
@@ -18,7 +17,6 @@ import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.keeping.SniffTest;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.look.Condition;
-import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.planning.Finish;
 import app.velvetcrock.core.planning.PlanRequest;
@@ -179,10 +177,7 @@ class OilCare implements Hands {
                 .filter(entry -> entry.line() instanceof Line.Sniffed sniffed && sniffed.passed())
                 .map(entry -> house.dayOf(entry.happenedAt()))
                 .reduce((a, b) -> b);
-        boolean never = request.circumstances().use() == Use.FOOD
-                || finish.after().waterDecanted()
-                || request.wettest() == Moisture.JUICY
-                || sheet.plan().mark().isPresent();
+        boolean never = !sheet.plan().smellMayLengthen(finish.after());
         return SniffTest.passed(oil.useBy(), house.dayOf(at), Planner.latest(request, finish), last, never);
     }
 

@@ -1,235 +1,251 @@
 package app.velvetcrock.recipepages;
 
-import app.velvetcrock.core.kitchen.Contradiction;
-import app.velvetcrock.core.making.Firmness;
-import app.velvetcrock.core.making.FirmnessBand;
+import app.velvetcrock.bench.Bench;
+import app.velvetcrock.bench.BenchForm;
+import app.velvetcrock.bench.BenchStock;
+import app.velvetcrock.bench.BenchWork;
+import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Decimals;
-import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.recipe.Recipe;
-import app.velvetcrock.core.recipe.RecipeLine;
-import app.velvetcrock.core.recipe.RecipeReader;
-import app.velvetcrock.core.recipe.Thing;
-import app.velvetcrock.recipes.RecipeBox;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.planning.PlanRecipe;
+import app.velvetcrock.recipes.RecipeFile;
+import app.velvetcrock.recipes.Recipes;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stock.Stock;
-import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.FormSent;
 import app.velvetcrock.web.Reply;
-import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
+import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 
-/** The recipe reader: a list in anybody's measures, read line by line, kept, and taken to the Bench. */
+/** Recipes: kept, scaled, compared, given away and taken in, made again. */
 @Controller
 class RecipeController {
 
-    private static final String LISTS = "/stores/recipes";
-    private static final int LONGEST_BODY = 6000;
+    private static final String RECIPES = "/bench/recipes";
     private static final int LONGEST_TITLE = 120;
-    private static final double SCALE_END = 50;
-    private static final double SCALE_WIDTH = 600;
+    private static final double MOST_MILLILITRES = 20_000;
 
-    private final RecipeBox box;
-    private final Stores stores;
+    private final Recipes recipes;
+    private final RecipeFile file;
+    private final Bench bench;
+    private final BenchStock stock;
+    private final Materia materia;
     private final Households households;
+    private final Clock clock;
 
-    RecipeController(RecipeBox box, Stores stores, Households households) {
-        this.box = box;
-        this.stores = stores;
+    RecipeController(
+            Recipes recipes,
+            RecipeFile file,
+            Bench bench,
+            BenchStock stock,
+            Materia materia,
+            Households households,
+            Clock clock) {
+        this.recipes = recipes;
+        this.file = file;
+        this.bench = bench;
+        this.stock = stock;
+        this.materia = materia;
         this.households = households;
+        this.clock = clock;
     }
 
-    /** A recipe as typed. */
-    record RecipeForm(@Nullable UUID key, @Nullable String title, @Nullable String body, @Nullable String act) {}
+    /** How a recipe is looked at: so many times as much, or for so much herb, and beside which other. */
+    record Look(@Nullable String factor, @Nullable String grams, @Nullable String oil, @Nullable String with) {}
 
-    /**
-     * One line beside its readings.
-     *
-     * @param number its place among the lines that are not blank, counted from 0
-     * @param estimate true where its weight rests on a density
-     * @param wrong what is asked about; empty for a clear line
-     */
-    record Shown(
-            int number,
-            String written,
-            boolean clear,
-            String thing,
-            String echo,
-            boolean estimate,
-            String amount,
-            String share,
-            String wrong,
-            List<RecipeLine.Instead> instead) {
+    /** A jar of the stock and how many times the recipe fills it. */
+    record ToJar(String name, String factor) {}
 
-        static Shown of(int number, RecipeLine line, Recipe recipe, House house) {
-            if (line instanceof RecipeLine.Clear clear) {
-                return new Shown(
-                        number,
-                        clear.written(),
-                        true,
-                        clear.thing().name(),
-                        clear.echo(),
-                        clear.byVolume(),
-                        house.mass(clear.mass()),
-                        house.percent(recipe.shareOf(clear)),
-                        "",
-                        List.of());
-            } else if (line instanceof RecipeLine.Asked asked) {
-                return new Shown(number, asked.written(), false, "", "", false, "", "", asked.wrong(), asked.instead());
-            }
-            RecipeLine.Contradicting two = (RecipeLine.Contradicting) line;
-            String wrong = "The weight and the volume imply %s; %s is %s, %s %% off: %s."
-                    .formatted(
-                            two.found().isPossible()
-                                    ? House.density(Density.ofGramsPerMillilitre(
-                                            two.found().implied()))
-                                    : "what nothing weighs",
-                            two.thing().name(),
-                            House.density(two.thing().density()),
-                            two.found().isPossible()
-                                    ? Decimals.upTo(Math.abs(two.found().offBy()) * 100, 1)
-                                    : "far more than 100",
-                            two.found().verdict() == Contradiction.Verdict.WORTH_A_LOOK
-                                    ? "worth a look"
-                                    : "one of the two is misread");
-            return new Shown(number, two.written(), false, two.thing().name(), "", false, "", "", wrong, two.instead());
-        }
+    @GetMapping("/bench/recipes")
+    String all(Model model) {
+        return list(model, "", new Fields(households.current().reader()));
     }
 
-    @GetMapping("/stores/recipes")
-    String reader(Model model) {
-        return page(
-                model,
-                new RecipeForm(null, "", "", null),
-                new Fields(households.current().reader()),
-                null);
-    }
-
-    @GetMapping("/stores/recipes/{id}")
-    String kept(@PathVariable UUID id, Model model) {
-        RecipeBox.Card card = box.find(id);
-        return page(
-                model,
-                new RecipeForm(null, card.title(), card.body(), null),
-                new Fields(households.current().reader()),
-                id);
-    }
-
-    /** Reads a list, and keeps it when that is asked; reading alone changes nothing. */
-    @PostMapping("/stores/recipes")
-    String read(RecipeForm form, Reply reply) {
+    /** Keeps what stands on the Bench; where it cannot be kept, the sentence stands there as it was. */
+    @PostMapping("/bench/recipes")
+    String keep(BenchForm form, @Nullable String title, Reply reply) {
+        BenchWork work = bench.charge(form);
         Fields fields = new Fields(households.current().reader());
-        Optional<String> body = fields.words("body", form.body(), LONGEST_BODY);
-        boolean keep = "keep".equals(form.act());
-        Optional<String> title = keep ? fields.words("title", form.title(), LONGEST_TITLE) : Optional.of("");
-        body.filter(text -> RecipeReader.tooMany(text) > 0)
-                .ifPresent(text -> fields.trouble(
-                        "body",
-                        "%d lines too many; 60 can be read.".formatted(RecipeReader.tooMany(text)),
-                        "a shorter list"));
-        if (!keep && fields.isClear()) {
-            return page(reply.model(), form, fields, null);
+        Optional<String> called = fields.words("title", title, LONGEST_TITLE);
+        if (work.planned().isEmpty()) {
+            fields.trouble("", "The plan is not clear yet; nothing was kept.", "");
         }
         return reply.answer(
-                new FormSent("", form.key(), fields, LISTS), () -> page(reply.model(), form, fields, null), () -> {
-                    UUID id = box.keep(title.orElseThrow(), body.orElseThrow());
-                    return new Done(LISTS + "/" + id, "Kept.", LISTS + "/%s/remove".formatted(id));
-                });
+                new FormSent("", other(form.key(), "recipe " + title), fields, RECIPES),
+                () -> list(reply.model(), "", fields),
+                () -> kept(
+                        recipes.keep(
+                                called.orElseThrow(),
+                                work.planned().orElseThrow().plan()),
+                        "“%s” is kept.".formatted(called.orElseThrow())));
     }
 
-    @PostMapping("/stores/recipes/{id}/remove")
+    /** Keeps a batch to be made again; what was to be changed stands first. */
+    @PostMapping("/bench/recipes/from/{batch}")
+    String fromBatch(@PathVariable UUID batch, @Nullable UUID key, Reply reply) {
+        Fields fields = new Fields(households.current().reader());
+        return reply.answer(
+                new FormSent("", key, fields, RECIPES),
+                () -> list(reply.model(), "", fields),
+                () -> kept(recipes.keepBatch(batch), "It is kept as a recipe."));
+    }
+
+    /** Takes a recipe in from its file, pasted. */
+    @PostMapping("/bench/recipes/import")
+    String take(@Nullable String file, @Nullable UUID key, Reply reply) {
+        Fields fields = new Fields(households.current().reader());
+        String text = file == null ? "" : file.strip();
+        Optional<PlanRecipe> recipe = read(text, fields);
+        return reply.answer(
+                new FormSent("", key, fields, RECIPES),
+                () -> list(reply.model(), text.length() > RecipeFile.LONGEST ? "" : text, fields),
+                () -> kept(
+                        recipes.keep(recipe.orElseThrow()),
+                        "“%s” is taken in.".formatted(recipe.orElseThrow().title())));
+    }
+
+    private Optional<PlanRecipe> read(String text, Fields fields) {
+        try {
+            return Optional.of(file.read(text));
+        } catch (RecipeFile.NoRecipeException none) {
+            fields.trouble(
+                    "file",
+                    String.valueOf(none.getMessage()),
+                    "the whole of a recipe file, from its first brace to its last");
+            return Optional.empty();
+        }
+    }
+
+    /** A key for what is kept of a form that has one of its own for starting: another for each name. */
+    private static UUID other(@Nullable UUID key, String name) {
+        return key == null ? UUID.randomUUID() : UUID.nameUUIDFromBytes((name + key).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static Done kept(UUID id, String words) {
+        return new Done(RECIPES + "/" + id, words, RECIPES + "/%s/undo".formatted(id));
+    }
+
+    @GetMapping("/bench/recipes/{id}")
+    String one(@PathVariable UUID id, Look look, Model model) {
+        House house = households.current();
+        Fields fields = new Fields(house.reader());
+        Recipes.Kept kept = recipes.find(id);
+        PlanRecipe scaled = scaled(kept.recipe(), look, fields);
+        BenchStock.Shelves shelves = stock.read(house, house.dayOf(clock.instant()));
+        RecipeSheet sheet = new RecipeSheet(id, scaled, house);
+        Optional<Recipes.Kept> other = BenchForm.id(look.with()).map(recipes::find);
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("look", look);
+        model.addAttribute("fields", fields);
+        model.addAttribute("factor", scaled.grams() / kept.recipe().grams());
+        model.addAttribute(
+                "jars",
+                shelves.jars().stream()
+                        .map(jar -> new ToJar(
+                                jar.vessel().name(), Decimals.upTo(kept.recipe().fills(jar.vessel()), 2)))
+                        .toList());
+        model.addAttribute("missing", sheet.missing(shelves));
+        model.addAttribute("bench", sheet.bench(shelves));
+        model.addAttribute(
+                "others",
+                recipes.all().stream().filter(one -> !one.id().equals(id)).toList());
+        model.addAttribute("other", other.orElse(null));
+        model.addAttribute(
+                "differences",
+                other.map(one -> kept.recipe().differences(one.recipe())).orElse(List.of()));
+        return "recipepages/kept";
+    }
+
+    @GetMapping("/bench/recipes/{id}/json")
+    ResponseEntity<String> json(@PathVariable UUID id, Look look) {
+        return download(
+                file.write(scaled(
+                        recipes.find(id).recipe(),
+                        look,
+                        new Fields(households.current().reader()))),
+                MediaType.APPLICATION_JSON,
+                "recipe.json");
+    }
+
+    @GetMapping("/bench/recipes/{id}/text")
+    ResponseEntity<String> text(@PathVariable UUID id, Look look) {
+        House house = households.current();
+        return download(
+                new RecipeSheet(id, scaled(recipes.find(id).recipe(), look, new Fields(house.reader())), house).text(),
+                MediaType.TEXT_PLAIN,
+                "recipe.txt");
+    }
+
+    @PostMapping("/bench/recipes/{id}/undo")
     String remove(@PathVariable UUID id, @Nullable String back, Reply reply) {
         boolean removed = back == null;
-        return reply.tap(LISTS, () -> {
-            box.remove(id, removed);
+        return reply.tap(RECIPES, () -> {
+            recipes.remove(id, removed);
             return removed
-                    ? new Done(LISTS, "Put away.", LISTS + "/%s/remove?back=yes".formatted(id))
-                    : new Done(LISTS, "It is back.");
+                    ? new Done(RECIPES, "That recipe is put away.", RECIPES + "/%s/undo?back=yes".formatted(id))
+                    : new Done(RECIPES, "It is back.");
         });
     }
 
-    private String page(Model model, RecipeForm form, Fields fields, @Nullable UUID kept) {
-        House house = households.current();
-        Recipe recipe = box.read(
-                form.body() == null || !fields.isClear() && fields.troubles().containsKey("body") ? "" : form.body(),
-                house);
-        List<Shown> lines = new ArrayList<>();
-        for (RecipeLine line : recipe.lines()) {
-            lines.add(Shown.of(lines.size(), line, recipe, house));
+    /** So many times as much, for so much herb, or to give so much oil; as it is kept where none is clear. */
+    private PlanRecipe scaled(PlanRecipe recipe, Look look, Fields fields) {
+        if (!BenchForm.isBlank(look.oil())) {
+            return fields.capacity("oil", look.oil(), 1, MOST_MILLILITRES)
+                    .flatMap(wanted -> toGive(recipe, wanted, fields))
+                    .orElse(recipe);
         }
-        model.addAttribute("form", form);
+        if (!BenchForm.isBlank(look.grams())) {
+            return fields.mass(
+                            "grams",
+                            look.grams(),
+                            recipe.grams() * PlanRecipe.LEAST_FACTOR,
+                            recipe.grams() * PlanRecipe.MOST_FACTOR)
+                    .map(mass -> recipe.times(mass.grams() / recipe.grams()))
+                    .orElse(recipe);
+        }
+        return BenchForm.isBlank(look.factor())
+                ? recipe
+                : fields.number("factor", look.factor(), PlanRecipe.LEAST_FACTOR, PlanRecipe.MOST_FACTOR, "times")
+                        .map(recipe::times)
+                        .orElse(recipe);
+    }
+
+    private Optional<PlanRecipe> toGive(PlanRecipe recipe, Volume wanted, Fields fields) {
+        try {
+            return Optional.of(recipe.times(recipe.gives(wanted, recipe.keepsAtMost(materia))));
+        } catch (IllegalArgumentException tooFar) {
+            fields.trouble("oil", "That cannot be had of it: %s.".formatted(tooFar.getMessage()), "300 mL");
+            return Optional.empty();
+        }
+    }
+
+    private static ResponseEntity<String> download(String body, MediaType type, String name) {
+        return ResponseEntity.ok()
+                .contentType(new MediaType(type, StandardCharsets.UTF_8))
+                .header(
+                        "Content-Disposition",
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(body);
+    }
+
+    private String list(Model model, String typed, Fields fields) {
+        model.addAttribute("recipes", recipes.all());
+        model.addAttribute("typed", typed);
         model.addAttribute("fields", fields);
-        model.addAttribute("keptAs", kept);
-        model.addAttribute("cards", box.kept());
-        model.addAttribute("recipe", recipe);
-        model.addAttribute("lines", lines);
-        model.addAttribute("bench", bench(recipe));
-        model.addAttribute("bands", bands());
-        model.addAttribute(
-                "markX",
-                recipe.firmness()
-                        .map(Firmness::value)
-                        .map(value -> SCALE_WIDTH * Math.min(SCALE_END, value) / SCALE_END)
-                        .orElse(0.0));
-        return "recipepages/lists";
-    }
-
-    /** A stretch of the firmness scale. */
-    record Band(double x, double width, String words, String from) {}
-
-    private static List<Band> bands() {
-        List<Band> bands = new ArrayList<>();
-        FirmnessBand[] all = FirmnessBand.values();
-        for (int i = 0; i + 1 < all.length; i++) {
-            double from = all[i].startInclusive();
-            bands.add(new Band(
-                    SCALE_WIDTH * from / SCALE_END,
-                    SCALE_WIDTH * (all[i + 1].startInclusive() - from) / SCALE_END,
-                    all[i].word(),
-                    String.valueOf((int) from)));
-        }
-        return bands;
-    }
-
-    /** Where the Bench would take it up: its first herb and oil, from lots in stock; empty when either is missing. */
-    private String bench(Recipe recipe) {
-        Optional<RecipeLine.Clear> herb = recipe.first(Thing.Role.HERB);
-        Optional<RecipeLine.Clear> oil = recipe.first(Thing.Role.OIL).or(() -> recipe.first(Thing.Role.BUTTER));
-        Optional<Stock.OfHerb> lot = herb.flatMap(line -> stores.herbs().stream()
-                .filter(stored -> stored.kind().key().equals(line.thing().key()))
-                .findFirst());
-        Optional<Stock.OfCarrier> bottle = oil.flatMap(line -> stores.carriers().stream()
-                .filter(stored -> stored.kind().key().equals(line.thing().key()))
-                .findFirst());
-        if (lot.isEmpty() || bottle.isEmpty()) {
-            return "";
-        }
-        double millilitres = oil.orElseThrow()
-                .thing()
-                .density()
-                .volumeOf(oil.orElseThrow().mass())
-                .millilitres();
-        return "/bench?herb=%s&carrier=%s&amount=%s&oil=%s"
-                .formatted(
-                        lot.get().id(),
-                        bottle.get().id(),
-                        encode(Math.round(herb.orElseThrow().mass().grams() * 10) / 10.0 + " g"),
-                        encode(Math.round(millilitres) + " mL"));
-    }
-
-    private static String encode(String text) {
-        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+        return "recipepages/plans";
     }
 }

@@ -50,9 +50,14 @@ class EyeJourneyTest {
                     "/bench/recipes")) {
                 window.go(view);
                 int forms = window.page().locator("main form[method=post]").count();
+                boolean stays = true;
                 for (int i = 0; i < forms; i++) {
-                    window.go(view);
-                    refused += refuses(window, view, i) ? 1 : 0;
+                    // A page that refuses is the same page; after anything else it is opened anew.
+                    if (!stays) {
+                        window.go(view);
+                    }
+                    stays = refuses(window, view, i);
+                    refused += stays ? 1 : 0;
                 }
             }
             assertThat(refused).as("forms that refused").isGreaterThan(30);

@@ -75,12 +75,11 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
             advice.add("no flame, no gas hob, no closed oven: its vapour burns. Open the window");
             situation
                     .spirit()
-                    .filter(strength ->
-                            strength.percent() >= Refusals.WATERY_SPIRIT && strength.percent() < Refusals.GOOD_SPIRIT)
+                    .filter(strength -> !strength.isWatery() && strength.percent() < Refusals.GOOD_SPIRIT)
                     .ifPresent(strength -> advice.add("spirit of 75 % or more brings less water"));
             situation
                     .spirit()
-                    .filter(strength -> strength.percent() < Refusals.WATERY_SPIRIT)
+                    .filter(strength -> strength.isWatery())
                     .ifPresent(strength ->
                             advice.add("%s %% spirit brings much water: finish it warm and open, then settle and decant"
                                     .formatted(Decimals.upTo(strength.percent(), 0))));

@@ -21,9 +21,6 @@ final class Refusals {
 
     static final double GOOD_SPIRIT = 75;
 
-    /** Under this a spirit calls for an open warm finish and settling (craft: spirit). */
-    static final double WATERY_SPIRIT = 60;
-
     /** Minutes: an open finish shorter than this drives nothing off. */
     private static final int OPEN_FINISH_LEAST = 60;
 
@@ -210,7 +207,7 @@ final class Refusals {
         boolean open = method.stages().stream()
                 .anyMatch(stage ->
                         stage.isHeated() && stage.pace() == Pace.MINUTES && stage.least() >= OPEN_FINISH_LEAST);
-        return enough.filter(strength -> strength.percent() < WATERY_SPIRIT && !open)
+        return enough.filter(strength -> strength.isWatery() && !open)
                 .map(strength -> Refusal.instead(
                         "the spirit is %s %%, and its water leaves only in an open warm finish"
                                 .formatted(Decimals.upTo(strength.percent(), 0)),

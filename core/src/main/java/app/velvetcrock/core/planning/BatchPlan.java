@@ -2,13 +2,16 @@ package app.velvetcrock.core.planning;
 
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Level;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.ChargeWorking;
 import app.velvetcrock.core.charge.Cover;
 import app.velvetcrock.core.charge.Levels;
 import app.velvetcrock.core.charge.Remedy;
 import app.velvetcrock.core.charge.Schools;
+import app.velvetcrock.core.keeping.Aftermath;
 import app.velvetcrock.core.keeping.KeepUntil;
+import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Fitness;
 import app.velvetcrock.core.method.Method;
@@ -100,6 +103,14 @@ public record BatchPlan(
     /** Tells whether it is food of anything moist: cold within two hours, used within four days, never passed on. */
     public boolean isMoistFood() {
         return request.isMoistFood();
+    }
+
+    /** Tells whether a good smell may lengthen its oil's date: never food, nor what was juicy, watery or made against the rules (craft: keeping). */
+    public boolean smellMayLengthen(Aftermath after) {
+        return request.circumstances().use() != Use.FOOD
+                && !after.waterDecanted()
+                && request.wettest() != Moisture.JUICY
+                && mark().isEmpty();
     }
 
     /** Why it is made against the rules of water, where it is: a mark the batch and its oil carry from then on. */

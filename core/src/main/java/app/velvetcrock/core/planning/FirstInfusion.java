@@ -1,7 +1,12 @@
 package app.velvetcrock.core.planning;
 
+import app.velvetcrock.core.keeping.Treatment;
 import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * What an oil brings along from being infused once, for a second herb in it (craft: methods, double infusion).
@@ -17,5 +22,21 @@ public record FirstInfusion(
 
     public FirstInfusion {
         traits = Set.copyOf(traits);
+    }
+
+    /** What an oil carries of the herb it was made of: what that herb was to each millilitre that came out, on top of what it carried before. */
+    public static FirstInfusion of(String name, PlanRequest made, Mass herb, Volume out) {
+        Optional<FirstInfusion> before = made.carrier().first();
+        Set<String> traits = new TreeSet<>(before.map(FirstInfusion::traits).orElse(Set.of()));
+        made.herbs().forEach(one -> traits.addAll(one.kind().traits()));
+        boolean hot = made.circumstances().method().hottest().high().compareTo(Treatment.HOT) >= 0
+                || before.filter(FirstInfusion::hot).isPresent();
+        return new FirstInfusion(
+                name,
+                before.map(FirstInfusion::gramsPerMillilitre).orElse(0.0)
+                        + herb.grams() / Math.max(1, out.millilitres()),
+                made.wettest(),
+                hot,
+                traits);
     }
 }

@@ -5,12 +5,14 @@ import app.velvetcrock.core.charge.HerbPortion;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.core.strain.YieldForecast;
 import java.util.ArrayList;
 import java.util.List;
@@ -121,6 +123,15 @@ public record PlanRecipe(
                 spiritPerGram,
                 spiritPercent,
                 notes);
+    }
+
+    /** What its herbs keep together, no more nine times in ten, by the shipped estimates. */
+    public Volume keepsAtMost(Materia materia) {
+        return Volume.ofMillilitres(herbs.stream()
+                .mapToDouble(herb -> herb.grams()
+                        * Wanted.atMost(
+                                Retention.shipped(materia.texture(herb.part(), herb.cut()), herb.moisture(), pressing)))
+                .sum());
     }
 
     /**

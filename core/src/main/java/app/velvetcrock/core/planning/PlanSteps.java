@@ -6,6 +6,7 @@ import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.planning.PlanRequest.Circumstances;
+import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.core.timetable.Step;
 import java.time.Duration;
@@ -30,9 +31,6 @@ public final class PlanSteps {
 
     /** [E] Pouring off what has settled. */
     private static final Duration DECANTING = Duration.ofMinutes(15);
-
-    /** Under this a spirit's water is settled out (craft: spirit). */
-    private static final double WATERY_SPIRIT = 60;
 
     private PlanSteps() {}
 
@@ -83,10 +81,7 @@ public final class PlanSteps {
         }
         boolean fine = request.herbs().stream().anyMatch(herb -> herb.cut() == Cut.POWDER || herb.cut() == Cut.SLURRY);
         boolean watery = how.method().is(Method.SPIRIT_FIRST)
-                && how.means()
-                        .spirit()
-                        .filter(strength -> strength.percent() < WATERY_SPIRIT)
-                        .isPresent();
+                && how.means().spirit().filter(Strength::isWatery).isPresent();
         return !request.wettest().isDried() || fine || watery;
     }
 }

@@ -30,6 +30,8 @@ import java.util.Optional;
  */
 public final class Rounds {
 
+    private static final int ALPHABET = 26;
+
     /** What somebody who is home can always do between two other things. */
     private static final Duration A_HAND = Duration.ofMinutes(5);
 
@@ -203,10 +205,18 @@ public final class Rounds {
                 .orElse(due);
     }
 
-    /** Names a heat session by a letter, so that a second evening's readings are tasks of their own. */
+    /** Names a heat session by its letters, so that a second evening's readings are tasks of their own. */
     private static String session(Course course) {
-        return String.valueOf((char)
-                ('a' + Math.min(25, course.heat().map(HeatCourse::sessions).orElse(1) - 1)));
+        return letters(course.heat().map(HeatCourse::sessions).orElse(1));
+    }
+
+    /** The letters of the first, the second and so on: a to z, then aa, ab. */
+    static String letters(int nth) {
+        String letters = "";
+        for (int left = Math.max(1, nth); left > 0; left = (left - 1) / ALPHABET) {
+            letters = (char) ('a' + (left - 1) % ALPHABET) + letters;
+        }
+        return letters;
     }
 
     /** Covered by its own doing, by a later one's, or by any doing on its day or after it. */

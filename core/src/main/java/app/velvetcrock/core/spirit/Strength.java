@@ -14,6 +14,9 @@ public record Strength(double percent) {
     public static final double LEAST = 0;
     public static final double MOST = 100;
 
+    /** Weaker than this it brings so much water that it must be let off (craft: spirit). */
+    public static final double WATERY = 60;
+
     /** [S] Pure ethanol, g/mL. */
     private static final double ETHANOL = 0.78924;
 
@@ -50,5 +53,10 @@ public record Strength(double percent) {
     /** The water so much of it brings. */
     public Mass waterIn(Mass spirit) {
         return spirit.times(1 - ethanolByMass());
+    }
+
+    /** Tells whether its water must be let off before the oil. */
+    public boolean isWatery() {
+        return percent < WATERY;
     }
 }

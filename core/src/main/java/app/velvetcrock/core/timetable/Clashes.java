@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.LongPredicate;
 
 /** Finds where two batches want the same thing at once, and a start at which they do not. */
 public final class Clashes {
@@ -56,11 +57,56 @@ public final class Clashes {
             if (timetable.isEmpty()) {
                 return Optional.empty();
             }
-            if (of(Booking.of(timetable.get(), source, ""), among).isEmpty()) {
-                return Optional.of(timetable.get().start());
+            List<Booking> mine = Booking.of(timetable.get(), source, "");
+            List<Clash> clashes = of(mine, among);
+            Instant start = timetable.get().start();
+            if (clashes.isEmpty()) {
+                return Optional.of(start);
             }
-            at = timetable.get().start().plus(GRID);
+            int held = mine.indexOf(clashes.get(0).mine());
+            Instant free = freeAgain(clashes.get(0).mine(), among);
+            at = start.plus(GRID.multipliedBy(1
+                    + lastClashing(quarters -> Scheduler.forward(steps, start.plus(GRID.multipliedBy(quarters)), hours)
+                            .map(later -> Booking.of(later, source, ""))
+                            .filter(later ->
+                                    isHeldStill(later, held, clashes.get(0).mine(), free))
+                            .isPresent())));
         }
         return Optional.empty();
+    }
+
+    /** When enough of those it clashes with are over. */
+    private static Instant freeAgain(Booking mine, Among among) {
+        List<Instant> ends = among.others().stream()
+                .filter(other ->
+                        other.resource().equals(mine.resource()) && other.span().overlaps(mine.span()))
+                .map(other -> other.span().endExclusive())
+                .sorted()
+                .toList();
+        return ends.get(ends.size() - among.pieces(mine.resource()));
+    }
+
+    /** Tells whether the same booking, as long as before, still begins before the others are over. */
+    private static boolean isHeldStill(List<Booking> later, int held, Booking mine, Instant free) {
+        return held < later.size()
+                && later.get(held).resource().equals(mine.resource())
+                && later.get(held).span().length().compareTo(mine.span().length()) >= 0
+                && later.get(held).span().startInclusive().isBefore(free);
+    }
+
+    /** The last of the next quarters of an hour that clash for certain: since a later start never places a step earlier, found by doubling and halving. */
+    private static long lastClashing(LongPredicate clashes) {
+        long good = 0;
+        long step = 1;
+        while (step <= FURTHEST.dividedBy(GRID) && clashes.test(good + step)) {
+            good += step;
+            step *= 2;
+        }
+        for (; step >= 1; step /= 2) {
+            if (clashes.test(good + step)) {
+                good += step;
+            }
+        }
+        return good;
     }
 }

@@ -63,6 +63,15 @@ class RoundsTest {
     }
 
     @Test
+    void sessionsHaveLettersWithoutEnd() {
+        assertThat(Rounds.letters(1)).isEqualTo("a");
+        assertThat(Rounds.letters(26)).isEqualTo("z");
+        assertThat(Rounds.letters(27)).isEqualTo("aa");
+        assertThat(Rounds.letters(53)).isEqualTo("ba");
+        assertThat(Rounds.letters(703)).isEqualTo("aaa");
+    }
+
+    @Test
     void shakesFallDueDailyForAWeekThenEveryThird() {
         assertThat(dueDay(TaskKind.SHAKE)).isEqualTo("2026-10-02");
         for (String day : List.of(

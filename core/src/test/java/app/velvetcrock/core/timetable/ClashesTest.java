@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** One crock and one pair of hands among several batches; somebody is home from 8 to 22. */
@@ -50,6 +53,40 @@ class ClashesTest {
         assertThat(free).isEqualTo(Instant.parse("2026-11-24T13:00:00Z"));
         List<Booking> then = Booking.of(Scheduler.forward(WARM, free, HOME).orElseThrow(), "SLOW_COOKER", "mine");
         assertThat(Clashes.of(then, among)).isEmpty();
+    }
+
+    /** What is found clashes with nothing, and no start on the quarters before it is free either, whatever stands there already. */
+    @Test
+    void noEarlierQuarterIsFree() {
+        Random random = new Random(20261125);
+        int found = 0;
+        for (int i = 0; i < 300; i++) {
+            List<Booking> others = new ArrayList<>();
+            for (int n = random.nextInt(12); n > 0; n--) {
+                Instant at = EIGHT.plus(Duration.ofMinutes(random.nextInt(3000)));
+                others.add(new Booking(
+                        random.nextBoolean() ? Booking.HANDS : "SLOW_COOKER",
+                        new Span(at, at.plus(Duration.ofMinutes(10 + random.nextInt(400)))),
+                        "other"));
+            }
+            Clashes.Among among = new Clashes.Among(others, Map.of("SLOW_COOKER", 1 + random.nextInt(2)));
+            Optional<Instant> free = Clashes.firstFree(WARM, EIGHT, HOME, "SLOW_COOKER", among);
+            for (Instant at = EIGHT; free.isPresent() && at.isBefore(free.get()); at = at.plusSeconds(900)) {
+                Timetable tried = Scheduler.forward(WARM, at, HOME).orElseThrow();
+                if (tried.start().isBefore(free.get())) {
+                    assertThat(Clashes.of(Booking.of(tried, "SLOW_COOKER", "mine"), among))
+                            .as("start at " + tried.start() + " before " + free)
+                            .isNotEmpty();
+                }
+            }
+            if (free.isPresent()) {
+                Timetable there = Scheduler.forward(WARM, free.get(), HOME).orElseThrow();
+                assertThat(Clashes.of(Booking.of(there, "SLOW_COOKER", "mine"), among))
+                        .isEmpty();
+                found++;
+            }
+        }
+        assertThat(found).isGreaterThan(250);
     }
 
     @Test

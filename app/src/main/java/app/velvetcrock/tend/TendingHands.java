@@ -37,7 +37,7 @@ import org.springframework.stereotype.Component;
 
 /** Does what is done to a standing charge: its tasks, looks, readings and top-ups. */
 @Component
-class Tending implements Hands {
+class TendingHands implements Hands {
 
     private final BatchLog log;
     private final Conditions conditions;
@@ -49,7 +49,7 @@ class Tending implements Hands {
     private final Hours hours;
     private final WarmUps warmUps;
 
-    Tending(
+    TendingHands(
             BatchLog log,
             Conditions conditions,
             HeatWatch heat,

@@ -1,0 +1,31 @@
+package app.velvetcrock.batch;
+
+import app.velvetcrock.stillroom.Current;
+import java.util.Collection;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/**
+ * Reads the lines of many logs at once. Plain SQL: a query through the persistence is translated anew each time while it is kept
+ * to a household, and this is the one most pages wait for.
+ */
+@Component
+class Entries {
+
+    private final JdbcClient sql;
+
+    Entries(JdbcClient sql) {
+        this.sql = sql;
+    }
+
+    List<BatchEntry> ofBatches(Collection<UUID> batches) {
+        return sql.sql(
+                        "select * from batch_entry where stillroom_id = :stillroom and batch_id in (:batches) order by happened_at, recorded_at, id")
+                .param("stillroom", Current.stillroom())
+                .param("batches", batches)
+                .query((row, at) -> BatchEntry.of(row))
+                .list();
+    }
+}

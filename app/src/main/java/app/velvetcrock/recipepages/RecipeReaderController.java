@@ -1,0 +1,235 @@
+package app.velvetcrock.recipepages;
+
+import app.velvetcrock.core.kitchen.Contradiction;
+import app.velvetcrock.core.making.Firmness;
+import app.velvetcrock.core.making.FirmnessBand;
+import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.recipe.Recipe;
+import app.velvetcrock.core.recipe.RecipeLine;
+import app.velvetcrock.core.recipe.RecipeReader;
+import app.velvetcrock.core.recipe.Thing;
+import app.velvetcrock.recipes.RecipeBox;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.stock.Stores;
+import app.velvetcrock.web.Done;
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.FormSent;
+import app.velvetcrock.web.Reply;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** The recipe reader: a list in anybody's measures, read line by line, kept, and taken to the Bench. */
+@Controller
+class RecipeReaderController {
+
+    private static final String LISTS = "/stores/recipes";
+    private static final int LONGEST_BODY = 6000;
+    private static final int LONGEST_TITLE = 120;
+    private static final double SCALE_END = 50;
+    private static final double SCALE_WIDTH = 600;
+
+    private final RecipeBox box;
+    private final Stores stores;
+    private final Households households;
+
+    RecipeReaderController(RecipeBox box, Stores stores, Households households) {
+        this.box = box;
+        this.stores = stores;
+        this.households = households;
+    }
+
+    /** A recipe as typed. */
+    record RecipeForm(@Nullable UUID key, @Nullable String title, @Nullable String body, @Nullable String act) {}
+
+    /**
+     * One line beside its readings.
+     *
+     * @param number its place among the lines that are not blank, counted from 0
+     * @param estimate true where its weight rests on a density
+     * @param wrong what is asked about; empty for a clear line
+     */
+    record Shown(
+            int number,
+            String written,
+            boolean clear,
+            String thing,
+            String echo,
+            boolean estimate,
+            String amount,
+            String share,
+            String wrong,
+            List<RecipeLine.Instead> instead) {
+
+        static Shown of(int number, RecipeLine line, Recipe recipe, House house) {
+            if (line instanceof RecipeLine.Clear clear) {
+                return new Shown(
+                        number,
+                        clear.written(),
+                        true,
+                        clear.thing().name(),
+                        clear.echo(),
+                        clear.byVolume(),
+                        house.mass(clear.mass()),
+                        house.percent(recipe.shareOf(clear)),
+                        "",
+                        List.of());
+            } else if (line instanceof RecipeLine.Asked asked) {
+                return new Shown(number, asked.written(), false, "", "", false, "", "", asked.wrong(), asked.instead());
+            }
+            RecipeLine.Contradicting two = (RecipeLine.Contradicting) line;
+            String wrong = "The weight and the volume imply %s; %s is %s, %s %% off: %s."
+                    .formatted(
+                            two.found().isPossible()
+                                    ? House.density(Density.ofGramsPerMillilitre(
+                                            two.found().implied()))
+                                    : "what nothing weighs",
+                            two.thing().name(),
+                            House.density(two.thing().density()),
+                            two.found().isPossible()
+                                    ? Decimals.upTo(Math.abs(two.found().offBy()) * 100, 1)
+                                    : "far more than 100",
+                            two.found().verdict() == Contradiction.Verdict.WORTH_A_LOOK
+                                    ? "worth a look"
+                                    : "one of the two is misread");
+            return new Shown(number, two.written(), false, two.thing().name(), "", false, "", "", wrong, two.instead());
+        }
+    }
+
+    @GetMapping("/stores/recipes")
+    String reader(Model model) {
+        return page(
+                model,
+                new RecipeForm(null, "", "", null),
+                new Fields(households.current().reader()),
+                null);
+    }
+
+    @GetMapping("/stores/recipes/{id}")
+    String kept(@PathVariable UUID id, Model model) {
+        RecipeBox.Card card = box.find(id);
+        return page(
+                model,
+                new RecipeForm(null, card.title(), card.body(), null),
+                new Fields(households.current().reader()),
+                id);
+    }
+
+    /** Reads a list, and keeps it when that is asked; reading alone changes nothing. */
+    @PostMapping("/stores/recipes")
+    String read(RecipeForm form, Reply reply) {
+        Fields fields = new Fields(households.current().reader());
+        Optional<String> body = fields.words("body", form.body(), LONGEST_BODY);
+        boolean keep = "keep".equals(form.act());
+        Optional<String> title = keep ? fields.words("title", form.title(), LONGEST_TITLE) : Optional.of("");
+        body.filter(text -> RecipeReader.tooMany(text) > 0)
+                .ifPresent(text -> fields.trouble(
+                        "body",
+                        "%d lines too many; 60 can be read.".formatted(RecipeReader.tooMany(text)),
+                        "a shorter list"));
+        if (!keep && fields.isClear()) {
+            return page(reply.model(), form, fields, null);
+        }
+        return reply.answer(
+                new FormSent("", form.key(), fields, LISTS), () -> page(reply.model(), form, fields, null), () -> {
+                    UUID id = box.keep(title.orElseThrow(), body.orElseThrow());
+                    return new Done(LISTS + "/" + id, "Kept.", LISTS + "/%s/remove".formatted(id));
+                });
+    }
+
+    @PostMapping("/stores/recipes/{id}/remove")
+    String remove(@PathVariable UUID id, @Nullable String back, Reply reply) {
+        boolean removed = back == null;
+        return reply.tap(LISTS, () -> {
+            box.remove(id, removed);
+            return removed
+                    ? new Done(LISTS, "Put away.", LISTS + "/%s/remove?back=yes".formatted(id))
+                    : new Done(LISTS, "It is back.");
+        });
+    }
+
+    private String page(Model model, RecipeForm form, Fields fields, @Nullable UUID kept) {
+        House house = households.current();
+        Recipe recipe = box.read(
+                form.body() == null || !fields.isClear() && fields.troubles().containsKey("body") ? "" : form.body(),
+                house);
+        List<Shown> lines = new ArrayList<>();
+        for (RecipeLine line : recipe.lines()) {
+            lines.add(Shown.of(lines.size(), line, recipe, house));
+        }
+        model.addAttribute("form", form);
+        model.addAttribute("fields", fields);
+        model.addAttribute("keptAs", kept);
+        model.addAttribute("cards", box.kept());
+        model.addAttribute("recipe", recipe);
+        model.addAttribute("lines", lines);
+        model.addAttribute("bench", bench(recipe));
+        model.addAttribute("bands", bands());
+        model.addAttribute(
+                "markX",
+                recipe.firmness()
+                        .map(Firmness::value)
+                        .map(value -> SCALE_WIDTH * Math.min(SCALE_END, value) / SCALE_END)
+                        .orElse(0.0));
+        return "recipepages/lists";
+    }
+
+    /** A stretch of the firmness scale. */
+    record Band(double x, double width, String words, String from) {}
+
+    private static List<Band> bands() {
+        List<Band> bands = new ArrayList<>();
+        FirmnessBand[] all = FirmnessBand.values();
+        for (int i = 0; i + 1 < all.length; i++) {
+            double from = all[i].startInclusive();
+            bands.add(new Band(
+                    SCALE_WIDTH * from / SCALE_END,
+                    SCALE_WIDTH * (all[i + 1].startInclusive() - from) / SCALE_END,
+                    all[i].word(),
+                    String.valueOf((int) from)));
+        }
+        return bands;
+    }
+
+    /** Where the Bench would take it up: its first herb and oil, from lots in stock; empty when either is missing. */
+    private String bench(Recipe recipe) {
+        Optional<RecipeLine.Clear> herb = recipe.first(Thing.Role.HERB);
+        Optional<RecipeLine.Clear> oil = recipe.first(Thing.Role.OIL).or(() -> recipe.first(Thing.Role.BUTTER));
+        Optional<Stock.OfHerb> lot = herb.flatMap(line -> stores.herbs().stream()
+                .filter(stored -> stored.kind().key().equals(line.thing().key()))
+                .findFirst());
+        Optional<Stock.OfCarrier> bottle = oil.flatMap(line -> stores.carriers().stream()
+                .filter(stored -> stored.kind().key().equals(line.thing().key()))
+                .findFirst());
+        if (lot.isEmpty() || bottle.isEmpty()) {
+            return "";
+        }
+        double millilitres = oil.orElseThrow()
+                .thing()
+                .density()
+                .volumeOf(oil.orElseThrow().mass())
+                .millilitres();
+        return "/bench?herb=%s&carrier=%s&amount=%s&oil=%s"
+                .formatted(
+                        lot.get().id(),
+                        bottle.get().id(),
+                        encode(Math.round(herb.orElseThrow().mass().grams() * 10) / 10.0 + " g"),
+                        encode(Math.round(millilitres) + " mL"));
+    }
+
+    private static String encode(String text) {
+        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+    }
+}
