@@ -83,7 +83,8 @@ public class Bench {
         BenchStock.Shelves shelves = stock.read(house, today);
         Fields fields = new Fields(house.reader());
         Method way = way(typed, shelves, house);
-        BenchForm form = typed.withDefaults(way, house.mass(Mass.ofGrams(40)), today.toString());
+        BenchForm form =
+                typed.withDefaults(way, house.mass(Mass.ofGrams(BenchController.USUAL_GRAMS)), today.toString());
         if (!shelves.areEnough()) {
             return new BenchWork(form, fields, shelves, way, Optional.empty());
         }

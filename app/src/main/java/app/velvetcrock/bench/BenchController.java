@@ -7,7 +7,9 @@ import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Disagreement;
+import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Tending;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.strain.Pressing;
@@ -15,12 +17,14 @@ import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Costs;
-import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.FormSent;
 import app.velvetcrock.web.Reply;
+import app.velvetcrock.web.Reply.Done;
+import app.velvetcrock.web.Reply.FormSent;
 import io.github.wimdeblauwe.htmx.spring.boot.mvc.HxRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -34,8 +38,6 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.util.UriComponentsBuilder;
-import org.springframework.web.util.UriUtils;
 
 /** Bench: plan a batch and start it. */
 @Controller
@@ -43,19 +45,24 @@ class BenchController {
 
     private static final int LONGEST_NAME = 60;
 
+    /** What stands on the Bench before anything is said. */
+    static final double USUAL_GRAMS = 40;
+
     private final List<Disagreement> schools = Disagreement.shipped();
     private final Bench bench;
     private final OwnWays ways;
     private final Starting starting;
     private final Costs costs;
     private final Households households;
+    private final Clock clock;
 
-    BenchController(Bench bench, OwnWays ways, Starting starting, Costs costs, Households households) {
+    BenchController(Bench bench, OwnWays ways, Starting starting, Costs costs, Households households, Clock clock) {
         this.bench = bench;
         this.ways = ways;
         this.starting = starting;
         this.costs = costs;
         this.households = households;
+        this.clock = clock;
     }
 
     @GetMapping("/bench")
@@ -66,8 +73,10 @@ class BenchController {
     /** The same, worked out again while the sentence is being changed: only the part that changed. */
     @HxRequest
     @GetMapping("/bench/plan")
-    String plan(BenchForm form, Model model) {
-        page(model, bench.charge(form));
+    String plan(BenchForm form, Model model, HttpServletResponse response) {
+        BenchWork work = bench.charge(form);
+        keepAddress(work, response);
+        page(model, work);
         return "bench/bench :: worked";
     }
 
@@ -126,7 +135,7 @@ class BenchController {
             PlanRequest.Circumstances how =
                     work.planned().orElseThrow().plan().request().circumstances();
             OwnWays.OfWay way = ways.keep(name.orElseThrow(), how.method(), how.lengths());
-            return new Done("/bench?" + kept(work, way), "“%s” is one of your ways now.".formatted(name.orElseThrow()));
+            return new Done(kept(work, way), "“%s” is one of your ways now.".formatted(name.orElseThrow()));
         });
     }
 
@@ -144,29 +153,24 @@ class BenchController {
         });
     }
 
-    /** The sentence as it stands, by the way just kept; its numbers are the way's own now. */
-    private static String kept(BenchWork work, OwnWays.OfWay way) {
-        BenchForm form = work.form();
-        UriComponentsBuilder query = UriComponentsBuilder.newInstance();
-        Map<String, String> fields = new LinkedHashMap<>();
-        fields.put("herb", form.herb());
-        fields.put("amount", form.amount());
-        fields.put("cut", form.cut());
-        fields.put("total", form.total());
-        fields.put("carrier", form.carrier());
-        fields.put("oil", form.oil());
-        fields.put("jar", form.jar());
-        fields.put("use", form.use());
-        fields.put("method", way.method().key());
-        List<BenchForm.HerbRow> more = form.more() == null ? List.of() : form.more();
-        for (int i = 0; i < more.size(); i++) {
-            fields.put("more[%d].herb".formatted(i), more.get(i).herb());
-            fields.put("more[%d].amount".formatted(i), more.get(i).amount());
-        }
-        fields.forEach((name, value) -> query.queryParam(
-                name.replace("[", "%5B").replace("]", "%5D"),
-                UriUtils.encode(value == null ? "" : value, StandardCharsets.UTF_8)));
-        return String.valueOf(query.build(true).getQuery());
+    /** The sentence as it stands, by the way just kept; its numbers and times are the way's own now. */
+    private String kept(BenchWork work, OwnWays.OfWay way) {
+        return address(work.form().by(way.method().key()).asItsWay(), way.method());
+    }
+
+    private String address(BenchForm form, Method way) {
+        House house = households.current();
+        Instant now = clock.instant();
+        String today = house.dayOf(now).toString();
+        String amount = house.mass(Mass.ofGrams(USUAL_GRAMS));
+        return BenchAddress.of(
+                form.withDefaults(way, amount, today).dated(house.past(now), house.future(now)),
+                BenchAddress.usual(way, amount, today));
+    }
+
+    /** A page that is recomputed in parts keeps its address, so that reload, back and a bookmark find the sentence as it stands. */
+    private void keepAddress(BenchWork work, HttpServletResponse response) {
+        response.setHeader("HX-Replace-Url", address(work.form(), work.way()));
     }
 
     private String page(Model model, BenchWork work) {

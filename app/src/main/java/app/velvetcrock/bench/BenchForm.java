@@ -1,7 +1,9 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -183,6 +185,54 @@ public record BenchForm(
         return new BenchForm(
                 key, herb, amount, cut, more, total, carrier, oil, jar, method, howLong, then, from, use, pressing,
                 storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+    }
+
+    /** The same with nothing said of what a way brings along: its numbers and its times. */
+    BenchForm asItsWay() {
+        return new BenchForm(
+                key, herb, amount, cut, more, total, carrier, oil, jar, method, null, null, start, use, pressing,
+                storage, weighed, poured, null, spirit, knowingly, called, time, want);
+    }
+
+    /** The same with its days as dates, so that it means the same tomorrow. */
+    BenchForm dated(WhenReader past, WhenReader future) {
+        BenchForm dated = new BenchForm(
+                key,
+                herb,
+                amount,
+                cut,
+                more,
+                total,
+                carrier,
+                oil,
+                jar,
+                method,
+                length,
+                then,
+                date(past, start),
+                use,
+                pressing,
+                storage,
+                weighed,
+                poured,
+                numbers,
+                spirit,
+                knowingly,
+                called,
+                time,
+                want);
+        return time == null ? dated : dated.at(new Time(date(future, time.by()), time.at(), time.hold()));
+    }
+
+    private BenchForm at(Time other) {
+        return new BenchForm(
+                key, herb, amount, cut, more, total, carrier, oil, jar, method, length, then, start, use, pressing,
+                storage, weighed, poured, numbers, spirit, knowingly, called, other, want);
+    }
+
+    private static String date(WhenReader when, @Nullable String typed) {
+        String text = or(typed, "");
+        return when.day(text).map(LocalDate::toString).orElse(text);
     }
 
     /** The same as a blend with these herbs besides. */

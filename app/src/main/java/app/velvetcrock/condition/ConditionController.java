@@ -1,10 +1,10 @@
 package app.velvetcrock.condition;
 
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.web.Done;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.FormSent;
 import app.velvetcrock.web.Reply;
+import app.velvetcrock.web.Reply.Done;
+import app.velvetcrock.web.Reply.FormSent;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;

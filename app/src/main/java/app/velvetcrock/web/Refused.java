@@ -42,4 +42,20 @@ public class Refused extends RuntimeException {
     public String instead() {
         return instead;
     }
+
+    /** Somebody changed meanwhile what this was read from; what was typed is still there to be sent again. */
+    public static class Overtaken extends Refused {
+
+        public Overtaken(String field, String reason) {
+            super(field, reason, "");
+        }
+    }
+
+    /** Somebody did this very thing before; said in words, and nothing is written twice. */
+    public static class AlreadyDone extends Refused {
+
+        public AlreadyDone(String reason) {
+            super(reason);
+        }
+    }
 }

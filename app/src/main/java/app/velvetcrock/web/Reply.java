@@ -1,10 +1,13 @@
 package app.velvetcrock.web;
 
+import app.velvetcrock.web.Refused.AlreadyDone;
+import app.velvetcrock.web.Refused.Overtaken;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.ui.Model;
@@ -115,4 +118,27 @@ public final class Reply {
     private void say(Notice notice) {
         RequestContextUtils.getOutputFlashMap(request).put(Notice.NAME, notice);
     }
+
+    /**
+     * What a form did.
+     *
+     * @param leadsTo the page after it
+     * @param words what was done, said there
+     * @param undo where to send the undoing; null where there is none
+     */
+    public record Done(String leadsTo, String words, @Nullable String undo) {
+
+        public Done(String leadsTo, String words) {
+            this(leadsTo, words, null);
+        }
+    }
+
+    /**
+     * A form as it came.
+     *
+     * @param prefix before the ids of its fields on the page
+     * @param key sent once, so that a repeat is known for one; null where it carries none
+     * @param leadsTo where it leads when somebody did the same before
+     */
+    public record FormSent(String prefix, @Nullable UUID key, Fields fields, String leadsTo) {}
 }

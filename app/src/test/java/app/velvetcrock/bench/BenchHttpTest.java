@@ -6,9 +6,15 @@ import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
 import app.velvetcrock.Visitor.Filled;
+import app.velvetcrock.core.method.Method;
+import java.net.URLDecoder;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -374,5 +380,59 @@ class BenchHttpTest {
                 new HashMap<>(Visitor.form(bench, "#bench", Map.of()).fields());
         all.putAll(wish);
         return all;
+    }
+
+    /** Reload, back and a bookmark find every field as it was said; days stand there as dates, and what is usual is not said. */
+    @Test
+    void theAddressKeepsTheWholeSentence() {
+        Visitor tove = Visitor.stocked(port, "Address");
+        Document bench = tove.get("/bench").page();
+        Map<String, String> said =
+                new LinkedHashMap<>(Visitor.form(bench, "#bench", Map.of()).fields());
+        String plain = replaced(tove, said);
+        assertThat(plain).matches("/bench\\?herb=[0-9a-f-]{36}&carrier=[0-9a-f-]{36}&method=cold-dark");
+        said.putAll(Map.ofEntries(
+                Map.entry("amount", "25 g"),
+                Map.entry("oil", "1:8"),
+                Map.entry("length", "28 days"),
+                Map.entry("start", "yesterday"),
+                Map.entry("use", "PREGNANCY"),
+                Map.entry("pressing", "DRIP"),
+                Map.entry("storage", "ROOM"),
+                Map.entry("numbers.shake", "2 for 5, then 4"),
+                Map.entry("time.by", "in 9 weeks"),
+                Map.entry("knowingly", "as my mother does & did")));
+        String address = replaced(tove, said);
+        assertThat(address).contains("start=2026-11-23", "time.by=2027-01-26").doesNotContain("cut=", "total=");
+        Document again = tove.get(address).page();
+        Map<String, String> found = Visitor.form(again, "#bench", Map.of()).fields();
+        said.put("start", "2026-11-23");
+        said.put("time.by", "2027-01-26");
+        said.forEach((name, value) -> {
+            if (!Set.of("key", "_csrf", "knowingly").contains(name)) {
+                assertThat(found.get(name)).as(name).isEqualTo(value);
+            }
+        });
+        assertThat(URLDecoder.decode(address, StandardCharsets.UTF_8)).contains("knowingly=as my mother does & did");
+        // Whatever field the sentence has, the address knows it.
+        for (String name : found.keySet()) {
+            if (!Set.of("key", "_csrf", "weighed", "poured", "called", "title").contains(name)) {
+                assertThat(BenchAddress.said(BenchForm.of("", "", "", "").withDefaults(Method.COLD_AND_DARK, "", ""))
+                                .keySet())
+                        .anyMatch(known -> known.equals(name) || name.matches("(more|time\\.hold)\\[\\d+].*"));
+            }
+        }
+    }
+
+    private static String replaced(Visitor tove, Map<String, String> said) {
+        String query = said.entrySet().stream()
+                .filter(e -> !Set.of("key", "_csrf").contains(e.getKey()))
+                .map(e -> Visitor.encode(e.getKey()) + "=" + Visitor.encode(e.getValue()))
+                .collect(Collectors.joining("&"));
+        return tove.get("/bench/plan?" + query, "HX-Request", "true")
+                .raw()
+                .headers()
+                .firstValue("HX-Replace-Url")
+                .orElseThrow();
     }
 }

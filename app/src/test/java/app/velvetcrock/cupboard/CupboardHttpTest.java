@@ -202,7 +202,8 @@ class CupboardHttpTest {
     @Test
     void moreBottlesThanOilAreRefusedInWords() {
         Answer answer = tove.submit(oil, "form[action$=bottle]", Map.of("count", "6", "size", "50 mL"));
-        assertThat(answer.status()).isEqualTo(409);
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.page().select("#note-b-count").text()).contains("fewer, or smaller ones");
         assertThat(answer.page().text())
                 .contains("218 mL fill 5 × 50 mL at most")
                 .contains("Nothing was bottled");
