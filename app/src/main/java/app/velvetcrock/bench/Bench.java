@@ -7,6 +7,7 @@ import app.velvetcrock.core.charge.JarChoice;
 import app.velvetcrock.core.charge.JarSplit;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
@@ -84,7 +85,7 @@ public class Bench {
         Fields fields = new Fields(house.reader());
         Method way = way(typed, shelves, house);
         BenchForm form =
-                typed.withDefaults(way, house.mass(Mass.ofGrams(BenchController.USUAL_GRAMS)), today.toString());
+                typed.withDefaults(way, house.mass(Mass.ofGrams(BenchController.USUAL_GRAMS)), Wording.written(today));
         if (!shelves.areEnough()) {
             return new BenchWork(form, fields, shelves, way, Optional.empty());
         }

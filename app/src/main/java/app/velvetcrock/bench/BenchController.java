@@ -6,6 +6,7 @@ import app.velvetcrock.core.charge.Remedy;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Disagreement;
@@ -161,7 +162,7 @@ class BenchController {
     private String address(BenchForm form, Method way) {
         House house = households.current();
         Instant now = clock.instant();
-        String today = house.dayOf(now).toString();
+        String today = Wording.written(house.dayOf(now));
         String amount = house.mass(Mass.ofGrams(USUAL_GRAMS));
         return BenchAddress.of(
                 form.withDefaults(way, amount, today).dated(house.past(now), house.future(now)),

@@ -1,9 +1,9 @@
 package app.velvetcrock.bench;
 
 import app.velvetcrock.core.kitchen.WhenReader;
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -232,7 +232,7 @@ public record BenchForm(
 
     private static String date(WhenReader when, @Nullable String typed) {
         String text = or(typed, "");
-        return when.day(text).map(LocalDate::toString).orElse(text);
+        return when.day(text).map(Wording::written).orElse(text);
     }
 
     /** The same as a blend with these herbs besides. */

@@ -403,11 +403,13 @@ class BenchHttpTest {
                 Map.entry("time.by", "in 9 weeks"),
                 Map.entry("knowingly", "as my mother does & did")));
         String address = replaced(tove, said);
-        assertThat(address).contains("start=2026-11-23", "time.by=2027-01-26").doesNotContain("cut=", "total=");
+        assertThat(address)
+                .contains("start=23%20Nov%202026", "time.by=26%20Jan%202027")
+                .doesNotContain("cut=", "total=");
         Document again = tove.get(address).page();
         Map<String, String> found = Visitor.form(again, "#bench", Map.of()).fields();
-        said.put("start", "2026-11-23");
-        said.put("time.by", "2027-01-26");
+        said.put("start", "23 Nov 2026");
+        said.put("time.by", "26 Jan 2027");
         said.forEach((name, value) -> {
             if (!Set.of("key", "_csrf", "knowingly").contains(name)) {
                 assertThat(found.get(name)).as(name).isEqualTo(value);
