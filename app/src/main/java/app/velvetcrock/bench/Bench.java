@@ -219,7 +219,7 @@ public class Bench {
                                 "less herb, or put more jars into the Stores");
                 return Optional.empty();
             }
-            PlanRequest whole = request(asked, largest, free);
+            PlanRequest whole = asked.request(largest, free);
             return Optional.of(shares.stream()
                     .map(share -> part(whole.part(share), asked, jarOf(jars, share.vessel()), desk))
                     .toList());
@@ -229,7 +229,7 @@ public class Bench {
             chosen.ifPresent(vessel -> desk.fields().echo("jar", "the smallest of yours that holds it and covers"));
             return chosen.map(vessel -> jarOf(jars, vessel)).orElse(largest);
         });
-        return Optional.of(List.of(really(form, part(request(asked, jar, free), asked, jar, desk), asked, desk)));
+        return Optional.of(List.of(really(form, part(asked.request(jar, free), asked, jar, desk), asked, desk)));
     }
 
     private static OfJar jarOf(List<OfJar> jars, Vessel vessel) {
@@ -237,10 +237,6 @@ public class Bench {
                 .filter(jar -> jar.vessel().equals(vessel))
                 .findFirst()
                 .orElseThrow();
-    }
-
-    private static PlanRequest request(BenchReading.Asked asked, OfJar jar, List<Vessel> free) {
-        return new PlanRequest(asked.planned(), asked.pour().carrier(), asked.oil(), jar.vessel(), free, asked.how());
     }
 
     private BenchWork.Part part(PlanRequest request, BenchReading.Asked asked, OfJar jar, BenchReading.Desk desk) {

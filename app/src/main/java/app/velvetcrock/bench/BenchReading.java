@@ -3,6 +3,7 @@ package app.velvetcrock.bench;
 import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.OilWish;
+import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Method;
@@ -47,6 +48,11 @@ class BenchReading {
             PlanRequest.Circumstances how,
             BenchSentence.Spirit spirit,
             Optional<Wanted> wanted) {
+
+        /** What is asked for, in one vessel. */
+        PlanRequest request(OfJar jar, List<Vessel> free) {
+            return new PlanRequest(planned, pour.carrier(), oil, jar.vessel(), free, how);
+        }
 
         Asked outOf(Wanted want) {
             return new Asked(herbs, planned, pour, oil, how, spirit, Optional.of(want));

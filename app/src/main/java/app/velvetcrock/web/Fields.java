@@ -17,7 +17,6 @@ import app.velvetcrock.core.measure.Volume;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.util.ArrayList;
 import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -36,8 +35,6 @@ public final class Fields {
     public static final int LONGEST_AMOUNT = 120;
 
     private static final int LONGEST_NUMBER = 40;
-    private static final int FIRST_YEAR = 1900;
-    private static final int LAST_YEAR = 2200;
 
     private final AmountReader reader;
     private final Map<String, String> echoes = new LinkedHashMap<>();
@@ -97,13 +94,8 @@ public final class Fields {
             echo(field, agree);
             return Optional.of(new Weighed(both.mass(), false, agree));
         }
-        String wrong = disagreement(found, known, weight, volume);
-        List<Understood> choices = new ArrayList<>();
-        found.slips()
-                .forEach(slip ->
-                        choices.add(new Understood(reader.clearly(slip.meant()).typed(), slip.meant(), slip.words())));
-        choices.add(new Understood(weight.typed(), weight.amount(), "the weight alone: " + weight.echo()));
-        choices.add(new Understood(volume.typed(), volume.amount(), "the volume alone: " + volume.echo()));
+        String wrong = found.words(weight, volume, known);
+        List<Understood> choices = found.choices(reader, weight, volume);
         troubles.put(
                 field,
                 new Trouble(
@@ -111,23 +103,6 @@ public final class Fields {
                         found.slips().isEmpty() ? "whichever is right; no likely slip explains both" : "",
                         choices));
         return Optional.empty();
-    }
-
-    private static String disagreement(Contradiction found, KnownDensity known, Understood weight, Understood volume) {
-        if (!found.isPossible()) {
-            return "%s and %s cannot be the same thing: one of the two is misread."
-                    .formatted(weight.typed(), volume.typed());
-        }
-        return "%s and %s imply %s g/mL; this is %s g/mL, %s %% off: %s."
-                .formatted(
-                        weight.typed(),
-                        volume.typed(),
-                        Decimals.upTo(found.implied(), 3),
-                        Decimals.upTo(known.density().gramsPerMillilitre(), 3),
-                        Decimals.upTo(Math.abs(found.offBy()) * 100, 1),
-                        found.verdict() == Contradiction.Verdict.WORTH_A_LOOK
-                                ? "worth a look"
-                                : "one of the two is misread");
     }
 
     public Optional<Mass> mass(String field, @Nullable String typed, double least, double most) {
@@ -349,12 +324,9 @@ public final class Fields {
     }
 
     private boolean isInLivingMemory(String field, LocalDate date) {
-        boolean sensible = date.getYear() >= FIRST_YEAR && date.getYear() <= LAST_YEAR;
+        boolean sensible = WhenReader.isInLivingMemory(date);
         if (!sensible) {
-            trouble(
-                    field,
-                    "The year %d is not one of a stillroom's.".formatted(date.getYear()),
-                    "a year from %d to %d".formatted(FIRST_YEAR, LAST_YEAR));
+            trouble(field, "The year %d is not one of a stillroom's.".formatted(date.getYear()), WhenReader.YEARS);
         }
         return sensible;
     }

@@ -74,6 +74,7 @@ class EyeJourneyTest {
                     const fields = [...form.querySelectorAll('input[type=text], input:not([type]), textarea')];
                     fields.forEach(field => { field.value = junk; });
                     if (!fields.length) return false;
+                    document.querySelectorAll('#refused, .notice').forEach(said => said.remove());
                     form.noValidate = true;
                     form.requestSubmit();
                     return true;

@@ -27,6 +27,12 @@ public final class WhenReader {
     /** Longer than anything that names a day. */
     public static final int LONGEST = 120;
 
+    /** [E] Years a stillroom may speak of, in words. */
+    public static final String YEARS = "a year from 1900 to 2200";
+
+    private static final int FIRST_YEAR = 1900;
+    private static final int LAST_YEAR = 2200;
+
     /** [E] What a part of the day means where no hour is said. */
     private static final Map<String, LocalTime> PARTS = Map.of(
             "morning", LocalTime.of(8, 0),
@@ -79,6 +85,11 @@ public final class WhenReader {
     /** Of what is to come: a weekday is the next one, a date without its year the next such. */
     public static WhenReader ofTheFuture(LocalDateTime now) {
         return new WhenReader(now, false);
+    }
+
+    /** Tells whether a day is one that anybody in a stillroom would mean. */
+    public static boolean isInLivingMemory(LocalDate date) {
+        return date.getYear() >= FIRST_YEAR && date.getYear() <= LAST_YEAR;
     }
 
     /** Reads a day; empty for anything else. */
