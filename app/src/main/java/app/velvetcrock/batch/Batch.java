@@ -7,7 +7,6 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
-import java.util.Objects;
 import java.util.UUID;
 import org.hibernate.annotations.ColumnTransformer;
 import org.hibernate.annotations.TenantId;
@@ -59,9 +58,5 @@ class Batch {
         this.kitId = stand.kit() ? stand.id() : null;
         this.plan = plan;
         this.createdAt = createdAt;
-    }
-
-    Stand stand() {
-        return new Stand(Objects.requireNonNullElse(kitId, Objects.requireNonNullElse(jarId, id)), kitId != null);
     }
 }

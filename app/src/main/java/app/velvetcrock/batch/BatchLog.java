@@ -30,15 +30,14 @@ public class BatchLog {
 
     @Transactional(readOnly = true)
     public BatchSheet sheet(UUID id) {
-        return reader.read(List.of(batches.findHere(id).orElseThrow(() -> new NotHere("that batch"))))
-                .get(0);
+        return reader.among(List.of(id)).stream().findFirst().orElseThrow(() -> new NotHere("that batch"));
     }
 
     /** Lets only one at a time write about a batch, and reads it as it then stands. */
     @Transactional(propagation = Propagation.MANDATORY)
     public BatchSheet locked(UUID id) {
-        Batch batch = batches.lock(id).orElseThrow(() -> new NotHere("that batch"));
-        return reader.read(List.of(batch)).get(0);
+        batches.lock(id).orElseThrow(() -> new NotHere("that batch"));
+        return sheet(id);
     }
 
     /** Writes the line a deed leaves; its batch is locked. */

@@ -11,15 +11,16 @@ import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.hours.Hours;
-import app.velvetcrock.plans.PlanRevisions;
 import app.velvetcrock.plans.Plans;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -31,7 +32,7 @@ import org.springframework.stereotype.Component;
 class BatchReader {
 
     private final Entries entries;
-    private final PlanRevisions revisions;
+    private final BatchRows rows;
     private final Households households;
     private final Hours hours;
     private final People people;
@@ -42,7 +43,7 @@ class BatchReader {
 
     BatchReader(
             Entries entries,
-            PlanRevisions revisions,
+            BatchRows rows,
             Households households,
             Hours hours,
             People people,
@@ -51,7 +52,7 @@ class BatchReader {
             Plans plans,
             Clock clock) {
         this.entries = entries;
-        this.revisions = revisions;
+        this.rows = rows;
         this.households = households;
         this.hours = hours;
         this.people = people;
@@ -61,31 +62,32 @@ class BatchReader {
         this.clock = clock;
     }
 
-    List<BatchSheet> read(List<Batch> batches) {
+    List<BatchSheet> among(Collection<UUID> ids) {
+        return read(rows.among(ids));
+    }
+
+    List<BatchSheet> read(List<BatchRows.Row> batches) {
         if (batches.isEmpty()) {
             return List.of();
         }
+        List<UUID> ids = batches.stream().map(BatchRows.Row::id).toList();
         Reading reading =
                 new Reading(households.current(), Lazy.of(hours::home), Lazy.of(people::namesHere), conditions.open());
-        Map<UUID, PlanRevisions.Revision> revised =
-                revisions.latest(batches.stream().map(b -> b.id).toList());
-        Map<UUID, List<BatchEntry>> logs = entries
-                .ofBatches(batches.stream().map(b -> b.id).toList())
-                .stream()
-                .collect(Collectors.groupingBy(entry -> entry.batchId));
+        Map<UUID, FrozenPlan> holding = plans.holding(ids, rows::plans);
+        Map<UUID, List<BatchEntry>> logs =
+                entries.ofBatches(ids).stream().collect(Collectors.groupingBy(entry -> entry.batchId));
         return batches.stream()
                 .map(batch -> sheet(
                         batch,
-                        revised.getOrDefault(batch.id, new PlanRevisions.Revision(batch.id, batch.plan)),
-                        logs.getOrDefault(batch.id, List.of()),
+                        Objects.requireNonNull(holding.get(batch.id())),
+                        logs.getOrDefault(batch.id(), List.of()),
                         reading))
                 .toList();
     }
 
     private record Reading(House house, Lazy<HomeHours> home, Lazy<Map<UUID, String>> names, List<Told> open) {}
 
-    private BatchSheet sheet(Batch batch, PlanRevisions.Revision plan, List<BatchEntry> log, Reading reading) {
-        FrozenPlan frozen = plans.read(plan.id(), plan.plan());
+    private BatchSheet sheet(BatchRows.Row batch, FrozenPlan frozen, List<BatchEntry> log, Reading reading) {
         var zone = reading.house().settings().zone();
         List<Entry> said = log.stream()
                 .map(entry -> new Entry(entry.id, entry.happenedAt, codec.read(entry)))
@@ -93,9 +95,9 @@ class BatchReader {
         Course course = Course.of(frozen.plan(), said, clock.instant(), zone);
         Log holding = Log.of(said);
         return new BatchSheet(
-                batch.id,
-                batch.number,
-                batch.name,
+                batch.id(),
+                batch.number(),
+                batch.name(),
                 batch.stand(),
                 frozen,
                 course,
@@ -104,7 +106,7 @@ class BatchReader {
                 Lazy.of(() -> Rounds.open(course, holding, reading.home().get(), frozen.holds())),
                 Lazy.of(() -> written(log, said, holding, reading)),
                 reading.open().stream()
-                        .filter(told -> batch.id.equals(told.subject().batch()))
+                        .filter(told -> batch.id().equals(told.subject().batch()))
                         .toList());
     }
 

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -16,12 +15,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Batches {
 
-    private final BatchRepository batches;
+    private final BatchRows rows;
     private final BatchReader reader;
     private final BatchLog log;
 
-    Batches(BatchRepository batches, BatchReader reader, BatchLog log) {
-        this.batches = batches;
+    Batches(BatchRows rows, BatchReader reader, BatchLog log) {
+        this.rows = rows;
         this.reader = reader;
         this.log = log;
     }
@@ -42,11 +41,11 @@ public class Batches {
     /** What stands and some others besides, by number, read together. */
     @Transactional(readOnly = true)
     public List<BatchSheet> standingAnd(Collection<UUID> others) {
-        return reader.read(batches.unstrainedAnd(others));
+        return reader.read(rows.unstrainedAnd(others));
     }
 
-    private List<Batch> unstrained() {
-        return PerRequest.of("unstrained " + Current.person(), batches::unstrained);
+    private List<BatchRows.Row> unstrained() {
+        return PerRequest.of("unstrained " + Current.person(), rows::unstrained);
     }
 
     /** How many of each size of jar, and of each pot, are in use. */
@@ -59,19 +58,17 @@ public class Batches {
     /** The latest batches that were strained or thrown out, the newest first. */
     @Transactional(readOnly = true)
     public List<BatchSheet> finished(int most) {
-        return reader.read(batches.finished(Limit.of(most)));
+        return reader.read(rows.finished(most));
     }
 
     /** What some batches are numbered. */
     @Transactional(readOnly = true)
     public Map<UUID, Integer> numbers(Collection<UUID> ids) {
-        return ids.isEmpty()
-                ? Map.of()
-                : batches.among(ids).stream().collect(Collectors.toMap(batch -> batch.id, batch -> batch.number));
+        return rows.among(ids).stream().collect(Collectors.toMap(BatchRows.Row::id, BatchRows.Row::number));
     }
 
     @Transactional(readOnly = true)
     public List<BatchSheet> among(Collection<UUID> ids) {
-        return reader.read(batches.among(ids));
+        return reader.among(ids);
     }
 }

@@ -176,6 +176,7 @@ class BenchController {
 
     private String page(Model model, BenchWork work) {
         model.addAttribute("work", work);
+        model.addAttribute("choices", BenchChoices.of(work.shelves(), households.current()));
         model.addAttribute("cost", work.planned().flatMap(this::cost).orElse(null));
         model.addAttribute("fields", work.fields());
         model.addAttribute("schools", schools);

@@ -4,9 +4,9 @@ import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Levels;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.draw.JarDrawing;
+import app.velvetcrock.draw.Stroke;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -74,15 +74,12 @@ record BenchPicture(
         return knots.stream()
                 .filter(oil -> oil >= 0 && oil <= most)
                 .sorted()
-                .map(oil -> String.format(
-                        Locale.ROOT,
-                        "%.1f:%.1f",
-                        jar.floorY()
+                .map(oil -> Stroke.of(jar.floorY()
                                 - Levels.of(charge.withOil(Volume.ofMillilitres(oil)))
                                                 .oil()
                                                 .millimetres()
-                                        * jar.scale(),
-                        oil))
+                                        * jar.scale())
+                        + ":" + Stroke.of(oil))
                 .collect(Collectors.joining(" "));
     }
 

@@ -1,5 +1,6 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.stillroom.Current;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -8,8 +9,16 @@ import org.springframework.data.jpa.repository.Query;
 
 interface OwnWayRepository extends JpaRepository<OwnWay, UUID> {
 
-    @Query("select w from OwnWay w where w.removedAt is null order by w.createdAt")
-    List<OwnWay> all();
+    default List<OwnWay> all() {
+        return all(Current.stillroom());
+    }
+
+    @Query(
+            nativeQuery = true,
+            value =
+                    """
+            select * from own_way where stillroom_id = :stillroom and removed_at is null order by created_at""")
+    List<OwnWay> all(UUID stillroom);
 
     @Query("select w from OwnWay w where w.id = :id")
     Optional<OwnWay> findHere(UUID id);

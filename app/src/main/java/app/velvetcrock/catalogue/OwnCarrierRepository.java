@@ -1,5 +1,6 @@
 package app.velvetcrock.catalogue;
 
+import app.velvetcrock.stillroom.Current;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -8,8 +9,16 @@ import org.springframework.data.jpa.repository.Query;
 
 interface OwnCarrierRepository extends JpaRepository<OwnCarrier, UUID> {
 
-    @Query("select c from OwnCarrier c order by c.common, c.createdAt")
-    List<OwnCarrier> all();
+    default List<OwnCarrier> all() {
+        return all(Current.stillroom());
+    }
+
+    @Query(
+            nativeQuery = true,
+            value =
+                    """
+            select * from own_carrier where stillroom_id = :stillroom order by common, created_at""")
+    List<OwnCarrier> all(UUID stillroom);
 
     @Query("select c from OwnCarrier c where c.key = :key")
     Optional<OwnCarrier> byKey(String key);

@@ -1,5 +1,6 @@
 package app.velvetcrock.catalogue;
 
+import app.velvetcrock.stillroom.Current;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -8,8 +9,16 @@ import org.springframework.data.jpa.repository.Query;
 
 interface OwnHerbRepository extends JpaRepository<OwnHerb, UUID> {
 
-    @Query("select h from OwnHerb h order by h.common, h.createdAt")
-    List<OwnHerb> all();
+    default List<OwnHerb> all() {
+        return all(Current.stillroom());
+    }
+
+    @Query(
+            nativeQuery = true,
+            value =
+                    """
+            select * from own_herb where stillroom_id = :stillroom order by common, created_at""")
+    List<OwnHerb> all(UUID stillroom);
 
     @Query("select h from OwnHerb h where h.key = :key")
     Optional<OwnHerb> byKey(String key);

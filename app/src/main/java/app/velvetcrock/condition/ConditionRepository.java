@@ -1,5 +1,6 @@
 package app.velvetcrock.condition;
 
+import app.velvetcrock.stillroom.Current;
 import jakarta.persistence.LockModeType;
 import java.util.List;
 import java.util.Optional;
@@ -10,8 +11,16 @@ import org.springframework.data.jpa.repository.Query;
 
 interface ConditionRepository extends JpaRepository<FoundCondition, UUID> {
 
-    @Query("select c from FoundCondition c where c.answer is null order by c.foundAt, c.id")
-    List<FoundCondition> open();
+    default List<FoundCondition> open() {
+        return open(Current.stillroom());
+    }
+
+    @Query(
+            nativeQuery = true,
+            value =
+                    """
+            select * from condition where stillroom_id = :stillroom and answer is null order by found_at, id""")
+    List<FoundCondition> open(UUID stillroom);
 
     @Query("select c from FoundCondition c where c.batchId = :batch order by c.foundAt, c.id")
     List<FoundCondition> ofBatch(UUID batch);

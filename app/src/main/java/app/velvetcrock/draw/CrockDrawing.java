@@ -1,7 +1,6 @@
 package app.velvetcrock.draw;
 
 import app.velvetcrock.core.charge.Vessel;
-import java.util.Locale;
 
 /**
  * A warm crock round the vessel that stands in it, to the vessel's own scale.
@@ -34,24 +33,29 @@ public record CrockDrawing(
         double depth = width * SQUAT;
         double top = HANDLE + RIM;
         double inset = width * SLANT;
-        String body = String.format(
-                Locale.ROOT,
-                "M%.1f %.1f L%.1f %.1f Q%.1f %.1f %.1f %.1f H%.1f Q%.1f %.1f %.1f %.1f L%.1f %.1f Z",
+        String body = Stroke.of(
+                "M",
                 inset,
                 top,
+                "L",
                 inset * 1.8,
                 top + depth - 12,
+                "Q",
                 inset * 1.8,
                 top + depth,
                 inset * 1.8 + 12,
                 top + depth,
+                "H",
                 width - inset * 1.8 - 12,
+                "Q",
                 width - inset * 1.8,
                 top + depth,
                 width - inset * 1.8,
                 top + depth - 12,
+                "L",
                 width - inset,
-                top);
+                top,
+                "Z");
         double bar = width * 0.66;
         return new CrockDrawing(
                 width, top + depth, body, HANDLE, RIM, (width - bar) / 2, top + depth * 0.76, bar, bar * progress);
@@ -59,15 +63,7 @@ public record CrockDrawing(
 
     /** The bow over the lid. */
     public String handle() {
-        return String.format(
-                Locale.ROOT,
-                "M%.1f %.1f Q%.1f %.1f %.1f %.1f",
-                width * 0.08,
-                rimY,
-                width / 2,
-                -rimY * 0.75,
-                width * 0.92,
-                rimY);
+        return Stroke.of("M", width * 0.08, rimY, "Q", width / 2, -rimY * 0.75, width * 0.92, rimY);
     }
 
     public double middle() {

@@ -1,7 +1,5 @@
 package app.velvetcrock.draw;
 
-import java.util.Locale;
-
 /** Colours as data: mixed from the tints of herb and carrier. */
 final class Tint {
 
@@ -13,7 +11,9 @@ final class Tint {
         for (int at = 1; at < 7; at += 2) {
             int a = Integer.parseInt(first.substring(at, at + 2), 16);
             int b = Integer.parseInt(second.substring(at, at + 2), 16);
-            mixed.append(String.format(Locale.ROOT, "%02x", Math.round(a + (b - a) * share)));
+            long both = Math.round(a + (b - a) * share);
+            mixed.append(Character.forDigit((int) (both >> 4) & 15, 16))
+                    .append(Character.forDigit((int) both & 15, 16));
         }
         return mixed.toString();
     }

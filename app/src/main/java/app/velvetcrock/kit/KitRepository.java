@@ -1,5 +1,6 @@
 package app.velvetcrock.kit;
 
+import app.velvetcrock.stillroom.Current;
 import jakarta.persistence.LockModeType;
 import java.util.List;
 import java.util.Optional;
@@ -10,8 +11,16 @@ import org.springframework.data.jpa.repository.Query;
 
 interface KitRepository extends JpaRepository<Kit, UUID> {
 
-    @Query("select k from Kit k where k.removedAt is null order by k.kind, k.name, k.createdAt")
-    List<Kit> all();
+    default List<Kit> all() {
+        return all(Current.stillroom());
+    }
+
+    @Query(
+            nativeQuery = true,
+            value =
+                    """
+            select * from kit where stillroom_id = :stillroom and removed_at is null order by kind, name, created_at""")
+    List<Kit> all(UUID stillroom);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select k from Kit k where k.id = :id and k.removedAt is null")

@@ -24,21 +24,29 @@ public class PlanRevisions {
         this.clock = clock;
     }
 
-    /** A plan as it is written, and which one of its batch's it is. */
-    public record Revision(UUID id, String plan) {}
-
-    /** The plan that holds of each batch that was revised. */
-    public Map<UUID, Revision> latest(Collection<UUID> batches) {
-        Map<UUID, Revision> plans = new HashMap<>();
+    /** Which revision holds of each batch that was revised. */
+    Map<UUID, UUID> latest(Collection<UUID> batches) {
+        Map<UUID, UUID> latest = new HashMap<>();
         sql.sql(
-                        "select distinct on (batch_id) batch_id, id, plan from plan_revision where stillroom_id = :stillroom and batch_id in (:batches) order by batch_id, number desc")
+                        "select distinct on (batch_id) batch_id, id from plan_revision where stillroom_id = :stillroom and batch_id in (:batches) order by batch_id, number desc")
                 .param("stillroom", Current.stillroom())
                 .param("batches", batches)
                 .query(row -> {
-                    plans.put(
-                            row.getObject(1, UUID.class), new Revision(row.getObject(2, UUID.class), row.getString(3)));
+                    latest.put(row.getObject(1, UUID.class), row.getObject(2, UUID.class));
                 });
-        return plans;
+        return latest;
+    }
+
+    /** Revisions as they are written. */
+    Map<UUID, String> written(Collection<UUID> ids) {
+        Map<UUID, String> written = new HashMap<>();
+        sql.sql("select id, plan from plan_revision where stillroom_id = :stillroom and id in (:ids)")
+                .param("stillroom", Current.stillroom())
+                .param("ids", ids)
+                .query(row -> {
+                    written.put(row.getObject(1, UUID.class), row.getString(2));
+                });
+        return written;
     }
 
     /** Puts a plan in the place of the one before; the caller has locked the batch. */

@@ -1,5 +1,7 @@
 package app.velvetcrock.stock;
 
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.web.PerRequest;
 import jakarta.persistence.LockModeType;
 import java.util.Collection;
 import java.util.List;
@@ -21,16 +23,40 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
     @Query("select count(l) > 0 from Lot l where l.kindKey = :key")
     boolean isStored(String key);
 
-    /** What is in stock of some kinds and goes by a name; {@code like} is a pattern, lower case. */
+    /** All that is in stock. A page that wants several kinds of it asks once. */
+    default List<Lot> inStock() {
+        return inStock(Current.stillroom());
+    }
+
     @Query(
-            "select l from Lot l where l.kind in :kinds and l.balance > 0 and l.words like :like order by l.name, l.createdAt, l.id")
-    List<Lot> inStock(Collection<LotKind> kinds, String like);
+            nativeQuery = true,
+            value =
+                    """
+            select * from lot where stillroom_id = :stillroom and balance > 0 order by name, created_at, id""")
+    List<Lot> inStock(UUID stillroom);
 
-    @Query("select l from Lot l where l.id in :ids order by l.createdAt, l.id")
-    List<Lot> among(Collection<UUID> ids);
+    /** What is in stock of some kinds. */
+    default List<Lot> inStock(Collection<LotKind> kinds) {
+        return PerRequest.of("stock", this::inStock).stream()
+                .filter(lot -> kinds.contains(lot.kind))
+                .toList();
+    }
 
-    @Query("select l from Lot l where l.kind = :kind and l.balance > 0 order by l.name, l.createdAt, l.id")
-    List<Lot> inStock(LotKind kind);
+    /** What is in stock of one kind. */
+    default List<Lot> inStock(LotKind kind) {
+        return inStock(List.of(kind));
+    }
+
+    default List<Lot> among(Collection<UUID> ids) {
+        return among(Current.stillroom(), ids);
+    }
+
+    @Query(
+            nativeQuery = true,
+            value =
+                    """
+            select * from lot where stillroom_id = :stillroom and id in (:ids) order by created_at, id""")
+    List<Lot> among(UUID stillroom, Collection<UUID> ids);
 
     /** Tells whether another lot of a batch still has stock. */
     @Query("select count(l) > 0 from Lot l where l.batchId = :batch and l.id <> :but and l.balance > 0")

@@ -38,11 +38,8 @@ public final class Stock {
 
         /** What it is in a few words: "dried leaf, cut and sifted". */
         public String state() {
-            return "%s %s, %s"
-                    .formatted(
-                            moisture.word(),
-                            texture.part().word(),
-                            texture.cut().word());
+            return moisture.word() + " " + texture.part().word() + ", "
+                    + texture.cut().word();
         }
     }
 

@@ -138,7 +138,7 @@ public class Stores implements Catalogue.Stored {
         Set<LotKind> kinds = EnumSet.of(LotKind.HERB, LotKind.CARRIER);
         Map<UUID, Long> cameIn = movements.openings(kinds, OPENINGS).stream()
                 .collect(Collectors.toMap(m -> m.lotId, m -> m.amount, Long::sum));
-        return lots.inStock(kinds, "%").stream()
+        return lots.inStock(kinds).stream()
                 .collect(Collectors.toMap(
                         lot -> lot.id,
                         lot -> Math.min(1.0, lot.balance / (double) cameIn.getOrDefault(lot.id, lot.balance))));
@@ -147,7 +147,7 @@ public class Stores implements Catalogue.Stored {
     /** What is in stock besides herbs, carriers and oils: of some kinds. */
     @Transactional(readOnly = true)
     public List<Stock.OfSupply> supplies(Set<LotKind> kinds) {
-        return lots.inStock(kinds, "%").stream().map(Stores::supply).toList();
+        return lots.inStock(kinds).stream().map(Stores::supply).toList();
     }
 
     /** Takes back the bringing in of a lot, once however often it is asked; refused when some of it was used since. */

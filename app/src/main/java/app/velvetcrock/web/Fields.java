@@ -47,6 +47,9 @@ public final class Fields {
     /** What is wrong with one field: what was understood, what is wrong, what to type, and readings to choose from. */
     public record Trouble(String wrong, String instead, List<Understood> choices) {}
 
+    /** One of a list to choose from: what is sent, and what is read. */
+    public record Option(String value, String text) {}
+
     /** How much of a thing there is, whether that rests on a density, and what was understood. */
     public record Weighed(Mass mass, boolean byVolume, String echo) {}
 

@@ -63,14 +63,17 @@ public final class Clashes {
             if (clashes.isEmpty()) {
                 return Optional.of(start);
             }
-            int held = mine.indexOf(clashes.get(0).mine());
-            Instant free = freeAgain(clashes.get(0).mine(), among);
-            at = start.plus(GRID.multipliedBy(1
-                    + lastClashing(quarters -> Scheduler.forward(steps, start.plus(GRID.multipliedBy(quarters)), hours)
-                            .map(later -> Booking.of(later, source, ""))
-                            .filter(later ->
-                                    isHeldStill(later, held, clashes.get(0).mine(), free))
-                            .isPresent())));
+            Booking clashing = clashes.get(0).mine();
+            int held = mine.indexOf(clashing);
+            Instant free = freeAgain(clashing, among);
+            long likely = Duration.between(clashing.span().startInclusive(), free)
+                    .minusNanos(1)
+                    .dividedBy(GRID);
+            LongPredicate isHeld = quarters -> Scheduler.forward(steps, start.plus(GRID.multipliedBy(quarters)), hours)
+                    .map(later -> Booking.of(later, source, ""))
+                    .filter(later -> isHeldStill(later, held, clashing, free))
+                    .isPresent();
+            at = start.plus(GRID.multipliedBy(1 + lastClashing(isHeld, likely)));
         }
         return Optional.empty();
     }
@@ -94,9 +97,12 @@ public final class Clashes {
                 && later.get(held).span().startInclusive().isBefore(free);
     }
 
-    /** The last of the next quarters of an hour that clash for certain: since a later start never places a step earlier, found by doubling and halving. */
-    private static long lastClashing(LongPredicate clashes) {
-        long good = 0;
+    /**
+     * The last of the next quarters of an hour that clash for certain: since a later start never places a step earlier, found by
+     * doubling and halving, from where it would be if everything moved alike.
+     */
+    private static long lastClashing(LongPredicate clashes, long likely) {
+        long good = likely > 0 && clashes.test(likely) ? likely : 0;
         long step = 1;
         while (step <= FURTHEST.dividedBy(GRID) && clashes.test(good + step)) {
             good += step;

@@ -12,18 +12,14 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
-/**
- * When anybody of a household is home and awake; nothing asks for hands outside of it.
- *
- * @param people whose hours are put together: one of them at home is enough
- * @param heatAlone true where slow heat may run on while nobody is there or awake
- * @param warmUp what every session of heat pays before it earns
- */
-public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone, Duration warmUp) {
+/** When anybody of a household is home and awake; nothing asks for hands outside of it. Days once looked at are kept. */
+public final class HomeHours {
 
     /** Nothing is looked for further ahead than this. */
     static final int HORIZON_DAYS = 400;
@@ -36,13 +32,45 @@ public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone, D
     /** [E] Hours of a household that has said nothing: no hands at night. */
     private static final Window USUAL = new Window(Pace.MORNING, LocalTime.of(22, 0));
 
-    public HomeHours {
-        people = List.copyOf(people);
+    private final List<Presence> people;
+    private final ZoneId zone;
+    private final boolean heatAlone;
+    private final Duration warmUp;
+    private final Map<LocalDate, List<Span>> days = new ConcurrentHashMap<>();
+
+    /**
+     * Hours of a household.
+     *
+     * @param people whose hours are put together: one of them at home is enough
+     * @param heatAlone true where slow heat may run on while nobody is there or awake
+     * @param warmUp what every session of heat pays before it earns
+     */
+    public HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone, Duration warmUp) {
+        this.people = List.copyOf(people);
+        this.zone = zone;
+        this.heatAlone = heatAlone;
+        this.warmUp = warmUp;
     }
 
     /** Hours of a household that lets no heat run alone. */
     public HomeHours(List<Presence> people, ZoneId zone) {
         this(people, zone, false, WarmUp.AT_FIRST);
+    }
+
+    public List<Presence> people() {
+        return people;
+    }
+
+    public ZoneId zone() {
+        return zone;
+    }
+
+    public boolean heatAlone() {
+        return heatAlone;
+    }
+
+    public Duration warmUp() {
+        return warmUp;
     }
 
     /** The first moment from {@code due} on at which somebody is home for so long; {@code due} itself where nobody ever is. */
@@ -63,6 +91,10 @@ public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone, D
 
     /** The stretches of a day with somebody home, put together and in order; both clock changes shift them as the clock on the wall does. */
     public List<Span> on(LocalDate day) {
+        return days.computeIfAbsent(day, this::together);
+    }
+
+    private List<Span> together(LocalDate day) {
         List<Span> all = people.stream()
                 .flatMap(person -> person.on(day).stream())
                 .map(window -> new Span[] {span(day, window)})
@@ -82,7 +114,7 @@ public record HomeHours(List<Presence> people, ZoneId zone, boolean heatAlone, D
                 merged.add(span);
             }
         }
-        return merged;
+        return List.copyOf(merged);
     }
 
     private Span span(LocalDate day, Window window) {

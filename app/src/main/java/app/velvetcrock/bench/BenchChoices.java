@@ -1,0 +1,60 @@
+package app.velvetcrock.bench;
+
+import app.velvetcrock.kit.OfJar;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.web.Fields.Option;
+import java.util.List;
+import java.util.Locale;
+
+/** What the blanks of the sentence offer, worded. */
+record BenchChoices(
+        List<Option> herbs,
+        List<Option> carriers,
+        List<Option> oils,
+        List<Option> jars,
+        List<Option> pots,
+        List<Option> containers,
+        List<Option> spirits) {
+
+    static BenchChoices of(BenchStock.Shelves shelves, House house) {
+        return new BenchChoices(
+                shelves.herbs().stream()
+                        .map(herb -> new Option(herb.id().toString(), herb.name() + " (" + herb.state() + ")"))
+                        .toList(),
+                shelves.carriers().stream()
+                        .map(bottle -> new Option(bottle.id().toString(), words(bottle, house)))
+                        .toList(),
+                shelves.oils().stream()
+                        .map(oil -> new Option(oil.id().toString(), words(oil, house)))
+                        .toList(),
+                vessels(shelves.jars()),
+                vessels(shelves.pots()),
+                shelves.containers().stream()
+                        .map(tin -> new Option(tin.id().toString(), "of salve in: " + tin.name()))
+                        .toList(),
+                shelves.spirits().stream()
+                        .map(lot -> new Option(lot.id().toString(), words(lot)))
+                        .toList());
+    }
+
+    private static String words(Stock.OfCarrier bottle, House house) {
+        return bottle.name()
+                + bottle.opened().map(day -> ", opened " + house.shortDay(day)).orElse(", sealed");
+    }
+
+    private static String words(Stock.OfOil oil, House house) {
+        return "%s, %s, use by %s".formatted(oil.name(), house.volume(oil.volumeLeft()), house.shortDay(oil.useBy()));
+    }
+
+    private static String words(Stock.OfSupply spirit) {
+        return String.format(
+                Locale.ROOT, "%s, %.0f %%", spirit.name(), spirit.abv().orElse(0.0));
+    }
+
+    private static List<Option> vessels(List<OfJar> jars) {
+        return jars.stream()
+                .map(jar -> new Option(jar.id().toString(), jar.vessel().name()))
+                .toList();
+    }
+}
