@@ -54,6 +54,7 @@ class ArchitectureTest {
             Set.of("shelf"),
             Set.of("demo"));
 
+    private static final int WIDEST = 140;
     private static final int MOST_TYPES = 20;
 
     private static int floor(String place) {
@@ -103,6 +104,28 @@ class ArchitectureTest {
                 .collect(Collectors.groupingBy(JavaClass::getPackageName, TreeMap::new, Collectors.counting()));
         types.values().removeIf(count -> count <= MOST_TYPES);
         assertThat(types).isEmpty();
+    }
+
+    /** Nobody scrolls sideways to read a line, of code or of a page. */
+    @ArchTest
+    static void noLineIsWiderThanAScreen(JavaClasses all) throws IOException {
+        List<String> wide = new ArrayList<>();
+        for (Path root : List.of(Path.of("src"), Path.of("../core/src"), Path.of("../browser/src"))) {
+            try (Stream<Path> files = Files.walk(root)) {
+                for (Path file : files.filter(path ->
+                                Files.isRegularFile(path) && path.toString().matches(".*(java|templates/.*html)"))
+                        .toList()) {
+                    int number = 0;
+                    for (String line : Files.readAllLines(file)) {
+                        number++;
+                        if (line.length() > WIDEST) {
+                            wide.add(file + ":" + number);
+                        }
+                    }
+                }
+            }
+        }
+        assertThat(wide).isEmpty();
     }
 
     /** A table is read and written by one place alone, the one that has its entity or wrote to it first. */

@@ -271,6 +271,9 @@ class ForeignHouseholdTest {
         cases.put("GET /batch/{id}/label", route -> isNotHere(stranger.get("/batch/" + batch + "/label")));
         cases.put("POST /batch/{id}/note", route -> isNotHere(stranger.post("/batch/" + batch + "/note", note())));
         cases.put(
+                "POST /batch/{id}/entries/{entry}/correct",
+                route -> isNotHere(stranger.post("/batch/" + batch + "/entries/" + entry + "/correct", Map.of())));
+        cases.put(
                 "POST /batch/{id}/entries/{entry}/undo",
                 route -> isNotHere(stranger.post("/batch/" + batch + "/entries/" + entry + "/undo", Map.of())));
         cases.put("GET /press/{id}", route -> isNotHere(stranger.get("/press/" + batch)));

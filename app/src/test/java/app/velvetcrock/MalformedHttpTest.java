@@ -112,7 +112,10 @@ class MalformedHttpTest {
         assertThat(broken).isEmpty();
     }
 
-    /** Filled to the brim with blanks, digits or dashes, every field of every form is refused or read; one that went back and forth over it would take minutes. */
+    /**
+     * Filled to the brim with blanks, digits or dashes, every field of every form is refused or read; one that went back and forth
+     * over it would take minutes.
+     */
     @ParameterizedTest
     @ValueSource(strings = {" ", "1", "-"})
     @Timeout(240)
@@ -240,9 +243,10 @@ class MalformedHttpTest {
 
     /** How much has been written, by whomever. */
     private String written() {
-        return sql.sql(
-                        "select (select count(*) from movement) || ' ' || (select count(*) from batch_entry) || ' ' || (select count(*) from lot) || ' ' || (select count(*) from batch)"
-                                + " || ' ' || (select count(*) from condition) || ' ' || (select count(*) from form_key) || ' ' || (select coalesce(sum(balance), 0) from lot)")
+        return sql.sql("select (select count(*) from movement) || ' ' || (select count(*) from batch_entry) || ' ' || "
+                        + "(select count(*) from lot) || ' ' || (select count(*) from batch)"
+                        + " || ' ' || (select count(*) from condition) || ' ' || (select count(*) from form_key) || ' ' "
+                        + "|| (select coalesce(sum(balance), 0) from lot)")
                 .query(String.class)
                 .single();
     }

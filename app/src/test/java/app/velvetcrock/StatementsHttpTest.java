@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -26,8 +27,9 @@ class StatementsHttpTest {
         Visitor tove = Visitor.stocked(port, "Counted");
         Visitor.Answer lots = tove.get("/stores");
         assertThat(lots.status()).isEqualTo(200);
-        tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "50 mL", "width", "40 mm", "pieces", "400"));
-        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "rapeseed", "amount", "20 L"));
+        tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "100 mL", "width", "50 mm", "pieces", "400"));
+        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "jojoba", "amount", "40 L"));
+        tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "yarrow", "amount", "2 kg"));
         String standing = start(tove);
         String strained = start(tove);
         strain(tove, strained);
@@ -67,10 +69,13 @@ class StatementsHttpTest {
     }
 
     private static String start(Visitor tove) {
-        String path = tove.post(Visitor.form(tove.get("/bench?amount=2+g").page(), "#bench", Map.of()))
-                .path();
-        assertThat(path).startsWith("/batch/");
-        return path;
+        Document bench = tove.get("/bench?amount=2+g").page();
+        String enough = bench.select("#carrier option:contains(jojoba)").attr("value");
+        Visitor.Answer started = tove.post(Visitor.form(bench, "#bench", Map.of("carrier", enough)));
+        assertThat(started.path())
+                .as(started.page().select(".bad, .REFUSE, .bad-word").eachText().toString())
+                .startsWith("/batch/");
+        return started.path();
     }
 
     private static void strain(Visitor tove, String batch) {

@@ -8,6 +8,7 @@ import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.LineWords;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.planning.FrozenPlan;
+import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.hours.Hours;
@@ -24,6 +25,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.data.util.Lazy;
 import org.springframework.stereotype.Component;
 
@@ -104,6 +106,8 @@ class BatchReader {
                 holding,
                 holding.last(Line.Strained.class),
                 Lazy.of(() -> Rounds.open(course, holding, reading.home().get(), frozen.holds())),
+                Lazy.of(() -> Remaining.of(
+                        course, frozen.plan().request(), reading.home().get(), frozen.holds())),
                 Lazy.of(() -> written(log, said, holding, reading)),
                 reading.open().stream()
                         .filter(told -> batch.id().equals(told.subject().batch()))
@@ -115,6 +119,10 @@ class BatchReader {
             List<BatchEntry> log, List<Entry> said, Log holding, Reading reading) {
         LineWords words = new LineWords(reading.house().wording());
         Set<UUID> gone = Log.gone(said);
+        Set<UUID> corrected = said.stream()
+                .filter(entry -> !gone.contains(entry.id()) || entry.line() instanceof Line.Corrected)
+                .flatMap(entry -> entry.line() instanceof Line.Corrected by ? Stream.of(by.entry()) : Stream.empty())
+                .collect(Collectors.toSet());
         List<BatchSheet.Written> written = new ArrayList<>();
         for (int i = 0; i < log.size(); i++) {
             BatchEntry stored = log.get(i);
@@ -125,7 +133,7 @@ class BatchReader {
                     reading.names().get().getOrDefault(stored.accountId, "somebody"),
                     entry.line().accept(words),
                     stored.typed,
-                    gone.contains(entry.id()),
+                    !gone.contains(entry.id()) ? "" : corrected.contains(entry.id()) ? "corrected" : "taken back",
                     holding.canTakeBack(entry.id())));
         }
         return written;

@@ -9,8 +9,10 @@ import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.heat.HeatAlarm;
 import app.velvetcrock.core.keeping.Aftermath;
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Volume;
@@ -18,9 +20,12 @@ import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.Finish;
 import app.velvetcrock.core.planning.FrozenPlan;
+import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.core.strain.YieldForecast;
+import app.velvetcrock.core.timetable.Placed;
+import app.velvetcrock.core.timetable.Timetable;
 import app.velvetcrock.draw.HeatPicture;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.draw.TimeScale;
@@ -37,6 +42,7 @@ import org.springframework.data.util.Lazy;
 /**
  * A batch as other places and its own page see it.
  *
+ * @param remaining what is left of it, placed in the hours somebody is home; empty once it does not stand
  * @param strained what straining gave, when it was strained and that holds
  * @param conditions what is wrong with it or with what came of it, and not answered yet
  */
@@ -50,6 +56,7 @@ public record BatchSheet(
         Log log,
         Optional<Line.Strained> strained,
         Lazy<List<Task>> tasks,
+        Lazy<Optional<Timetable>> remaining,
         Lazy<List<Written>> written,
         List<Told> conditions) {
 
@@ -63,11 +70,27 @@ public record BatchSheet(
      * One line of the log as it is shown.
      *
      * @param by who wrote it
-     * @param gone true when it was taken back or corrected by a later one
+     * @param struck why it holds no longer: "taken back" or "corrected"; empty while it holds
      * @param canTakeBack true when it can still be taken back from here
      */
     public record Written(
-            Entry entry, Instant recordedAt, String by, String words, String typed, boolean gone, boolean canTakeBack) {
+            Entry entry,
+            Instant recordedAt,
+            String by,
+            String words,
+            String typed,
+            String struck,
+            boolean canTakeBack) {
+
+        public boolean gone() {
+            return !struck.isEmpty();
+        }
+
+        /** The line as it would be said now, where another may be put in its place. */
+        public Optional<Line> correctable() {
+            Line says = entry.line() instanceof Line.Corrected corrected ? corrected.now() : entry.line();
+            return gone() || !May.canCorrect(says) ? Optional.empty() : Optional.of(says);
+        }
 
         public UUID id() {
             return entry.id();
@@ -95,6 +118,22 @@ public record BatchSheet(
     /** Its open tasks, at most one of a kind; worked out when they are asked for. */
     public List<Task> open() {
         return tasks.get();
+    }
+
+    /** When it is to be strained, as the rest of it is placed; by the plan alone where that has had its time. */
+    public LocalDate strainOn(House house) {
+        return Remaining.straining(remaining.get(), course).map(house::dayOf).orElse(course.strainOn());
+    }
+
+    /** When its heat will be done, as the rest of it is placed. */
+    public Optional<Instant> heatDone() {
+        return remaining.get().flatMap(left -> left.of(course.stage().key())).map(Placed::end);
+    }
+
+    /** When what stands ends: the straining as it is placed, else the plan's own end. */
+    public Instant end(House house) {
+        return Remaining.straining(remaining.get(), course)
+                .orElseGet(() -> course.end(house.settings().zone()));
     }
 
     /** The lines of its log, worded when they are shown. */
@@ -151,7 +190,7 @@ public record BatchSheet(
 
     /** From the charging to the planned end, or to now or the real end where that is later. */
     public TimeScale scale(Instant now, House house, TimeScale.Frame frame) {
-        Instant planEnd = course.end(house.settings().zone());
+        Instant planEnd = end(house);
         Stream<Instant> reached = course.state() == Course.State.STANDING ? Stream.of(now) : lastDone();
         return new TimeScale(
                 course.chargedAt(),
@@ -214,7 +253,7 @@ public record BatchSheet(
         return new Finish(
                 strainedOn,
                 plan().request().circumstances().storage(),
-                new Aftermath(false, course.isScorched(), false, false),
+                new Aftermath(false, course.isScorched(), false, Antioxidant.NONE),
                 course.peak(),
                 log.all(Line.ToppedUp.class).stream().map(Line.ToppedUp::bottle).toList());
     }

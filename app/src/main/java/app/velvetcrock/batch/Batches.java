@@ -45,7 +45,7 @@ public class Batches {
     }
 
     private List<BatchRows.Row> unstrained() {
-        return PerRequest.of("unstrained " + Current.person(), rows::unstrained);
+        return PerRequest.of("unstrained", Current.person(), rows::unstrained);
     }
 
     /** How many of each size of jar, and of each pot, are in use. */

@@ -21,8 +21,8 @@ class Entries {
     }
 
     List<BatchEntry> ofBatches(Collection<UUID> batches) {
-        return sql.sql(
-                        "select * from batch_entry where stillroom_id = :stillroom and batch_id in (:batches) order by happened_at, recorded_at, id")
+        return sql.sql("select * from batch_entry where stillroom_id = :stillroom and batch_id in (:batches) order by "
+                        + "happened_at, recorded_at, id")
                 .param("stillroom", Current.stillroom())
                 .param("batches", batches)
                 .query((row, at) -> BatchEntry.of(row))

@@ -19,7 +19,10 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** The one place that knows how lines of the log are stored. What was stored once is read for good: a kind's value only ever gains fields. */
+/**
+ * The one place that knows how lines of the log are stored. What was stored once is read for good: a kind's value only ever gains
+ * fields.
+ */
 @Component
 class LineCodec {
 

@@ -24,8 +24,8 @@ public class Lineage {
     }
 
     private void edge(UUID batch, UUID lot, String direction) {
-        sql.sql(
-                        "insert into lineage (stillroom_id, batch_id, lot_id, direction) values (:stillroom, :batch, :lot, :direction) on conflict do nothing")
+        sql.sql("insert into lineage (stillroom_id, batch_id, lot_id, direction) values (:stillroom, :batch, "
+                        + ":lot, :direction) on conflict do nothing")
                 .param("stillroom", Current.stillroom())
                 .param("batch", batch)
                 .param("lot", lot)

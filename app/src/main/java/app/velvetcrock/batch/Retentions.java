@@ -27,7 +27,8 @@ public class Retentions {
     public List<Double> of(String herb, Texture texture, Moisture moisture, Pressing pressing) {
         return sql.sql(
                         """
-                        select r.kept from retention r where r.stillroom_id = :stillroom and r.herb = :herb and r.part = :part and r.cut = :cut
+                        select r.kept from retention r where r.stillroom_id = :stillroom
+                        and r.herb = :herb and r.part = :part and r.cut = :cut
                         and r.moisture = :moisture and r.pressing = :pressing and not exists (
                             select 1 from batch_entry t where t.stillroom_id = r.stillroom_id and t.corrects_id = r.id)
                         order by r.id desc limit :most""")

@@ -20,6 +20,7 @@ import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.PlanRequest;
+import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.planning.Planner;
 import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.core.spirit.Strength;
@@ -186,8 +187,15 @@ public class Bench {
         Optional<BenchTime.Timing> timing =
                 desk.withTime() ? Optional.of(time.timing(asked, plan.request())) : Optional.empty();
         Map<String, Instant> holds = BenchTime.frozen(asked, timing);
+        Optional<LocalDate> finish = timing.map(BenchTime.Timing::timetable)
+                .orElseGet(() -> time.placed(asked, plan.request()))
+                .flatMap(timetable -> timetable.of(PlanSteps.STRAIN))
+                .map(strain -> desk.house().dayOf(strain.start()));
         return new BenchWork.Planned(
-                parts.stream().map(part -> part.holding(holds)).toList(),
+                parts.stream()
+                        .map(part -> part.holding(holds))
+                        .map(part -> finish.map(part::strainedOn).orElse(part))
+                        .toList(),
                 sorted,
                 bath,
                 late,

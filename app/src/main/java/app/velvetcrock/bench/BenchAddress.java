@@ -15,7 +15,10 @@ final class BenchAddress {
 
     private BenchAddress() {}
 
-    /** Every field of the sentence by its name, in its order. What is weighed and poured at the start, and the form's key, belong to a start alone. */
+    /**
+     * Every field of the sentence by its name, in its order. What is weighed and poured at the start, and the form's key, belong
+     * to a start alone.
+     */
     static Map<String, String> said(BenchForm form) {
         Map<String, String> said = new LinkedHashMap<>();
         said.put("herb", text(form.herb()));

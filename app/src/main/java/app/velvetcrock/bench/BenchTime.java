@@ -138,6 +138,11 @@ class BenchTime {
     }
 
     /** The whole timing of a plan. */
+    /** The steps of a plan in their places, without looking at what clashes. */
+    Optional<Timetable> placed(Asked asked, PlanRequest request) {
+        return Scheduler.sound(PlanSteps.of(request, asked.home()), asked.from(), asked.home(), asked.holds());
+    }
+
     Timing timing(Asked asked, PlanRequest request) {
         List<Step> steps = PlanSteps.of(request, asked.home());
         Optional<Timetable> timetable = Scheduler.sound(steps, asked.from(), asked.home(), asked.holds());

@@ -14,6 +14,7 @@ import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -103,6 +104,11 @@ public record BenchWork(
         /** The same with some of its steps held back. */
         Part holding(Map<String, Instant> holds) {
             return new Part(frozen.holding(holds), jar, weighed);
+        }
+
+        /** The same strained on another day, as its steps are placed. */
+        Part strainedOn(LocalDate day) {
+            return new Part(frozen.revised(frozen.plan().strainedOn(day), frozen.holds()), jar, weighed);
         }
     }
 

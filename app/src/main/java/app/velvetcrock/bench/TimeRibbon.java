@@ -13,7 +13,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * A timetable over real days: the hours somebody is home as ground, every step as a bar on a lane of its own, the day it is needed as a line.
+ * A timetable over real days: the hours somebody is home as ground, every step as a bar on a lane of its own, the day it is
+ * needed as a line.
  *
  * @param minutesPerPixel what a bar dragged by a pixel is moved by
  * @param needX where it is needed; absent where no day is said

@@ -46,6 +46,8 @@ public class Catalogue {
     private final Materia materia;
     private final OwnHerbRepository herbs;
     private final OwnCarrierRepository carriers;
+    private final List<HerbKind> shippedHerbs;
+    private final List<CarrierKind> shippedCarriers;
     private final ObjectProvider<Stored> stored;
     private final Clock clock;
 
@@ -56,6 +58,12 @@ public class Catalogue {
             ObjectProvider<Stored> stored,
             Clock clock) {
         this.materia = materia;
+        this.shippedHerbs = materia.herbs().stream()
+                .sorted(Comparator.comparing(HerbKind::common))
+                .toList();
+        this.shippedCarriers = materia.carriers().stream()
+                .sorted(Comparator.comparing(CarrierKind::common))
+                .toList();
         this.herbs = herbs;
         this.carriers = carriers;
         this.stored = stored;
@@ -65,13 +73,17 @@ public class Catalogue {
     /** Every herb by name, the household's own in place of the shipped one it corrects. */
     @Transactional(readOnly = true)
     public List<HerbKind> herbs() {
-        return PerRequest.of("herbs " + Current.person(), this::readHerbs);
+        return PerRequest.of("herbs", Current.person(), this::readHerbs);
     }
 
     private List<HerbKind> readHerbs() {
+        List<HerbKind> own = herbs.all().stream().map(this::kind).toList();
+        if (own.isEmpty()) {
+            return shippedHerbs;
+        }
         Map<String, HerbKind> all = materia.herbs().stream()
                 .collect(Collectors.toMap(HerbKind::key, kind -> kind, (a, b) -> b, LinkedHashMap::new));
-        herbs.all().forEach(own -> all.put(own.key, kind(own)));
+        own.forEach(kind -> all.put(kind.key(), kind));
         return all.values().stream()
                 .sorted(Comparator.comparing(HerbKind::common))
                 .toList();
@@ -79,13 +91,17 @@ public class Catalogue {
 
     @Transactional(readOnly = true)
     public List<CarrierKind> carriers() {
-        return PerRequest.of("carriers " + Current.person(), this::readCarriers);
+        return PerRequest.of("carriers", Current.person(), this::readCarriers);
     }
 
     private List<CarrierKind> readCarriers() {
+        List<CarrierKind> own = carriers.all().stream().map(this::kind).toList();
+        if (own.isEmpty()) {
+            return shippedCarriers;
+        }
         Map<String, CarrierKind> all = materia.carriers().stream()
                 .collect(Collectors.toMap(CarrierKind::key, kind -> kind, (a, b) -> b, LinkedHashMap::new));
-        carriers.all().forEach(own -> all.put(own.key, kind(own)));
+        own.forEach(kind -> all.put(kind.key(), kind));
         return all.values().stream()
                 .sorted(Comparator.comparing(CarrierKind::common))
                 .toList();

@@ -38,7 +38,7 @@ public class Conditions {
     /** Every open condition of the household, the oldest first. */
     @Transactional(readOnly = true)
     public List<Told> open() {
-        return PerRequest.of("conditions " + Current.person(), () -> told(conditions.open()));
+        return PerRequest.of("conditions", Current.person(), () -> told(conditions.open()));
     }
 
     @Transactional(readOnly = true)

@@ -8,6 +8,7 @@ import app.velvetcrock.condition.Told;
 import app.velvetcrock.condition.WrongForm;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.keeping.Storage;
@@ -141,7 +142,10 @@ class CupboardController {
 
     @PostMapping("/cupboard/{lot}/sniff")
     String sniff(@PathVariable UUID lot, OilForm form, Reply reply) {
-        Asked asked = asked(lot, "sniff", "", form);
+        Asked asked = asked(lot, "sniff", "s-", form);
+        if (!"GOOD".equals(form.smell()) && !"OFF".equals(form.smell())) {
+            asked.fields().trouble("when", "It is not said how it smells: good or off.", "one of the two buttons");
+        }
         return does(reply, asked, "", () -> new Deed.Sniff(lot, "GOOD".equals(form.smell())), entry -> {
             House house = asked.house();
             Line.Sniffed said = batches.sheet(oils.find(lot).batch())
@@ -233,6 +237,7 @@ class CupboardController {
         model.addAttribute("blank", OilForm.empty());
         boolean food = shown.batch().plan().isMoistFood();
         model.addAttribute("glasses", Glass.values());
+        model.addAttribute("antioxidants", Antioxidant.values());
         model.addAttribute("storages", food ? List.of(Storage.REFRIGERATOR) : List.of(Storage.values()));
         model.addAttribute("whys", food ? List.of(Taking.DRAWN) : List.of(Taking.values()));
         model.addAttribute("ruins", Ruin.values());

@@ -12,6 +12,7 @@ import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.keeping.Aftermath;
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.keeping.SniffTest;
@@ -85,7 +86,9 @@ class OilCare implements Hands {
                                     deed.count()),
                     "fewer, or smaller ones");
         }
-        LocalDate useBy = keepIn(sheet, deed.place(), deed.glass()).date();
+        LocalDate useBy = Planner.keepUntil(
+                        sheet.plan().request(), finish(sheet, deed.place(), deed.glass(), deed.with()))
+                .date();
         List<UUID> filled = new ArrayList<>();
         for (int i = 1; i <= deed.count(); i++) {
             filled.add(oils.add(
@@ -103,7 +106,7 @@ class OilCare implements Hands {
                 deed.lot(),
                 deed.count(),
                 deed.size(),
-                Optional.of(new Line.Bottled.Into(deed.glass(), deed.place(), useBy, filled)),
+                Optional.of(new Line.Bottled.Into(deed.glass(), deed.place(), useBy, filled, Optional.of(deed.with()))),
                 Optional.empty());
         UUID entry = log.write(sheet.id(), line, doing);
         fill(
@@ -131,7 +134,8 @@ class OilCare implements Hands {
     /** How long this batch's oil keeps at a place in a glass, with its sum. */
     @Transactional(readOnly = true)
     public KeepUntil keepIn(UUID lot, Storage place, Glass glass) {
-        return keepIn(log.sheet(oils.find(lot).batch()), place, glass);
+        BatchSheet sheet = log.sheet(oils.find(lot).batch());
+        return Planner.keepUntil(sheet.plan().request(), finish(sheet, place, glass, with(sheet, lot)));
     }
 
     /** A pass may lengthen the date; what it came to stands in the line. */
@@ -164,15 +168,21 @@ class OilCare implements Hands {
         return oils.draw(doing.deed().lot(), doing.deed().amount(), cause, doing.at());
     }
 
-    private KeepUntil keepIn(BatchSheet sheet, Storage place, Glass glass) {
-        return Planner.keepUntil(sheet.plan().request(), finish(sheet, place, glass));
+    /** What was stirred into a bottle when it was filled. */
+    private static Antioxidant with(BatchSheet sheet, UUID lot) {
+        return sheet.log().all(Line.Bottled.class).stream()
+                .flatMap(line -> line.into().stream())
+                .filter(into -> into.lots().contains(lot))
+                .findFirst()
+                .map(Line.Bottled.Into::antioxidant)
+                .orElse(Antioxidant.NONE);
     }
 
     private SniffTest passed(BatchSheet sheet, Stock.OfOil oil, Instant at) {
         House house = households.current();
         PlanRequest request = sheet.plan().request();
         Finish finish = finish(
-                sheet, oil.place(), oil.bottle().map(Stock.OfBottle::glass).orElse(Glass.DARK));
+                sheet, oil.place(), oil.bottle().map(Stock.OfBottle::glass).orElse(Glass.DARK), with(sheet, oil.id()));
         Optional<LocalDate> last = sheet.log().entries().stream()
                 .filter(entry -> entry.line() instanceof Line.Sniffed sniffed && sniffed.passed())
                 .map(entry -> house.dayOf(entry.happenedAt()))
@@ -181,10 +191,10 @@ class OilCare implements Hands {
         return SniffTest.passed(oil.useBy(), house.dayOf(at), Planner.latest(request, finish), last, never);
     }
 
-    private static Finish finish(BatchSheet sheet, Storage place, Glass glass) {
+    private static Finish finish(BatchSheet sheet, Storage place, Glass glass, Antioxidant with) {
         Finish strained = sheet.finish(sheet.course().strainedOn().orElseThrow());
         boolean light = glass == Glass.CLEAR && (place == Storage.ROOM || place == Storage.WARM);
         boolean water = sheet.hadWater();
-        return strained.kept(place, new Aftermath(water, strained.after().scorched(), light, false));
+        return strained.kept(place, new Aftermath(water, strained.after().scorched(), light, with));
     }
 }

@@ -1,6 +1,7 @@
 package app.velvetcrock.cupboard;
 
 import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.keeping.Storage;
@@ -31,6 +32,7 @@ record OilForm(
         @Nullable String smell,
         @Nullable String ruin,
         @Nullable String lesson,
+        @Nullable String with,
         @Nullable String when) {
 
     static final int LONGEST_LESSON = 300;
@@ -43,7 +45,7 @@ record OilForm(
     }
 
     static OilForm of(@Nullable UUID key, @Nullable String when) {
-        return new OilForm(key, "1", "", "DARK", "COOL_DARK", "", "DRAWN", "", "", "", when);
+        return new OilForm(key, "1", "", "DARK", "COOL_DARK", "", "DRAWN", "", "", "", "NONE", when);
     }
 
     /** When it was done; now where nothing is said, or nothing that can be read. */
@@ -62,6 +64,9 @@ record OilForm(
         Optional<Volume> holds = fields.capacity("size", size, LEAST_BOTTLE, MOST_BOTTLE);
         Optional<Glass> made = fields.oneOf("glass", Glass.class, glass);
         Optional<Storage> stands = fields.oneOf("place", Storage.class, place);
+        Optional<Antioxidant> stirredIn = with == null || with.isBlank()
+                ? Optional.of(Antioxidant.NONE)
+                : fields.oneOf("with", Antioxidant.class, with);
         if (moistFood && stands.filter(where -> where != Storage.REFRIGERATOR).isPresent()) {
             fields.trouble(
                     "place",
@@ -70,7 +75,12 @@ record OilForm(
         }
         return fields.isClear()
                 ? Optional.of(new Deed.Bottle(
-                        lot, many.orElseThrow(), holds.orElseThrow(), made.orElseThrow(), stands.orElseThrow()))
+                        lot,
+                        many.orElseThrow(),
+                        holds.orElseThrow(),
+                        made.orElseThrow(),
+                        stands.orElseThrow(),
+                        stirredIn.orElseThrow()))
                 : Optional.empty();
     }
 

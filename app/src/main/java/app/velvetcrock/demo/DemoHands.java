@@ -11,6 +11,7 @@ import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.look.Clarity;
@@ -200,7 +201,8 @@ class DemoHands {
     void bottle(UUID lot, int count, double millilitres, Glass glass, int daysAgo) {
         does(
                 oils.find(lot).batch(),
-                new Deed.Bottle(lot, count, Volume.ofMillilitres(millilitres), glass, Storage.COOL_DARK),
+                new Deed.Bottle(
+                        lot, count, Volume.ofMillilitres(millilitres), glass, Storage.COOL_DARK, Antioxidant.NONE),
                 at(daysAgo, 11, 0),
                 Math.round(millilitres) + " mL");
     }

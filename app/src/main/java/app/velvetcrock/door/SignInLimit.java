@@ -84,8 +84,8 @@ class SignInLimit {
     }
 
     private void forgetLatest(String who, int many) {
-        sql.sql(
-                        "delete from sign_in_attempt where ctid in (select ctid from sign_in_attempt where who = :who order by at desc limit :many)")
+        sql.sql("delete from sign_in_attempt where ctid in (select ctid from sign_in_attempt where who = :who "
+                        + "order by at desc limit :many)")
                 .param("who", who)
                 .param("many", many)
                 .update();

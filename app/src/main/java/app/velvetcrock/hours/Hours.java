@@ -58,7 +58,7 @@ public class Hours {
     /** The household's hours; the usual ones until somebody has said theirs. */
     @Transactional(readOnly = true)
     public HomeHours home() {
-        return PerRequest.of("hours " + Current.person(), this::read);
+        return PerRequest.of("hours", Current.person(), this::read);
     }
 
     private HomeHours read() {

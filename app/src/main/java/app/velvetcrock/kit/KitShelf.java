@@ -49,7 +49,7 @@ public class KitShelf {
     public record OfKit(UUID id, NewKit kit) {}
 
     private List<Kit> owned() {
-        return PerRequest.of("kit " + Current.person(), kit::all);
+        return PerRequest.of("kit", Current.person(), kit::all);
     }
 
     @Transactional(readOnly = true)

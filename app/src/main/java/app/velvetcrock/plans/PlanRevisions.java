@@ -27,8 +27,8 @@ public class PlanRevisions {
     /** Which revision holds of each batch that was revised. */
     Map<UUID, UUID> latest(Collection<UUID> batches) {
         Map<UUID, UUID> latest = new HashMap<>();
-        sql.sql(
-                        "select distinct on (batch_id) batch_id, id from plan_revision where stillroom_id = :stillroom and batch_id in (:batches) order by batch_id, number desc")
+        sql.sql("select distinct on (batch_id) batch_id, id from plan_revision where stillroom_id = :stillroom "
+                        + "and batch_id in (:batches) order by batch_id, number desc")
                 .param("stillroom", Current.stillroom())
                 .param("batches", batches)
                 .query(row -> {
@@ -55,7 +55,8 @@ public class PlanRevisions {
         sql.sql(
                         """
                         insert into plan_revision (stillroom_id, id, batch_id, number, plan, reason, account_id, recorded_at)
-                        select :stillroom, :id, :batch, coalesce(max(number), 1) + 1, :plan::jsonb, :reason, :account, :now from plan_revision
+                        select :stillroom, :id, :batch, coalesce(max(number), 1) + 1, :plan::jsonb, :reason, :account, :now
+                        from plan_revision
                         where stillroom_id = :stillroom and batch_id = :batch""")
                 .param("stillroom", Current.stillroom())
                 .param("id", UUID.randomUUID())

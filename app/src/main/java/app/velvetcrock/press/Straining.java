@@ -13,6 +13,7 @@ import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.keeping.Aftermath;
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Held;
@@ -82,7 +83,7 @@ class Straining implements Hands {
         KeepUntil keep = Planner.keepUntil(
                 request,
                 finish.kept(
-                        finish.storage(), new Aftermath(water, finish.after().scorched(), false, false)));
+                        finish.storage(), new Aftermath(water, finish.after().scorched(), false, Antioxidant.NONE)));
         UUID lot = oils.add(
                 new Oils.NewOil(
                         id,
@@ -148,7 +149,7 @@ class Straining implements Hands {
         Finish dry = sheet.finish(sheet.course().strainedOn().orElseThrow());
         LocalDate watery = Planner.keepUntil(
                         sheet.plan().request(),
-                        dry.kept(oil.place(), new Aftermath(true, dry.after().scorched(), false, false)))
+                        dry.kept(oil.place(), new Aftermath(true, dry.after().scorched(), false, Antioxidant.NONE)))
                 .date();
         return watery.isBefore(oil.useBy()) ? watery : oil.useBy();
     }

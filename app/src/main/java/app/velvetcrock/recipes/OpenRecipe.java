@@ -20,7 +20,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A recipe in its open form, as docs/formats/recipe.schema.json describes it. What a way is at bottom, its vents and its light, comes from the shipped way that is named,
+ * A recipe in its open form, as docs/formats/recipe.schema.json describes it. What a way is at bottom, its vents and its light,
+ * comes from the shipped way that is named,
  * never from a file.
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)

@@ -45,8 +45,8 @@ class CalendarFeeds {
         byte[] bytes = new byte[SECRET_BYTES];
         random.nextBytes(bytes);
         String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        sql.sql(
-                        "insert into calendar_feed (stillroom_id, id, version, secret_hash, created_at) values (:stillroom, :id, 0, :hash, :now)")
+        sql.sql("insert into calendar_feed (stillroom_id, id, version, secret_hash, created_at) values "
+                        + "(:stillroom, :id, 0, :hash, :now)")
                 .param("stillroom", Current.stillroom())
                 .param("id", UUID.randomUUID())
                 .param("hash", hash(secret))

@@ -31,7 +31,8 @@ import net.fortuna.ical4j.model.property.immutable.ImmutableStatus;
 import net.fortuna.ical4j.model.property.immutable.ImmutableVersion;
 
 /**
- * Writes tasks as an iCalendar (RFC 5545) in the household's own zone. An event's UID is its task's identity, batch, stage, kind and ordinal, never a date: a moved task is the
+ * Writes tasks as an iCalendar (RFC 5545) in the household's own zone. An event's UID is its task's identity, batch, stage, kind
+ * and ordinal, never a date: a moved task is the
  * same event at another time, one no longer wanted the same event cancelled.
  */
 final class CalendarFile {

@@ -3,6 +3,7 @@ package app.velvetcrock.shelf;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.draw.CrockDrawing;
@@ -11,14 +12,18 @@ import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.rounds.RoundsService;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Fields;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** Shelf: what stands here today, every batch as its own vessel to one scale, with Rounds beside it. */
 @Controller
@@ -67,8 +72,41 @@ class ShelfController {
         return "redirect:/shelf";
     }
 
+    /**
+     * What the rows of Rounds are tapped for: now, or a moment somebody catches up with.
+     *
+     * @param written the moment as a form says it; empty for now
+     * @param words the same as it is read
+     */
+    record CatchUp(String typed, String written, String words, Fields fields) {
+
+        static CatchUp of(@Nullable String when, House house, Instant now) {
+            Fields fields = new Fields(house.reader());
+            Optional<LocalDateTime> there = fields.moment("when", when, house.past(now))
+                    .filter(at -> isPast(at.atZone(house.settings().zone()).toInstant(), now, fields));
+            return new CatchUp(
+                    when == null ? "" : when,
+                    there.map(Wording::written).orElse(""),
+                    there.map(at -> house.moment(
+                                    at.atZone(house.settings().zone()).toInstant()))
+                            .orElse(""),
+                    fields);
+        }
+
+        private static boolean isPast(Instant at, Instant now, Fields fields) {
+            if (at.isAfter(now)) {
+                fields.trouble("when", "What was done lies before now.", "yesterday 19:30, or leave it empty for now");
+            }
+            return !at.isAfter(now);
+        }
+
+        public boolean isSet() {
+            return !written.isEmpty();
+        }
+    }
+
     @GetMapping("/shelf")
-    String shelf(Model model) {
+    String shelf(@RequestParam(required = false) @Nullable String when, Model model) {
         RoundsService.Gathered gathered = rounds.gather();
         List<BatchSheet> standing = gathered.standing();
         House house = households.current();
@@ -86,6 +124,9 @@ class ShelfController {
                 "crocks",
                 drawn.stream().filter(vessel -> vessel.crock().isPresent()).toList());
         model.addAttribute("heading", heading(standing));
+        CatchUp catchUp = CatchUp.of(when, house, now);
+        model.addAttribute("catchUp", catchUp);
+        model.addAttribute("fields", catchUp.fields());
         model.addAttribute("now", now);
         model.addAttribute(
                 "back",

@@ -20,7 +20,7 @@ public class Households {
 
     @Transactional(readOnly = true)
     public House current() {
-        return PerRequest.of("house " + Current.person(), this::read);
+        return PerRequest.of("house", Current.person(), this::read);
     }
 
     private House read() {

@@ -92,7 +92,7 @@ public class People implements UserDetailsService {
     /** The names of everybody in the current stillroom. */
     @Transactional(readOnly = true)
     public Map<UUID, String> namesHere() {
-        return PerRequest.of("names " + Current.person(), this::readNames);
+        return PerRequest.of("names", Current.person(), this::readNames);
     }
 
     private Map<UUID, String> readNames() {

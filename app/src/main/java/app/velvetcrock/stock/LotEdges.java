@@ -17,8 +17,8 @@ class LotEdges {
     }
 
     void add(UUID from, UUID to, UUID deed) {
-        sql.sql(
-                        "insert into lot_edge (stillroom_id, from_lot, to_lot, deed) values (:stillroom, :from, :to, :deed) on conflict do nothing")
+        sql.sql("insert into lot_edge (stillroom_id, from_lot, to_lot, deed) values (:stillroom, :from, :to, "
+                        + ":deed) on conflict do nothing")
                 .param("stillroom", Current.stillroom())
                 .param("from", from)
                 .param("to", to)

@@ -37,7 +37,7 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
 
     /** What is in stock of some kinds. */
     default List<Lot> inStock(Collection<LotKind> kinds) {
-        return PerRequest.of("stock", this::inStock).stream()
+        return PerRequest.of("stock", Current.person(), this::inStock).stream()
                 .filter(lot -> kinds.contains(lot.kind))
                 .toList();
     }

@@ -3,10 +3,11 @@ package app.velvetcrock.tend;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
-import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.timetable.Timetable;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.hours.Hours;
@@ -83,14 +84,7 @@ class BatchPage {
         model.addAttribute("drawing", drawing(sheet));
         model.addAttribute("ribbon", Ribbon.of(sheet, clock.instant(), households.current()));
         model.addAttribute(
-                "ahead",
-                Remaining.of(
-                                sheet.course(),
-                                sheet.plan().request(),
-                                hours.home(),
-                                sheet.frozen().holds())
-                        .map(Timetable::placed)
-                        .orElse(List.of()));
+                "ahead", sheet.remaining().get().map(Timetable::placed).orElse(List.of()));
         model.addAttribute("taps", taps(sheet));
         model.addAttribute("which", typed.which());
         model.addAttribute("typed", typed.form());
@@ -98,6 +92,7 @@ class BatchPage {
         model.addAttribute("none", new Fields(House.usual().reader()));
         model.addAttribute("blank", TendForm.empty());
         model.addAttribute("sameOil", sheet.course().state() == Course.State.STANDING ? sameOil(sheet) : List.of());
+        model.addAttribute("corrections", new Corrections(households.current()));
         model.addAttribute("smells", Smell.values());
         model.addAttribute("ruins", Ruin.values());
         return "tend/batch";
@@ -113,6 +108,34 @@ class BatchPage {
     /** Bottles in stock of the oil a batch stands in. */
     List<Stock.OfCarrier> sameOil(BatchSheet sheet) {
         return stores.carriers(sheet.plan().request().carrier().kind());
+    }
+
+    /** Fills the form in which a line is corrected with what it says. */
+    record Corrections(House house) {
+
+        public TendForm of(BatchSheet.Written line) {
+            String when = Wording.written(
+                    line.happenedAt().atZone(house.settings().zone()).toLocalDateTime());
+            Line says = line.correctable().orElseThrow();
+            if (says instanceof Line.Heat heat) {
+                return TendForm.of(null, when).reading(house.temperature(heat.temperature()));
+            }
+            if (says instanceof Line.Looked looked) {
+                return TendForm.of(null, when).looking(looked.look());
+            }
+            return TendForm.of(null, when)
+                    .saying(
+                            says instanceof Line.Noted note
+                                    ? note.words()
+                                    : says instanceof Line.Lesson lesson ? lesson.words() : "");
+        }
+
+        public String asks(BatchSheet.Written line) {
+            Line says = line.correctable().orElseThrow();
+            return says instanceof Line.Heat
+                    ? "temperature"
+                    : says instanceof Line.Looked ? "look" : says instanceof Line.Tended ? "when" : "words";
+        }
     }
 
     private static JarDrawing drawing(BatchSheet sheet) {

@@ -56,7 +56,7 @@ public record Ribbon(
                 .toList();
         return new Ribbon(
                 WIDTH,
-                scale.x(course.end(zone)),
+                scale.x(sheet.end(house)),
                 standing ? Optional.of(scale.x(now)) : Optional.empty(),
                 axis(scale, course, house),
                 planned(course, scale, zone),

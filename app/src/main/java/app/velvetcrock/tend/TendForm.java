@@ -1,5 +1,6 @@
 package app.velvetcrock.tend;
 
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.look.Look;
@@ -15,13 +16,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /**
  * What was typed on one of a batch's small forms; each uses a few of these.
  *
  * @param back where to go afterwards: "shelf", else the batch
  * @param well "yes" where one tap said that all is well
- * @param when when it was done, as a browser's date and time; empty for now
+ * @param when when it was done, as people say it; empty for now
  */
 record TendForm(
         @Nullable UUID key,
@@ -52,12 +54,50 @@ record TendForm(
         return new TendForm(key, null, null, when, null, null, null, null, null, null, null, null, null, null);
     }
 
+    TendForm reading(String read) {
+        return new TendForm(key, back, well, when, task, words, smell, cover, mould, read, amount, from, ruin, lesson);
+    }
+
+    TendForm saying(String said) {
+        return new TendForm(
+                key, back, well, when, task, said, smell, cover, mould, temperature, amount, from, ruin, lesson);
+    }
+
+    TendForm looking(Look seen) {
+        return new TendForm(
+                key,
+                back,
+                null,
+                when,
+                task,
+                words,
+                seen.smell().name(),
+                seen.standsOut() ? "OUT" : "UNDER",
+                seen.mould() ? "YES" : "NO",
+                temperature,
+                amount,
+                from,
+                ruin,
+                lesson);
+    }
+
     UUID keyOrNew() {
         return key == null ? UUID.randomUUID() : key;
     }
 
     String leadsTo(UUID batch) {
-        return "shelf".equals(back) ? "/shelf" : "/batch/" + batch;
+        return "shelf".equals(back) ? shelf() : "/batch/" + batch;
+    }
+
+    /** Rounds stays at the moment somebody catches up with. */
+    private String shelf() {
+        return when == null || when.isBlank()
+                ? "/shelf"
+                : UriComponentsBuilder.fromPath("/shelf")
+                        .queryParam("when", "{when}")
+                        .encode()
+                        .buildAndExpand(when)
+                        .toUriString();
     }
 
     /** When it was done; now where nothing is said, or nothing that can be read. */
@@ -78,6 +118,26 @@ record TendForm(
         return smelled.isPresent() && out.isPresent() && grows.isPresent()
                 ? Optional.of(new Look(smelled.get(), out.get(), grows.get()))
                 : Optional.empty();
+    }
+
+    /** What a line should have said: of the same kind, doing the same task; absent with a trouble where that is not clear. */
+    Optional<Line> corrected(Line before, Fields fields, House house) {
+        if (before instanceof Line.Corrected again) {
+            return corrected(again.now(), fields, house);
+        }
+        if (before instanceof Line.Heat read) {
+            return heat(fields, house).map(is -> new Line.Heat(read.task(), is));
+        }
+        if (before instanceof Line.Looked looked) {
+            return look(fields).map(seen -> new Line.Looked(looked.task(), seen));
+        }
+        if (before instanceof Line.Noted) {
+            return fields.words("words", words, LONGEST_NOTE).map(Line.Noted::new);
+        }
+        if (before instanceof Line.Lesson) {
+            return fields.words("words", words, LONGEST_NOTE).map(Line.Lesson::new);
+        }
+        return Optional.of(before);
     }
 
     private static Optional<Boolean> either(

@@ -4,6 +4,7 @@ import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.condition.WrongForm;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.May;
@@ -90,6 +91,20 @@ class TendingController {
                 "Read %s.".formatted(temperature.map(asked.house()::temperature).orElse("")),
                 form.temperature(),
                 () -> new Deed.Read(optionalTask(form), temperature.orElseThrow()));
+    }
+
+    /** Says of a line what it should have said, and when; the line as it was stays, struck through. */
+    @PostMapping("/batch/{id}/entries/{entry}/correct")
+    String correct(@PathVariable UUID id, @PathVariable UUID entry, TendForm form, Reply reply) {
+        Asked asked = asked(id, "correct-" + entry, "c-" + entry + "-", form);
+        Line before = asked.sheet().lines().stream()
+                .filter(line -> line.id().equals(entry))
+                .findFirst()
+                .orElseThrow(() -> new NotHere("that line"))
+                .entry()
+                .line();
+        Optional<Line> now = form.corrected(before, asked.fields(), asked.house());
+        return write(reply, asked, "corrected.", form.words(), () -> new Deed.Correct(entry, now.orElseThrow()));
     }
 
     @PostMapping("/batch/{id}/top-up")

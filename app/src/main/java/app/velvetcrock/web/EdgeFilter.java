@@ -53,7 +53,10 @@ class EdgeFilter extends OncePerRequestFilter {
         }
     }
 
-    /** A request without session cookies that cannot be the id of a session: a made-up one is no one's, and no question for the database. */
+    /**
+     * A request without session cookies that cannot be the id of a session: a made-up one is no one's, and no question for the
+     * database.
+     */
     private static final class OwnCookies extends HttpServletRequestWrapper {
 
         OwnCookies(HttpServletRequest request) {

@@ -40,7 +40,8 @@ class ErrorAdvice {
         return page(
                 model,
                 "Somebody else was quicker",
-                "Somebody changed this while you were at it. Nothing of theirs was lost and nothing of yours was written. Go back, look, and send again.");
+                "Somebody changed this while you were at it. Nothing of theirs was lost and nothing of yours "
+                        + "was written. Go back, look, and send again.");
     }
 
     /** Two who do the same at the same moment: the database lets one of them through. */

@@ -63,7 +63,8 @@ public class OneTime {
         Optional<Sending> sending = request.map(Sending::of);
         int fresh = sql.sql(
                         """
-                        insert into form_key (stillroom_id, key, leads_to, sent_at, path, body_hash) values (:stillroom, :key, '', :at, :path, :body)
+                        insert into form_key (stillroom_id, key, leads_to, sent_at, path, body_hash)
+                        values (:stillroom, :key, '', :at, :path, :body)
                         on conflict do nothing""")
                 .param("stillroom", stillroom)
                 .param("key", key)
@@ -114,8 +115,8 @@ public class OneTime {
             return;
         }
         Optional<Notice> notice = Optional.ofNullable(answer.notice());
-        sql.sql(
-                        "update form_key set answer = :answer, notice_words = :words, notice_undo = :undo where stillroom_id = :stillroom and key = :key")
+        sql.sql("update form_key set answer = :answer, notice_words = :words, notice_undo = :undo where "
+                        + "stillroom_id = :stillroom and key = :key")
                 .param("answer", answer.leadsTo())
                 .param("words", notice.map(Notice::words).orElse(null))
                 .param("undo", notice.map(Notice::undo).orElse(null))
@@ -125,8 +126,8 @@ public class OneTime {
     }
 
     private Optional<Row> row(UUID stillroom, UUID key) {
-        return sql.sql(
-                        "select leads_to, path, body_hash, answer, notice_words, notice_undo from form_key where stillroom_id = :stillroom and key = :key")
+        return sql.sql("select leads_to, path, body_hash, answer, notice_words, notice_undo from form_key where "
+                        + "stillroom_id = :stillroom and key = :key")
                 .param("stillroom", stillroom)
                 .param("key", key)
                 .query((found, n) -> new Row(

@@ -1,5 +1,7 @@
 package app.velvetcrock.web;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.function.Supplier;
 import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
@@ -13,22 +15,26 @@ public final class PerRequest {
 
     private PerRequest() {}
 
-    /**
-     * What was read for this page before, else what is read now.
-     *
-     * @param key says what it is, and whose
-     */
+    private record Key(String what, Object whose) {}
+
+    /** What was read of somebody's for this page before, else what is read now. */
     @SuppressWarnings("unchecked")
-    public static <T> T of(String key, Supplier<T> read) {
+    public static <T> T of(String what, Object whose, Supplier<T> read) {
         if (!(RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now)
                 || !"GET".equals(now.getRequest().getMethod())) {
             return read.get();
         }
-        String name = PerRequest.class.getName() + " " + key;
-        Object kept = now.getAttribute(name, RequestAttributes.SCOPE_REQUEST);
+        Map<Key, Object> page =
+                (Map<Key, Object>) now.getAttribute(PerRequest.class.getName(), RequestAttributes.SCOPE_REQUEST);
+        if (page == null) {
+            page = new HashMap<>();
+            now.setAttribute(PerRequest.class.getName(), page, RequestAttributes.SCOPE_REQUEST);
+        }
+        Key key = new Key(what, whose);
+        Object kept = page.get(key);
         if (kept == null) {
             kept = read.get();
-            now.setAttribute(name, kept, RequestAttributes.SCOPE_REQUEST);
+            page.put(key, kept);
         }
         return (T) kept;
     }

@@ -25,7 +25,8 @@ public final class Reply {
     private static final int UNREADABLE = 422;
     private static final int CONFLICT = 409;
     private static final String OVERTAKEN =
-            "Somebody changed this while you were at it. Nothing of theirs was lost and nothing of yours was written: look how it stands now, and send again.";
+            "Somebody changed this while you were at it. Nothing of theirs was lost and nothing of yours "
+                    + "was written: look how it stands now, and send again.";
 
     private final Model model;
     private final HttpServletRequest request;

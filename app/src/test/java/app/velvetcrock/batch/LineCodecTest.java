@@ -6,6 +6,7 @@ import app.velvetcrock.batch.BatchEntry.Kind;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.KeepUntil;
@@ -71,7 +72,12 @@ class LineCodecTest {
                         LOT,
                         3,
                         Volume.ofMillilitres(100),
-                        Optional.of(new Line.Bottled.Into(Glass.DARK, Storage.REFRIGERATOR, DAY, List.of(LOT))),
+                        Optional.of(new Line.Bottled.Into(
+                                Glass.DARK,
+                                Storage.REFRIGERATOR,
+                                DAY,
+                                List.of(LOT),
+                                Optional.of(Antioxidant.ROSEMARY))),
                         Optional.empty()),
                 new Line.Sniffed(LOT, true, DAY, DAY.plusDays(60), "it smells right"),
                 new Line.Discarded(Ruin.MOULD, "the lid was wet", Optional.of(LOT)),

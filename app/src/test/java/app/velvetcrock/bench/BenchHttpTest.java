@@ -46,7 +46,8 @@ class BenchHttpTest {
     }
 
     /**
-     * 15 g of nettle (0.15 g/mL), half a part of self-heal 7.5 g, one part by volume of mullein 15 · 0.08/0.15 = 8 g. Pressed (100 + 93.75 + 100)·1.15/1.6 = 211.1,
+     * 15 g of nettle (0.15 g/mL), half a part of self-heal 7.5 g, one part by volume of mullein 15 · 0.08/0.15 = 8 g. Pressed
+     * (100 + 93.75 + 100)·1.15/1.6 = 211.1,
      * less 30.5/1.4 = 21.8, more 110.8 of cover: 300.1, so 305 mL.
      */
     @Test
@@ -98,7 +99,11 @@ class BenchHttpTest {
                 .isEqualTo(shares);
     }
 
-    /** Half of 500 mL at 0.15 is 37.5 g; 5 cm on 5541.8 mm² is 277.1 mL, 41.6 g; 450 − 37.5/1.4 = 423; nothing said: pressed under it takes 250·1.15/1.6 − 26.8 + 110.8 = 264, and 280 the deeper; 250 mL of herb to 1.5 of oil 375; 20 g: 153.3 − 14.3 + 166.3 = 305. */
+    /**
+     * Half of 500 mL at 0.15 is 37.5 g; 5 cm on 5541.8 mm² is 277.1 mL, 41.6 g; 450 − 37.5/1.4 = 423; nothing said: pressed under
+     * it takes 250·1.15/1.6 − 26.8 + 110.8 = 264, and 280 the deeper; 250 mL of herb to 1.5 of oil 375; 20 g: 153.3 − 14.3 + 166.3
+     * = 305.
+     */
     @ParameterizedTest
     @CsvSource(
             delimiter = '|',
@@ -288,7 +293,10 @@ class BenchHttpTest {
                 .contains("the bottle holds 1.3 mL");
     }
 
-    /** 30 g take 24 g at 0.8; of 60 % by mass 0.5209 against 0.8566 in the bottle of 90 %: 14.6 g and 9.4 g of water. 500 mL of 90 % weigh 414.6 g; 400 g are left. */
+    /**
+     * 30 g take 24 g at 0.8; of 60 % by mass 0.5209 against 0.8566 in the bottle of 90 %: 14.6 g and 9.4 g of water. 500 mL of 90
+     * % weigh 414.6 g; 400 g are left.
+     */
     @Test
     void spiritIsDosedThinnedAndTakenFromItsBottle() {
         tove.submit("/stores/supplies", "#add-supply", Map.of("kind", "grain-spirit", "amount", "500 mL", "abv", "90"));

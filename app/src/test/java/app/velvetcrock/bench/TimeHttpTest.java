@@ -42,7 +42,10 @@ class TimeHttpTest {
         assertThat(kept.page().text()).contains("The hours of Tove are kept");
     }
 
-    /** As worked by hand with the same hours: the latest start for Saturday week, eight in the morning, is Wednesday 2 December, 18:30; two sessions from now. */
+    /**
+     * As worked by hand with the same hours: the latest start for Saturday week, eight in the morning, is Wednesday 2 December,
+     * 18:30; two sessions from now.
+     */
     @Test
     void aDayIsReadAndTheLatestStartIsSaid() {
         Document page = bench("method=slow-warm&amount=30+g&time.by=Saturday+week");
@@ -72,7 +75,10 @@ class TimeHttpTest {
         assertThat(page.select(".way:contains(Water bath) .late")).isEmpty();
     }
 
-    /** 24 heat-hours over evenings: more sessions than wet herb bears, and days at home of 13 hours are offered. With three days off it is begun so that two sessions do. */
+    /**
+     * 24 heat-hours over evenings: more sessions than wet herb bears, and days at home of 13 hours are offered. With three days
+     * off it is begun so that two sessions do.
+     */
     @Test
     void freshLeafWithEveningsOnlyIsToldOfDaysAtHome() {
         tove.submit("/settings/hours", "form:has(input[name=id])", Map.of("day[5]", "17-22", "day[6]", "17-22"));
@@ -154,7 +160,10 @@ class TimeHttpTest {
         assertThat(page.select("#oil-mark").text()).isEqualTo("437 mL");
     }
 
-    /** 18 tins of 60 mL at firmness 15: 18·60·0.89·1.04 = 999.6 g, 149.9 of it wax; 849.7 g of oil are 926.6 mL at 0.917; at 1:5 with 1.813 kept (931.6/(1 − 0.3625)) 1461 mL over 292 g. */
+    /**
+     * 18 tins of 60 mL at firmness 15: 18·60·0.89·1.04 = 999.6 g, 149.9 of it wax; 849.7 g of oil are 926.6 mL at 0.917; at 1:5
+     * with 1.813 kept (931.6/(1 − 0.3625)) 1461 mL over 292 g.
+     */
     @Test
     void eighteenTinsAreWorkedBack() {
         tove.submit(
@@ -239,7 +248,10 @@ class TimeHttpTest {
         assertThat(calendar).contains("T100000", "Strain: Nettle");
     }
 
-    /** 30 °C ten minutes after it was put on, 50 after thirty: the band's 40 at twenty. From then on a session pays 20 minutes: 4:20 this evening, 4:00 tomorrow. Taken back it is 45 again. */
+    /**
+     * 30 °C ten minutes after it was put on, 50 after thirty: the band's 40 at twenty. From then on a session pays 20 minutes:
+     * 4:20 this evening, 4:00 tomorrow. Taken back it is 45 again.
+     */
     @Test
     void theWarmUpIsLearnedFromReadings() {
         String batch = tove.post(

@@ -107,7 +107,7 @@ class CupboardHttpTest {
 
     @Test
     void smellingFarFromTheDateChangesNothingAndIsWritten() {
-        Answer smelled = tove.submit(oil, "form[action$=sniff]", Map.of());
+        Answer smelled = tove.submit(oil, "form[action$=sniff]", Map.of("smell", "GOOD"));
         assertThat(smelled.page().select(".notice").text())
                 .contains("The date stays 20 Jul 2027")
                 .contains("more than 14 days");
@@ -139,9 +139,9 @@ class CupboardHttpTest {
         String bottle = tove.get("/cupboard").page().select(".bottle").first().attr("href");
         assertThat(tove.get(bottle).page().select("#use-by").text()).isEqualTo("use by 29 Nov 2026");
         assertThat(tove.get("/shelf").page().select(".rounds").text()).contains("Use first Nettlebatch 2; 5 days left");
-        Answer smelled = tove.submit(bottle, "form[action$=sniff]", Map.of());
+        Answer smelled = tove.submit(bottle, "form[action$=sniff]", Map.of("smell", "GOOD"));
         assertThat(smelled.page().select("#use-by").text()).isEqualTo("use by 24 Dec 2026");
-        assertThat(tove.submit(bottle, "form[action$=sniff]", Map.of())
+        assertThat(tove.submit(bottle, "form[action$=sniff]", Map.of("smell", "GOOD"))
                         .page()
                         .select(".notice")
                         .text())
@@ -211,5 +211,40 @@ class CupboardHttpTest {
         tove.submit(oil, "form[action$=bottle]", Map.of("count", "5", "size", "50 mL"));
         assertThat(tove.get("/cupboard").page().select(".bottle").eachText())
                 .containsExactly("Nettle 4 × 50 mL 20 Jul", "Nettle 18 mL 20 Jul");
+    }
+
+    @Test
+    void aSmellIsSaidAndNotTakenForGranted() {
+        Answer unsaid = tove.submit(oil, "form[action$=sniff]", Map.of("smell", ""));
+        assertThat(unsaid.status()).isEqualTo(422);
+        assertThat(unsaid.page().select("#refused").text()).contains("good or off");
+        Answer early = tove.submit(oil, "form[action$=sniff]", Map.of("smell", "GOOD", "when", "1 Jan 2020, 8:00"));
+        assertThat(early.status()).isEqualTo(422);
+        assertThat(early.page().select("#s-when").attr("value")).isEqualTo("1 Jan 2020, 8:00");
+        assertThat(tove.get(batch).page().select(".log").text()).doesNotContain("Sniffed");
+    }
+
+    /** At room temperature 0.85 is lost; 1.2 makes up for that, and never for more. */
+    @Test
+    void vitaminEMakesUpForAPenalty() {
+        String plain = dateOf(Map.of("count", "1", "size", "50 mL", "place", "ROOM"));
+        String guarded = dateOf(Map.of("count", "1", "size", "50 mL", "place", "ROOM", "with", "TOCOPHEROLS"));
+        assertThat(java.time.LocalDate.parse(guarded)).isAfter(java.time.LocalDate.parse(plain));
+        assertThat(tove.get(batch).page().select(".log").text()).contains("with vitamin E (mixed tocopherols)");
+    }
+
+    private String dateOf(Map<String, String> bottled) {
+        tove.submit(oil, "form[action$=bottle]", bottled);
+        String words = tove.get(batch)
+                .page()
+                .select(".log li:contains(Bottled)")
+                .last()
+                .text();
+        java.util.regex.Matcher date =
+                java.util.regex.Pattern.compile("use by (\\d+ \\w+ \\d{4})").matcher(words);
+        assertThat(date.find()).as(words).isTrue();
+        return java.time.LocalDate.parse(
+                        date.group(1), java.time.format.DateTimeFormatter.ofPattern("d MMM yyyy", java.util.Locale.UK))
+                .toString();
     }
 }

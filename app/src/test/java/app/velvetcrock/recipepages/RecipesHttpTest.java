@@ -27,7 +27,10 @@ class RecipesHttpTest {
         tove = Visitor.stocked(port, "Recipes");
     }
 
-    /** 24 g in 188 mL, scaled by 1.7: 40.8 g in 320 mL. Given as a file, taken in elsewhere and started there from that household's own lots. */
+    /**
+     * 24 g in 188 mL, scaled by 1.7: 40.8 g in 320 mL. Given as a file, taken in elsewhere and started there from that household's
+     * own lots.
+     */
     @Test
     void keptScaledGivenAwayAndMadeElsewhere() {
         Answer kept = keep("method=slow-warm~gentle&amount=24+g&oil=188+mL&length=16+hours", "Nettle as we like it");

@@ -42,7 +42,10 @@ class CalendarHttpTest {
                 .replaceAll("https?://[^/]*", "");
     }
 
-    /** 35 days from 24 November: shaken on days 1-7, then 10, 13 … 34, looked at on days 1-7, then 14, 21, 28; strained on the 29th of December at eight. */
+    /**
+     * 35 days from 24 November: shaken on days 1-7, then 10, 13 … 34, looked at on days 1-7, then 14, 21, 28; strained on the 29th
+     * of December at eight.
+     */
     @Test
     void everyTaskOfNinetyDaysStandsThereAtItsTime() {
         String batch = start("method=cold-dark&amount=30+g");
@@ -63,7 +66,10 @@ class CalendarHttpTest {
         assertThat(tove.get("/shelf").page().select(".round").text()).doesNotContain("Shake");
     }
 
-    /** A done task leaves; a moved plan is the same events at other times; a discarded batch's are called off, and taking that back calls them on. */
+    /**
+     * A done task leaves; a moved plan is the same events at other times; a discarded batch's are called off, and taking that back
+     * calls them on.
+     */
     @Test
     void movesAndCancellationsKeepTheirIdentity() {
         String batch = start("method=cold-dark&amount=30+g");

@@ -90,7 +90,8 @@ class LedgerTest {
     }
 
     /**
-     * Any mixture of splitting, grinding, merging, drawing, correcting, throwing out and taking back: every lot is the sum of its movements and never below
+     * Any mixture of splitting, grinding, merging, drawing, correcting, throwing out and taking back: every lot is the sum of its
+     * movements and never below
      * nothing, and all herb together is what came in, less what was taken, lost and corrected away.
      */
     @Test
@@ -109,7 +110,8 @@ class LedgerTest {
             assertThat(sql.sql(
                                     """
                             select count(*) from lot l where l.stillroom_id = :stillroom and (l.balance < 0
-                            or l.balance <> (select coalesce(sum(m.amount), 0) from movement m where m.stillroom_id = l.stillroom_id and m.lot_id = l.id))""")
+                            or l.balance <> (select coalesce(sum(m.amount), 0)
+                            from movement m where m.stillroom_id = l.stillroom_id and m.lot_id = l.id))""")
                             .param("stillroom", person.stillroom())
                             .query(Long.class)
                             .single())
@@ -117,8 +119,8 @@ class LedgerTest {
         }
         assertThat(refused).isBetween(1, 120);
         // what only moves between lots neither makes nor loses any
-        assertThat(sql.sql(
-                                "select coalesce(sum(amount), 0) from movement where stillroom_id = :stillroom and cause in ('SPLIT', 'MERGED')")
+        assertThat(sql.sql("select coalesce(sum(amount), 0) from movement where stillroom_id = :stillroom and cause in "
+                                + "('SPLIT', 'MERGED')")
                         .param("stillroom", person.stillroom())
                         .query(Long.class)
                         .single())
@@ -126,7 +128,10 @@ class LedgerTest {
         nothingIsMadeOrLostUnsaid();
     }
 
-    /** Every reversal is just what it reverses; what was ground is nine tenths of what went in; every deed that stands or is taken back is whole. */
+    /**
+     * Every reversal is just what it reverses; what was ground is nine tenths of what went in; every deed that stands or is taken
+     * back is whole.
+     */
     private void nothingIsMadeOrLostUnsaid() {
         assertThat(
                         count(
@@ -137,13 +142,15 @@ class LedgerTest {
         assertThat(
                         count(
                                 """
-                select count(*) from (select deed, sum(amount) filter (where amount > 0) as came, -sum(amount) filter (where amount < 0) as went
+                select count(*) from (select deed, sum(amount) filter (where amount > 0) as came
+                , -sum(amount) filter (where amount < 0) as went
                 from movement where stillroom_id = :stillroom and cause = 'PROCESSED' group by deed) d where abs(came - went * 0.9) > 1"""))
                 .isZero();
         assertThat(
                         count(
                                 """
-                select count(*) from (select deed, count(*) as moved, count(reverses) as back from movement where stillroom_id = :stillroom and deed is not null group by deed) d
+                select count(*) from (select deed, count(*) as moved, count(reverses) as back
+                from movement where stillroom_id = :stillroom and deed is not null group by deed) d
                 where back <> 0 and back * 2 <> moved"""))
                 .as("a deed taken back in part")
                 .isZero();

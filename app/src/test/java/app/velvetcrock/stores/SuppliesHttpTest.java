@@ -104,7 +104,10 @@ class SuppliesHttpTest {
                 .isEqualTo("17 left");
     }
 
-    /** 200 mL rapeseed (183.4 g) with 100 mL jojoba (86.5 g): 269.9 g in 300 mL, 0.8997 g/mL; it ends with the rapeseed, ten months from 20 September. */
+    /**
+     * 200 mL rapeseed (183.4 g) with 100 mL jojoba (86.5 g): 269.9 g in 300 mL, 0.8997 g/mL; it ends with the rapeseed, ten months
+     * from 20 September.
+     */
     @Test
     void aBlendIsWeightedByVolumeAndEndsWithItsShortestPart() {
         tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "jojoba", "amount", "500 mL"));

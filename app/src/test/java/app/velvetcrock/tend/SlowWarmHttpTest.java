@@ -87,7 +87,10 @@ class SlowWarmHttpTest {
                 .contains("30 minutes above the ceiling, 70 °C at the most");
     }
 
-    /** 63 °C over a ceiling of 60 says what to do on the Shelf, the batch and in Rounds, also once the heat is off, until a reading below. */
+    /**
+     * 63 °C over a ceiling of 60 says what to do on the Shelf, the batch and in Rounds, also once the heat is off, until a reading
+     * below.
+     */
     @Test
     void heatOverItsCeilingSpeaksUntilAReadingBelow() {
         tove.submit(batch, "form[action*=heat-on]", Map.of("when", "2026-11-24T07:30"));

@@ -196,4 +196,54 @@ class TendingHttpTest {
         assertThat(path).startsWith("/batch/");
         return path;
     }
+
+    /** Tapped now for yesterday evening, and Rounds stays there for the next tap. */
+    @Test
+    void roundsCatchesUpWithYesterday() {
+        Document then = tove.get("/shelf?when=yesterday+19:30").page();
+        assertThat(then.select(".rounds .notice").text()).contains("23 Nov 2026, 19:30");
+        Answer done = tove.post(Visitor.form(then, "form[action*=stand.shake]", Map.of()));
+        assertThat(done.page().select(".rounds .notice").text()).as("it stays").contains("23 Nov 2026, 19:30");
+        assertThat(tove.get(batch).page().select(".log li:contains(Shaken)").text())
+                .contains("23 Nov 2026, 19:30");
+        Document ahead = tove.get("/shelf?when=" + "Tuesday+week").page();
+        assertThat(ahead.select("#note-c-when").text()).isNotEmpty();
+        assertThat(ahead.select(".rounds .notice")).isEmpty();
+    }
+
+    /** The line as it was stays, struck through; the one in its place says what and when, and can be corrected again. */
+    @Test
+    void aLineIsCorrectedInItsPlace() {
+        tove.submit(batch, "form[action$=note]", Map.of("words", "turned it", "when", "yesterday 8:00"));
+        Answer corrected = tove.submit(
+                batch,
+                ".log li:contains(turned it) form[action$=correct]",
+                Map.of("words", "turned it twice", "when", "22 Nov, 18:00"));
+        assertThat(corrected.page().select(".notice").text()).contains("corrected");
+        Document page = tove.get(batch).page();
+        assertThat(page.select(".log .struck").text()).isEqualTo("turned it");
+        assertThat(page.select(".log li:contains(turned it twice)").text()).contains("22 Nov 2026, 18:00");
+        assertThat(page.select(".log li:has(.struck)").text()).contains("(corrected)");
+        Answer ahead = tove.submit(
+                batch, ".log li:contains(turned it twice) form[action$=correct]", Map.of("when", "2019-05-05 10:00"));
+        assertThat(ahead.status()).isEqualTo(422);
+        assertThat(ahead.page().select("#refused").text()).contains("between the charging");
+        tove.submit(batch, ".log li:contains(turned it twice) form[action$=undo]", Map.of());
+        assertThat(tove.get(batch).page().select(".log li:contains(turned it):not(:has(.struck))"))
+                .as("the first holds again")
+                .hasSize(1);
+    }
+
+    /** A look that saw mould by mistake: its condition goes with the line that is corrected. */
+    @Test
+    void aWrongLookIsCorrectedAndWhatItFoundGoesWithIt() {
+        tove.submit(batch, "form[action$=look]", Map.of("smell", "RIGHT", "cover", "UNDER", "mould", "YES"));
+        assertThat(tove.get("/shelf").page().select(".alarm").text()).contains("mould");
+        Document page = tove.get(batch).page();
+        assertThat(page.select(".log form[action$=correct] select[name=mould] option[selected]")
+                        .text())
+                .isEqualTo("something grows");
+        tove.submit(batch, ".log form[action$=correct]:has(select[name=mould])", Map.of("mould", "NO"));
+        assertThat(tove.get("/shelf").page().select(".alarm").text()).doesNotContain("mould");
+    }
 }

@@ -63,7 +63,10 @@ class DatabaseAwayFilterTest {
         assertThat(wrote.health().getStatus()).isEqualTo(Status.UP);
     }
 
-    /** A connection that breaks in mid-deed cannot be rolled back either; whatever else breaks has a page of its own, never the server's. */
+    /**
+     * A connection that breaks in mid-deed cannot be rolled back either; whatever else breaks has a page of its own, never the
+     * server's.
+     */
     @Test
     void everyExceptionHasAPage() throws Exception {
         for (Exception thrown : List.of(

@@ -90,12 +90,14 @@ class EyeJourneyTest {
             return false;
         }
         Object inSight = refused.evaluate(
-                "box => { const at = box.getBoundingClientRect(); return at.top >= 0 && at.top < innerHeight && box.contains(document.activeElement); }");
+                "box => { const at = box.getBoundingClientRect(); return at.top >= 0 && at.top < innerHeight && "
+                        + "box.contains(document.activeElement); }");
         assertThat(inSight).as(what + " says it in sight and has the focus").isEqualTo(true);
         assertThat(refused.innerText()).as(what).hasSizeGreaterThan(60);
         assertThat(window.page()
                         .evaluate(
-                                "junk => [...document.querySelectorAll('main form input, main form textarea')].some(field => field.value === junk)",
+                                "junk => [...document.querySelectorAll('main form input, main form textarea')].some(field => "
+                                        + "field.value === junk)",
                                 JUNK))
                 .as(what + " keeps what was typed")
                 .isEqualTo(true);
@@ -123,7 +125,8 @@ class EyeJourneyTest {
                 tap.tap();
                 window.page()
                         .waitForFunction(
-                                "row => !document.querySelector(`[data-row='${row}'] button.tap`) || document.querySelector(`[data-row='${row}'] s`)",
+                                "row => !document.querySelector(`[data-row='${row}'] button.tap`) || "
+                                        + "document.querySelector(`[data-row='${row}'] s`)",
                                 row);
                 window.page().waitForTimeout(150);
                 double after = ((Number) window.page().evaluate("scrollY")).doubleValue();

@@ -267,7 +267,8 @@ class SeasonJourneyTest {
         page.setViewportSize(390, 844);
         page.waitForFunction(
                 "() => { const y = (e) => { const b = e.getBoundingClientRect(); return b.top + b.height / 2; };"
-                        + "return Math.abs(y(document.querySelector('#drag-oil')) - y(document.querySelector('#bench-picture line.lead-line'))) < 2; }");
+                        + "return Math.abs(y(document.querySelector('#drag-oil')) - "
+                        + "y(document.querySelector('#bench-picture line.lead-line'))) < 2; }");
         assertThat(window.complaints()).isEmpty();
     }
 

@@ -56,7 +56,8 @@ class StoresJourneyTest {
     }
 
     /**
-     * Dry matter 45 g, settles at 49.45; weights of k = 0.5 a day: 49.45 + 250.55·e^(−k·day) = 201.4, 141.6, 105.4. Ready (51.14 g) after ln(250.55/1.686)/0.5 = 10.0 days:
+     * Dry matter 45 g, settles at 49.45; weights of k = 0.5 a day: 49.45 + 250.55·e^(−k·day) = 201.4, 141.6, 105.4. Ready (51.14
+     * g) after ln(250.55/1.686)/0.5 = 10.0 days:
      * 11 July. On the eleventh day it weighs 50.4 g and snaps.
      */
     private void dried(Page page) {

@@ -14,7 +14,10 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
-/** The day something is needed, hours at home, clashes, what is wanted, and a recipe that goes to friends. It is Tuesday 24 November 2026, nine in the morning. */
+/**
+ * The day something is needed, hours at home, clashes, what is wanted, and a recipe that goes to friends. It is Tuesday 24
+ * November 2026, nine in the morning.
+ */
 class TimeJourneyTest {
 
     private static RunningApp app;
@@ -41,7 +44,10 @@ class TimeJourneyTest {
         window.close();
     }
 
-    /** Cold cannot be made by then, and says by how much; what can goes first. Eight hours of heat fall on two evenings; dragged a day on they follow. */
+    /**
+     * Cold cannot be made by then, and says by how much; what can goes first. Eight hours of heat fall on two evenings; dragged a
+     * day on they follow.
+     */
     @Test
     void bySaturdayWeek() {
         window.go("/bench?amount=30+g&method=cold-dark");

@@ -74,7 +74,10 @@ class WaysJourneyTest {
         assertThat(window.text("#keep + p")).contains("within 2 hours").contains("within 4 days");
     }
 
-    /** Resinous flowers: warmed first. Without spirit spirit-first is refused; with 40 % it is warned of; 30 g of powder take 15 g, 10 g of it water, and 225 mL of oil, 1:7.5. */
+    /**
+     * Resinous flowers: warmed first. Without spirit spirit-first is refused; with 40 % it is warned of; 30 g of powder take 15 g,
+     * 10 g of it water, and 225 mL of oil, 1:7.5.
+     */
     @Test
     void resinousFlowersAreWarmedAndSpiritFirstWantsSpirit() {
         window.go("/bench?amount=30+g");
@@ -139,7 +142,8 @@ class WaysJourneyTest {
     }
 
     /**
-     * 120 g of calendula, half a part of self-heal, 60 g of yarrow: 3 L of loose herb, 2156 mL pressed. Three litres take 80 g each: 718.8 − 57.1 + 157.1 = 818.7, so 820 mL.
+     * 120 g of calendula, half a part of self-heal, 60 g of yarrow: 3 L of loose herb, 2156 mL pressed. Three litres take 80 g
+     * each: 718.8 − 57.1 + 157.1 = 818.7, so 820 mL.
      */
     @Test
     void aBlendOfThreeThatFitsNoJarIsDivided() {

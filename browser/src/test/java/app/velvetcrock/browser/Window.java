@@ -63,7 +63,10 @@ final class Window implements AutoCloseable {
         page.onPageError(complaints::add);
     }
 
-    /** An answer that is no longer wanted is aborted, the newest wins; htmx writes that down as an error. One that failed says more than this. */
+    /**
+     * An answer that is no longer wanted is aborted, the newest wins; htmx writes that down as an error. One that failed says more
+     * than this.
+     */
     private static boolean isSuperseded(String message) {
         return message.startsWith("htmx:sendAbort") || message.startsWith("htmx:afterRequest");
     }

@@ -64,7 +64,10 @@ class TotalityTest {
     private static final Materia MATERIA = Materia.shipped();
     private final Planner planner = new Planner(Cautions.shipped(), MATERIA);
 
-    /** From a milligram to a tonne, in the smallest jar and the largest, by every wish, cups weighed from lightest to heaviest: planned, drawn, ranked and timed. */
+    /**
+     * From a milligram to a tonne, in the smallest jar and the largest, by every wish, cups weighed from lightest to heaviest:
+     * planned, drawn, ranked and timed.
+     */
     @Test
     void everyChargeIsAPlan() {
         Random random = new Random(11);

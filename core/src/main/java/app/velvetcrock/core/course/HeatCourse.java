@@ -123,6 +123,11 @@ public record HeatCourse(
                 : Optional.of(latest.at().plus(Duration.ofSeconds(Math.round(rest / rate * MINUTES_PER_HOUR))));
     }
 
+    /** When heat that is on now will have earned the rest: by the last reading's rate, else as if it earned in full from the start. */
+    public Optional<Instant> runsUntil() {
+        return on ? finish.or(() -> onSince.map(since -> since.plus(left()))) : Optional.empty();
+    }
+
     /** Heat-hours still to earn. */
     public Duration left() {
         return Duration.ofSeconds(

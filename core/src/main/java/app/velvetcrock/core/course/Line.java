@@ -1,5 +1,6 @@
 package app.velvetcrock.core.course;
 
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.KeepUntil;
@@ -154,10 +155,19 @@ public sealed interface Line {
      */
     record Bottled(UUID from, int count, Volume size, Optional<Into> into, Optional<String> words) implements Line {
 
-        /** The bottles, each a lot of its own. */
-        public record Into(Glass glass, Storage place, LocalDate useBy, List<UUID> lots) {
+        /**
+         * The bottles, each a lot of its own.
+         *
+         * @param with what was stirred in; absent in lines from before that was asked
+         */
+        public record Into(Glass glass, Storage place, LocalDate useBy, List<UUID> lots, Optional<Antioxidant> with) {
             public Into {
                 lots = List.copyOf(lots);
+            }
+
+            /** What was stirred in, where anything was. */
+            public Antioxidant antioxidant() {
+                return with.orElse(Antioxidant.NONE);
             }
         }
 

@@ -1,5 +1,6 @@
 package app.velvetcrock.core.course;
 
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.kitchen.Wording;
 import java.util.ArrayList;
 import java.util.List;
@@ -65,8 +66,15 @@ public record LineWords(Wording say) implements Line.Visitor<String> {
     public String bottled(Line.Bottled line) {
         String bottles = "Bottled %d × %s".formatted(line.count(), say.volume(line.size()));
         return line.words()
-                .or(() -> line.into().map(into -> "%s, %s, %s; use by %s"
-                        .formatted(bottles, into.glass().word(), into.place().word(), say.date(into.useBy()))))
+                .or(() -> line.into().map(into -> "%s%s, %s, %s; use by %s"
+                        .formatted(
+                                bottles,
+                                into.antioxidant() == Antioxidant.NONE
+                                        ? ""
+                                        : " with " + into.antioxidant().word(),
+                                into.glass().word(),
+                                into.place().word(),
+                                say.date(into.useBy()))))
                 .orElse(bottles);
     }
 

@@ -3,6 +3,7 @@ package app.velvetcrock.core.deed;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.look.Condition;
@@ -157,7 +158,7 @@ public sealed interface Deed {
     }
 
     /** Fills bottles from an oil that stands as it was strained. */
-    record Bottle(UUID lot, int count, Volume size, Glass glass, Storage place) implements Deed {
+    record Bottle(UUID lot, int count, Volume size, Glass glass, Storage place, Antioxidant with) implements Deed {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.bottle(this);

@@ -108,7 +108,7 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
     public Optional<Refusal> draw(Deed.Draw deed) {
         return deed.what() != Held.DRAW && standing.course().moistFood()
                 ? refused("Food oil of moist herb is never given away or sold: %s.".formatted(MoistFood.RULE))
-                : Optional.empty();
+                : afterStraining();
     }
 
     @Override
@@ -125,14 +125,19 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
         if (before.isEmpty()) {
             return refused("That line does not hold any more, so there is nothing to correct.");
         }
-        boolean movesNothing = before.get() instanceof Line.Looked
-                || before.get() instanceof Line.Heat
-                || before.get() instanceof Line.Tended
-                || before.get() instanceof Line.Noted
-                || before.get() instanceof Line.Lesson;
-        return movesNothing && before.get().getClass() == deed.now().getClass()
+        return canCorrect(before.get()) && before.get().getClass() == deed.now().getClass()
                 ? inTime()
                 : refused("That line moved stock or dates: take it back and write it anew.");
+    }
+
+    /** Tells whether a line moves neither stock nor dates, so that another may stand in its place. */
+    public static boolean canCorrect(Line line) {
+        return line instanceof Line.Looked
+                || line instanceof Line.Heat
+                || line instanceof Line.Tended
+                || line instanceof Line.Noted
+                || line instanceof Line.Lesson
+                || (line instanceof Line.Corrected corrected && canCorrect(corrected.now()));
     }
 
     @Override
@@ -157,20 +162,31 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
 
     /** Nothing happens to a batch before herb and oil met, nor later than now. */
     public static Optional<Refusal> when(Course course, Times times) {
-        Instant charged = course.chargedAt();
-        return times.at().isBefore(charged) || times.at().isAfter(times.now())
+        return between("the charging", course.chargedAt(), times);
+    }
+
+    private static Optional<Refusal> between(String event, Instant first, Times times) {
+        return times.at().isBefore(first) || times.at().isAfter(times.now())
                 ? Optional.of(new Refusal(
                         "when",
-                        "Understood %s; it lies between the charging, %s, and now."
+                        "Understood %s; it lies between %s, %s, and now."
                                 .formatted(
                                         times.say().moment(times.at()),
-                                        times.say().moment(charged)),
+                                        event,
+                                        times.say().moment(first)),
                         "a time in between, or leave it empty for now"))
                 : Optional.empty();
     }
 
     private Optional<Refusal> strained(String otherwise) {
-        return state() == Course.State.STRAINED ? Optional.empty() : refused(otherwise.formatted(standing.number()));
+        return state() == Course.State.STRAINED ? afterStraining() : refused(otherwise.formatted(standing.number()));
+    }
+
+    /** Nothing happens to an oil before there is one. */
+    private Optional<Refusal> afterStraining() {
+        return standing.log()
+                .firstAt(Line.Strained.class)
+                .flatMap(strained -> between("the straining", strained, times));
     }
 
     private Course.State state() {

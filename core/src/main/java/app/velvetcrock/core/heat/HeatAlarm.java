@@ -20,7 +20,8 @@ public record HeatAlarm(HeatReading latest, Temperature ceiling, Optional<Durati
     private static final double SECONDS_PER_MINUTE = 60;
 
     /**
-     * Judges the newest readings of a stage. The straight line through the last two is trusted for one interval of looking and no longer, since a pot's rise flattens.
+     * Judges the newest readings of a stage. The straight line through the last two is trusted for one interval of looking and no
+     * longer, since a pot's rise flattens.
      *
      * @param readings in order, none with an event of the heat between it and the next
      * @param interval between two looks

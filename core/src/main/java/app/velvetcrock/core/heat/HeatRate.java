@@ -6,7 +6,8 @@ import app.velvetcrock.core.method.Band;
 /**
  * How much a minute at a temperature counts: 1 from the band's low end to the ceiling, less below it, nothing above.
  *
- * <p>Wet herb earns nothing below 40 °C, where germs grow (craft: heat). [E] Q10 = 2: each 10 °C below the low end halves it, down to 15 °C below; from there it counts nothing (craft: heat).
+ * <p>Wet herb earns nothing below 40 °C, where germs grow (craft: heat). [E] Q10 = 2: each 10 °C below the low end halves it,
+ * down to 15 °C below; from there it counts nothing (craft: heat).
  */
 record HeatRate(Band band, Temperature ceiling, boolean wet) {
 

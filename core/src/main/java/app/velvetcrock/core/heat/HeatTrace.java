@@ -50,7 +50,8 @@ public record HeatTrace(
     /**
      * Two readings next to each other, with what the time between them counts.
      *
-     * @param split true where the heat was put on or off in between: such a run earns nothing and is not in the band, but what it shows above the ceiling is not forgiven
+     * @param split true where the heat was put on or off in between: such a run earns nothing and is not in the band, but what it
+     * shows above the ceiling is not forgiven
      */
     public record Run(HeatReading from, HeatReading to, boolean unwatched, boolean split, double creditedMinutes) {
 
@@ -130,7 +131,10 @@ public record HeatTrace(
         return runs;
     }
 
-    /** Over a short break the line between the readings still tells how hot it was; over a long one only that it stayed as it was until the event. */
+    /**
+     * Over a short break the line between the readings still tells how hot it was; over a long one only that it stayed as it was
+     * until the event.
+     */
     private static Run across(Instant event, HeatReading from, HeatReading to, double trusted) {
         Run whole = new Run(from, to, false, true, 0);
         return whole.minutes() <= trusted

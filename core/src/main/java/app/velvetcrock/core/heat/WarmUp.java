@@ -6,7 +6,10 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 
-/** How long a source takes to bring an oil into its band: 45 minutes at first, then what the household's own readings show (craft: heat, hours at home). */
+/**
+ * How long a source takes to bring an oil into its band: 45 minutes at first, then what the household's own readings show (craft:
+ * heat, hours at home).
+ */
 public final class WarmUp {
 
     /** [E] Until the household's readings tell. */
@@ -20,7 +23,8 @@ public final class WarmUp {
     private WarmUp() {}
 
     /**
-     * The warm-up that a reading ends: the first of its session at or above the band's lower end, straight between it and the one before. Empty where there was no colder one
+     * The warm-up that a reading ends: the first of its session at or above the band's lower end, straight between it and the one
+     * before. Empty where there was no colder one
      * before it to tell, or an earlier one was warm already.
      *
      * @param on when the heat was put on

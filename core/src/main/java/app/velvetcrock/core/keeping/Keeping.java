@@ -57,8 +57,8 @@ public final class Keeping {
     }
 
     /**
-     * Dates food oil of anything moist: four days from the moment herb meets oil, cold, or frozen within them [S: US extension and FDA consumer
-     * guidance on botulism in oil]. Nothing lengthens it.
+     * Dates food oil of anything moist: four days from the moment herb meets oil, cold, or frozen within them [S: US extension
+     * and FDA consumer guidance on botulism in oil]. Nothing lengthens it.
      */
     public static KeepUntil ofMoistFood(LocalDate met) {
         Working working = Working.of("use by = herb meets oil + 4 days, at 4 °C or colder within 2 hours, or frozen")
@@ -89,7 +89,7 @@ public final class Keeping {
         double factor = treatment.heatFactor() * treatment.herbFactor() * storage.factor();
         factor *= treatment.inLight() ? LIGHT : 1;
         factor *= treatment.after().clearGlassInLight() ? CLEAR_GLASS : 1;
-        factor *= treatment.after().antioxidant() ? ANTIOXIDANT : 1;
+        factor *= treatment.after().antioxidant() != Antioxidant.NONE ? ANTIOXIDANT : 1;
         return Math.min(1, factor) * (treatment.after().scorched() ? SCORCHED : 1);
     }
 
@@ -141,8 +141,8 @@ public final class Keeping {
         if (treatment.after().clearGlassInLight()) {
             sum.estimate("clear glass in light", Figure.ofFactor(CLEAR_GLASS));
         }
-        if (treatment.after().antioxidant()) {
-            sum.estimate("antioxidant", Figure.ofFactor(ANTIOXIDANT));
+        if (treatment.after().antioxidant() != Antioxidant.NONE) {
+            sum.estimate("with " + treatment.after().antioxidant().word(), Figure.ofFactor(ANTIOXIDANT));
         }
         if (treatment.after().scorched()) {
             sum.estimate("hot enough to scorch", Figure.ofFactor(SCORCHED));

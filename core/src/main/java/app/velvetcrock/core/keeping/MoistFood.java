@@ -3,7 +3,8 @@ package app.velvetcrock.core.keeping;
 import java.time.Duration;
 
 /**
- * The rule for food oil of anything moist: garlic, chilli, any herb above 12 % water [S: US extension and FDA consumer guidance on botulism in oil]. The poison has no smell, so
+ * The rule for food oil of anything moist: garlic, chilli, any herb above 12 % water [S: US extension and FDA consumer guidance
+ * on botulism in oil]. The poison has no smell, so
  * nothing lengthens it and nobody overrides it.
  */
 public final class MoistFood {

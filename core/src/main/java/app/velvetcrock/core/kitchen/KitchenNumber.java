@@ -76,8 +76,9 @@ record KitchenNumber(List<Double> values, int length) {
     private static final String DIGITS =
             "\\d{1,3}(?: \\d{3})+(?![\\d/])|\\.\\d+|\\d{1,3}(?:[,.]\\d{3}){2,}|\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d+(?:[.,]\\d+)?";
     private static final Pattern FRACTION_WORDED = Pattern.compile("(" + FRACTION_WORD + ")\\b(?: of)?(?: an?\\b)?");
-    private static final Pattern WORD = Pattern.compile(
-            "(half a dozen|a dozen|one|two|three|four(?:teen)?|five|six(?:teen)?|seven(?:teen)?|eight(?:een)?|nine(?:teen)?|ten|eleven|twelve"
+    private static final Pattern WORD =
+            Pattern.compile("(half a dozen|a dozen|one|two|three|four(?:teen)?|five|six(?:teen)?|seven(?:teen)?|eight(?"
+                    + ":een)?|nine(?:teen)?|ten|eleven|twelve"
                     + "|thirteen|fifteen|twenty|an|a)\\b"
                     + "(?: and (" + FRACTION_WORD + ")\\b)?");
     private static final Pattern HUNDREDS =

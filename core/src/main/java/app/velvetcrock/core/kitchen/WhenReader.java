@@ -59,7 +59,8 @@ public final class WhenReader {
     private static final Pattern SINCE = Pattern.compile(COUNT + " (min(?:ute)?s?|h|hours?|days?|weeks?|months?) ago");
     private static final Pattern HALF_AN_HOUR = Pattern.compile("half an hour ago");
     private static final Pattern WEEKDAY = Pattern.compile(
-            "(?:by |on |next |last |this )?(mon|tues?|wednes|thurs?|fri|satur|sun|wed|thu|sat)(?:day)?( week| in a week)?,?(?: (\\d{1,2}.*))?");
+            "(?:by |on |next |last |this )?(mon|tues?|wednes|thurs?|fri|satur|sun|wed|thu|sat)(?:day)?( "
+                    + "week| in a week)?,?(?: (\\d{1,2}.*))?");
     private static final Pattern AHEAD =
             Pattern.compile("(?:in )?" + COUNT + " (days?|weeks?|months?|fortnights?)(?: from now| from today)?");
     private static final Pattern DATE =

@@ -3,7 +3,10 @@ package app.velvetcrock.core.measure;
 /** A mass in grams, 0 to 1,000,000 g. */
 public record Mass(double grams) implements Quantity, Comparable<Mass> {
 
-    /** Finite, and far above what a kitchen holds, so that sums over anything in a kitchen stay within it; what is typed is held to less. */
+    /**
+     * Finite, and far above what a kitchen holds, so that sums over anything in a kitchen stay within it; what is typed is held to
+     * less.
+     */
     private static final double MOST = 1e12;
 
     public static final Mass ZERO = new Mass(0);

@@ -3,7 +3,10 @@ package app.velvetcrock.core.measure;
 /** A volume in millilitres, 0 to 1,000,000 mL. */
 public record Volume(double millilitres) implements Quantity, Comparable<Volume> {
 
-    /** Finite, and far above what a kitchen holds, so that sums over anything in a kitchen stay within it; what is typed is held to less. */
+    /**
+     * Finite, and far above what a kitchen holds, so that sums over anything in a kitchen stay within it; what is typed is held to
+     * less.
+     */
     private static final double MOST = 1e12;
 
     public static final Volume ZERO = new Volume(0);

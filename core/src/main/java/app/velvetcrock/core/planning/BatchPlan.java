@@ -72,6 +72,22 @@ public record BatchPlan(
         }
     }
 
+    /** The same strained on another day, as the steps are placed, and dated from it. */
+    public BatchPlan strainedOn(LocalDate day) {
+        return new BatchPlan(
+                rules,
+                request,
+                charge,
+                found,
+                oilMass,
+                day,
+                yield,
+                Planner.keepUntil(request, Finish.asPlanned(request, day)),
+                fitness,
+                cautions,
+                remedies);
+    }
+
     /** The water it brings, before any heating. */
     public WaterBudget water() {
         List<WaterBudget.Wet> wet = request.herbs().stream()
@@ -105,7 +121,10 @@ public record BatchPlan(
         return request.isMoistFood();
     }
 
-    /** Tells whether a good smell may lengthen its oil's date: never food, nor what was juicy, watery or made against the rules (craft: keeping). */
+    /**
+     * Tells whether a good smell may lengthen its oil's date: never food, nor what was juicy, watery or made against the rules
+     * (craft: keeping).
+     */
     public boolean smellMayLengthen(Aftermath after) {
         return request.circumstances().use() != Use.FOOD
                 && !after.waterDecanted()

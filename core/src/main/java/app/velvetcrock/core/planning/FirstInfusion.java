@@ -24,7 +24,10 @@ public record FirstInfusion(
         traits = Set.copyOf(traits);
     }
 
-    /** What an oil carries of the herb it was made of: what that herb was to each millilitre that came out, on top of what it carried before. */
+    /**
+     * What an oil carries of the herb it was made of: what that herb was to each millilitre that came out, on top of what it
+     * carried before.
+     */
     public static FirstInfusion of(String name, PlanRequest made, Mass herb, Volume out) {
         Optional<FirstInfusion> before = made.carrier().first();
         Set<String> traits = new TreeSet<>(before.map(FirstInfusion::traits).orElse(Set.of()));

@@ -13,7 +13,8 @@ import app.velvetcrock.core.working.Working;
 import java.util.List;
 
 /**
- * The charge for a wanted amount of oil: V = (Y + film)/(1 − r/n), r at its 90th percentile, "enough nine times in ten" (craft: ratios, backwards).
+ * The charge for a wanted amount of oil: V = (Y + film)/(1 − r/n), r at its 90th percentile, "enough nine times in ten" (craft:
+ * ratios, backwards).
  *
  * @param oil to pour
  * @param herb under it

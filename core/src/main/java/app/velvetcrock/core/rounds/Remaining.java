@@ -5,7 +5,9 @@ import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.timetable.HomeHours;
+import app.velvetcrock.core.timetable.Placed;
 import app.velvetcrock.core.timetable.Scheduler;
+import app.velvetcrock.core.timetable.Span;
 import app.velvetcrock.core.timetable.Step;
 import app.velvetcrock.core.timetable.Timetable;
 import java.time.Duration;
@@ -37,7 +39,7 @@ public final class Remaining {
             boolean current = step.key().equals(course.stage().key());
             reached |= current;
             if (current && course.heat().isPresent()) {
-                left(step, course.heat().get()).ifPresent(steps::add);
+                left(step, course, hours).ifPresent(steps::add);
             } else if (current) {
                 Instant end = course.stageEnd(hours.zone());
                 from = end.isAfter(from) ? end : from;
@@ -48,7 +50,21 @@ public final class Remaining {
         return steps.isEmpty() ? Optional.empty() : Scheduler.forward(steps, from, hours, notBefore);
     }
 
-    private static Optional<Step> left(Step step, HeatCourse heat) {
+    /** When it is to be strained: as its steps are placed; empty where none are, or it has had its time already. */
+    public static Optional<Instant> straining(Optional<Timetable> remaining, Course course) {
+        return course.isDue()
+                ? Optional.empty()
+                : remaining.flatMap(timetable -> timetable.of(PlanSteps.STRAIN)).map(Placed::start);
+    }
+
+    private static Optional<Step> left(Step step, Course course, HomeHours hours) {
+        HeatCourse heat = course.heat().orElseThrow();
+        Optional<Instant> runs = heat.runsUntil()
+                .filter(end ->
+                        end.isAfter(course.now()) && (hours.heatAlone() || hours.covers(new Span(course.now(), end))));
+        if (runs.isPresent()) {
+            return Optional.of(new Step.Wait(step.key(), step.name(), Duration.between(course.now(), runs.get())));
+        }
         Duration left = heat.left();
         return left.isZero() || !(step instanceof Step.Heat whole)
                 ? Optional.empty()

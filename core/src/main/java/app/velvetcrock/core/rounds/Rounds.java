@@ -98,7 +98,8 @@ public final class Rounds {
     }
 
     /**
-     * Every task of a batch from now to {@code until}, as it will be asked if each is done in its time: what is open, the later ones of each kind in this stage, and what
+     * Every task of a batch from now to {@code until}, as it will be asked if each is done in its time: what is open, the later
+     * ones of each kind in this stage, and what
      * ends it. Those of later stages follow when they begin.
      *
      * @param open its open tasks
@@ -253,8 +254,7 @@ public final class Rounds {
         Stage stage = course.stage();
         Instant last = heat.latest().map(reading -> reading.at()).orElse(course.stageSince());
         if (heat.on()) {
-            Instant end =
-                    heat.finish().orElseGet(() -> heat.onSince().orElseThrow().plus(heat.left()));
+            Instant end = heat.runsUntil().orElseThrow();
             return List.of(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, heat.sessions()), end));
         }
         Step.Heat left = new Step.Heat(

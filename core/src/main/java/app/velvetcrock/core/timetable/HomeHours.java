@@ -89,7 +89,10 @@ public final class HomeHours {
                 zone);
     }
 
-    /** The stretches of a day with somebody home, put together and in order; both clock changes shift them as the clock on the wall does. */
+    /**
+     * The stretches of a day with somebody home, put together and in order; both clock changes shift them as the clock on the wall
+     * does.
+     */
     public List<Span> on(LocalDate day) {
         return days.computeIfAbsent(day, this::together);
     }
@@ -124,7 +127,10 @@ public final class HomeHours {
         return new Span(from, to.isAfter(from) ? to : from.plus(Duration.ofMinutes(1)));
     }
 
-    /** The first stretch of hands no shorter than {@code least} that begins no earlier than {@code from}; empty within the horizon for nobody ever home so long. */
+    /**
+     * The first stretch of hands no shorter than {@code least} that begins no earlier than {@code from}; empty within the horizon
+     * for nobody ever home so long.
+     */
     Optional<Span> next(Instant from, Duration least) {
         LocalDate first = from.atZone(zone).toLocalDate();
         for (int ahead = 0; ahead <= HORIZON_DAYS; ahead++) {

@@ -47,7 +47,8 @@ public final class Scheduler {
     }
 
     /**
-     * The earliest timetable in which wet herb does not turn: where its heat would come in too many sessions, a later start at which it does not; the plain earliest where there is
+     * The earliest timetable in which wet herb does not turn: where its heat would come in too many sessions, a later start at
+     * which it does not; the plain earliest where there is
      * none within two weeks.
      */
     public static Optional<Timetable> sound(
@@ -69,7 +70,10 @@ public final class Scheduler {
         return earliest;
     }
 
-    /** The latest timetable done by {@code need} in which wet herb does not turn; the plain latest where there is none within two weeks before it. */
+    /**
+     * The latest timetable done by {@code need} in which wet herb does not turn; the plain latest where there is none within two
+     * weeks before it.
+     */
     public static Optional<Timetable> soundBackward(List<Step> steps, Instant earliest, Instant need, HomeHours hours) {
         Optional<Timetable> latest = backward(steps, earliest, need, hours);
         if (WetHerb.alwaysTurns(steps, hours)) {
@@ -92,7 +96,8 @@ public final class Scheduler {
     }
 
     /**
-     * The timetable of the latest start that is done by {@code need}; its slack lies at its end. Since a later start never ends earlier, the latest is found by
+     * The timetable of the latest start that is done by {@code need}; its slack lies at its end. Since a later start never ends
+     * earlier, the latest is found by
      * halving.
      *
      * @param earliest nothing begins before this

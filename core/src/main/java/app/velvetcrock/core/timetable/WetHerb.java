@@ -5,7 +5,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Whether wet herb is tepid too long when its heat is cut into sessions: every hour between 10 and 40 °C after charging counts, and four are the most
+ * Whether wet herb is tepid too long when its heat is cut into sessions: every hour between 10 and 40 °C after charging counts,
+ * and four are the most
  * (craft: heat).
  *
  * @param sessions how many times it is put on the heat

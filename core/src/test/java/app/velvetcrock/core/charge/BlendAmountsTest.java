@@ -133,7 +133,8 @@ class BlendAmountsTest {
     }
 
     /**
-     * 84 mm across in a pan 200 mm across: floor 31,416 mm². 420 mL over 60 g of cut leaf stand (420 + 42.86)/5541.8 = 83.5 mm; water 31.416·83.5 − 462.9 = 2160 mL.
+     * 84 mm across in a pan 200 mm across: floor 31,416 mm². 420 mL over 60 g of cut leaf stand (420 + 42.86)/5541.8 = 83.5 mm;
+     * water 31.416·83.5 − 462.9 = 2160 mL.
      * A pan of 2 L is 63.7 mm deep: too low. One 100 mm across leaves less than a finger round it.
      */
     @Test
@@ -150,7 +151,10 @@ class BlendAmountsTest {
         assertThat(bath.water().millilitres()).isCloseTo(2161.0, within(2.0));
     }
 
-    /** Three herbs, 300 g in all, in jars of 1 L, 1 L and 750 mL: each takes by its capacity, 109.1, 109.1 and 81.8 g. Ratio 1:8 holds; with two litres alone it does not. */
+    /**
+     * Three herbs, 300 g in all, in jars of 1 L, 1 L and 750 mL: each takes by its capacity, 109.1, 109.1 and 81.8 g. Ratio 1:8
+     * holds; with two litres alone it does not.
+     */
     @Test
     void aChargeNoJarTakesIsDividedByCapacity() {
         Herbs herbs = new Herbs(List.of(gram.get(0).times(180), gram.get(2).times(120)));

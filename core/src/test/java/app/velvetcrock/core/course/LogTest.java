@@ -120,7 +120,8 @@ class LogTest {
                         Optional.of(Instant.parse("2026-10-29T09:00:00Z")),
                         "it smells ready")))
                 .isEqualTo(
-                        "Plan changed: standing for 28 days instead of 35 days, not strained before 29 Oct 2026, 09:00, because it smells ready");
+                        "Plan changed: standing for 28 days instead of 35 days, not strained before 29 Oct 2026, 09:00, "
+                                + "because it smells ready");
         assertThat(words(new Line.Lesson("cut it finer"))).isEqualTo("Next time: cut it finer");
         assertThat(words(new Line.Corrected(UUID.randomUUID(), new Line.Noted("it was two"))))
                 .isEqualTo("it was two");

@@ -74,7 +74,10 @@ class HeatTraceTest {
         assertThat(trace(0, 50, 1, 111).scorched()).as("110 °C at once").isTrue();
     }
 
-    /** 38 °C is 2 under the low end: dry herb earns 2^−0.2 = 0.871 of an hour, 52.2 min; wet herb nothing below 40. From 38 to 42 in an hour only the upper half counts: 30 min. */
+    /**
+     * 38 °C is 2 under the low end: dry herb earns 2^−0.2 = 0.871 of an hour, 52.2 min; wet herb nothing below 40. From 38 to 42
+     * in an hour only the upper half counts: 30 min.
+     */
     @Test
     void wetHerbEarnsNothingBelowForty() {
         assertThat(trace(0, 38, 60, 38).credited().minutes()).isCloseTo(52.2, within(0.1));
@@ -86,7 +89,10 @@ class HeatTraceTest {
                 .isEqualTo(1);
     }
 
-    /** 70 °C, heat off after ten minutes, 66 °C after thirty: that was half an hour above 60, though it earns nothing. Over a night only the time up to the event is known. */
+    /**
+     * 70 °C, heat off after ten minutes, 66 °C after thirty: that was half an hour above 60, though it earns nothing. Over a night
+     * only the time up to the event is known.
+     */
     @Test
     void heatPutOffBetweenTwoHotReadingsHidesNothing() {
         List<HeatReading> hot = List.of(reading(0, 70), reading(30, 66));
@@ -131,7 +137,10 @@ class HeatTraceTest {
                 .isTrue();
     }
 
-    /** 46 to 50 °C in half an hour reaches 60 after 75 min: beyond the next look an hour on, so nothing is said. 46 to 54 reaches it in 22. */
+    /**
+     * 46 to 50 °C in half an hour reaches 60 after 75 min: beyond the next look an hour on, so nothing is said. 46 to 54 reaches
+     * it in 22.
+     */
     @Test
     void anAlarmSpeaksOverTheCeilingAndBeforeItIsReached() {
         java.time.Duration hour = java.time.Duration.ofHours(1);
@@ -168,7 +177,10 @@ class HeatTraceTest {
                 .isCloseTo(30, within(1e-9));
     }
 
-    /** Credit never exceeds the clock, does not hang on the order readings were written in, and a reading between two on the line changes nothing. */
+    /**
+     * Credit never exceeds the clock, does not hang on the order readings were written in, and a reading between two on the line
+     * changes nothing.
+     */
     @Test
     void creditIsNeverMoreThanTime() {
         Random random = new Random(3);

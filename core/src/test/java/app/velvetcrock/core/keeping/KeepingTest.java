@@ -92,7 +92,10 @@ class KeepingTest {
                     random.nextBoolean(),
                     false,
                     new Aftermath(
-                            random.nextBoolean(), random.nextBoolean(), random.nextBoolean(), random.nextBoolean()));
+                            random.nextBoolean(),
+                            random.nextBoolean(),
+                            random.nextBoolean(),
+                            Antioxidant.values()[random.nextInt(3)]));
             Storage storage = Storage.values()[random.nextInt(4)];
             LocalDate young = keep(new Bottle("a", 10, Optional.of(opened), bestBefore), treatment, storage)
                     .date();
@@ -106,10 +109,11 @@ class KeepingTest {
     /** 184 days · 0.9 = 165.6 by the oil; decanted water caps it three months on, 1 June 2026. Scorched: 184 · 0.9 · 0.5 = 82.8. */
     @Test
     void waterAndScorchingShorten() {
-        KeepUntil watery = keep(opened(4, 14), after(new Aftermath(true, false, false, false)), Storage.REFRIGERATOR);
+        KeepUntil watery =
+                keep(opened(4, 14), after(new Aftermath(true, false, false, Antioxidant.NONE)), Storage.REFRIGERATOR);
         assertThat(watery.date()).isEqualTo(LocalDate.of(2026, 6, 1));
         assertThat(watery.limitedBy()).isEqualTo(LimitedBy.WATER);
-        assertThat(keep(opened(4, 14), after(new Aftermath(false, true, false, false)), Storage.COOL_DARK)
+        assertThat(keep(opened(4, 14), after(new Aftermath(false, true, false, Antioxidant.NONE)), Storage.COOL_DARK)
                         .date())
                 .isEqualTo(STRAINED.plusDays(82));
     }
@@ -117,7 +121,7 @@ class KeepingTest {
     /** Room 0.85 · gentle 0.9 · clear glass in light 0.7 = 0.5355; 184 · 0.5355 = 98.5. */
     @Test
     void clearGlassInLightShortens() {
-        assertThat(keep(opened(4, 14), after(new Aftermath(false, false, true, false)), Storage.ROOM)
+        assertThat(keep(opened(4, 14), after(new Aftermath(false, false, true, Antioxidant.NONE)), Storage.ROOM)
                         .date())
                 .isEqualTo(STRAINED.plusDays(98));
     }
@@ -146,7 +150,7 @@ class KeepingTest {
                 Cut.CUT_AND_SIFTED,
                 false,
                 false,
-                new Aftermath(false, false, false, antioxidant));
+                new Aftermath(false, false, false, antioxidant ? Antioxidant.TOCOPHEROLS : Antioxidant.NONE));
     }
 
     private static Treatment cold(Moisture moisture, boolean food) {

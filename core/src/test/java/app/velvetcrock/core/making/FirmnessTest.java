@@ -16,7 +16,8 @@ class FirmnessTest {
     private final Setting setting = Setting.shipped();
 
     /**
-     * Checked sum 12: 30 beeswax, 20 cocoa butter, 150 oil: (30 + 20·0.30)/200 = 18.0. Thirds: (1 + 0.30)/3 = 43.3, with shea (1 + 0.12)/3 = 37.3. One wax to
+     * Checked sum 12: 30 beeswax, 20 cocoa butter, 150 oil: (30 + 20·0.30)/200 = 18.0. Thirds: (1 + 0.30)/3 = 43.3, with shea (1
+     * + 0.12)/3 = 37.3. One wax to
      * eight oil 11.1, to three 25. 28 in 230: 12.2. Candelilla 10 in 100: 19. Carnauba 10 in 100: 23. Soy 20 in 100: 11.
      */
     @ParameterizedTest

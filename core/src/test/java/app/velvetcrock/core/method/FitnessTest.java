@@ -90,7 +90,10 @@ class FitnessTest {
                 .hasMessageContaining("between 21 and 56");
     }
 
-    /** Checked by the property: whatever is refused appears once every change it names is made, or the method it names instead is allowed. */
+    /**
+     * Checked by the property: whatever is refused appears once every change it names is made, or the method it names instead is
+     * allowed.
+     */
     @Test
     void everyChangeNamedAllowsTheMethodOrTheOneNamedInstead() {
         List<HerbKind> herbs = Stream.of("nettle", "calendula", "lavender", "propolis", "st-johns-wort", "ginger")
@@ -153,8 +156,8 @@ class FitnessTest {
             textBlock =
                     """
             nettle        | DRIED  | rapeseed     | HANDS | 0  | cold-dark,slow-warm,heat-rest,sun-window,water-bath,quick-bath,oven
-            nettle        | DRIED  | rapeseed     | HANDS | 90 | cold-dark,slow-warm,heat-rest,sun-window,water-bath,quick-bath,spirit-first,oven
-            calendula     | DRIED  | rapeseed     | HANDS | 90 | slow-warm,heat-rest,water-bath,quick-bath,spirit-first,cold-dark,oven,sun-window
+            nettle | DRIED | rapeseed | HANDS | 90 | cold-dark,slow-warm,heat-rest,sun-window,water-bath,quick-bath,spirit-first,oven
+            calendula | DRIED | rapeseed | HANDS | 90 | slow-warm,heat-rest,water-bath,quick-bath,spirit-first,cold-dark,oven,sun-window
             lavender      | DRIED  | rapeseed     | HANDS | 0  | cold-dark,sun-window,slow-warm,heat-rest,water-bath,quick-bath,oven
             nettle        | FRESH  | rapeseed     | HANDS | 90 | fresh-low,juicy-pan
             nettle        | WILTED | rapeseed     | HANDS | 0  | fresh-low,slow-warm,water-bath,juicy-pan,quick-bath,oven

@@ -22,7 +22,10 @@ class VariantsTest {
 
     private final Materia materia = Materia.shipped();
 
-    /** Gentle: 35 to 43 under 43, lengths · 1.7 rounded up: 4-6-8 h of bath become 408-612-816 min, 8 h of slow warm 14. For scent: 38 to 45, lengths as they are. */
+    /**
+     * Gentle: 35 to 43 under 43, lengths · 1.7 rounded up: 4-6-8 h of bath become 408-612-816 min, 8 h of slow warm 14. For scent:
+     * 38 to 45, lengths as they are.
+     */
     @ParameterizedTest
     @CsvSource({
         "water-bath~gentle,35,43,43,408,612,816",

@@ -45,8 +45,10 @@ class BlendPlansTest {
     private final Planner planner = new Planner(Cautions.shipped(), materia);
 
     /**
-     * 30 g cut nettle leaf (0.15), 15 g cut self-heal tops (0.08), 20 g cut marshmallow root (0.35), in a litre 100 mm across (7854 mm², 20 mm are 157.1 mL).
-     * D 65/1.4 = 46.43; loose (200 + 187.5 + 57.14)·1.15 = 511.3; pressed 511.3/1.6 = 319.6. Needs 622 loose, 430.2 pressed; usual 65·5 = 325: so 435 mL, 1:6.7.
+     * 30 g cut nettle leaf (0.15), 15 g cut self-heal tops (0.08), 20 g cut marshmallow root (0.35), in a litre 100 mm across
+     * (7854 mm², 20 mm are 157.1 mL).
+     * D 65/1.4 = 46.43; loose (200 + 187.5 + 57.14)·1.15 = 511.3; pressed 511.3/1.6 = 319.6. Needs 622 loose, 430.2 pressed;
+     * usual 65·5 = 325: so 435 mL, 1:6.7.
      * It keeps 1.3·30 + 1.3·15 + 0.6·20 = 70.5 and 5 on the cloth: 359.5 back; sd √((0.4·30)² + (0.4·15)² + (0.2·20)² + 3²) = 14.3.
      */
     @Test
@@ -64,7 +66,10 @@ class BlendPlansTest {
         assertThat(plan.canStart()).isTrue();
     }
 
-    /** What was measured of one herb moves that herb's part alone: nettle once kept 0.9, so 1.012 (checked sum 4) · 30 = 30.4, and it rests on no batch of the other. */
+    /**
+     * What was measured of one herb moves that herb's part alone: nettle once kept 0.9, so 1.012 (checked sum 4) · 30 = 30.4, and
+     * it rests on no batch of the other.
+     */
     @Test
     void eachHerbForecastsFromItsOwnBatches() {
         PlanRequest plain = request("nettle 30 DRIED, self-heal 15 DRIED", Method.COLD_AND_DARK);
@@ -84,7 +89,10 @@ class BlendPlansTest {
         assertThat(planner.plan(taught).yield().batches()).isZero();
     }
 
-    /** 40 g dried leaf bring 4 g, 60 g fresh 51: 55 in all; dry 36 + 9 = 45 binds 6.14; 300 mL of oil (275.1 g) dissolve 0.28: 48.6 g free, 17.7 %. */
+    /**
+     * 40 g dried leaf bring 4 g, 60 g fresh 51: 55 in all; dry 36 + 9 = 45 binds 6.14; 300 mL of oil (275.1 g) dissolve 0.28: 48.6
+     * g free, 17.7 %.
+     */
     @Test
     void waterIsSummedOverTheHerbs() {
         BatchPlan plan = planner.plan(with(
@@ -114,7 +122,10 @@ class BlendPlansTest {
         }
     }
 
-    /** Keeping goes by the worst: 1 Oct + 35 days is 5 Nov; 238 days to 1 Jul; powder among it 0.9 → 214, a wilted herb 0.6 and vented heat. */
+    /**
+     * Keeping goes by the worst: 1 Oct + 35 days is 5 Nov; 238 days to 1 Jul; powder among it 0.9 → 214, a wilted herb 0.6 and
+     * vented heat.
+     */
     @Test
     void theWorstHerbDatesTheOil() {
         assertThat(planner.plan(request("nettle 20 DRIED, yarrow 10 DRIED", Method.COLD_AND_DARK))
@@ -157,7 +168,10 @@ class BlendPlansTest {
                 .isFalse();
     }
 
-    /** An oil that carries 0.15 g of wilted herb a mL ends on its own day, keeps as of wilted herb, and is no food of dried herb: 20 g in 200 mL, 200/(20 + 30) = 4. */
+    /**
+     * An oil that carries 0.15 g of wilted herb a mL ends on its own day, keeps as of wilted herb, and is no food of dried herb:
+     * 20 g in 200 mL, 200/(20 + 30) = 4.
+     */
     @Test
     void aSecondInfusionCarriesTheFirstForward() {
         PlanRequest plain =
@@ -236,7 +250,10 @@ class BlendPlansTest {
                 .isEmpty();
     }
 
-    /** 40 g at 0.8 take 32 g of 60 %: from 96 % by mass 0.9384 against 0.5209 that is 17.8 g and 14.2 g of water; 32·(1 − 0.5209) = 15.3 g of water in all. */
+    /**
+     * 40 g at 0.8 take 32 g of 60 %: from 96 % by mass 0.9384 against 0.5209 that is 17.8 g and 14.2 g of water; 32·(1 − 0.5209) =
+     * 15.3 g of water in all.
+     */
     @Test
     void spiritIsDosedAndThinned() {
         PlanRequest plain = request("nettle 40 DRIED", Method.SPIRIT_FIRST);
@@ -264,7 +281,10 @@ class BlendPlansTest {
         assertThat(moist.water().grams()).isCloseTo(15.3, within(0.05));
     }
 
-    /** 40 g of powder after spirit are charged 1:7.5, 300 mL, where its kind's 1:5 would be 200; cold, powder keeps to its kind: covered by 102.2 − 28.6 + 157.1 = 230.7, so 235. */
+    /**
+     * 40 g of powder after spirit are charged 1:7.5, 300 mL, where its kind's 1:5 would be 200; cold, powder keeps to its kind:
+     * covered by 102.2 − 28.6 + 157.1 = 230.7, so 235.
+     */
     @Test
     void powderAfterSpiritIsChargedWeaker() {
         for (Method way :

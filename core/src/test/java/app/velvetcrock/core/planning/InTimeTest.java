@@ -35,15 +35,21 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** By Saturday 5 December 2026, eight in the morning, by each of the ten ways, begun on Tuesday 24 November at nine; home from 17 to 22, at weekends from 8. */
+/**
+ * By Saturday 5 December 2026, eight in the morning, by each of the ten ways, begun on Tuesday 24 November at nine; home from 17
+ * to 22, at weekends from 8.
+ */
 class InTimeTest {
 
     private static final ZoneId LONDON = ZoneId.of("Europe/London");
 
     /**
-     * Chopped from 17:00 to 17:20 on Tuesday, except fresh herb. Cold: 29 Dec. Sun: 15 Dec. Bath of 6 h: 3:55 are earned today, 2:05 tomorrow to 19:50, cool 21:50, so Thursday. 60 min:
-     * off at 19:05, cool 21:05, strained by 21:50. Oven 2 h: off 20:05, cool 22:05, Wednesday. Heat and rest: 8 Dec. Spirit: oil on Wednesday 17:20, off 21:05, Thursday. Fresh leaf over
-     * evenings would take too many sessions, so it is cut on Thursday at 20:00 and warmed on Saturday (13:15) and Sunday (10:45, off 19:30); cool 21:30, strained on Monday, decanted
+     * Chopped from 17:00 to 17:20 on Tuesday, except fresh herb. Cold: 29 Dec. Sun: 15 Dec. Bath of 6 h: 3:55 are earned today,
+     * 2:05 tomorrow to 19:50, cool 21:50, so Thursday. 60 min:
+     * off at 19:05, cool 21:05, strained by 21:50. Oven 2 h: off 20:05, cool 22:05, Wednesday. Heat and rest: 8 Dec. Spirit: oil
+     * on Wednesday 17:20, off 21:05, Thursday. Fresh leaf over
+     * evenings would take too many sessions, so it is cut on Thursday at 20:00 and warmed on Saturday (13:15) and Sunday (10:45,
+     * off 19:30); cool 21:30, strained on Monday, decanted
      * on Tuesday by 18:00. Pan: off 18:15, stood by 06:15, strained Wednesday, decanted Thursday by 18:00.
      */
     @ParameterizedTest(name = "{0}")

@@ -55,8 +55,10 @@ class MethodPlansTest {
     private final Planner planner = new Planner(Cautions.shipped(), materia);
 
     /**
-     * The bottle, opened 1 September, ends on 1 July 2027. Cold, strained 5 Nov: 238 days · 1.0. Sun, 22 Oct: 252 · 0.8 = 201.6. Warm, 1 Oct at 20:00: 273 · 0.9 = 245.7.
-     * Oven, 1 Oct: 273 · 0.75 = 204.75. Heat and rest, 15 Oct: 259 · 0.9 = 233.1. Spirit, 2 Oct: 272 · 0.9 = 244.8. Fresh, 3 Oct: 271 · 0.9 · 0.5 = 121.95.
+     * The bottle, opened 1 September, ends on 1 July 2027. Cold, strained 5 Nov: 238 days · 1.0. Sun, 22 Oct: 252 · 0.8 = 201.6.
+     * Warm, 1 Oct at 20:00: 273 · 0.9 = 245.7.
+     * Oven, 1 Oct: 273 · 0.75 = 204.75. Heat and rest, 15 Oct: 259 · 0.9 = 233.1. Spirit, 2 Oct: 272 · 0.9 = 244.8. Fresh, 3 Oct:
+     * 271 · 0.9 · 0.5 = 121.95.
      * Pan of fresh, 2 Oct: 272 · 0.75 · 0.5 = 102.
      */
     @ParameterizedTest(name = "{0}")
@@ -94,7 +96,10 @@ class MethodPlansTest {
         }
     }
 
-    /** Straight from the pan into the refrigerator: no standing, no settling, cold well within two hours, and the rule stands first among the cautions. */
+    /**
+     * Straight from the pan into the refrigerator: no standing, no settling, cold well within two hours, and the rule stands first
+     * among the cautions.
+     */
     @ParameterizedTest
     @EnumSource(value = Moisture.class, names = "DRIED", mode = EnumSource.Mode.EXCLUDE)
     void foodOfMoistHerbIsColdWithinTwoHoursAndStandsNowhereElse(Moisture moisture) {

@@ -32,7 +32,10 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** What a plan costs while a mark is dragged; run by {@code ./crock bench}, never by the tests. Read it as a ratio to the baseline of the same run. */
+/**
+ * What a plan costs while a mark is dragged; run by {@code ./crock bench}, never by the tests. Read it as a ratio to the baseline
+ * of the same run.
+ */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)

@@ -39,7 +39,8 @@ class WantedTest {
     private static final Materia MATERIA = Materia.shipped();
 
     /**
-     * Checked sum 11: 305/(1 − 1.813/6) = 437 mL, 72.8 g. At 1:5, 305/(1 − 1.813/5) = 478.5 over 95.7. Root keeps 0.6 ± 0.2, at most 0.856: 105/(1 − 0.856/5) = 126.7 over 25.3.
+     * Checked sum 11: 305/(1 − 1.813/6) = 437 mL, 72.8 g. At 1:5, 305/(1 − 1.813/5) = 478.5 over 95.7. Root keeps 0.6 ± 0.2, at
+     * most 0.856: 105/(1 − 0.856/5) = 126.7 over 25.3.
      */
     @ParameterizedTest
     @CsvSource({"300, 6, 1.3, 0.4, 437.0, 72.8", "300, 5, 1.3, 0.4, 478.5, 95.7", "100, 5, 0.6, 0.2, 126.7, 25.3"})
@@ -69,7 +70,10 @@ class WantedTest {
         assertThat(forecast.low().millilitres()).isCloseTo(300, within(0.5));
     }
 
-    /** 18·60·0.89·1.04 = 999.6 g; at 15 that is 149.9 g of wax and 849.7 g of oil, 926.6 mL at 0.917. Oil alone: 10·100·0.9256 = 925.6 g. */
+    /**
+     * 18·60·0.89·1.04 = 999.6 g; at 15 that is 149.9 g of wax and 849.7 g of oil, 926.6 mL at 0.917. Oil alone: 10·100·0.9256 =
+     * 925.6 g.
+     */
     @Test
     void tinsOfASalve() {
         Wanted.Salve salve = Wanted.Salve.of(18, Volume.ofMillilitres(60), 15, Density.ofGramsPerMillilitre(0.917));

@@ -17,7 +17,8 @@ class ConversionTest {
     private static final Materia MATERIA = Materia.shipped();
 
     /**
-     * 542.4 g of rapeseed: ÷ 28.3495 = 19.1 oz; ÷ 453.592 = 1.2 lb; ÷ 0.917 = 591.5 mL = 20 fl oz = 2.5 cups = 40 tbsp = 120 tsp. 28.35 g of pellets: 51.5 mL = 0.218 cups.
+     * 542.4 g of rapeseed: ÷ 28.3495 = 19.1 oz; ÷ 453.592 = 1.2 lb; ÷ 0.917 = 591.5 mL = 20 fl oz = 2.5 cups = 40 tbsp = 120 tsp.
+     * 28.35 g of pellets: 51.5 mL = 0.218 cups.
      * 35.5 g of cut nettle leaf: 236.7 mL, a cup.
      */
     @ParameterizedTest(name = "{1} g of {0}")

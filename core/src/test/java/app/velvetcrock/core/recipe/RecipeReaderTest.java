@@ -27,7 +27,10 @@ class RecipeReaderTest {
     private final RecipeReader us = new RecipeReader(
             new AmountReader(new HouseholdUnits(UnitSystem.US, CupSystem.US, TemperatureScale.FAHRENHEIT)), things);
 
-    /** Volumes by density: 2½ cups 591.47·0.917 = 542.4; a cup of cut leaf 236.6·0.15 = 35.5; pellets 3 tbsp 44.36·0.55 = 24.4; 20 drops 1·0.90. */
+    /**
+     * Volumes by density: 2½ cups 591.47·0.917 = 542.4; a cup of cut leaf 236.6·0.15 = 35.5; pellets 3 tbsp 44.36·0.55 = 24.4; 20
+     * drops 1·0.90.
+     */
     @ParameterizedTest(name = "{0}")
     @CsvSource(
             delimiter = '|',

@@ -52,13 +52,19 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** Tasks and what is left of a batch in the hours somebody is home: every day from 17 to 22. Charged on Thursday 1 October 2026 at six in the evening. */
+/**
+ * Tasks and what is left of a batch in the hours somebody is home: every day from 17 to 22. Charged on Thursday 1 October 2026 at
+ * six in the evening.
+ */
 class HoursInRoundsTest {
 
     private static final ZoneId LONDON = ZoneId.of("Europe/London");
     private final List<Entry> log = new ArrayList<>(List.of(entry("2026-10-01T18:00", Lines.charged())));
 
-    /** A day's tasks wait for the evening; of days away, for the first evening back. The clock goes back on the 25th, and five stays five. */
+    /**
+     * A day's tasks wait for the evening; of days away, for the first evening back. The clock goes back on the 25th, and five
+     * stays five.
+     */
     @Test
     void nothingIsAskedWhileNobodyIsHome() {
         BatchPlan plan = plan(Method.COLD_AND_DARK);
@@ -85,7 +91,8 @@ class HoursInRoundsTest {
     }
 
     /**
-     * From 18:30 on Thursday: 3:30 earn 2:45, Friday's five hours would earn 4:15 and leave 1:00, a session of 1:45; so Friday gives a quarter of an hour and Saturday has two, to
+     * From 18:30 on Thursday: 3:30 earn 2:45, Friday's five hours would earn 4:15 and leave 1:00, a session of 1:45; so Friday
+     * gives a quarter of an hour and Saturday has two, to
      * 19:00; cool by 21:00, strained by 21:45.
      */
     @Test

@@ -199,7 +199,10 @@ class RoundsTest {
                 .containsExactly(1);
     }
 
-    /** Slow warm is read each hour. Readings at 18:10 and 18:20 do not put the next look off to 21:00: it comes an hour after the last. Too hot, it comes after five minutes. */
+    /**
+     * Slow warm is read each hour. Readings at 18:10 and 18:20 do not put the next look off to 21:00: it comes an hour after the
+     * last. Too hot, it comes after five minutes.
+     */
     @Test
     void aReadingMoreNeverPutsTheNextLookOff() {
         begin(Method.SLOW_WARM, 8);

@@ -40,7 +40,10 @@ class ClashesTest {
                 .isEmpty();
     }
 
-    /** Chopped at 12:45 the 8:45 still fit today, and clash; at 13:00 they end at 22:05, so they are tomorrow's, from eight, in one session. The hands at 18:45 are not wanted then. */
+    /**
+     * Chopped at 12:45 the 8:45 still fit today, and clash; at 13:00 they end at 22:05, so they are tomorrow's, from eight, in one
+     * session. The hands at 18:45 are not wanted then.
+     */
     @Test
     void theFirstStartWithoutAClashIsFound() {
         Clashes.Among among = new Clashes.Among(

@@ -36,9 +36,11 @@ class SchedulerTest {
     /**
      * Each from Tuesday 24 November, noon.
      * Cold 35 d: 17:00-17:20, 24 Nov + 35 = 29 Dec 08:00, a Tuesday: strained 17:00-17:45.
-     * Slow warm 8 h: after 17:20 this evening 4:40 earn 3:55; 4:05 and 45 min of warm-up on Wednesday from 17:00: 21:50; cool 23:50; strained Thursday 17:00.
+     * Slow warm 8 h: after 17:20 this evening 4:40 earn 3:55; 4:05 and 45 min of warm-up on Wednesday from 17:00: 21:50; cool
+     * 23:50; strained Thursday 17:00.
      * 60 min: 1:45 from 17:20 to 19:05; cool 21:05; strained till 21:50.
-     * 6 h at once do not fit an evening of five: 4:40 earn 3:55, then 2:05 + 0:45 on Wednesday to 19:50; cool 21:50: no 45 min before ten, so Thursday.
+     * 6 h at once do not fit an evening of five: 4:40 earn 3:55, then 2:05 + 0:45 on Wednesday to 19:50; cool 21:50: no 45 min
+     * before ten, so Thursday.
      * 10 min in the pan: 55 min from 17:20 to 18:15; 12 h; strained Wednesday 17:00; settles to Thursday 17:45; decanted till 18:00.
      * 24 h of wilting, then 2 h: till Wednesday 17:20, 2:45 more to 20:05; cool 22:05; strained Thursday.
      * 14 h over evenings: 3:55, then 4:15 on Wednesday, Thursday 4:15, and 1:35 left: Friday 17:00-19:20. One alone, 14:45, fits no day.
@@ -66,7 +68,8 @@ class SchedulerTest {
     }
 
     /**
-     * 8 h for Saturday 5 December, 08:00: it is strained on Friday by 22:00, so off the heat by 19:15, with 1:30 earned; Thursday earns 4:15; Wednesday must earn 2:15, in 3:00,
+     * 8 h for Saturday 5 December, 08:00: it is strained on Friday by 22:00, so off the heat by 19:15, with 1:30 earned; Thursday
+     * earns 4:15; Wednesday must earn 2:15, in 3:00,
      * so it is chopped by 18:40, on quarters 18:30. A quarter later it is strained on Saturday at 08:00, too late.
      */
     @Test
@@ -120,7 +123,10 @@ class SchedulerTest {
         assertThat(timetable.end()).isEqualTo(at("2026-11-25T19:45"));
     }
 
-    /** Away on Wednesday and Thursday, the second evening is Friday's. With guests on Wednesday, at home all day, one session of 8:45 does it from 07:00, better than two. */
+    /**
+     * Away on Wednesday and Thursday, the second evening is Friday's. With guests on Wednesday, at home all day, one session of
+     * 8:45 does it from 07:00, better than two.
+     */
     @Test
     void exceptionsMoveWhatFollows() {
         List<Step> steps = steps("heat 480", "");
@@ -158,7 +164,8 @@ class SchedulerTest {
     }
 
     /**
-     * The clock goes back on 25 October 2026 and forward on 28 March 2027. Days are the wall's: 20 October + 7 is the 27th, 08:00 GMT. 24 hours are elapsed: from 17:20 BST on the 24th to
+     * The clock goes back on 25 October 2026 and forward on 28 March 2027. Days are the wall's: 20 October + 7 is the 27th, 08:00
+     * GMT. 24 hours are elapsed: from 17:20 BST on the 24th to
      * 16:20 GMT; hands at 17:00. In spring from 17:20 GMT to 18:20 BST.
      */
     @Test
@@ -183,7 +190,10 @@ class SchedulerTest {
                 .matches(span -> span.length().equals(Duration.ofMinutes(1)));
     }
 
-    /** 24 h of heat: at home all day two sessions, 2·45 + 60 = 2:30 tepid; with evenings six, 6·45 + 5·60 = 9:30, and two of 12:45 are offered. */
+    /**
+     * 24 h of heat: at home all day two sessions, 2·45 + 60 = 2:30 tepid; with evenings six, 6·45 + 5·60 = 9:30, and two of 12:45
+     * are offered.
+     */
     @Test
     void wetHerbIsNotLeftTepidOverManyEvenings() {
         Step wet = new Step.Heat("low", "low heat", Duration.ofHours(24), true, false, false);
@@ -210,7 +220,10 @@ class SchedulerTest {
                 .isEmpty();
     }
 
-    /** Chopped at six in the evening it would be warmed this evening and on two days: three sessions. Begun next morning it is two, since the days are long enough. */
+    /**
+     * Chopped at six in the evening it would be warmed this evening and on two days: three sessions. Begun next morning it is two,
+     * since the days are long enough.
+     */
     @Test
     void wetHerbIsBegunWhenItsHeatComesInFewSessions() {
         List<Step> steps = List.of(CHOP, new Step.Heat("low", "low heat", Duration.ofHours(24), true, false, false));
@@ -258,7 +271,10 @@ class SchedulerTest {
                 .isEqualTo(at("2026-12-08T17:45"));
     }
 
-    /** Over random plans, hours and needs: hands only in the hours given; the latest start makes it and the next window does not; an earlier need is never a later start. */
+    /**
+     * Over random plans, hours and needs: hands only in the hours given; the latest start makes it and the next window does not;
+     * an earlier need is never a later start.
+     */
     @Test
     void whatHoldsForEveryTimetable() {
         Random random = new Random(21);

@@ -64,7 +64,10 @@ class WaterBudgetTest {
         }
     }
 
-    /** 40 g take 20 g of 95 %: 20/0.8114 = 24.6 mL, with 1.5 g of water. 100 g of 95 % (0.924) thinned to 75 % (0.6782): 100·(0.924/0.6782 − 1) = 36.2 g. */
+    /**
+     * 40 g take 20 g of 95 %: 20/0.8114 = 24.6 mL, with 1.5 g of water. 100 g of 95 % (0.924) thinned to 75 % (0.6782):
+     * 100·(0.924/0.6782 − 1) = 36.2 g.
+     */
     @Test
     void spiritMoistensAndIsThinnedByMass() {
         Moistening moist = Moistening.of(Mass.ofGrams(40), new Strength(95), Dosing.AS_USUAL);
