@@ -1,11 +1,11 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields.Option;
 import java.util.List;
-import java.util.Locale;
 
 /** What the blanks of the sentence offer, worded. */
 record BenchChoices(
@@ -48,8 +48,7 @@ record BenchChoices(
     }
 
     private static String words(Stock.OfSupply spirit) {
-        return String.format(
-                Locale.ROOT, "%s, %.0f %%", spirit.name(), spirit.abv().orElse(0.0));
+        return spirit.name() + ", " + new Strength(spirit.abv().orElse(0.0)).words();
     }
 
     private static List<Option> vessels(List<OfJar> jars) {

@@ -70,16 +70,14 @@ class BenchReading {
         List<BlendSentence.Row> rows = rows(form, desk);
         BenchStock.Pour pour = pour(form, desk);
         if (form.want() != null && !BenchForm.isBlank(form.want().amount())) {
+            List<Vessel> vessels = vessel.map(named -> List.of(named.vessel()))
+                    .orElseGet(() ->
+                            desk.shelves().jars().stream().map(OfJar::vessel).toList());
             Optional<Wanted> wanted = new WantSentence(
-                            fields, desk.house(), desk.shelves().containers())
+                            fields, desk.house(), desk.shelves(), new Wanted.Room(vessels, way.headspace()))
                     .wanted(form, rows, pour, retentions);
             return wanted.flatMap(want -> read(
-                            form.making(
-                                    desk.house().mass(want.herb()),
-                                    Math.round(want.oil().millilitres()) + " mL"),
-                            way,
-                            vessel,
-                            desk)
+                            form.making(desk.house().mass(want.herb()), poured(form, want) + " mL"), way, vessel, desk)
                     .map(asked -> asked.outOf(want)));
         }
         Optional<List<Mass>> masses =
@@ -115,6 +113,12 @@ class BenchReading {
         }
         return Optional.of(
                 new Asked(herbs, planned, pour, oil.orElseThrow(), how.orElseThrow(), spirit, Optional.empty()));
+    }
+
+    /** Whole millilitres: rounded up where they are what just covers the herb. */
+    private static long poured(BenchForm form, Wanted want) {
+        double oil = want.oil().millilitres();
+        return BenchForm.isBlank(form.oil()) ? (long) Math.ceil(oil) : Math.round(oil);
     }
 
     private List<BlendSentence.Row> rows(BenchForm form, Desk desk) {

@@ -33,6 +33,8 @@ import org.springframework.stereotype.Component;
 @Component
 public class BenchStock {
 
+    private static final String BEESWAX = "beeswax";
+
     private final Stores stores;
     private final Jars jars;
     private final KitShelf kit;
@@ -62,6 +64,7 @@ public class BenchStock {
      * @param pans every pot there is, for standing a jar in
      * @param spirits the strongest first
      * @param containers tins and bottles to fill
+     * @param beeswax how much of it is in stock
      */
     public record Shelves(
             List<Stock.OfHerb> herbs,
@@ -73,7 +76,8 @@ public class BenchStock {
             List<Stock.OfSupply> spirits,
             Set<Source> kit,
             List<OwnWays.OfWay> own,
-            List<Stock.OfSupply> containers) {
+            List<Stock.OfSupply> containers,
+            Mass beeswax) {
 
         public boolean areEnough() {
             return !herbs.isEmpty() && !carriers.isEmpty() && !(jars.isEmpty() && pots.isEmpty());
@@ -111,7 +115,11 @@ public class BenchStock {
                 spirits,
                 kit.sources(),
                 ways.all(),
-                stores.supplies(Set.of(LotKind.CONTAINER)));
+                stores.supplies(Set.of(LotKind.CONTAINER)),
+                stores.supplies(Set.of(LotKind.WAX)).stream()
+                        .filter(wax -> wax.key().equals(BEESWAX))
+                        .map(Stock.OfSupply::mass)
+                        .reduce(Mass.ZERO, Mass::plus));
     }
 
     /** What is mouldy, off or on hold goes into nothing, so it is not offered. */

@@ -73,6 +73,14 @@ class BenchTime {
             List<Clashes.Clash> clashes,
             Optional<Instant> firstFree) {
 
+        /** Tells whether it could be made in time, and as its steps are held back is not. */
+        public boolean isHeldTooLong() {
+            return inTime.filter(InTime::isFeasible).isPresent()
+                    && need.flatMap(at ->
+                                    timetable.filter(placed -> placed.end().isAfter(at)))
+                            .isPresent();
+        }
+
         /** The heat a session of wet herb should get on each of the few days it may take. */
         public long hoursEach() {
             return steps.stream()

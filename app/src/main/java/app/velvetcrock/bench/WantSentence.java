@@ -9,6 +9,7 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
@@ -36,11 +37,15 @@ final class WantSentence {
     private final Fields fields;
     private final House house;
     private final List<Stock.OfSupply> containers;
+    private final Mass beeswax;
+    private final Wanted.Room room;
 
-    WantSentence(Fields fields, House house, List<Stock.OfSupply> containers) {
+    WantSentence(Fields fields, House house, BenchStock.Shelves shelves, Wanted.Room room) {
         this.fields = fields;
         this.house = house;
-        this.containers = containers;
+        this.containers = shelves.containers();
+        this.beeswax = shelves.beeswax();
+        this.room = room;
     }
 
     /** Herb and oil for what is wanted, at the ratio said or the first herb's usual one. */
@@ -62,14 +67,16 @@ final class WantSentence {
                 herb.weighedBulk(),
                 herb.kind().usualRatio());
         List<Double> measured = retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), pressing);
-        return oil.flatMap(volume -> back(volume, ratio(form, gram), gram, new Known(pressing, measured)));
+        return oil.flatMap(volume -> back(volume, ratio(form), gram, new Known(pressing, measured)));
     }
 
     private record Known(Pressing pressing, List<Double> measured) {}
 
-    private Optional<Wanted> back(Volume oil, double ratio, HerbPortion gram, Known known) {
+    private Optional<Wanted> back(Volume oil, Optional<Double> said, HerbPortion gram, Known known) {
+        Retention retention = Wanted.retention(gram, known.pressing(), known.measured());
         try {
-            Wanted wanted = Wanted.of(oil, ratio, Wanted.retention(gram, known.pressing(), known.measured()));
+            Wanted wanted = said.map(ratio -> Wanted.of(oil, ratio, retention))
+                    .orElseGet(() -> Wanted.covering(oil, gram, retention, room));
             fields.echo(
                     "want.amount",
                     "%s of oil: pour %s over %s, at %s; enough nine times in ten"
@@ -77,23 +84,22 @@ final class WantSentence {
                                     house.about(oil),
                                     house.about(wanted.oil()),
                                     house.about(wanted.herb()),
-                                    house.ratio(ratio)));
+                                    house.ratio(wanted.ratio())));
             return Optional.of(wanted);
         } catch (IllegalArgumentException keepsAll) {
             fields.trouble(
                     "oil",
-                    "At %s the herb may keep nearly all of it.".formatted(house.ratio(ratio)),
+                    "At %s the herb may keep nearly all of it."
+                            .formatted(said.map(house::ratio).orElse("its usual ratio")),
                     "a ratio such as 1:6");
             return Optional.empty();
         }
     }
 
-    /** The ratio said, else what is usual for a gram of the herb. */
-    private static double ratio(BenchForm form, HerbPortion gram) {
+    /** The ratio said; where none is, what is usual and covers decides. */
+    private static Optional<Double> ratio(BenchForm form) {
         Matcher typed = RATIO.matcher(form.oil() == null ? "" : form.oil().strip());
-        return typed.matches()
-                ? Double.parseDouble(typed.group(1).replace(',', '.'))
-                : gram.usualOil().millilitres();
+        return typed.matches() ? Optional.of(Double.parseDouble(typed.group(1).replace(',', '.'))) : Optional.empty();
     }
 
     private Optional<Volume> oil(BenchForm form, Density density) {
@@ -149,9 +155,26 @@ final class WantSentence {
         }
         Wanted.Salve salve =
                 Wanted.Salve.of(Integer.parseInt(count.group(1)), holds.orElseThrow(), firmness.orElseThrow(), density);
+        Mass lacks = Mass.ofGrams(Math.max(0, salve.wax().grams() - beeswax.grams()));
         fields.echo(
                 "want.firmness",
-                "%s in all, %s of it beeswax".formatted(house.about(salve.all()), house.about(salve.wax())));
+                "%s in all, %s of it beeswax%s"
+                        .formatted(
+                                house.about(salve.all()),
+                                house.about(salve.wax()),
+                                lacks.grams() == 0
+                                        ? ""
+                                        : "; %s of that is not in the Stores".formatted(house.about(lacks))));
+        long here = containers.stream()
+                .filter(lot -> id.filter(lot.id()::equals).isPresent())
+                .mapToLong(Stock.OfSupply::left)
+                .sum();
+        if (Long.parseLong(count.group(1)) > here) {
+            fields.echo(
+                    "want.container",
+                    "%d of these are here; %d more are wanted by the day it is poured"
+                            .formatted(here, Long.parseLong(count.group(1)) - here));
+        }
         return Optional.of(salve.oil());
     }
 }

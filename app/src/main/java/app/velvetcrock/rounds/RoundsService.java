@@ -103,7 +103,7 @@ public class RoundsService {
                     .ifPresent(open::add);
             add(found, sheet, open, today);
         }
-        RowWords words = new RowWords(house, today, first);
+        RowWords words = new RowWords(house, today, first, repeated(found));
         List<Row> rows = found.stream()
                 .map(words::row)
                 .sorted(Comparator.comparing((Row row) -> row.state() != Row.State.LATE)
@@ -148,6 +148,18 @@ public class RoundsService {
                     ? Row.State.DUE
                     : task.due().isBefore(end) ? Row.State.LATER : Row.State.COMING;
         }
+    }
+
+    private static Set<String> repeated(List<RowWords.Found> found) {
+        Map<String, Set<UUID>> byName = found.stream()
+                .filter(one -> one.sheet().course().state() == Course.State.STANDING)
+                .collect(Collectors.groupingBy(
+                        one -> one.sheet().name(),
+                        Collectors.mapping(one -> one.sheet().id(), Collectors.toSet())));
+        return byName.entrySet().stream()
+                .filter(named -> named.getValue().size() > 1)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
     }
 
     private static void add(List<RowWords.Found> found, BatchSheet sheet, List<Task> open, Today today) {

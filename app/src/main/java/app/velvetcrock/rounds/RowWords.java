@@ -17,6 +17,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
 /** Puts tasks into the few words of a row. */
@@ -28,7 +29,11 @@ final class RowWords {
     private final RoundsService.Today today;
     private final Map<UUID, Stock.OfOil> firstToEnd;
 
-    RowWords(House house, RoundsService.Today today, Map<UUID, Stock.OfOil> firstToEnd) {
+    /** Names that more than one batch of these rows goes by. */
+    private final Set<String> repeated;
+
+    RowWords(House house, RoundsService.Today today, Map<UUID, Stock.OfOil> firstToEnd, Set<String> repeated) {
+        this.repeated = repeated;
         this.house = house;
         this.today = today;
         this.firstToEnd = firstToEnd;
@@ -47,7 +52,7 @@ final class RowWords {
                 task.due(),
                 when(found),
                 what(found),
-                sheet.name(),
+                repeated.contains(sheet.name()) ? sheet.name() + " " + sheet.number() : sheet.name(),
                 why(found),
                 leadsTo(found),
                 task.entry());

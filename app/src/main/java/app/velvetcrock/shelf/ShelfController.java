@@ -18,7 +18,10 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -54,7 +57,12 @@ class ShelfController {
     }
 
     /** A batch and its picture: a jar, or a crock while it is a matter of heat. */
-    record OnShelf(BatchSheet batch, JarDrawing drawing, Optional<CrockDrawing> crock, Optional<HeatPicture> trace) {
+    record OnShelf(
+            BatchSheet batch,
+            String name,
+            JarDrawing drawing,
+            Optional<CrockDrawing> crock,
+            Optional<HeatPicture> trace) {
 
         /** The vessel in words, for those who do not see it. */
         public String inWords() {
@@ -114,8 +122,10 @@ class ShelfController {
         List<BatchSheet> urgent = standing.stream().sorted(byUrgency(now)).toList();
         List<BatchSheet> front = urgent.stream().limit(FRONT_ROW).toList();
         double scale = scale(front);
-        List<OnShelf> drawn =
-                front.stream().map(sheet -> onShelf(sheet, scale, house)).toList();
+        Set<String> repeated = repeated(standing);
+        List<OnShelf> drawn = front.stream()
+                .map(sheet -> onShelf(sheet, repeated, scale, house))
+                .toList();
         model.addAttribute("front", drawn);
         model.addAttribute(
                 "jars",
@@ -132,7 +142,7 @@ class ShelfController {
                 "back",
                 urgent.stream()
                         .skip(FRONT_ROW)
-                        .map(sheet -> onShelf(sheet, scale * BACK_SHARE, house))
+                        .map(sheet -> onShelf(sheet, repeated, scale * BACK_SHARE, house))
                         .toList());
         model.addAttribute("rounds", rounds.today(gathered));
         model.addAttribute("smells", Smell.values());
@@ -185,12 +195,24 @@ class ShelfController {
         return number < words.size() ? words.get((int) number) : String.valueOf(number);
     }
 
-    private OnShelf onShelf(BatchSheet sheet, double scale, House house) {
+    /** Names that more than one jar goes by: their tags say the number too. */
+    private static Set<String> repeated(List<BatchSheet> standing) {
+        return standing.stream()
+                .collect(Collectors.groupingBy(BatchSheet::name, Collectors.counting()))
+                .entrySet()
+                .stream()
+                .filter(named -> named.getValue() > 1)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+    }
+
+    private OnShelf onShelf(BatchSheet sheet, Set<String> repeated, double scale, House house) {
         Optional<CrockDrawing> crock = sheet.course()
                 .heat()
                 .map(heat ->
                         CrockDrawing.of(vessel(sheet), scale, sheet.course().progress()));
-        return new OnShelf(sheet, sheet.drawing(scale), crock, sheet.trace(clock.instant(), house, TRACE_WIDTH));
+        String name = repeated.contains(sheet.name()) ? sheet.name() + " " + sheet.number() : sheet.name();
+        return new OnShelf(sheet, name, sheet.drawing(scale), crock, sheet.trace(clock.instant(), house, TRACE_WIDTH));
     }
 
     private static Vessel vessel(BatchSheet sheet) {

@@ -3,11 +3,14 @@ package app.velvetcrock.stock;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -21,12 +24,22 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Ledger {
 
+    /** What is opened by pouring from it. */
+    private static final Set<LotKind> POURS = EnumSet.of(LotKind.CARRIER, LotKind.SPIRIT);
+
     private final LotRepository lots;
     private final MovementRepository movements;
     private final Conditions conditions;
+    private final Households households;
     private final Clock clock;
 
-    Ledger(LotRepository lots, MovementRepository movements, Conditions conditions, Clock clock) {
+    Ledger(
+            LotRepository lots,
+            MovementRepository movements,
+            Conditions conditions,
+            Households households,
+            Clock clock) {
+        this.households = households;
         this.lots = lots;
         this.movements = movements;
         this.conditions = conditions;
@@ -99,7 +112,21 @@ public class Ledger {
         back.deed = movement.deed;
         back.reverses = movement.id;
         change(lot, back);
+        if (POURS.contains(lot.kind) && isOnlyPouring(lot, movement)) {
+            lot.openedOn = null;
+        }
         conditions.takenBack(movement.id);
+    }
+
+    /** Tells whether nothing else was poured from it and that was what opened it: taken back, it is sealed as before. */
+    private boolean isOnlyPouring(Lot lot, Movement movement) {
+        return movement.amount < 0
+                && households.current().dayOf(movement.happenedAt).equals(lot.openedOn)
+                && movements.ofLot(lot.id).stream()
+                        .noneMatch(other -> other.amount < 0
+                                && other.cause != Cause.UNDONE
+                                && !other.id.equals(movement.id)
+                                && !movements.isReversed(other.id));
     }
 
     private void refuseIfUsedSince(Lot lot, Movement movement) {
@@ -122,6 +149,9 @@ public class Ledger {
         }
         if (amount == 0) {
             return;
+        }
+        if (amount < 0 && POURS.contains(lot.kind) && lot.openedOn == null && why.cause() != Cause.DISCARDED) {
+            lot.openedOn = households.current().dayOf(why.at());
         }
         if (amount < 0) {
             why.cause().held().ifPresent(held -> conditions.refuseHeld(lot.batchId, lot.id, held));

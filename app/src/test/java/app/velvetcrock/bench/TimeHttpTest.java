@@ -173,7 +173,7 @@ class TimeHttpTest {
         String tin = bench("").select("#want\\.container option:contains(Tin)").attr("value");
         Document page = bench("want.amount=18+tins&want.container=" + tin + "&method=cold-dark");
         assertThat(page.getElementById("note-want.firmness").text())
-                .isEqualTo("about 1 kg in all, about 150 g of it beeswax");
+                .isEqualTo("about 1 kg in all, about 150 g of it beeswax; about 150 g of that is not in the Stores");
         assertThat(page.getElementById("note-want.amount").text()).contains("pour about 1.46 L over about 290 g");
     }
 

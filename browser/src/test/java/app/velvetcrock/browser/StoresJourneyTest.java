@@ -122,7 +122,7 @@ class StoresJourneyTest {
         page.click("text=Put the bottle away");
         page.waitForSelector("text=Cold-pressed rapeseed is in the stores");
         page.click("a:has-text('Cold-pressed rapeseed')");
-        page.click("button:text-is('Opened today')");
+        page.click("button:text-is('It is opened')");
         page.waitForSelector("tr:has-text('Opened'):has-text('12 Jul 2026')");
         // ten months from opening
         assertThat(window.text(".went")).contains("12 May 2027");

@@ -48,6 +48,11 @@ public record Charge(Herbs herbs, Volume oil, Vessel vessel, double headspace) {
         return room().compareTo(roomAllowed()) <= 0;
     }
 
+    /** What does not fit under the headspace; nothing where all does. */
+    public Volume tooMuch() {
+        return room().minusToZero(roomAllowed());
+    }
+
     /** Share of the vessel left empty; below zero when the charge would run over. */
     public double airShare() {
         return 1 - room().millilitres() / vessel.capacity().millilitres();

@@ -29,6 +29,9 @@ public record HerbPortion(
     /** Wilted or fresh herb is usually charged 1:2 to 1:3; the middle (craft: ratios). */
     private static final double WET_USUAL_RATIO = 2.5;
 
+    /** Juicy pulp goes into the pan with as much oil (craft: methods). */
+    private static final double PULP_USUAL_RATIO = 1;
+
     public HerbPortion {
         Check.range("herb", mass.grams(), LEAST_GRAMS, MOST_GRAMS, "g");
         Check.range("usual ratio", usualRatio, 0.5, 100, "mL to a gram");
@@ -62,7 +65,9 @@ public record HerbPortion(
     }
 
     public Volume usualOil() {
-        return Volume.ofMillilitres(mass.grams() * (moisture.isDried() ? usualRatio : WET_USUAL_RATIO));
+        double ratio =
+                moisture.isDried() ? usualRatio : moisture == Moisture.JUICY ? PULP_USUAL_RATIO : WET_USUAL_RATIO;
+        return Volume.ofMillilitres(mass.grams() * ratio);
     }
 
     public HerbPortion times(double factor) {

@@ -49,6 +49,12 @@ public record DryingCourse(
     private static final double WETTEST = 0.97;
     private static final double DRIEST = 0.01;
 
+    /** Weighings nearer to each other than this count as one (craft: drying). */
+    private static final Duration APART = Duration.ofHours(4);
+
+    /** Slower than this a day, the law says nothing of when (craft: drying). */
+    private static final double SLOWEST_A_DAY = 0.02;
+
     /** Where a drying lot stands. */
     public enum State {
         /** Nothing can be said before it was weighed again. */
@@ -81,11 +87,12 @@ public record DryingCourse(
         State state = state(law, weighIns);
         WaterContent water = state == State.DRY && isDryByWeight(law, weighIns) ? corrected(start, now) : start.water();
         DryingLaw known = DryingLaw.of(start, water.fraction());
-        Optional<Double> rate = known.rate(weighIns);
+        List<WeighIn> apart = apart(start, weighIns);
+        Optional<Double> rate = known.rate(apart).filter(k -> k >= SLOWEST_A_DAY);
         boolean goesOn = state == State.DRYING || state == State.TRY_IT;
         Optional<Instant> ready = goesOn ? rate.map(known::readyAt) : Optional.empty();
         Optional<Range> range =
-                goesOn && weighIns.size() >= LEAST_FOR_RANGE ? range(start, weighIns) : Optional.empty();
+                goesOn && rate.isPresent() && apart.size() >= LEAST_FOR_RANGE ? range(start, apart) : Optional.empty();
         return new DryingCourse(
                 state,
                 start,
@@ -100,6 +107,27 @@ public record DryingCourse(
                         ? rate.map(k -> curve(known, k, ready, weighIns)).orElse(List.of())
                         : List.of(),
                 working(known, rate, ready, now));
+    }
+
+    /** Of weighings near to each other the last alone, and none near the start, which was weighed itself. */
+    private static List<WeighIn> apart(DryingStart start, List<WeighIn> weighIns) {
+        List<WeighIn> apart = new ArrayList<>();
+        Instant group = start.at();
+        for (WeighIn weighIn : weighIns) {
+            boolean near = Duration.between(group, weighIn.at()).compareTo(APART) < 0;
+            if (near && !apart.isEmpty()) {
+                apart.set(apart.size() - 1, weighIn);
+            } else if (!near) {
+                apart.add(weighIn);
+                group = weighIn.at();
+            }
+        }
+        return apart;
+    }
+
+    /** Tells whether it has lost weight, and too little to say when it will be dry. */
+    public boolean losesTooLittle() {
+        return rate.isEmpty() && !weighIns.isEmpty() && last(weighIns).mass().compareTo(start.mass()) < 0;
     }
 
     private static State state(DryingLaw law, List<WeighIn> weighIns) {

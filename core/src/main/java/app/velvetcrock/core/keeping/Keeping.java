@@ -46,7 +46,8 @@ public final class Keeping {
         double factor = factor(treatment, storage);
         LocalDate end = bottle.end(poured);
         long days = Math.max(0, ChronoUnit.DAYS.between(strained, end));
-        LocalDate byOil = strained.plusDays((long) Math.floor(days * factor + 1e-9));
+        // An oil past its end before it was strained gets no date after that end.
+        LocalDate byOil = end.isBefore(strained) ? end : strained.plusDays((long) Math.floor(days * factor + 1e-9));
         LocalDate cap = cap(treatment, strained);
         boolean capped = cap.isBefore(byOil);
         LimitedBy limit = capped

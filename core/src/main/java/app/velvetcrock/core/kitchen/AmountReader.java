@@ -34,6 +34,13 @@ public final class AmountReader {
     private static final Pattern RANGE = Pattern.compile("^(?: ?- ?| to )");
     private static final Pattern ABOUT =
             Pattern.compile("^(?i)(?:about|around|roughly|approx\\.?|ca\\.?|circa|~) ?(?=[\\w.])");
+    private static final Pattern OR_SO = Pattern.compile(" ?(?:or so|or thereabouts|ish)$");
+    private static final Pattern SPOONFUL = Pattern.compile("(?<=cup|spoon)(?:s?ful|fuls)$");
+
+    /** Where a second amount of the same kind may begin: "2 lb 3 oz", "1 cup plus 2 tbsp". */
+    private static final Pattern AND_MORE =
+            Pattern.compile("(?i)(?:,? and |,? plus | ?\\+ ?|, | )(?=\\d|half|a |one |two )");
+
     private static final Pattern LEVEL = Pattern.compile("^(?:level|full) ");
 
     /** Kitchen words that mean another amount in every hand; they are asked to be weighed, never guessed. */
@@ -75,7 +82,8 @@ public final class AmountReader {
         if (text.length() > 4 * LONGEST) {
             return refuse(text.substring(0, LONGEST) + "…", "this is longer than an amount can be", expect);
         }
-        String plain = ABOUT.matcher(KitchenNumber.plain(text)).replaceFirst("");
+        String plain = OR_SO.matcher(ABOUT.matcher(KitchenNumber.plain(text)).replaceFirst(""))
+                .replaceFirst("");
         if (plain.isEmpty()) {
             return refuse(text, "nothing is written here yet", expect);
         }
@@ -89,7 +97,36 @@ public final class AmountReader {
         if (low.isEmpty()) {
             return refuse(text, "it does not begin with a number", expect);
         }
-        return readUpperEnd(text, plain.substring(low.get().length()), low.get(), expect);
+        Reading whole = readUpperEnd(text, plain.substring(low.get().length()), low.get(), expect);
+        return whole instanceof NotUnderstood ? sum(text, plain, expect).orElse(whole) : whole;
+    }
+
+    /** Two amounts of one kind said one after the other, such as pounds and ounces; absent for anything else. */
+    private Optional<Reading> sum(String text, String plain, Expect expect) {
+        Matcher more = AND_MORE.matcher(plain);
+        while (more.find()) {
+            Optional<Understood> first = alone(plain.substring(0, more.start()), expect);
+            Optional<Understood> second = alone(plain.substring(more.end()), expect);
+            if (first.isPresent() && second.isPresent()) {
+                Unit unit = first.get().amount().unit();
+                Unit other = second.get().amount().unit();
+                if (unit.dimension() == other.dimension() && unit.canonical(1) > other.canonical(1)) {
+                    double all = first.get().amount().low()
+                            + other.canonical(second.get().amount().low()) / unit.canonical(1);
+                    return reading(text, new Amount(all, all, unit)).map(sum -> sum);
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** One number with one unit that cannot be anything else. */
+    private Optional<Understood> alone(String plain, Expect expect) {
+        return KitchenNumber.startOf(plain)
+                .filter(number -> number.length() < plain.length())
+                .map(number -> readUnit(plain, plain.substring(number.length()).strip(), number, number, expect))
+                .filter(Understood.class::isInstance)
+                .map(Understood.class::cast);
     }
 
     private Reading readUpperEnd(String text, String rest, KitchenNumber low, Expect expect) {
@@ -109,7 +146,8 @@ public final class AmountReader {
         if (VAGUE.matcher(word.toLowerCase(Locale.ROOT)).matches()) {
             return refuse(text, "“%s” is a different amount in every hand; weigh it once".formatted(word), expect);
         }
-        return readKnown(text, LEVEL.matcher(word).replaceFirst(""), low, high, expect);
+        String plain = SPOONFUL.matcher(LEVEL.matcher(word).replaceFirst("")).replaceFirst("");
+        return readKnown(text, plain, low, high, expect);
     }
 
     private Reading readKnown(String text, String word, KitchenNumber low, KitchenNumber high, Expect expect) {

@@ -18,6 +18,9 @@ public final class ContradictionCheck {
     /** Fluid ounces that are the very volume typed, but for rounding. */
     private static final double SAME = 0.001;
 
+    /** A slip is offered where it agrees as nearly as a known liquid must (craft: measures, contradiction check). */
+    private static final double NEAR = 0.03;
+
     private static final double LARGEST_DIGIT_CHANGE = 1000;
     private static final int MOST_SLIPS = 4;
 
@@ -45,8 +48,9 @@ public final class ContradictionCheck {
     private List<Slip> slips(Both both, KnownDensity known) {
         List<Slip> slips = new ArrayList<>();
         fluidForWeight(both.weight(), both.poured())
-                .ifPresent(fluid -> slips.add(
-                        new Slip("%s is %s exactly".formatted(words(fluid), words(both.volume())), both.volume())));
+                .ifPresent(fluid -> slips.add(new Slip(
+                        "%s is %s%s".formatted(words(fluid), words(both.volume()), howNear(fluid, both.poured())),
+                        both.volume())));
         weightForFluid(both.volume())
                 .filter(ounces -> known.fits(both.mass(), both.poured())
                         || isSame(((Mass) ounces.middle()).grams(), both.mass().grams()))
@@ -67,9 +71,13 @@ public final class ContradictionCheck {
                 weight.low(),
                 weight.high(),
                 Unit.ofVolume(household.cups().fluidOunce(), "fluid ounce", "fluid ounces"));
-        return isSame(((Volume) fluid.middle()).millilitres(), volume.millilitres())
+        return Math.abs(((Volume) fluid.middle()).millilitres() / volume.millilitres() - 1) <= NEAR
                 ? Optional.of(fluid)
                 : Optional.empty();
+    }
+
+    private static String howNear(Amount fluid, Volume volume) {
+        return isSame(((Volume) fluid.middle()).millilitres(), volume.millilitres()) ? " exactly" : ", nearly";
     }
 
     private Optional<Amount> weightForFluid(Amount volume) {

@@ -60,8 +60,8 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
 
     /** Writes the two ends of an estimated range, rounded outward to 5 mL above 100 mL, else to 1. */
     public String outward(Volume low, Volume high) {
-        return volume(Volume.ofMillilitres(Math.floor(low.millilitres() / step(low)) * step(low))) + " to "
-                + volume(Volume.ofMillilitres(Math.ceil(high.millilitres() / step(high)) * step(high)));
+        return volume(Volume.ofMillilitres(Math.floor(low.millilitres() / step(low) + 1e-9) * step(low))) + " to "
+                + volume(Volume.ofMillilitres(Math.ceil(high.millilitres() / step(high) - 1e-9) * step(high)));
     }
 
     public String temperature(Temperature temperature) {
@@ -145,7 +145,12 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
         return Decimals.upTo(volume.millilitres() / cups.fluidOunce().millilitres(), 2) + " fl oz";
     }
 
-    private static double step(Volume volume) {
-        return volume.millilitres() > 100 ? 5 : 1;
+    /** What a volume of this size is written to here, mL: a range ends on it, so that neither end is rounded inward. */
+    private double step(Volume volume) {
+        if (system == UnitSystem.US) {
+            boolean inCups = volume.millilitres() / cups.cup().millilitres() >= 0.25;
+            return inCups ? cups.cup().millilitres() / 8 : cups.fluidOunce().millilitres() / 20;
+        }
+        return volume.millilitres() >= 1000 ? 10 : volume.millilitres() > 100 ? 5 : 1;
     }
 }

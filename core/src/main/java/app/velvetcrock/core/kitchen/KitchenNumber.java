@@ -56,7 +56,14 @@ record KitchenNumber(List<Double> values, int length) {
             Map.entry("seventeen", 17d),
             Map.entry("eighteen", 18d),
             Map.entry("nineteen", 19d),
-            Map.entry("twenty", 20d));
+            Map.entry("twenty", 20d),
+            Map.entry("thirty", 30d),
+            Map.entry("forty", 40d),
+            Map.entry("fifty", 50d),
+            Map.entry("sixty", 60d),
+            Map.entry("seventy", 70d),
+            Map.entry("eighty", 80d),
+            Map.entry("ninety", 90d));
 
     private static final Map<String, Double> FRACTION_WORDS = Map.ofEntries(
             Map.entry("half", 0.5),
@@ -77,10 +84,11 @@ record KitchenNumber(List<Double> values, int length) {
             "\\d{1,3}(?: \\d{3})+(?![\\d/])|\\.\\d+|\\d{1,3}(?:[,.]\\d{3}){2,}|\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d+(?:[.,]\\d+)?";
     private static final Pattern FRACTION_WORDED = Pattern.compile("(" + FRACTION_WORD + ")\\b(?: of)?(?: an?\\b)?");
     private static final Pattern WORD =
-            Pattern.compile("(half a dozen|a dozen|one|two|three|four(?:teen)?|five|six(?:teen)?|seven(?:teen)?|eight(?"
-                    + ":een)?|nine(?:teen)?|ten|eleven|twelve"
-                    + "|thirteen|fifteen|twenty|an|a)\\b"
+            Pattern.compile("(half a dozen|a dozen|one|two|three|four(?:teen)?|five|six(?:teen)?|seven(?:teen)?|"
+                    + "eight(?:een)?|nine(?:teen)?|ten|eleven|twelve|thirteen|fifteen|twenty|an|a)\\b"
                     + "(?: and (" + FRACTION_WORD + ")\\b)?");
+    private static final Pattern TENS = Pattern.compile("(twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)"
+            + "(?:[ -](one|two|three|four|five|six|seven|eight|nine))?\\b");
     private static final Pattern HUNDREDS =
             Pattern.compile("(a|one|two|three|four|five|six|seven|eight|nine) hundred\\b(?: and (\\w+)\\b)?");
     private static final Pattern AND_A_FRACTION = Pattern.compile("(.+?) and (" + FRACTION_WORD + ")");
@@ -169,6 +177,11 @@ record KitchenNumber(List<Double> values, int length) {
         Optional<KitchenNumber> hundreds = hundreds(lower);
         if (hundreds.isPresent()) {
             return hundreds;
+        }
+        Matcher tens = TENS.matcher(lower);
+        if (tens.lookingAt()) {
+            double ones = tens.group(2) == null ? 0 : named(WORDS, tens.group(2));
+            return Optional.of(new KitchenNumber(List.of(named(WORDS, tens.group(1)) + ones), tens.end()));
         }
         Matcher matcher = FRACTION_WORDED.matcher(lower);
         if (matcher.lookingAt() && !lower.startsWith("half a dozen")) {

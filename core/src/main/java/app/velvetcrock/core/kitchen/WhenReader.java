@@ -54,9 +54,15 @@ public final class WhenReader {
     private static final Pattern BARE = Pattern.compile(HOUR + " ?([ap]m|o'clock)");
     private static final Pattern SPOKEN = Pattern.compile("(half(?: past)?|quarter past|quarter to) " + HOUR
             + "(?: (?:in the )?(morning|afternoon|evening)| ?([ap]m))?");
+    private static final Pattern MINUTES =
+            Pattern.compile("(five|ten|twenty|twenty[ -]five|5|10|20|25) (to|past) " + HOUR + "(?: ?([ap]m))?");
+    private static final Pattern IN_PART = Pattern.compile("(?:at )?" + HOUR
+            + "(?: o'clock)? (?:in the|this|(yesterday|tomorrow)(?: in the)?) (morning|afternoon|evening)");
+    private static final Pattern OF_THE_MONTH = Pattern.compile("(?:on )?the (\\d{1,2})(?:st|nd|rd|th)");
     private static final Pattern AT_HOUR = Pattern.compile("at " + HOUR);
     private static final Pattern ISO_MOMENT = Pattern.compile("^(\\d{4}-\\d{2}-\\d{2})t(?=\\d)");
-    private static final Pattern SINCE = Pattern.compile(COUNT + " (min(?:ute)?s?|h|hours?|days?|weeks?|months?) ago");
+    private static final Pattern SINCE =
+            Pattern.compile(COUNT + " (min(?:ute)?s?|h|hours?|days?|weeks?|months?|fortnights?) ago");
     private static final Pattern HALF_AN_HOUR = Pattern.compile("half an hour ago");
     private static final Pattern WEEKDAY = Pattern.compile(
             "(?:by |on |next |last |this )?(mon|tues?|wednes|thurs?|fri|satur|sun|wed|thu|sat)(?:day)?( "
@@ -111,13 +117,24 @@ public final class WhenReader {
         if (text.equals("now") || text.equals("just now")) {
             return Optional.of(now);
         }
+        if (text.equals("a quarter of an hour ago")) {
+            return Optional.of(now.minusMinutes(15));
+        }
         if (HALF_AN_HOUR.matcher(text).matches()) {
             return Optional.of(now.minusMinutes(30));
         }
         Matcher since = SINCE.matcher(text);
-        if (since.matches() && !since.group(2).matches("(day|week|month)s?")) {
+        if (since.matches() && !since.group(2).matches("(day|week|month|fortnight)s?")) {
             ChronoUnit unit = since.group(2).startsWith("h") ? ChronoUnit.HOURS : ChronoUnit.MINUTES;
             return count(since.group(1)).map(count -> now.minus(count, unit));
+        }
+        Matcher part = IN_PART.matcher(typed.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " "));
+        if (part.matches()) {
+            LocalDate day =
+                    plainDay(part.group(2) == null ? "today" : part.group(2)).orElseThrow();
+            return count(part.group(1))
+                    .flatMap(hour -> of(hour, 0, part.group(3).equals("morning") ? "am" : "pm"))
+                    .map(day::atTime);
         }
         Optional<LocalTime> alone = time(text);
         if (alone.isPresent()) {
@@ -174,6 +191,7 @@ public final class WhenReader {
                 return weekday(text)
                         .or(() -> counted(text))
                         .or(() -> named(text))
+                        .or(() -> ofTheMonth(text))
                         .or(() -> numbered(text));
         }
     }
@@ -202,8 +220,9 @@ public final class WhenReader {
     private Optional<LocalDate> counted(String text) {
         LocalDate today = now.toLocalDate();
         Matcher since = SINCE.matcher(text);
-        if (since.matches() && since.group(2).matches("(day|week|month)s?")) {
-            return count(since.group(1)).map(count -> today.minus(count, unit(since.group(2))));
+        if (since.matches() && since.group(2).matches("(day|week|month|fortnight)s?")) {
+            int weeks = since.group(2).startsWith("fortnight") ? 2 : 1;
+            return count(since.group(1)).map(count -> today.minus((long) count * weeks, unit(since.group(2))));
         }
         Matcher ahead = AHEAD.matcher(text);
         if (past || !ahead.matches()) {
@@ -217,6 +236,20 @@ public final class WhenReader {
         return word.startsWith("day")
                 ? ChronoUnit.DAYS
                 : word.startsWith("month") ? ChronoUnit.MONTHS : ChronoUnit.WEEKS;
+    }
+
+    /** "The 3rd": of this month, or of the one before or after. */
+    private Optional<LocalDate> ofTheMonth(String text) {
+        Matcher day = OF_THE_MONTH.matcher(text);
+        if (!day.matches()) {
+            return Optional.empty();
+        }
+        LocalDate today = now.toLocalDate();
+        return Stream.of(0, 1, 2)
+                .map(off -> today.withDayOfMonth(1).plusMonths(past ? -off : off))
+                .flatMap(month -> of(month.getYear(), month.getMonthValue(), Integer.parseInt(day.group(1))).stream())
+                .filter(date -> past ? !date.isAfter(today) : !date.isBefore(today))
+                .findFirst();
     }
 
     private Optional<LocalDate> named(String text) {
@@ -285,6 +318,11 @@ public final class WhenReader {
         if (hour.matches()) {
             return count(hour.group(1)).flatMap(h -> of(h, 0, hour.group(2)));
         }
+        Matcher near = MINUTES.matcher(bare);
+        if (near.matches()) {
+            int off = minutes(near.group(1)) * (near.group(2).equals("to") ? -1 : 1);
+            return count(near.group(3)).flatMap(h -> of(h, 0, near.group(4))).map(at -> at.plusMinutes(off));
+        }
         Matcher spoken = SPOKEN.matcher(bare);
         if (!spoken.matches()) {
             return Optional.empty();
@@ -293,6 +331,15 @@ public final class WhenReader {
                 spoken.group(3) == null ? spoken.group(4) : spoken.group(3).equals("morning") ? "am" : "pm";
         int minutes = spoken.group(1).startsWith("half") ? 30 : spoken.group(1).endsWith("past") ? 15 : -15;
         return count(spoken.group(2)).flatMap(h -> of(h, 0, half)).map(at -> at.plusMinutes(minutes));
+    }
+
+    private static int minutes(String word) {
+        return switch (word) {
+            case "five", "5" -> 5;
+            case "ten", "10" -> 10;
+            case "twenty", "20" -> 20;
+            default -> 25;
+        };
     }
 
     private static Optional<LocalTime> of(int hour, int minute, @Nullable String half) {

@@ -82,7 +82,7 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
                     .filter(strength -> strength.isWatery())
                     .ifPresent(strength ->
                             advice.add("%s %% spirit brings much water: finish it warm and open, then settle and decant"
-                                    .formatted(Decimals.upTo(strength.percent(), 0))));
+                                    .formatted(Decimals.upTo(strength.percent(), 1))));
         }
         kit(method, situation).ifPresent(advice::add);
         return advice;

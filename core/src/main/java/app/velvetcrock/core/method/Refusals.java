@@ -198,7 +198,7 @@ final class Refusals {
             String fact = situation
                     .spirit()
                     .map(strength -> "the spirit is %s %%, too much water for oil"
-                            .formatted(Decimals.upTo(strength.percent(), 0)))
+                            .formatted(Decimals.upTo(strength.percent(), 1)))
                     .orElse("no spirit is in the Stores");
             return Optional.of(Refusal.of(
                     fact, "get drinkable grain spirit of 75 % or more", s -> s.with(new Strength(GOOD_SPIRIT))));
@@ -210,7 +210,7 @@ final class Refusals {
         return enough.filter(strength -> strength.isWatery() && !open)
                 .map(strength -> Refusal.instead(
                         "the spirit is %s %%, and its water leaves only in an open warm finish"
-                                .formatted(Decimals.upTo(strength.percent(), 0)),
+                                .formatted(Decimals.upTo(strength.percent(), 1)),
                         "finish it warm and open",
                         Method.SPIRIT_FIRST));
     }

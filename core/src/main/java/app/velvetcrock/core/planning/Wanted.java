@@ -1,6 +1,9 @@
 package app.velvetcrock.core.planning;
 
+import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.HerbPortion;
+import app.velvetcrock.core.charge.Herbs;
+import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.measure.Check;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
@@ -10,6 +13,7 @@ import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.core.strain.YieldForecast;
 import app.velvetcrock.core.working.Figure;
 import app.velvetcrock.core.working.Working;
+import java.util.Comparator;
 import java.util.List;
 
 /**
@@ -43,6 +47,70 @@ public record Wanted(Volume oil, Mass herb, Working working) {
                 .result("herb", Figure.of(Mass.ofGrams(oil / ratio)))
                 .build();
         return new Wanted(Volume.ofMillilitres(oil), Mass.ofGrams(oil / ratio), working);
+    }
+
+    /** Vessels a charge may stand in, and the share of each that stays empty. */
+    public record Room(List<Vessel> vessels, double headspace) {
+        public Room {
+            vessels = List.copyOf(vessels);
+        }
+    }
+
+    /**
+     * Works it out so that the oil also covers the herb pushed under: at the usual ratio where that does, else at what covers it, in
+     * the smallest vessel that holds it; in the largest where none does.
+     *
+     * @param gram one gram of the herb
+     * @throws IllegalArgumentException where at its usual ratio the herb keeps nearly all of it
+     */
+    public static Wanted covering(Volume wanted, HerbPortion gram, Retention retention, Room room) {
+        Wanted usual = of(wanted, gram.usualOil().millilitres() / gram.mass().grams(), retention);
+        Wanted last = usual;
+        for (Vessel vessel : room.vessels().stream()
+                .sorted(Comparator.comparing(Vessel::capacity))
+                .toList()) {
+            last = covering(usual, wanted, gram, retention, charge(usual, gram, vessel, room.headspace()));
+            if (charge(last, gram, vessel, room.headspace()).fits()) {
+                return last;
+            }
+        }
+        return last;
+    }
+
+    /** Oil follows herb in a straight line where cover decides: need = a·herb + c, and what comes back is need − kept·herb − film. */
+    private static Wanted covering(Wanted usual, Volume wanted, HerbPortion gram, Retention retention, Charge charge) {
+        double need = charge.pressedNeed().millilitres();
+        if (usual.oil().millilitres() >= need) {
+            return usual;
+        }
+        double herb = usual.herb().grams();
+        double twice = new Charge(charge.herbs().times(2), Volume.ZERO, charge.vessel(), charge.headspace())
+                .pressedNeed()
+                .millilitres();
+        double slope = (twice - need) / herb;
+        double cover = need - slope * herb;
+        double less = (wanted.millilitres() + YieldForecast.FILM.millilitres() - cover) / (slope - atMost(retention));
+        boolean enough = slope > atMost(retention) && less > 0 && less < herb;
+        Mass mass = Mass.ofGrams(enough ? less : herb);
+        Volume oil = Volume.ofMillilitres(slope * mass.grams() + cover);
+        Working working = Working.of("oil to pour = what covers the herb pushed under; herb so that enough comes back")
+                .given("oil wanted", Figure.of(wanted))
+                .estimate("a gram keeps no more, nine times in ten", Figure.ofMillilitresPerGram(atMost(retention)))
+                .estimate("cloth and vessel keep", Figure.of(YieldForecast.FILM))
+                .result("herb", Figure.of(mass))
+                .result("oil to pour", Figure.of(oil))
+                .build();
+        return new Wanted(oil, mass, working);
+    }
+
+    private static Charge charge(Wanted wanted, HerbPortion gram, Vessel vessel, double headspace) {
+        return new Charge(
+                Herbs.of(gram).times(wanted.herb().grams() / gram.mass().grams()), wanted.oil(), vessel, headspace);
+    }
+
+    /** Millilitres of oil to a gram of herb. */
+    public double ratio() {
+        return oil.millilitres() / herb.grams();
     }
 
     /** What a gram keeps, mL, no more nine times in ten. */

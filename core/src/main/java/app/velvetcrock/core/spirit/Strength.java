@@ -1,6 +1,7 @@
 package app.velvetcrock.core.spirit;
 
 import app.velvetcrock.core.measure.Check;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 
@@ -29,6 +30,11 @@ public record Strength(double percent) {
 
     public Strength {
         Check.range("strength", percent, LEAST, MOST, "% vol");
+    }
+
+    /** "39.6 %": to a tenth, so that what is refused for being under 40 does not read as 40. */
+    public String words() {
+        return Decimals.upTo(percent, 1) + " %";
     }
 
     /** US proof is twice the percentage. */

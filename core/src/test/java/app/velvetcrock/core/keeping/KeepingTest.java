@@ -102,7 +102,12 @@ class KeepingTest {
             LocalDate old = keep(new Bottle("b", 10, Optional.of(older), bestBefore), treatment, storage)
                     .date();
             assertThat(old).isBeforeOrEqualTo(young);
-            assertThat(young).isBeforeOrEqualTo(STRAINED.plusMonths(24)).isAfterOrEqualTo(STRAINED);
+            LocalDate end = new Bottle("a", 10, Optional.of(opened), bestBefore).end(STRAINED);
+            assertThat(young).isBeforeOrEqualTo(STRAINED.plusMonths(24));
+            assertThat(young)
+                    .as("past its end it is dated by that")
+                    .isAfterOrEqualTo(end.isBefore(STRAINED) ? end : STRAINED);
+            assertThat(young).as("never past the oil's own end").isBeforeOrEqualTo(end);
         }
     }
 

@@ -194,7 +194,7 @@ class FitnessTest {
         assertThat(Fitness.of(Method.SPIRIT_FIRST, weak).refusals())
                 .singleElement()
                 .satisfies(reason -> {
-                    assertThat(reason.fact()).isEqualTo("the spirit is 38 %, too much water for oil");
+                    assertThat(reason.fact()).isEqualTo("the spirit is 37.5 %, too much water for oil");
                     assertThat(reason.change()).contains("75 % or more");
                 });
         Situation forty = weak.with(new Strength(40));

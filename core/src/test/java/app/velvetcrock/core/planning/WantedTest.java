@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.charge.Charge;
+import app.velvetcrock.core.charge.HerbPortion;
+import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.keeping.Bottle;
@@ -13,6 +16,8 @@ import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.materia.Texture;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
@@ -29,6 +34,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -172,5 +178,43 @@ class WantedTest {
                 Optional.empty(),
                 Mass.ofGrams(grams),
                 List.of());
+    }
+
+    /**
+     * Whatever herb is asked about in whatever jars: what is worked back covers it pushed under, fits where any of the jars could
+     * take it, and gives what is wanted nine times in ten, by a sum of its own.
+     */
+    @Test
+    void whatIsWorkedBackCanBeStarted() {
+        Random random = new Random(14);
+        int covered = 0;
+        for (int i = 0; i < 400; i++) {
+            Texture texture = MATERIA.texture(
+                    Part.values()[random.nextInt(Part.values().length)],
+                    Cut.values()[random.nextInt(Cut.values().length - 1)]);
+            HerbPortion gram =
+                    new HerbPortion(Mass.ofGrams(1), texture, Moisture.DRIED, Optional.empty(), 4 + random.nextInt(7));
+            List<Vessel> jars = List.of(
+                    new Vessel("small", Volume.ofMillilitres(250), Length.ofMillimetres(60)),
+                    new Vessel("middle", Volume.ofMillilitres(750), Length.ofMillimetres(84)),
+                    new Vessel("large", Volume.ofMillilitres(20_000), Length.ofMillimetres(240)));
+            Retention retention = Wanted.retention(gram, Pressing.HAND, List.of());
+            double wanted = 50 + random.nextInt(1500);
+            Wanted back = Wanted.covering(Volume.ofMillilitres(wanted), gram, retention, new Wanted.Room(jars, 0.1));
+            double kept = retention.mean() + 1.2816 * retention.spread();
+            assertThat(back.oil().millilitres() - kept * back.herb().grams() - 5)
+                    .as("%s of %s", wanted, texture)
+                    .isGreaterThanOrEqualTo(wanted - 0.01);
+            Charge charge = jars.stream()
+                    .map(jar -> new Charge(Herbs.of(gram).times(back.herb().grams()), back.oil(), jar, 0.1))
+                    .filter(Charge::fits)
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(charge.oil().millilitres())
+                    .as("%s of %s", wanted, texture)
+                    .isGreaterThanOrEqualTo(charge.pressedNeed().millilitres() - 0.01);
+            covered += back.ratio() > gram.usualRatio() + 1e-6 ? 1 : 0;
+        }
+        assertThat(covered).as("cover decided now and then").isBetween(40, 399);
     }
 }
