@@ -125,16 +125,16 @@ public record BatchSheet(
         return Remaining.straining(remaining.get(), course).map(house::dayOf).orElse(course.strainOn());
     }
 
-    /** What it was given where that is less than its plan: "2.4 of 8 heat-hours", "day 9 of 35"; empty where it had its time. */
+    /** What it was given where that is less than its plan: "2.4 of its 8 heat-hours", "9 of its 35 days"; empty where it had its time. */
     public Optional<String> cutShort() {
         if (course.heat().isPresent()) {
-            return course.heat().filter(heat -> !heat.isEnough()).map(heat -> "%s of %s heat-hours"
+            return course.heat().filter(heat -> !heat.isEnough()).map(heat -> "%s of its %s heat-hours"
                     .formatted(
                             Decimals.upTo(heat.trace().credited().minutes() / MINUTES_PER_HOUR, 1),
                             Decimals.upTo(heat.wanted().minutes() / MINUTES_PER_HOUR, 1)));
         }
         return course.stage().pace() == Pace.DAYS && course.day() < course.length()
-                ? Optional.of("day %d of %d".formatted(course.day(), course.length()))
+                ? Optional.of("%d of its %d days".formatted(course.day(), course.length()))
                 : Optional.empty();
     }
 

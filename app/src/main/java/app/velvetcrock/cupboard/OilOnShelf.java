@@ -3,6 +3,7 @@ package app.velvetcrock.cupboard;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.look.Held;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
@@ -60,6 +61,11 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
     }
 
     /** What is wrong with it, or with all of its batch, and not answered yet. */
+    /** What its label says it holds: a bottle what it was filled with, what stands as it was strained what is left. */
+    public Volume net() {
+        return oil.density().volumeOf(oil.bottle().isPresent() ? oil.atFirst() : oil.left());
+    }
+
     public List<Told> conditions() {
         return batch.conditions().stream()
                 .filter(told -> told.isOfLot(batch.id(), oil.id()))
