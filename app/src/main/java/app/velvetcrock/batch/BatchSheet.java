@@ -143,10 +143,12 @@ public record BatchSheet(
         return remaining.get().flatMap(left -> left.of(course.stage().key())).map(Placed::end);
     }
 
-    /** When what stands ends: the straining as it is placed, else the plan's own end. */
+    /** Where its picture ends: at the straining as it is placed; heat is drawn hour by hour, as if it went on without a break. */
     public Instant end(House house) {
-        return Remaining.straining(remaining.get(), course)
-                .orElseGet(() -> course.end(house.settings().zone()));
+        Instant planned = course.end(house.settings().zone());
+        return course.heat().isPresent()
+                ? planned
+                : Remaining.straining(remaining.get(), course).orElse(planned);
     }
 
     /** The lines of its log, worded when they are shown. */

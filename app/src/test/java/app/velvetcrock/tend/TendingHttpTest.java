@@ -201,14 +201,14 @@ class TendingHttpTest {
     @Test
     void roundsCatchesUpWithYesterday() {
         Document then = tove.get("/shelf?when=yesterday+19:30").page();
-        assertThat(then.select(".rounds .notice").text()).contains("23 Nov 2026, 19:30");
+        assertThat(then.select(".catch-note").text()).contains("23 Nov 2026, 19:30");
         Answer done = tove.post(Visitor.form(then, "form[action*=stand.shake]", Map.of()));
-        assertThat(done.page().select(".rounds .notice").text()).as("it stays").contains("23 Nov 2026, 19:30");
+        assertThat(done.page().select(".catch-note").text()).as("it stays").contains("23 Nov 2026, 19:30");
         assertThat(tove.get(batch).page().select(".log li:contains(Shaken)").text())
                 .contains("23 Nov 2026, 19:30");
         Document ahead = tove.get("/shelf?when=" + "Tuesday+week").page();
         assertThat(ahead.select("#note-c-when").text()).isNotEmpty();
-        assertThat(ahead.select(".rounds .notice")).isEmpty();
+        assertThat(ahead.select(".catch-note")).isEmpty();
     }
 
     /** The line as it was stays, struck through; the one in its place says what and when, and can be corrected again. */
