@@ -62,6 +62,35 @@ class TimeHttpTest {
         assertThat(late.select(".t-bar.t-heat")).hasSize(3);
     }
 
+    /** Home on Tuesdays and Saturdays: 30 days from Tuesday 24 November end on a Thursday and wait for Saturday 26 December. */
+    @Test
+    void theDayOfStrainingIsOneEverywhere() {
+        Visitor saturdays = Visitor.stocked(port, "Saturdays");
+        Map<String, String> week = new HashMap<>(Map.of("name", "Ari"));
+        for (int day = 0; day < 7; day++) {
+            week.put("day[%d]".formatted(day), day == 1 || day == 5 ? "8-12" : "");
+        }
+        assertThat(saturdays
+                        .submit("/settings/hours", "#new-person", week)
+                        .page()
+                        .text())
+                .contains("The hours of Ari are kept");
+        Document bench = saturdays
+                .get("/bench?method=cold-dark&amount=30+g&start=2026-11-24&length=30+days")
+                .page();
+        assertThat(bench.select(".plan-notes .lead").text()).contains("strain on Sat 26 Dec");
+        assertThat(bench.select("#steps tr:contains(strain and measure)").text())
+                .contains("Sat 26 Dec");
+        String batch = saturdays.post(Visitor.form(bench, "#bench", Map.of())).path();
+        assertThat(saturdays.get(batch).page().select(".lead").text()).contains("to be strained on Sat 26 Dec");
+        assertThat(saturdays.get(batch).page().select("#ahead").text()).contains("Sat 26 Dec");
+        assertThat(saturdays.get(batch + "/label").page().select(".ink-label").text())
+                .contains("26 Dec 2026");
+        assertThat(saturdays.get("/press").page().text()).contains("Sat 26 Dec");
+        assertThat(saturdays.get(batch + "/calendar").raw().body())
+                .containsPattern("(?s)DTSTART[^\\r\\n]*20261226[^\\r\\n]*.{0,400}Strain: Nettle");
+    }
+
     @Test
     void whatCannotBeMadeSaysByHowMuchAndWhichCan() {
         Document page = bench("method=cold-dark&amount=30+g&time.by=Saturday+week");

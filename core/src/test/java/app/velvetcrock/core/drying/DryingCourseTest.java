@@ -33,6 +33,25 @@ class DryingCourseTest {
         assertThat(course.waterNow()).isCloseTo(0.357, within(0.001));
     }
 
+    /** A weighing a minute after another, or after laying out, is the same one: no pace of thousands a day, no range of two. */
+    @Test
+    void weighingsNearToEachOtherCountAsOne() {
+        DryingStart start = start(300, 0.85);
+        WeighIn atOnce = new WeighIn(LAID_OUT.plusSeconds(60), Mass.ofGrams(120), Snap.NOT_TRIED);
+        DryingCourse minute = DryingCourse.of(start, List.of(atOnce));
+        assertThat(minute.rate()).isEmpty();
+        assertThat(minute.ready()).isEmpty();
+        assertThat(minute.losesTooLittle()).isTrue();
+        WeighIn again = new WeighIn(weighed(2, 142).at().plus(Duration.ofHours(1)), Mass.ofGrams(141), Snap.NOT_TRIED);
+        assertThat(DryingCourse.of(start, List.of(weighed(1, 201), weighed(2, 142), again))
+                        .range())
+                .isEmpty();
+        // 0.5 g of 300 in two days: k = -ln(250.05/250.55)/2 = 0.001 a day
+        DryingCourse slow = DryingCourse.of(start, List.of(weighed(2, 299.5)));
+        assertThat(slow.ready()).isEmpty();
+        assertThat(slow.losesTooLittle()).isTrue();
+    }
+
     @Test
     void theRangeHoldsTheMiddleAndNeedsThreeWeighings() {
         DryingStart start = start(300, 0.85);

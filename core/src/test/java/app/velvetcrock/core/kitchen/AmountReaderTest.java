@@ -124,6 +124,11 @@ class AmountReaderTest {
         assertThat(US.volume(Volume.ofMillilitres(355))).isEqualTo("1½ cups");
         assertThat(US.mass(Mass.ofGrams(60))).isEqualTo("2.12 oz");
         assertThat(US.temperature(Temperature.ofCelsius(46))).isEqualTo("114.8 °F");
+        // 1386 down to 1380, 1614 up to 1620; 254 mL are 1.07 US cups, 306 are 1.29: outward to eighths 1 and 1 3/8
+        assertThat(HouseholdUnits.METRIC.outward(Volume.ofMillilitres(1386), Volume.ofMillilitres(1614)))
+                .isEqualTo("1.38 L to 1.62 L");
+        assertThat(US.outward(Volume.ofMillilitres(254), Volume.ofMillilitres(306)))
+                .isEqualTo("1 cup to 1⅜ cups");
         // 254.1-305.9 outward to 5 mL (checked sum 3)
         assertThat(HouseholdUnits.METRIC.outward(Volume.ofMillilitres(254.1), Volume.ofMillilitres(305.9)))
                 .isEqualTo("250 mL to 310 mL");
