@@ -124,7 +124,7 @@ class OlderReleaseTest {
     private static String words(Document page) {
         Element main = page.selectFirst("main");
         // A form says what can be done; what was done and worked out stands beside it.
-        page.select("main form, .correct, .catch-up").remove();
+        page.select("main form, .correct, .correct-link, .catch-up").remove();
         return main == null ? "" : main.text().replaceAll("\\s+", " ");
     }
 }

@@ -14,6 +14,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** Batch: one batch from start to end, and its charge label. */
 @Controller
@@ -31,8 +32,10 @@ class BatchController {
         this.clock = clock;
     }
 
+    /** The page of a batch; one line of its log may be asked for to be corrected. */
     @GetMapping("/batch/{id}")
-    String sheet(@PathVariable UUID id, Model model) {
+    String sheet(@PathVariable UUID id, @RequestParam(required = false) @Nullable UUID correct, Model model) {
+        model.addAttribute("correcting", correct);
         return page.show(model, batches.sheet(id));
     }
 
