@@ -128,6 +128,28 @@ class ArchitectureTest {
         assertThat(wide).isEmpty();
     }
 
+    /** What a page says is worded before it is drawn: a template chooses no words, unwraps nothing, and names no class. */
+    @ArchTest
+    static void templatesCarryNoLogic(JavaClasses all) throws IOException {
+        List<String> logic = new ArrayList<>();
+        int seen = 0;
+        try (Stream<Path> files = Files.walk(Path.of("src/main/resources/templates"))) {
+            for (Path file :
+                    files.filter(path -> path.toString().endsWith(".html")).toList()) {
+                Matcher expression = Pattern.compile("[$*]\\{[^}]*\\}").matcher(Files.readString(file));
+                while (expression.find()) {
+                    seen++;
+                    String bare = expression.group().replaceAll("'[^']*'", "''");
+                    if (bare.matches("(?s).*(\\?(?![.:\\[])|\\.(get|isPresent|orElse|orElseThrow)\\(|\\bT\\().*")) {
+                        logic.add(file.getFileName() + ": " + bare);
+                    }
+                }
+            }
+        }
+        assertThat(logic).isEmpty();
+        assertThat(seen).as("expressions looked at").isGreaterThan(800);
+    }
+
     /** A table is read and written by one place alone, the one that has its entity or wrote to it first. */
     @ArchTest
     static void noSqlReachesOverANeighboursTable(JavaClasses all) throws IOException {

@@ -73,7 +73,15 @@ final class BenchAddress {
      * @param usual what stands there where nothing is said
      */
     static String of(BenchForm form, BenchForm usual) {
-        Map<String, String> otherwise = said(usual);
+        return of(form, said(usual));
+    }
+
+    /**
+     * The address of a sentence.
+     *
+     * @param otherwise what stands in its fields where nothing is said; nothing where all is to be said
+     */
+    static String of(BenchForm form, Map<String, String> otherwise) {
         UriComponentsBuilder address = UriComponentsBuilder.fromPath("/bench");
         said(form).forEach((name, value) -> {
             // Which way is the fittest may be another tomorrow, so the way is always said.

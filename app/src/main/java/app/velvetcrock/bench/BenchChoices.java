@@ -1,6 +1,10 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.spirit.Strength;
+import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
@@ -15,9 +19,14 @@ record BenchChoices(
         List<Option> jars,
         List<Option> pots,
         List<Option> containers,
-        List<Option> spirits) {
+        List<Option> spirits,
+        List<Cut> cuts,
+        List<Use> uses,
+        List<Pressing> pressings,
+        List<Storage> storages) {
 
-    static BenchChoices of(BenchStock.Shelves shelves, House house) {
+    static BenchChoices of(BenchWork work, House house) {
+        BenchStock.Shelves shelves = work.shelves();
         return new BenchChoices(
                 shelves.herbs().stream()
                         .map(herb -> new Option(herb.id().toString(), herb.name() + " (" + herb.state() + ")"))
@@ -35,7 +44,16 @@ record BenchChoices(
                         .toList(),
                 shelves.spirits().stream()
                         .map(lot -> new Option(lot.id().toString(), words(lot)))
-                        .toList());
+                        .toList(),
+                List.of(Cut.values()),
+                List.of(Use.values()),
+                List.of(Pressing.values()),
+                work.isMoistFood() ? List.of(Storage.REFRIGERATOR) : List.of(Storage.values()));
+    }
+
+    /** That a charge is divided over several jars. */
+    public List<Option> split() {
+        return List.of(new Option(BenchForm.SPLIT, "several jars"));
     }
 
     private static String words(Stock.OfCarrier bottle, House house) {

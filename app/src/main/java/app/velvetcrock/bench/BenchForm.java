@@ -1,10 +1,18 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.method.Tending;
+import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.stillroom.House;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -57,8 +65,29 @@ public record BenchForm(
     /** Herbs a blend may have besides the first. */
     static final int MOST_MORE = 4;
 
+    /** The rows of a blend with those still empty. */
+    public List<HerbRow> rows() {
+        List<HerbRow> rows = new ArrayList<>(more == null ? List.of() : more);
+        while (rows.size() < MOST_MORE) {
+            rows.add(HerbRow.NONE);
+        }
+        return rows;
+    }
+
+    /** Tells whether more than its first herb is said. */
+    public boolean isBlend() {
+        return more != null && !more.isEmpty() || !isBlank(total);
+    }
+
+    /** Tells whether it came out otherwise on the scale. */
+    public boolean isWeighed() {
+        return !isBlank(weighed) || !isBlank(poured);
+    }
+
     /** One more herb of a blend. */
     public record HerbRow(@Nullable String herb, @Nullable String amount) {
+
+        static final HerbRow NONE = new HerbRow("", "");
 
         public boolean isBlank() {
             return BenchForm.isBlank(herb) && BenchForm.isBlank(amount);
@@ -76,6 +105,48 @@ public record BenchForm(
             @Nullable String read) {
 
         static final Numbers NONE = new Numbers("", "", "", "", "", "", "");
+
+        /** The numbers in which a way differs from the one it was made of, as they are typed. */
+        public static Numbers differing(Method way, Method shipped, House house) {
+            Stage first = way.stages().get(0);
+            Stage asFirst = shipped.stages().get(0);
+            boolean two = way.stages().size() > 1;
+            Stage second = two ? way.stages().get(1) : first;
+            Stage asSecond = two ? shipped.stages().get(1) : first;
+            return new Numbers(
+                    band(first, asFirst, house),
+                    ceiling(first, asFirst, house),
+                    band(second, asSecond, house),
+                    ceiling(second, asSecond, house),
+                    rhythm(way, shipped, Tending.Kind.SHAKE),
+                    rhythm(way, shipped, Tending.Kind.LOOK),
+                    rhythm(way, shipped, Tending.Kind.READ));
+        }
+
+        private static String band(Stage own, Stage shipped, House house) {
+            return own.band().equals(shipped.band())
+                    ? ""
+                    : house.temperatures(own.band().low(), own.band().high());
+        }
+
+        private static String ceiling(Stage own, Stage shipped, House house) {
+            return own.ceiling()
+                    .filter(ceiling -> !own.ceiling().equals(shipped.ceiling()))
+                    .map(house::temperature)
+                    .orElse("");
+        }
+
+        private static String rhythm(Method way, Method shipped, Tending.Kind kind) {
+            for (int i = 0; i < way.stages().size(); i++) {
+                Stage as = shipped.stages().get(i);
+                Optional<Tending> own = way.stages().get(i).tending(kind).filter(tending -> !as.tendings()
+                        .contains(tending));
+                if (own.isPresent()) {
+                    return NumbersSentence.words(own.get());
+                }
+            }
+            return "";
+        }
 
         public boolean isTyped() {
             return !(BenchForm.isBlank(band)
@@ -181,10 +252,87 @@ public record BenchForm(
     }
 
     /** The same for so long, from a day. */
-    public BenchForm lasting(String howLong, String from) {
+    public BenchForm lasting(String howLong, @Nullable String from) {
         return new BenchForm(
                 key, herb, amount, cut, more, total, carrier, oil, jar, method, howLong, then, from, use, pressing,
                 storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+    }
+
+    /** The same with so long a second stage. */
+    public BenchForm then(@Nullable String howLong) {
+        return new BenchForm(
+                key, herb, amount, cut, more, total, carrier, oil, jar, method, length, howLong, start, use, pressing,
+                storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+    }
+
+    /** The same with other numbers of its way. */
+    public BenchForm numbered(Numbers others) {
+        return new BenchForm(
+                key, herb, amount, cut, more, total, carrier, oil, jar, method, length, then, start, use, pressing,
+                storage, weighed, poured, others, spirit, knowingly, called, time, want);
+    }
+
+    /** The same for a use, pressed and kept so. */
+    public BenchForm kept(Use forWhat, Pressing pressed, Storage where) {
+        return new BenchForm(
+                key,
+                herb,
+                amount,
+                cut,
+                more,
+                total,
+                carrier,
+                oil,
+                jar,
+                method,
+                length,
+                then,
+                start,
+                forWhat.name(),
+                pressed.name(),
+                where.name(),
+                weighed,
+                poured,
+                numbers,
+                spirit,
+                knowingly,
+                called,
+                time,
+                want);
+    }
+
+    /** The same with so much spirit to a gram of herb. */
+    public BenchForm moistened(@Nullable String perGram) {
+        return new BenchForm(
+                key,
+                herb,
+                amount,
+                cut,
+                more,
+                total,
+                carrier,
+                oil,
+                jar,
+                method,
+                length,
+                then,
+                start,
+                use,
+                pressing,
+                storage,
+                weighed,
+                poured,
+                numbers,
+                new SpiritForm("", perGram, ""),
+                knowingly,
+                called,
+                time,
+                want);
+    }
+
+    /** The address under which the Bench stands so, everything said. */
+    public String address() {
+        return BenchAddress.of(this, Map.of());
     }
 
     /** The same with nothing said of what a way brings along: its numbers and its times. */

@@ -5,8 +5,8 @@ import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
-import app.velvetcrock.core.method.Fitness;
 import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.Wanted;
@@ -15,11 +15,10 @@ import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The Bench as it stands: what was typed, what was understood, and the plan when all of it was clear.
@@ -72,10 +71,7 @@ public record BenchWork(
 
     /** Those fields of which something was understood otherwise than it stands there, or not at all. */
     public List<String> noted() {
-        return SENTENCE.stream()
-                .filter(name ->
-                        fields.troubles().containsKey(name) || fields.echoes().containsKey(name))
-                .toList();
+        return SENTENCE.stream().filter(fields::isNoted).toList();
     }
 
     /** Tells whether what is planned is food of anything moist, whose place is the refrigerator. */
@@ -83,8 +79,24 @@ public record BenchWork(
         return planned.filter(p -> p.plan().isMoistFood()).isPresent();
     }
 
-    /** Ways refused for the same reasons. */
-    public record RefusedWays(List<String> names, List<Fitness.Reason> reasons) {}
+    /**
+     * How long its second stage takes: as planned, else as typed; null of a way that has none.
+     */
+    public NumbersSentence.@Nullable Blank then() {
+        if (way.stages().size() < 2) {
+            return null;
+        }
+        Stage second = way.stages().get(1);
+        String words = planned.map(p -> second.pace()
+                        .words(p.plan().request().circumstances().lengths().get(1)))
+                .orElse(form.then() == null ? "" : form.then());
+        return new NumbersSentence.Blank("then " + second.name(), "then", words, "");
+    }
+
+    /** Tells whether its way moistens the herb with a spirit, and one is there to choose. */
+    public boolean takesSpirit() {
+        return way.base().is(Method.SPIRIT_FIRST) && !shelves.spirits().isEmpty();
+    }
 
     /** What was really weighed and poured, and when. */
     public record Weighed(Mass herb, Volume oil, Instant at) {}
@@ -163,25 +175,6 @@ public record BenchWork(
 
         public Volume backInAll() {
             return parts.stream().map(part -> part.plan().yield().expected()).reduce(Volume.ZERO, Volume::plus);
-        }
-
-        /** The ways that are refused but for the one chosen, those of one reason together. */
-        public List<RefusedWays> refused() {
-            Map<List<Fitness.Reason>, List<String>> byReason = new LinkedHashMap<>();
-            Method chosen = plan().request().circumstances().method();
-            ways.stream()
-                    .filter(choice -> !choice.fitness().isAllowed()
-                            && !chosen.is(choice.method().base()))
-                    .forEach(choice -> byReason.computeIfAbsent(
-                                    choice.fitness().refusals(), reasons -> new ArrayList<>())
-                            .add(choice.method().name()));
-            return byReason.entrySet().stream()
-                    .map(entry -> new RefusedWays(entry.getValue(), entry.getKey()))
-                    .toList();
-        }
-
-        public long refusedCount() {
-            return refused().stream().mapToLong(group -> group.names().size()).sum();
         }
 
         public BenchPicture picture() {

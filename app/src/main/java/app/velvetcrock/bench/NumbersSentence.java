@@ -11,6 +11,7 @@ import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -129,7 +130,7 @@ public final class NumbersSentence {
             return Optional.empty();
         }
         String plain = String.valueOf(typed.text())
-                .toLowerCase(java.util.Locale.ROOT)
+                .toLowerCase(Locale.ROOT)
                 .replace("daily", "1")
                 .replaceAll(UNITS, " ")
                 .replaceAll("\\s+,", ",")
@@ -155,6 +156,63 @@ public final class NumbersSentence {
                         ? "every %d %s".formatted(every, unit)
                         : "every %d up to %d %s, then every %d".formatted(every, upTo, unit, after));
         return Optional.of(new Tending(kind, every, upTo, after));
+    }
+
+    /** A number of a way that can be another: its field, what is typed there, and what the way has. */
+    public record Blank(String label, String field, String typed, String hint) {}
+
+    /** The numbers of one stage, and between which lengths it lies. */
+    public record StageRow(List<Blank> blanks, String between) {}
+
+    /** Every number of a way with what is typed for it. */
+    static List<StageRow> rows(Method way, BenchForm.Numbers typed, House house) {
+        List<StageRow> rows = new ArrayList<>();
+        for (Stage stage : way.stages()) {
+            boolean first = rows.isEmpty();
+            List<Blank> blanks = new ArrayList<>();
+            blanks.add(new Blank(
+                    stage.name() + ", kept between",
+                    first ? "numbers.band" : "numbers.thenBand",
+                    or(first ? typed.band() : typed.thenBand()),
+                    house.temperatures(stage.band().low(), stage.band().high())));
+            stage.ceiling()
+                    .ifPresent(ceiling -> blanks.add(new Blank(
+                            "never above (at most %s)".formatted(house.temperature(stage.mostHeat())),
+                            first ? "numbers.ceiling" : "numbers.thenCeiling",
+                            or(first ? typed.ceiling() : typed.thenCeiling()),
+                            house.temperature(ceiling))));
+            stage.tendings()
+                    .forEach(tending -> blanks.add(new Blank(
+                            "%s every … %s"
+                                    .formatted(
+                                            done(tending.kind()), stage.pace().many()),
+                            "numbers." + tending.kind().name().toLowerCase(Locale.ROOT),
+                            or(
+                                    switch (tending.kind()) {
+                                        case SHAKE -> typed.shake();
+                                        case LOOK -> typed.look();
+                                        case READ -> typed.read();
+                                    }),
+                            words(tending))));
+            String most = stage.pace().words(stage.most());
+            rows.add(new StageRow(
+                    blanks,
+                    (stage.least() == stage.most() ? most : stage.least() + " to " + most)
+                            + (stage.vented() ? ", under cloth or a loose lid" : "")));
+        }
+        return rows;
+    }
+
+    private static String done(Tending.Kind kind) {
+        return switch (kind) {
+            case SHAKE -> "shaken";
+            case LOOK -> "looked at";
+            case READ -> "read";
+        };
+    }
+
+    private static String or(@Nullable String typed) {
+        return typed == null ? "" : typed;
     }
 
     /** A rhythm as somebody would type it: "1 for 7, then 3". */

@@ -1,5 +1,6 @@
 package app.velvetcrock.condition;
 
+import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.stillroom.Current;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
@@ -38,6 +39,11 @@ class Alarms {
 
         private boolean isAbout(Subject subject) {
             return Stream.of(subject.batch(), subject.lot()).anyMatch(id -> id != null && here.contains(id.toString()));
+        }
+
+        /** What can be said to be wrong by somebody who looked. */
+        public List<Condition> kinds() {
+            return Condition.seen();
         }
 
         public List<Told> open() {

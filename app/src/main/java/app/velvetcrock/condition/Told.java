@@ -5,6 +5,7 @@ import app.velvetcrock.core.look.Held;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A condition as pages tell it.
@@ -17,6 +18,11 @@ public record Told(
 
     /** An answer in words, when and by whom. */
     public record Answered(String words, Instant at, String by, boolean canTakeBack) {}
+
+    /** Its answer; null while it is open. */
+    public @Nullable Answered answered() {
+        return answer.orElse(null);
+    }
 
     public boolean isOpen() {
         return answer.isEmpty();

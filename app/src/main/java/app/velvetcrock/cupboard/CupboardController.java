@@ -26,6 +26,7 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -94,12 +95,14 @@ class CupboardController {
 
     @GetMapping("/cupboard/{lot}")
     String oil(@PathVariable UUID lot, Model model) {
-        return page(model, lot, new Typed("", OilForm.empty(), fields()));
+        return page(model, lot, Sent.nothing(fields(), OilForm.empty()));
     }
 
     @GetMapping("/cupboard/{lot}/label")
     String label(@PathVariable UUID lot, Model model) {
-        model.addAttribute("shown", shown(lot));
+        OilOnShelf shown = shown(lot);
+        model.addAttribute("shown", shown);
+        model.addAttribute("label", OilPage.label(shown, households.current()));
         return "cupboard/label";
     }
 
@@ -204,19 +207,18 @@ class CupboardController {
         Instant at = form.when(asked.fields(), asked.house(), clock.instant());
         return reply.answer(
                 new FormSent(asked.prefix(), key, asked.fields(), "/cupboard/" + asked.lot()),
-                () -> page(reply.model(), asked.lot(), new Typed(asked.which(), form, asked.fields())),
+                () -> page(
+                        reply.model(), asked.lot(), new Sent<>(asked.which(), asked.fields(), form, OilForm.empty())),
                 () -> done.apply(deeds.done(
                         oils.find(asked.lot()).batch(),
                         Current.doing(deed.get(), key, at, Objects.requireNonNullElse(typed, "")))));
     }
 
-    /** The form that was sent, by name, with what was wrong in it. */
-    private record Typed(String which, OilForm form, Fields fields) {}
-
-    private String page(Model model, UUID lot, Typed typed) {
+    private String page(Model model, UUID lot, Sent<OilForm> sent) {
         OilOnShelf shown = shown(lot);
         model.addAttribute("shown", shown);
-        model.addAttribute("keep", keep(shown));
+        model.addAttribute("page", OilPage.of(shown, keep(shown), stores.story(lot), households.current()));
+        model.addAttribute("sent", sent);
         List<Told> conditions = this.conditions.ofBatch(shown.batch().id());
         model.addAttribute(
                 "conditions",
@@ -229,12 +231,6 @@ class CupboardController {
                         .filter(told ->
                                 told.isOpen() && !told.isOfLot(shown.batch().id(), lot))
                         .toList());
-        model.addAttribute("story", stores.story(lot));
-        model.addAttribute("which", typed.which());
-        model.addAttribute("typed", typed.form());
-        model.addAttribute("sent", typed.fields());
-        model.addAttribute("none", fields());
-        model.addAttribute("blank", OilForm.empty());
         boolean food = shown.batch().plan().isMoistFood();
         model.addAttribute("glasses", Glass.values());
         model.addAttribute("antioxidants", Antioxidant.values());

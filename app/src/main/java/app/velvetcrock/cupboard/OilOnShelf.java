@@ -60,12 +60,12 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
                 .toList();
     }
 
-    /** What is wrong with it, or with all of its batch, and not answered yet. */
     /** What its label says it holds: a bottle what it was filled with, what stands as it was strained what is left. */
     public Volume net() {
         return oil.density().volumeOf(oil.bottle().isPresent() ? oil.atFirst() : oil.left());
     }
 
+    /** What is wrong with it, or with all of its batch, and not answered yet. */
     public List<Told> conditions() {
         return batch.conditions().stream()
                 .filter(told -> told.isOfLot(batch.id(), oil.id()))
@@ -77,14 +77,49 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
         return conditions().stream().map(told -> ", " + told.kind().word()).collect(Collectors.joining());
     }
 
-    /** Tells whether something of this name is held back. */
-    public boolean isHeld(String deed) {
-        return conditions().stream().anyMatch(told -> told.holds(Held.valueOf(deed)));
+    /** Tells whether a deed is held back. */
+    public boolean isHeld(Held deed) {
+        return conditions().stream().anyMatch(told -> told.holds(deed));
     }
 
     /** How many and how much: "6 × 50 mL". */
     public String amount(House house) {
         return (alike > 1 ? alike + " × " : "") + house.volume(oil.volumeLeft());
+    }
+
+    /** What it is in and where that stands: "50 mL, dark glass, cool and dark"; a jug is not bottled yet. */
+    public String kept(House house) {
+        return oil.bottle()
+                        .map(bottle -> "%s, %s, "
+                                .formatted(
+                                        house.volume(bottle.size()),
+                                        bottle.glass().word()))
+                        .orElse("not bottled yet, ")
+                + oil.place().word();
+    }
+
+    /** How it stands out on its board: past, soon, or not at all. */
+    public String mark() {
+        return isPast() || !conditions().isEmpty() ? "past" : isSoon() ? "soon" : "";
+    }
+
+    /** What its tag says first: its day, or what is wrong. */
+    public String till(House house) {
+        return conditions().isEmpty()
+                ? house.shortDay(oil.useBy())
+                : "! " + conditions().get(0).kind().word();
+    }
+
+    /** What nobody who reads its row may miss: the mark, what is wrong, the rule for food. */
+    public String warnings() {
+        return (batch.plan().mark().isPresent() ? " made against the rule of water" : "")
+                + conditions().stream().map(told -> " ! " + told.kind().word()).collect(Collectors.joining())
+                + (batch.plan().isMoistFood() ? " food: refrigerator, use or freeze by then" : "");
+    }
+
+    /** How its day is shown. */
+    public String wordMark() {
+        return isPast() || isSoon() ? "bad-word" : "";
     }
 
     public boolean isPast() {

@@ -12,8 +12,10 @@ import app.velvetcrock.web.Fields;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.Currency;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** Household settings as typed. */
@@ -52,8 +54,24 @@ record HouseForm(
     }
 
     /** What the question of whose cups can be answered with. */
-    public CupSystem[] cupSystems() {
-        return CupSystem.values();
+    public List<Fields.Option> cupSystems() {
+        return Stream.of(CupSystem.values())
+                .map(cups -> new Fields.Option(
+                        cups.name(),
+                        "%s (cup of %.0f mL)".formatted(cups.word(), cups.cup().millilitres())))
+                .toList();
+    }
+
+    public List<Fields.Option> systems() {
+        return List.of(
+                new Fields.Option(UnitSystem.METRIC.name(), "grams and millilitres"),
+                new Fields.Option(UnitSystem.US.name(), "ounces and cups"));
+    }
+
+    public List<Fields.Option> scales() {
+        return List.of(
+                new Fields.Option(TemperatureScale.CELSIUS.name(), "°C"),
+                new Fields.Option(TemperatureScale.FAHRENHEIT.name(), "°F"));
     }
 
     private HouseForm named(String name) {

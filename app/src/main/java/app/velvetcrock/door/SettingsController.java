@@ -125,6 +125,12 @@ class SettingsController {
     }
 
     private static String page(Model model, SettingsForm form, Fields fields) {
+        model.addAttribute(
+                "themes",
+                List.of(
+                        new Fields.Option(Theme.DEVICE.name(), "as the device is"),
+                        new Fields.Option(Theme.LIGHT.name(), "light"),
+                        new Fields.Option(Theme.DARK.name(), "dark")));
         model.addAttribute("form", form);
         model.addAttribute("fields", fields);
         return "door/settings";

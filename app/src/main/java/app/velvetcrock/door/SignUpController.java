@@ -7,6 +7,10 @@ import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stillroom.SignedIn;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Refused;
+import app.velvetcrock.web.Reply;
+import app.velvetcrock.web.Reply.Done;
+import app.velvetcrock.web.Reply.FormSent;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.InetAddress;
@@ -34,6 +38,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 class SignUpController {
 
     private static final Set<String> LOOPBACK_NAMES = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
+
+    private static final String TAKEN = "There is an account with this email already.";
 
     private final People people;
     private final Passwords passwords;
@@ -73,7 +79,7 @@ class SignUpController {
     }
 
     @PostMapping("/sign-up")
-    String signUp(SignUpForm form, Model model, HttpServletRequest request, HttpServletResponse response) {
+    String signUp(SignUpForm form, Reply reply, HttpServletRequest request, HttpServletResponse response) {
         Fields fields = new Fields(House.usual().reader());
         Optional<String> name = fields.words("name", form.name(), 80);
         Optional<HouseSettings> settings = Objects.requireNonNull(form.house()).read(fields);
@@ -88,29 +94,29 @@ class SignUpController {
         if (fields.isClear() && people.isTaken(Objects.requireNonNull(form.email()))) {
             taken(fields, request);
         }
-        if (fields.isClear()) {
-            try {
-                SignedIn person = people.signUp(
-                        new People.NewPerson(
-                                Objects.requireNonNull(form.email()),
-                                Objects.requireNonNull(form.password()),
-                                name.orElseThrow()),
-                        settings.orElseThrow(),
-                        false);
-                enter(person, request, response);
-                return "redirect:/shelf";
-            } catch (DataIntegrityViolationException taken) {
-                taken(fields, request);
-            }
+        return reply.answer(new FormSent("", null, fields, "/shelf"), () -> form(reply.model(), form, fields), () -> {
+            enter(opened(form, name.orElseThrow(), settings.orElseThrow()), request, response);
+            return new Done("/shelf", "Your stillroom is open.");
+        });
+    }
+
+    /** Two who take one address at once: the second is told as if it had been taken before. */
+    private SignedIn opened(SignUpForm form, String name, HouseSettings settings) {
+        try {
+            return people.signUp(
+                    new People.NewPerson(
+                            Objects.requireNonNull(form.email()), Objects.requireNonNull(form.password()), name),
+                    settings,
+                    false);
+        } catch (DataIntegrityViolationException taken) {
+            throw new Refused("email", TAKEN, "another email, or sign in");
         }
-        response.setStatus(422);
-        return form(model, form, fields);
     }
 
     /** Says so, but not to somebody who goes through a list of addresses. */
     private void taken(Fields fields, HttpServletRequest request) {
         if (limit.maySayTaken(request.getRemoteAddr())) {
-            fields.trouble("email", "There is an account with this email already.", "another email, or sign in");
+            fields.trouble("email", TAKEN, "another email, or sign in");
         } else {
             fields.trouble("email", "Nobody can be signed up from here for now.", "it again in a quarter of an hour");
         }

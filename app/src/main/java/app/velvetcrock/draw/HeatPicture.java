@@ -7,6 +7,7 @@ import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.method.Stage;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A temperature trace drawn from its readings: straight between them, as it is credited.
@@ -32,7 +33,13 @@ public record HeatPicture(
     private static final double ABOVE_CEILING = 10;
 
     /** One straight run; {@code unwatched} is hatched over its whole width. */
-    public record Line(double x1, double y1, double x2, double y2, boolean unwatched) {}
+    public record Line(double x1, double y1, double x2, double y2, boolean unwatched) {
+
+        /** Dashes where nobody watched; null for a line without. */
+        public @Nullable String dashes() {
+            return unwatched ? "2 6" : null;
+        }
+    }
 
     /** One reading. */
     public record Dot(double x, double y, String words) {}

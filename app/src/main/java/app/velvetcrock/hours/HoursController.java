@@ -4,6 +4,7 @@ import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.timetable.HoursReader;
 import app.velvetcrock.core.timetable.Presence;
 import app.velvetcrock.core.timetable.Window;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
@@ -14,13 +15,17 @@ import app.velvetcrock.web.Reply.FormSent;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
@@ -37,6 +42,7 @@ class HoursController {
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_WHY = 80;
     private static final int FURTHEST_YEARS = 2;
+    private static final List<String> USUAL_WEEK = List.of("17-22", "17-22", "17-22", "17-22", "17-22", "8-22", "8-22");
 
     private final Hours hours;
     private final Households households;
@@ -214,18 +220,108 @@ class HoursController {
     }
 
     /** A form that came back with what was wrong in it. */
-    private record Sent(@Nullable WeekForm week, @Nullable ExceptionForm exception, Fields fields) {}
+    private record Sent(@Nullable WeekForm week, @Nullable ExceptionForm exception, Fields fields) {
+
+        boolean isOf(@Nullable UUID person) {
+            return week != null && Objects.equals(week.id(), person);
+        }
+
+        Fields fieldsOf(@Nullable UUID person) {
+            return isOf(person) ? fields : fields.blank();
+        }
+    }
+
+    /** The form of one person's week, or of somebody new. */
+    record Week(String key, @Nullable UUID id, @Nullable Integer version, String name, List<Day> days, Fields fields) {}
+
+    /** A weekday of it, and the field it is typed in. */
+    record Day(String name, String id, String field, String typed) {}
+
+    /** Days that are otherwise, as the table tells them. */
+    record Otherwise(UUID id, String name, String days, String hours, String why, String takeBack) {}
+
+    private static Week week(Hours.@Nullable OfResident person, Sent sent, Week otherwise) {
+        UUID id = person == null ? null : person.id();
+        WeekForm typed = sent.week();
+        if (typed == null || !sent.isOf(id)) {
+            return otherwise;
+        }
+        return new Week(
+                otherwise.key(),
+                id,
+                typed.version(),
+                typed.name() == null ? "" : typed.name(),
+                days(otherwise.key(), Objects.requireNonNull(typed.day())),
+                sent.fields());
+    }
+
+    private static List<Day> days(String key, List<String> typed) {
+        return Stream.of(DayOfWeek.values())
+                .map(day -> new Day(
+                        day.getDisplayName(TextStyle.FULL, Locale.ENGLISH),
+                        "day-%s-%d".formatted(key, day.ordinal()),
+                        "day[%d]".formatted(day.ordinal()),
+                        typed.get(day.ordinal())))
+                .toList();
+    }
+
+    /** What stands in the form for somebody new: for the first of all a usual week, for another nothing yet. */
+    private static Week fresh(boolean first, Sent sent) {
+        return week(
+                null,
+                sent,
+                new Week(
+                        "new",
+                        null,
+                        null,
+                        first ? Current.person().name() : "",
+                        days("new", first ? USUAL_WEEK : Collections.nCopies(DayOfWeek.values().length, "")),
+                        sent.fieldsOf(null)));
+    }
+
+    private static Otherwise otherwise(Hours.OfAbsence exception, House house) {
+        Presence.Otherwise days = exception.otherwise();
+        String first = house.date(days.first());
+        return new Otherwise(
+                exception.id(),
+                exception.name(),
+                days.first().equals(days.last()) ? first : first + " to " + house.date(days.last()),
+                days.hours().isEmpty() ? "not at all" : HoursReader.words(days.hours()),
+                days.why(),
+                "Take back: %s, %s".formatted(exception.name(), first));
+    }
 
     private String page(Model model, Sent sent) {
-        LocalDate today = households.current().dayOf(clock.instant());
-        model.addAttribute("people", hours.people());
-        model.addAttribute("exceptions", hours.exceptions(today));
+        House house = households.current();
+        List<Hours.OfResident> people = hours.people();
+        model.addAttribute(
+                "people",
+                people.stream()
+                        .map(person -> week(
+                                person,
+                                sent,
+                                new Week(
+                                        person.id().toString(),
+                                        person.id(),
+                                        person.version(),
+                                        person.name(),
+                                        days(person.id().toString(), person.week()),
+                                        sent.fieldsOf(person.id()))))
+                        .toList());
+        model.addAttribute("fresh", fresh(people.isEmpty(), sent));
+        model.addAttribute(
+                "who",
+                people.stream()
+                        .map(person -> new Fields.Option(person.id().toString(), person.name()))
+                        .toList());
+        model.addAttribute(
+                "exceptions",
+                hours.exceptions(house.dayOf(clock.instant())).stream()
+                        .map(exception -> otherwise(exception, house))
+                        .toList());
         model.addAttribute("alone", hours.heatMayRunAlone());
-        model.addAttribute("week", sent.week());
         model.addAttribute("exception", sent.exception());
-        model.addAttribute("fields", sent.fields());
-        model.addAttribute("none", new Fields(House.usual().reader()));
-        model.addAttribute("days", DayOfWeek.values());
+        model.addAttribute("fields", sent.exception() == null ? sent.fields().blank() : sent.fields());
         return "hours/hours";
     }
 }

@@ -1,7 +1,9 @@
 package app.velvetcrock.kit;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** What a piece of kit is for. */
-public enum KitKind {
+public enum KitKind implements Worded {
     POT("pot or wide pan"),
     SLOW_COOKER("slow cooker"),
     DEHYDRATOR("dehydrator"),
@@ -18,6 +20,7 @@ public enum KitKind {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

@@ -51,14 +51,20 @@ class PressController {
 
     @GetMapping("/press")
     String press(Model model) {
+        House house = households.current();
         model.addAttribute(
                 "batches",
                 batches.standing().stream()
                         .sorted(Comparator.comparing(
                                         (BatchSheet sheet) -> !sheet.course().isDue())
-                                .thenComparing(sheet -> sheet.course().strainOn()))
+                                .thenComparing(sheet -> sheet.strainOn(house)))
+                        .map(sheet -> PressPage.standing(sheet, house))
                         .toList());
-        model.addAttribute("finished", batches.finished(LATELY));
+        model.addAttribute(
+                "finished",
+                batches.finished(LATELY).stream()
+                        .map(sheet -> PressPage.finished(sheet, house))
+                        .toList());
         return "press/press";
     }
 
@@ -112,26 +118,37 @@ class PressController {
     }
 
     private String settlePage(Model model, BatchSheet sheet, SettleForm form, Fields fields) {
-        Stock.OfOil oil = oils.find(sheet.strained().orElseThrow().lot());
-        model.addAttribute("batch", sheet);
+        Line.Strained gave = sheet.strained().orElseThrow();
+        Stock.OfOil oil = oils.find(gave.lot());
+        model.addAttribute("gave", gave);
+        model.addAttribute("taught", PressPage.taught(sheet, gave));
+        glass(model, sheet);
         model.addAttribute("oil", oil);
         model.addAttribute("form", form);
         model.addAttribute("fields", fields);
-        model.addAttribute("picture", LevelPicture.of(sheet));
         model.addAttribute("smells", Smell.values());
-        model.addAttribute("kept", sheet.kept(sheet.strained().orElseThrow().out()));
         return "press/measured";
     }
 
-    private static String page(Model model, BatchSheet sheet, PressForm form, Fields fields) {
+    /** What both pages draw: the glass, and whether the batch had its time. */
+    private void glass(Model model, BatchSheet sheet) {
         model.addAttribute("batch", sheet);
+        model.addAttribute("glass", PressPage.glass(sheet, households.current()));
+        model.addAttribute("picture", LevelPicture.of(sheet));
+        model.addAttribute("cutShort", sheet.cutShort().orElse(null));
+    }
+
+    private String page(Model model, BatchSheet sheet, PressForm form, Fields fields) {
+        glass(model, sheet);
+        model.addAttribute("wentIn", PressPage.wentIn(sheet, households.current()));
+        model.addAttribute("rests", PressPage.rests(sheet.forecast()));
+        model.addAttribute("mark", sheet.plan().mark().orElse(null));
         model.addAttribute("form", form);
         model.addAttribute("fields", fields);
-        model.addAttribute("held", sheet.holding(Held.STRAIN));
+        model.addAttribute("isHeld", sheet.holding(Held.STRAIN).isPresent());
         model.addAttribute("pressings", Pressing.values());
         model.addAttribute("clarities", Clarity.values());
         model.addAttribute("smells", Smell.values());
-        model.addAttribute("picture", LevelPicture.of(sheet));
         return "press/strain";
     }
 }

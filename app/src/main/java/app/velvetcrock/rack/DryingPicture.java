@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A drying lot's weights over time.
@@ -19,7 +20,7 @@ import java.util.stream.Stream;
  * @param measured the weights as measured, as points of a line
  * @param curve the fitted weights, as points of a line; empty without a fit
  * @param nowX where now is
- * @param rangeLeft earliest ready moment, {@code rangeRight} the latest; absent before the third weighing
+ * @param range from the earliest ready moment to the latest; null before the third weighing
  */
 public record DryingPicture(
         double width,
@@ -30,8 +31,7 @@ public record DryingPicture(
         List<Dot> dots,
         double nowX,
         Optional<Double> readyX,
-        Optional<Double> rangeLeft,
-        Optional<Double> rangeRight,
+        @Nullable Band range,
         List<Tick> ticks) {
 
     private static final double WIDTH = 560;
@@ -39,8 +39,16 @@ public record DryingPicture(
     private static final double LEFT = 8;
     private static final double TOP = 10;
 
+    /** A stretch of time, drawn over the whole height. */
+    public record Band(double x, double width) {}
+
     /** One weighing; the first is the laying out. */
-    public record Dot(double x, double y, String words, boolean felt) {}
+    public record Dot(double x, double y, String words, boolean felt) {
+
+        public String mark() {
+            return felt ? "weighed felt" : "weighed";
+        }
+    }
 
     /** A day under the line. */
     public record Tick(double x, String words) {}
@@ -79,8 +87,10 @@ public record DryingPicture(
                 dots,
                 scale.x(now),
                 course.ready().map(scale::x),
-                course.range().map(range -> scale.x(range.earliest())),
-                course.range().map(range -> scale.x(range.latest())),
+                course.range()
+                        .map(range -> new Band(
+                                scale.x(range.earliest()), scale.x(range.latest()) - scale.x(range.earliest())))
+                        .orElse(null),
                 ticks(scale, house));
     }
 

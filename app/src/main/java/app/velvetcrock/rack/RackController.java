@@ -14,6 +14,7 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -83,9 +84,6 @@ class RackController {
         }
     }
 
-    /** A lot on the rack with its picture. */
-    record Shown(Rack.OnRack rack, DryingPicture picture) {}
-
     /** What a weight means fresh and dried, both ways. */
     record Equivalent(String typed, String fresh, String dried) {}
 
@@ -101,7 +99,7 @@ class RackController {
         model.addAttribute("asked", amount == null ? "" : amount);
         model.addAttribute("askedPart", part == null ? Part.LEAF.name() : part);
         model.addAttribute("asking", fields);
-        return page(model, null, WeighForm.empty(), new Fields(house.reader()));
+        return page(model, Sent.nothing(new Fields(house.reader()), WeighForm.empty()));
     }
 
     @PostMapping("/stores/drying/{id}/weigh")
@@ -158,18 +156,16 @@ class RackController {
         model.addAttribute("asked", "");
         model.addAttribute("askedPart", Part.LEAF.name());
         model.addAttribute("asking", new Fields(households.current().reader()));
-        return page(model, which, form, fields);
+        return page(model, new Sent<>(which.toString(), fields, form, WeighForm.empty()));
     }
 
-    private String page(Model model, @Nullable UUID which, WeighForm typed, Fields sent) {
+    private String page(Model model, Sent<WeighForm> sent) {
         House house = households.current();
         Instant now = clock.instant();
         List<Rack.OnRack> onRack = rack.drying();
         model.addAttribute(
                 "drying",
-                onRack.stream()
-                        .map(lot -> new Shown(lot, DryingPicture.of(lot.course(), now, house)))
-                        .toList());
+                onRack.stream().map(lot -> RackPage.of(lot, now, house)).toList());
         model.addAttribute("down", rack.takenDown());
         model.addAttribute(
                 "wet",
@@ -177,10 +173,7 @@ class RackController {
                         .filter(herb -> !herb.moisture().isDried()
                                 && onRack.stream().noneMatch(lot -> lot.lot().equals(herb.id())))
                         .toList());
-        model.addAttribute("which", which);
-        model.addAttribute("typed", typed);
         model.addAttribute("sent", sent);
-        model.addAttribute("none", new Fields(House.usual().reader()));
         model.addAttribute("snaps", Snap.values());
         model.addAttribute("parts", Part.values());
         return "rack/drying";

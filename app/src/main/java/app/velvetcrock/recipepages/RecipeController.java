@@ -2,10 +2,12 @@ package app.velvetcrock.recipepages;
 
 import app.velvetcrock.bench.Bench;
 import app.velvetcrock.bench.BenchForm;
+import app.velvetcrock.bench.BenchPages;
 import app.velvetcrock.bench.BenchStock;
 import app.velvetcrock.bench.BenchWork;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.PlanRecipe;
 import app.velvetcrock.recipes.RecipeFile;
@@ -42,6 +44,7 @@ class RecipeController {
     private final Recipes recipes;
     private final RecipeFile file;
     private final Bench bench;
+    private final BenchPages pages;
     private final BenchStock stock;
     private final Materia materia;
     private final Households households;
@@ -51,6 +54,7 @@ class RecipeController {
             Recipes recipes,
             RecipeFile file,
             Bench bench,
+            BenchPages pages,
             BenchStock stock,
             Materia materia,
             Households households,
@@ -58,6 +62,7 @@ class RecipeController {
         this.recipes = recipes;
         this.file = file;
         this.bench = bench;
+        this.pages = pages;
         this.stock = stock;
         this.materia = materia;
         this.households = households;
@@ -66,6 +71,21 @@ class RecipeController {
 
     /** How a recipe is looked at: so many times as much, or for so much herb, and beside which other. */
     record Look(@Nullable String factor, @Nullable String grams, @Nullable String oil, @Nullable String with) {}
+
+    /** A recipe of the list. */
+    record Row(UUID id, String title, String way, String herb, String oil, String ratio) {
+
+        static Row of(Recipes.Kept kept, House house) {
+            PlanRecipe recipe = kept.recipe();
+            return new Row(
+                    kept.id(),
+                    recipe.title(),
+                    recipe.method().name() + ", " + recipe.time(),
+                    house.mass(Mass.ofGrams(recipe.grams())),
+                    house.volume(Volume.ofMillilitres(recipe.oilMillilitres())),
+                    house.ratio(recipe.ratio()));
+        }
+    }
 
     /** A jar of the stock and how many times the recipe fills it. */
     record ToJar(String name, String factor) {}
@@ -78,15 +98,16 @@ class RecipeController {
     /** Keeps what stands on the Bench; where it cannot be kept, the sentence stands there as it was. */
     @PostMapping("/bench/recipes")
     String keep(BenchForm form, @Nullable String title, Reply reply) {
-        BenchWork work = bench.charge(form);
-        Fields fields = new Fields(households.current().reader());
+        BenchWork work = bench.work(form);
+        Fields fields = work.fields();
+        reply.model().addAttribute("recipeTitle", title);
         Optional<String> called = fields.words("title", title, LONGEST_TITLE);
         if (work.planned().isEmpty()) {
             fields.trouble("", "The plan is not clear yet; nothing was kept.", "");
         }
         return reply.answer(
                 new FormSent("", other(form.key(), "recipe " + title), fields, RECIPES),
-                () -> list(reply.model(), "", fields),
+                () -> pages.show(reply.model(), work),
                 () -> kept(
                         recipes.keep(
                                 called.orElseThrow(),
@@ -151,19 +172,24 @@ class RecipeController {
         model.addAttribute("sheet", sheet);
         model.addAttribute("look", look);
         model.addAttribute("fields", fields);
-        model.addAttribute("factor", scaled.grams() / kept.recipe().grams());
+        double factor = scaled.grams() / kept.recipe().grams();
+        model.addAttribute("weighOut", factor == 1.0 ? "To weigh out" : "To weigh out, × %.2f".formatted(factor));
         model.addAttribute(
                 "jars",
                 shelves.jars().stream()
                         .map(jar -> new ToJar(
                                 jar.vessel().name(), Decimals.upTo(kept.recipe().fills(jar.vessel()), 2)))
                         .toList());
-        model.addAttribute("missing", sheet.missing(shelves));
+        model.addAttribute("missing", String.join(", ", sheet.missing(shelves)));
         model.addAttribute("bench", sheet.bench(shelves));
         model.addAttribute(
                 "others",
-                recipes.all().stream().filter(one -> !one.id().equals(id)).toList());
-        model.addAttribute("other", other.orElse(null));
+                recipes.all().stream()
+                        .filter(one -> !one.id().equals(id))
+                        .map(one -> new Fields.Option(
+                                one.id().toString(), one.recipe().title()))
+                        .toList());
+        model.addAttribute("beside", other.map(one -> one.recipe().title()).orElse(null));
         model.addAttribute(
                 "differences",
                 other.map(one -> kept.recipe().differences(one.recipe())).orElse(List.of()));
@@ -243,7 +269,10 @@ class RecipeController {
     }
 
     private String list(Model model, String typed, Fields fields) {
-        model.addAttribute("recipes", recipes.all());
+        House house = households.current();
+        model.addAttribute(
+                "recipes",
+                recipes.all().stream().map(kept -> Row.of(kept, house)).toList());
         model.addAttribute("typed", typed);
         model.addAttribute("fields", fields);
         return "recipepages/plans";

@@ -73,6 +73,10 @@ class RecipeReaderController {
             String wrong,
             List<RecipeLine.Instead> instead) {
 
+        public String mark() {
+            return clear ? "reading" : "reading open";
+        }
+
         static Shown of(int number, RecipeLine line, Recipe recipe, House house) {
             if (line instanceof RecipeLine.Clear clear) {
                 return new Shown(
@@ -173,31 +177,62 @@ class RecipeReaderController {
         model.addAttribute("fields", fields);
         model.addAttribute("keptAs", kept);
         model.addAttribute("cards", box.kept());
-        model.addAttribute("recipe", recipe);
+        model.addAttribute("whole", whole(recipe, house));
         model.addAttribute("lines", lines);
         model.addAttribute("bench", bench(recipe));
-        model.addAttribute("bands", bands());
-        model.addAttribute(
-                "markX",
-                recipe.firmness()
-                        .map(Firmness::value)
-                        .map(value -> SCALE_WIDTH * Math.min(SCALE_END, value) / SCALE_END)
-                        .orElse(0.0));
         return "recipepages/lists";
     }
 
-    /** A stretch of the firmness scale. */
-    record Band(double x, double width, String words, String from) {}
+    /**
+     * What a list comes to.
+     *
+     * @param open how many lines are not counted in; empty where all are
+     * @param ratio null where it has no herb and oil
+     * @param firm null where nothing of it sets
+     */
+    record Whole(String total, String open, @Nullable String ratio, @Nullable Firm firm) {}
 
-    private static List<Band> bands() {
+    /** How firm it sets, on the scale. */
+    record Firm(String words, String origin, String label, double markX, List<Band> bands) {}
+
+    /** A stretch of the firmness scale. */
+    record Band(double x, double width, String mark, String from) {}
+
+    private static @Nullable Whole whole(Recipe recipe, House house) {
+        if (recipe.total().grams() <= 0) {
+            return null;
+        }
+        return new Whole(
+                house.mass(recipe.total()),
+                recipe.open() == 0
+                        ? ""
+                        : recipe.open() == 1
+                                ? "One line is not counted in yet."
+                                : recipe.open() + " lines are not counted in yet.",
+                recipe.ratio().map(house::ratio).orElse(null),
+                recipe.firmness().map(firmness -> firm(firmness, house)).orElse(null));
+    }
+
+    private static Firm firm(Firmness firmness, House house) {
+        String band = firmness.band().word();
+        return new Firm(
+                "firmness %.0f: %s".formatted(firmness.value(), band),
+                "wax share %s; the scale is an estimate".formatted(house.percent(firmness.waxShare())),
+                "Firmness %.1f of 50, %s".formatted(firmness.value(), band),
+                SCALE_WIDTH * Math.min(SCALE_END, firmness.value()) / SCALE_END,
+                bands(band));
+    }
+
+    private static List<Band> bands(String here) {
         List<Band> bands = new ArrayList<>();
         FirmnessBand[] all = FirmnessBand.values();
         for (int i = 0; i + 1 < all.length; i++) {
             double from = all[i].startInclusive();
+            String ground = i % 2 == 0 ? "firm-a" : "firm-b";
             bands.add(new Band(
                     SCALE_WIDTH * from / SCALE_END,
                     SCALE_WIDTH * (all[i + 1].startInclusive() - from) / SCALE_END,
-                    all[i].word(),
+                    all[i].word().equals(here) ? "firm-here" : ground,
                     String.valueOf((int) from)));
         }
         return bands;

@@ -1,7 +1,7 @@
 package app.velvetcrock.recipepages;
 
+import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.bench.BenchStock;
-import app.velvetcrock.bench.NumbersSentence;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
@@ -9,16 +9,11 @@ import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.planning.PlanRecipe;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import org.springframework.web.util.UriUtils;
 
 /** A recipe as it is weighed out, told to a friend, and taken to the Bench. */
 record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
@@ -96,62 +91,39 @@ record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
 
     /** The Bench's address with this recipe filled in, from what is in stock. */
     String bench(BenchStock.Shelves shelves) {
-        Map<String, String> fields = new LinkedHashMap<>();
-        for (int i = 0; i < recipe.herbs().size(); i++) {
-            PlanRecipe.Herb herb = recipe.herbs().get(i);
-            Optional<Stock.OfHerb> lot = lot(herb, shelves.herbs());
-            String prefix = i == 0 ? "" : "more[%d].".formatted(i - 1);
-            lot.ifPresent(found -> fields.put(prefix + "herb", found.id().toString()));
-            fields.put(prefix + "amount", house.mass(Mass.ofGrams(herb.grams())));
-        }
-        shelves.carriers().stream()
-                .filter(oil -> oil.kind().key().equals(recipe.carrier()))
-                .findFirst()
-                .ifPresent(oil -> fields.put("carrier", oil.id().toString()));
-        fields.put("oil", house.volume(Volume.ofMillilitres(recipe.oilMillilitres())));
-        Method method = recipe.method();
-        Method shipped = Method.of(method.key()).orElse(method.base());
-        fields.put("method", shipped.key());
-        fields.put("length", method.first().pace().words(recipe.lengths().get(0)));
-        if (method.stages().size() > 1) {
-            fields.put(
-                    "then", method.stages().get(1).pace().words(recipe.lengths().get(1)));
-        }
-        numbers(fields, method, shipped);
-        fields.put("use", recipe.use().name());
-        fields.put("pressing", recipe.pressing().name());
-        fields.put("storage", recipe.storage().name());
-        if (recipe.spiritPerGram() > 0) {
-            fields.put("spirit.perGram", String.valueOf(recipe.spiritPerGram()));
-        }
-        return "/bench?"
-                + fields.entrySet().stream()
-                        .map(field -> UriUtils.encode(field.getKey(), StandardCharsets.UTF_8) + "="
-                                + UriUtils.encode(field.getValue(), StandardCharsets.UTF_8))
-                        .collect(Collectors.joining("&"));
+        return sentence(shelves).address();
     }
 
-    private void numbers(Map<String, String> fields, Method method, Method shipped) {
-        for (int i = 0; i < method.stages().size(); i++) {
-            Stage own = method.stages().get(i);
-            Stage as = shipped.stages().get(i);
-            if (!own.band().equals(as.band())) {
-                fields.put(
-                        i == 0 ? "numbers.band" : "numbers.thenBand",
-                        house.temperatures(own.band().low(), own.band().high()));
-            }
-            if (!own.ceiling().equals(as.ceiling())) {
-                own.ceiling()
-                        .ifPresent(ceiling -> fields.put(
-                                fields.containsKey("numbers.ceiling") ? "numbers.thenCeiling" : "numbers.ceiling",
-                                house.temperature(ceiling)));
-            }
-            own.tendings().stream()
-                    .filter(tending -> !as.tendings().contains(tending))
-                    .forEach(tending -> fields.put(
-                            "numbers." + tending.kind().name().toLowerCase(java.util.Locale.ROOT),
-                            NumbersSentence.words(tending)));
-        }
+    /** The sentence this recipe says. */
+    private BenchForm sentence(BenchStock.Shelves shelves) {
+        List<BenchForm.HerbRow> herbs = recipe.herbs().stream()
+                .map(herb -> new BenchForm.HerbRow(
+                        lot(herb, shelves.herbs())
+                                .map(lot -> lot.id().toString())
+                                .orElse(""),
+                        house.mass(Mass.ofGrams(herb.grams()))))
+                .toList();
+        String carrier = shelves.carriers().stream()
+                .filter(oil -> oil.kind().key().equals(recipe.carrier()))
+                .findFirst()
+                .map(oil -> oil.id().toString())
+                .orElse("");
+        Method method = recipe.method();
+        Method shipped = Method.of(method.key()).orElse(method.base());
+        List<Stage> stages = method.stages();
+        List<Integer> lengths = recipe.lengths();
+        return BenchForm.of(
+                        String.valueOf(herbs.get(0).herb()),
+                        String.valueOf(herbs.get(0).amount()),
+                        carrier,
+                        house.volume(Volume.ofMillilitres(recipe.oilMillilitres())))
+                .with(herbs.subList(1, herbs.size()))
+                .by(shipped.key())
+                .lasting(stages.get(0).pace().words(lengths.get(0)), null)
+                .then(stages.size() > 1 ? stages.get(1).pace().words(lengths.get(1)) : null)
+                .numbered(BenchForm.Numbers.differing(method, shipped, house))
+                .kept(recipe.use(), recipe.pressing(), recipe.storage())
+                .moistened(recipe.spiritPerGram() > 0 ? String.valueOf(recipe.spiritPerGram()) : null);
     }
 
     /** Herbs of it that are not in stock. */

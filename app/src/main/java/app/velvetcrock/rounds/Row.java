@@ -3,8 +3,8 @@ package app.velvetcrock.rounds;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
 import java.time.Instant;
-import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One row of Rounds.
@@ -12,8 +12,8 @@ import java.util.UUID;
  * @param when the words in its first column: a time, an age or a day
  * @param what what to do, in a word or two
  * @param why one short line more
- * @param leadsTo the page where it is done, when a tap is not enough
- * @param entry what did it, so that it can be undone; absent while it is open
+ * @param leadsTo the page where it is done, when a tap is not enough; null where it is
+ * @param entry what did it, so that it can be undone; null while it is open
  */
 public record Row(
         UUID batch,
@@ -24,8 +24,8 @@ public record Row(
         String what,
         String name,
         String why,
-        Optional<String> leadsTo,
-        Optional<UUID> entry) {
+        @Nullable String leadsTo,
+        @Nullable UUID entry) {
 
     /** Where a row stands in time. */
     public enum State {
@@ -42,6 +42,6 @@ public record Row(
 
     /** Tells whether it is done by a tap alone. */
     public boolean isTap() {
-        return leadsTo.isEmpty() && key.kind() != TaskKind.READ && key.kind() != TaskKind.LOOK;
+        return leadsTo == null && key.kind() != TaskKind.READ && key.kind() != TaskKind.LOOK;
     }
 }

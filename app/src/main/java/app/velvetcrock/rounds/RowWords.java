@@ -54,8 +54,8 @@ final class RowWords {
                 what(found),
                 repeated.contains(sheet.name()) ? sheet.name() + " " + sheet.number() : sheet.name(),
                 why(found),
-                leadsTo(found),
-                task.entry());
+                leadsTo(found).orElse(null),
+                task.entry().orElse(null));
     }
 
     private String when(Found found) {

@@ -61,8 +61,20 @@ class ShelfController {
             BatchSheet batch,
             String name,
             JarDrawing drawing,
-            Optional<CrockDrawing> crock,
-            Optional<HeatPicture> trace) {
+            @Nullable CrockDrawing crock,
+            @Nullable HeatPicture trace,
+            String degrees,
+            @Nullable String alarm) {
+
+        /** What its tag says of water; empty where nothing. */
+        public String water() {
+            return batch.plan().mark().isPresent() ? "! water" : "";
+        }
+
+        /** How its tag stands out. */
+        public String mark() {
+            return batch.isPressing() ? "due" : "";
+        }
 
         /** The vessel in words, for those who do not see it. */
         public String inWords() {
@@ -128,11 +140,10 @@ class ShelfController {
                 .toList();
         model.addAttribute("front", drawn);
         model.addAttribute(
-                "jars",
-                drawn.stream().filter(vessel -> vessel.crock().isEmpty()).toList());
+                "jars", drawn.stream().filter(vessel -> vessel.crock() == null).toList());
         model.addAttribute(
                 "crocks",
-                drawn.stream().filter(vessel -> vessel.crock().isPresent()).toList());
+                drawn.stream().filter(vessel -> vessel.crock() != null).toList());
         model.addAttribute("heading", heading(standing));
         CatchUp catchUp = CatchUp.of(when, house, now);
         model.addAttribute("catchUp", catchUp);
@@ -207,12 +218,22 @@ class ShelfController {
     }
 
     private OnShelf onShelf(BatchSheet sheet, Set<String> repeated, double scale, House house) {
-        Optional<CrockDrawing> crock = sheet.course()
+        CrockDrawing crock = sheet.course()
                 .heat()
                 .map(heat ->
-                        CrockDrawing.of(vessel(sheet), scale, sheet.course().progress()));
+                        CrockDrawing.of(vessel(sheet), scale, sheet.course().progress()))
+                .orElse(null);
         String name = repeated.contains(sheet.name()) ? sheet.name() + " " + sheet.number() : sheet.name();
-        return new OnShelf(sheet, name, sheet.drawing(scale), crock, sheet.trace(clock.instant(), house, TRACE_WIDTH));
+        return new OnShelf(
+                sheet,
+                name,
+                sheet.drawing(scale),
+                crock,
+                sheet.trace(clock.instant(), house, TRACE_WIDTH).orElse(null),
+                sheet.degrees(house),
+                sheet.heatAlarm(house)
+                        .map(alarm -> "! %s: %s".formatted(sheet.called(), alarm))
+                        .orElse(null));
     }
 
     private static Vessel vessel(BatchSheet sheet) {

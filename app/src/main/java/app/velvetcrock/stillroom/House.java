@@ -10,13 +10,17 @@ import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.timetable.Span;
 import app.velvetcrock.core.working.Figure;
+import app.velvetcrock.core.working.Origin;
+import app.velvetcrock.core.working.Working;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.Currency;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** The current household as pages see it: its settings, and how it writes weights, volumes, degrees and dates. */
@@ -123,6 +127,15 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
         return wording().time(instant);
     }
 
+    /** A day and the time: "Tue 24 Nov 08:30". */
+    public String dayAndTime(Instant instant) {
+        return wording().dayAndTime(instant);
+    }
+
+    public String stretch(Span span) {
+        return wording().stretch(span.startInclusive(), span.endExclusive());
+    }
+
     public String longDay(LocalDate date) {
         return wording().longDay(date);
     }
@@ -155,6 +168,24 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
 
     public String days(long days) {
         return days == 1 ? "1 day" : days + " days";
+    }
+
+    /** A line of a worked sum: what it is, whose figure that is, and the figure. */
+    public record SumLine(String name, String whose, String figure, String mark) {}
+
+    /** The lines of a worked sum. */
+    public List<SumLine> sum(Working working) {
+        return working.terms().stream()
+                .map(term -> new SumLine(
+                        term.name(),
+                        switch (term.origin()) {
+                            case ESTIMATE -> " (estimate)";
+                            case OWN -> " (your own)";
+                            default -> "";
+                        },
+                        figure(term.figure()),
+                        term.origin() == Origin.WORKED_OUT ? "worked" : ""))
+                .toList();
     }
 
     /** Writes a figure of a worked sum. */

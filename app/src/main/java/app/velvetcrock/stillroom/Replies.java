@@ -50,6 +50,6 @@ class Replies implements WebMvcConfigurer, HandlerMethodArgumentResolver {
                 Objects.requireNonNull(request.getNativeRequest(HttpServletRequest.class)),
                 Objects.requireNonNull(request.getNativeResponse(HttpServletResponse.class)),
                 oneTime.getObject(),
-                Current.stillroom());
+                Current.signedIn().map(SignedIn::stillroom).orElse(null));
     }
 }

@@ -6,6 +6,7 @@ import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.measure.Worded;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
@@ -145,7 +146,7 @@ public class Oils {
     }
 
     /** Why somebody takes some out. */
-    public enum Taking {
+    public enum Taking implements Worded {
         DRAWN("to use", Cause.DRAWN),
         GIVEN("given away", Cause.GIVEN),
         SOLD("sold", Cause.SOLD);
@@ -158,6 +159,7 @@ public class Oils {
             this.cause = cause;
         }
 
+        @Override
         public String word() {
             return word;
         }

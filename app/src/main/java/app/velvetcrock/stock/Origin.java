@@ -1,7 +1,9 @@
 package app.velvetcrock.stock;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** How something came into the house. */
-public enum Origin {
+public enum Origin implements Worded {
     BOUGHT("bought"),
     GATHERED("gathered wild"),
     GROWN("from the garden"),
@@ -13,6 +15,7 @@ public enum Origin {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

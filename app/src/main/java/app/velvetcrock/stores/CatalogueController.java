@@ -13,8 +13,10 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import app.velvetcrock.web.Sent;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -101,9 +103,9 @@ class CatalogueController {
     }
 
     private String page(Model model, Fields fields, String which) {
-        model.addAttribute("which", which);
-        model.addAttribute("sent", fields);
-        model.addAttribute("none", fields());
+        model.addAttribute("sent", new Sent<>(which, fields, "", ""));
+        Set<String> own = catalogue.ownKeys();
+        StoreRows rows = new StoreRows(households.current(), Map.of());
         String only = String.valueOf(model.asMap().getOrDefault("q", "")).toLowerCase(Locale.ROOT);
         model.addAttribute("q", only);
         model.addAttribute(
@@ -111,12 +113,14 @@ class CatalogueController {
                 catalogue.herbs().stream()
                         .filter(herb -> Catalogue.words(herb.common(), herb.botanical(), herb.synonyms())
                                 .contains(only))
+                        .map(herb -> rows.herb(herb, own))
                         .toList());
         model.addAttribute(
                 "carriers",
                 catalogue.carriers().stream()
                         .filter(carrier ->
                                 carrier.common().toLowerCase(Locale.ROOT).contains(only))
+                        .map(carrier -> rows.carrier(carrier, own))
                         .toList());
         List<SupplyKind> supplies = materia.supplies().stream()
                 .filter(kind -> Catalogue.words(kind.common(), kind.botanical(), kind.synonyms())
@@ -126,14 +130,15 @@ class CatalogueController {
                 "supplies",
                 supplies.stream()
                         .filter(kind -> kind.type() != SupplyType.ESSENTIAL_OIL)
+                        .map(rows::supply)
                         .toList());
         model.addAttribute(
                 "essential",
                 supplies.stream()
                         .filter(kind -> kind.type() == SupplyType.ESSENTIAL_OIL)
+                        .map(StoreRows::essential)
                         .toList());
         model.addAttribute("refused", String.join(", ", cautions.refused()));
-        model.addAttribute("own", catalogue.ownKeys());
         model.addAttribute("parts", Part.values());
         model.addAttribute("heads", cautions.heads());
         model.addAttribute("ofCarriers", OF_CARRIERS);

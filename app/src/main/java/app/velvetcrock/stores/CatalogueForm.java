@@ -81,6 +81,11 @@ record CatalogueForm(
         return new CatalogueForm(null, "", "", "", "LEAF", "1:5", "", "10", "", List.of());
     }
 
+    /** What the form is headed: that of a new one, or what it corrects. */
+    public String heading(String fresh) {
+        return corrects.isEmpty() ? fresh : "Correct " + (common == null ? "" : common);
+    }
+
     public boolean has(String trait) {
         return traits != null && traits.contains(trait);
     }

@@ -71,16 +71,26 @@ class FinderController {
             } else {
                 fields.massOf("amount", typed, thing.get().expect(), thing.get().known())
                         .filter(read -> isSensible(fields, read.mass()))
-                        .ifPresent(read -> model.addAttribute("conversion", Conversion.of(thing.get(), read.mass())));
+                        .ifPresent(read -> {
+                            model.addAttribute("conversion", Conversion.of(thing.get(), read.mass()));
+                            model.addAttribute("rests", rests(thing.get(), wanted));
+                        });
             }
         }
-        model.addAttribute("estimated", estimated(wanted));
         model.addAttribute("fields", fields);
         model.addAttribute("amount", typed);
         model.addAttribute("of", wanted);
         model.addAttribute("cups", house.settings().units().cups());
         model.addAttribute("stored", stored());
         return "inner".equals(part) ? "stores/convert :: inner" : "stores/convert";
+    }
+
+    /** The density a conversion rests on. */
+    private String rests(Thing thing, String wanted) {
+        return "at %.3f g/mL%s"
+                .formatted(
+                        thing.density().gramsPerMillilitre(),
+                        estimated(wanted) ? ", loosely filled: an estimate, weigh a cup of it once" : "");
     }
 
     /** A heap of herb is only estimated until a cup of that very lot was weighed. */

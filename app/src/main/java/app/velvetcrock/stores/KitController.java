@@ -5,12 +5,12 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.kit.Jars;
 import app.velvetcrock.kit.KitKind;
 import app.velvetcrock.kit.KitShelf;
-import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -103,11 +103,11 @@ class KitController {
     }
 
     private String page(Model model, KitForm typed, Fields fields) {
-        model.addAttribute("kit", kit.all());
-        model.addAttribute("jars", jars.all());
+        StoreRows rows = new StoreRows(households.current(), Map.of());
+        model.addAttribute("kit", kit.all().stream().map(rows::piece).toList());
+        model.addAttribute("jars", jars.all().stream().map(rows::jar).toList());
         model.addAttribute("typed", typed);
         model.addAttribute("fields", fields);
-        model.addAttribute("none", new Fields(House.usual().reader()));
         model.addAttribute("kinds", KitKind.values());
         return "stores/kit";
     }

@@ -1,6 +1,7 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.core.measure.Worded;
 import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -20,7 +21,7 @@ record Listing(String only, Sort sort) {
     static final int MOST = 60;
 
     /** What comes first. */
-    enum Sort {
+    enum Sort implements Worded {
         NAME("name"),
         OLDEST("the oldest first"),
         MOST_LEFT("the most first"),
@@ -32,6 +33,7 @@ record Listing(String only, Sort sort) {
             this.word = word;
         }
 
+        @Override
         public String word() {
             return word;
         }

@@ -17,10 +17,10 @@ import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -55,12 +55,8 @@ class LotController {
 
     @GetMapping("/stores/lots/{id}")
     String lot(@PathVariable UUID id, Model model) {
-        return page(
-                model,
-                sheets.of(id, today()),
-                "",
-                LotForm.empty(),
-                new Fields(households.current().reader()));
+        LotSheet sheet = sheets.of(id, today());
+        return page(model, sheet, Sent.nothing(new Fields(households.current().reader()), LotForm.before(sheet)));
     }
 
     /** A form of a lot's page, read beside the lot it is about. */
@@ -220,27 +216,23 @@ class LotController {
     private String answer(Reply reply, Asked asked, Supplier<Done> work) {
         return reply.answer(
                 new FormSent(asked.prefix(), asked.form().keyOrNew(), asked.fields(), "/stores/lots/" + asked.id()),
-                () -> page(reply.model(), sheets.of(asked.id(), today()), asked.which(), asked.form(), asked.fields()),
+                () -> {
+                    LotSheet now = sheets.of(asked.id(), today());
+                    return page(
+                            reply.model(),
+                            now,
+                            new Sent<>(asked.which(), asked.fields(), asked.form(), LotForm.before(now)));
+                },
                 work);
     }
 
-    private String page(Model model, LotSheet sheet, String which, LotForm typed, Fields sent) {
+    private String page(Model model, LotSheet sheet, Sent<LotForm> sent) {
         model.addAttribute("conditions", conditions.ofLot(sheet.story().id()));
         model.addAttribute("sheet", sheet);
         model.addAttribute("lot", sheet.story());
-        model.addAttribute("which", which);
-        model.addAttribute("typed", typed);
+        model.addAttribute("page", LotPage.of(sheet, households.current()));
         model.addAttribute("sent", sent);
-        model.addAttribute("none", new Fields(House.usual().reader()));
-        model.addAttribute("blank", LotForm.empty());
         model.addAttribute("takings", Taking.values());
-        model.addAttribute(
-                "cuts",
-                sheet.herb()
-                        .map(herb -> Arrays.stream(Cut.values())
-                                .filter(cut -> cut.compareTo(herb.cut()) >= 0)
-                                .toList())
-                        .orElse(java.util.List.of()));
         return "stores/lot";
     }
 

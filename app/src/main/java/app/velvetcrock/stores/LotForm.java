@@ -44,12 +44,14 @@ record LotForm(
     private static final double LIGHTEST_BULK = 0.01;
     private static final double HEAVIEST_BULK = 1.5;
 
-    static LotForm empty() {
-        return of(null, "");
+    /** What stands in the forms of a lot before anything is typed. */
+    static LotForm before(LotSheet sheet) {
+        String cut = sheet.herb().map(herb -> herb.cut().name()).orElse("");
+        return new LotForm(null, "", "", cut, "", null, Taking.DRAWN.name(), "", "", "", "", "1", "");
     }
 
     static LotForm of(@Nullable UUID key, @Nullable String when) {
-        return new LotForm(key, "", "", "GROUND", "", null, "DRAWN", "", "", "", "", "1", when);
+        return new LotForm(key, "", "", "", "", null, "", "", "", "", "", "1", when);
     }
 
     /** When it was done; now where nothing is said, or nothing that can be read. What lies ahead is refused. */

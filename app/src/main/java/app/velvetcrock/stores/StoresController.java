@@ -20,6 +20,7 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import app.velvetcrock.web.Sent;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -27,7 +28,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -151,39 +151,45 @@ class StoresController {
     }
 
     private String page(Model model, Fields fields, String which, Listing listing) {
+        House house = households.current();
         List<Stock.OfHerb> herbs = stores.herbs();
         List<Stock.OfCarrier> carriers = stores.carriers();
         List<Stock.OfHerb> shown = listing.herbs(herbs);
         LocalDate today = today();
+        StoreRows rows = new StoreRows(house, stores.levels());
         model.addAttribute("only", listing.only());
         model.addAttribute("sort", listing.sort());
         model.addAttribute("sorts", Listing.Sort.values());
         model.addAttribute("stocked", herbs.size() + carriers.size());
-        model.addAttribute("herbs", shown.stream().limit(Listing.MOST).toList());
-        model.addAttribute("moreHerbs", Math.max(0, shown.size() - Listing.MOST));
-        model.addAttribute("carriers", listing.carriers(carriers));
         model.addAttribute(
-                "lives",
-                carriers.stream()
-                        .collect(Collectors.toMap(
-                                Stock.OfCarrier::id,
-                                c -> LotSheet.Life.of(
-                                        new Bottle(c.name(), c.kind().monthsOpened(), c.opened(), c.bestBefore()),
-                                        today))));
-        model.addAttribute("levels", stores.levels());
-        model.addAttribute("origins", List.of(Origin.BOUGHT, Origin.GATHERED, Origin.GROWN));
-        model.addAttribute("fields", fields);
-        model.addAttribute("which", which);
-        model.addAttribute("carrierKey", UUID.randomUUID());
-        model.addAttribute("jarKey", UUID.randomUUID());
-        model.addAttribute("none", new Fields(House.usual().reader()));
-        model.addAttribute("jars", jars.all());
+                "herbs", shown.stream().limit(Listing.MOST).map(rows::herb).toList());
+        model.addAttribute("moreHerbs", Math.max(0, shown.size() - Listing.MOST));
+        model.addAttribute(
+                "carriers",
+                listing.carriers(carriers).stream()
+                        .map(bottle -> rows.carrier(bottle, life(bottle, today)))
+                        .toList());
+        model.addAttribute("jars", jars.all().stream().map(rows::jar).toList());
+        model.addAttribute("sent", new Sent<>(which, fields, "", ""));
+        model.asMap().putIfAbsent("herbForm", HerbForm.empty());
+        model.asMap().putIfAbsent("carrierForm", CarrierForm.empty());
+        model.asMap().putIfAbsent("jarForm", JarForm.empty());
         model.addAttribute("herbKinds", catalogue.herbs());
-        model.addAttribute("carrierKinds", catalogue.carriers());
+        model.addAttribute(
+                "carrierKinds",
+                catalogue.carriers().stream()
+                        .map(kind -> new Fields.Option(kind.key(), kind.common()))
+                        .toList());
         model.addAttribute("parts", Part.values());
         model.addAttribute("cuts", Cut.values());
         model.addAttribute("moistures", Moisture.values());
+        model.addAttribute("origins", List.of(Origin.BOUGHT, Origin.GATHERED, Origin.GROWN));
         return "stores/stores";
+    }
+
+    private static LotSheet.Life life(Stock.OfCarrier bottle, LocalDate today) {
+        return LotSheet.Life.of(
+                new Bottle(bottle.name(), bottle.kind().monthsOpened(), bottle.opened(), bottle.bestBefore()), today);
     }
 
     private Fields fields() {

@@ -56,7 +56,7 @@ class StoresForms {
     }
 
     record HerbForm(
-            UUID key,
+            @Nullable UUID key,
             @Nullable String herb,
             @Nullable String amount,
             @Nullable String part,
@@ -70,13 +70,30 @@ class StoresForms {
             @Nullable String keptAt,
             @Nullable String price) {
 
+        static HerbForm empty() {
+            return new HerbForm(
+                    null,
+                    "",
+                    "",
+                    "",
+                    Cut.CUT_AND_SIFTED.name(),
+                    Moisture.DRIED.name(),
+                    "",
+                    "",
+                    "",
+                    Origin.BOUGHT.name(),
+                    "",
+                    "",
+                    "");
+        }
+
         ProvenanceForm provenance() {
             return new ProvenanceForm(origin, cameFrom, keptAt, price);
         }
     }
 
     record CarrierForm(
-            UUID key,
+            @Nullable UUID key,
             @Nullable String carrier,
             @Nullable String amount,
             @Nullable String opened,
@@ -85,6 +102,10 @@ class StoresForms {
             @Nullable String keptAt,
             @Nullable String price) {
 
+        static CarrierForm empty() {
+            return new CarrierForm(null, "", "", "", "", "", "", "");
+        }
+
         ProvenanceForm provenance() {
             return new ProvenanceForm(Origin.BOUGHT.name(), cameFrom, keptAt, price);
         }
@@ -92,12 +113,21 @@ class StoresForms {
 
     /** @param water what the water weighs that fills it, where its size is not known */
     record JarForm(
-            UUID key,
+            @Nullable UUID key,
             @Nullable String name,
             @Nullable String capacity,
             @Nullable String water,
             @Nullable String width,
-            @Nullable String pieces) {}
+            @Nullable String pieces) {
+
+        JarForm {
+            water = water == null ? "" : water;
+        }
+
+        static JarForm empty() {
+            return new JarForm(null, "", "", "", "", "1");
+        }
+    }
 
     Optional<Arrival.Herb> read(HerbForm form, Fields fields, LocalDate today, Currency money) {
         Optional<HerbKind> kind = herb(fields, form.herb());

@@ -16,16 +16,17 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -66,6 +67,16 @@ class SupplyController {
             @Nullable UUID from3,
             @Nullable String amount3) {
 
+        /** One of its parts: the fields of its bottle and its amount, and what stands in them. */
+        public record Part(String label, String from, @Nullable UUID chosen, String field, @Nullable String amount) {}
+
+        public List<Part> parts() {
+            return List.of(
+                    new Part("Oil 1", "from1", from1, "amount1", amount1),
+                    new Part("Oil 2", "from2", from2, "amount2", amount2),
+                    new Part("and perhaps", "from3", from3, "amount3", amount3));
+        }
+
         static BlendForm empty() {
             return new BlendForm(null, "", null, "", null, "", null, "");
         }
@@ -73,7 +84,7 @@ class SupplyController {
 
     @GetMapping("/stores/supplies")
     String supplies(Model model) {
-        return page(model, "", SupplyForm.empty(), BlendForm.empty(), fields());
+        return page(model, BlendForm.empty(), Sent.nothing(fields(), SupplyForm.empty()));
     }
 
     @PostMapping("/stores/supplies")
@@ -83,7 +94,7 @@ class SupplyController {
                 form.supply(fields, materia, households.current().money(), today());
         return reply.answer(
                 new FormSent("s-", form.key(), fields, SUPPLIES),
-                () -> page(reply.model(), "supply", form, BlendForm.empty(), fields),
+                () -> page(reply.model(), BlendForm.empty(), new Sent<>("supply", fields, form, SupplyForm.empty())),
                 () -> added(supply.orElseThrow().kind().common(), stores.add(supply.get())));
     }
 
@@ -94,7 +105,7 @@ class SupplyController {
                 form.container(fields, households.current().money());
         return reply.answer(
                 new FormSent("k-", form.key(), fields, SUPPLIES),
-                () -> page(reply.model(), "container", form, BlendForm.empty(), fields),
+                () -> page(reply.model(), BlendForm.empty(), new Sent<>("container", fields, form, SupplyForm.empty())),
                 () -> added(container.orElseThrow().name(), stores.add(container.get())));
     }
 
@@ -116,7 +127,7 @@ class SupplyController {
         }
         return reply.answer(
                 new FormSent("b-", form.key(), fields, "/stores"),
-                () -> page(reply.model(), "blend", SupplyForm.empty(), form, fields),
+                () -> page(reply.model(), form, new Sent<>("blend", fields, SupplyForm.empty(), SupplyForm.empty())),
                 () -> {
                     UUID fresh = UUID.randomUUID();
                     blends.blend(name.orElseThrow(), parts, today(), fresh);
@@ -157,40 +168,44 @@ class SupplyController {
                 .map(read -> new Blends.Part(bottle.get(), read.mass()));
     }
 
-    private String page(Model model, String which, SupplyForm typed, BlendForm blend, Fields sent) {
+    private String page(Model model, BlendForm blend, Sent<SupplyForm> sent) {
+        House house = households.current();
+        StoreRows rows = new StoreRows(house, Map.of());
+        LocalDate today = today();
         model.addAttribute(
                 "supplies",
                 stores.supplies(OTHERS).stream()
                         .sorted(Comparator.comparing(Stock.OfSupply::kind).thenComparing(Stock.OfSupply::name))
+                        .map(supply -> rows.supply(supply, life(supply, today).orElse(null)))
                         .toList());
-        LocalDate today = today();
         model.addAttribute(
-                "lives",
-                stores.supplies(OTHERS).stream()
-                        .filter(supply -> months(supply).isPresent())
-                        .collect(Collectors.toMap(
-                                Stock.OfSupply::id,
-                                supply -> LotSheet.Life.of(
-                                        new Bottle(
-                                                supply.name(),
-                                                months(supply).orElseThrow(),
-                                                supply.opened(),
-                                                supply.bestBefore()),
-                                        today))));
-        model.addAttribute("containers", stores.supplies(EnumSet.of(LotKind.CONTAINER)));
-        model.addAttribute("carriers", stores.carriers());
+                "containers",
+                stores.supplies(EnumSet.of(LotKind.CONTAINER)).stream()
+                        .map(rows::container)
+                        .toList());
+        model.addAttribute(
+                "bottles",
+                stores.carriers().stream()
+                        .map(bottle -> new Fields.Option(
+                                bottle.id().toString(), bottle.name() + ", " + house.volume(bottle.volumeLeft())))
+                        .toList());
         model.addAttribute(
                 "kinds",
                 materia.supplies().stream()
                         .sorted(Comparator.comparing(SupplyKind::type).thenComparing(SupplyKind::common))
+                        .map(kind -> new Fields.Option(
+                                kind.key(),
+                                "%s (%s)".formatted(kind.common(), kind.type().word())))
                         .toList());
-        model.addAttribute("which", which);
-        model.addAttribute("typed", typed);
-        model.addAttribute("blank", SupplyForm.empty());
         model.addAttribute("blend", blend);
         model.addAttribute("sent", sent);
-        model.addAttribute("none", new Fields(House.usual().reader()));
         return "stores/supplies";
+    }
+
+    private Optional<LotSheet.Life> life(Stock.OfSupply supply, LocalDate today) {
+        return months(supply)
+                .map(months -> LotSheet.Life.of(
+                        new Bottle(supply.name(), months, supply.opened(), supply.bestBefore()), today));
     }
 
     private Optional<Integer> months(Stock.OfSupply supply) {

@@ -1,9 +1,11 @@
 package app.velvetcrock.tend;
 
+import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import java.time.Clock;
@@ -23,9 +25,11 @@ class BatchController {
     private final Batches batches;
     private final Deeds deeds;
     private final BatchPage page;
+    private final Households households;
     private final Clock clock;
 
-    BatchController(Batches batches, Deeds deeds, BatchPage page, Clock clock) {
+    BatchController(Batches batches, Deeds deeds, BatchPage page, Households households, Clock clock) {
+        this.households = households;
         this.batches = batches;
         this.deeds = deeds;
         this.page = page;
@@ -41,7 +45,9 @@ class BatchController {
 
     @GetMapping("/batch/{id}/label")
     String label(@PathVariable UUID id, Model model) {
-        model.addAttribute("batch", batches.sheet(id));
+        BatchSheet sheet = batches.sheet(id);
+        model.addAttribute("batch", sheet);
+        model.addAttribute("label", JarLabel.of(sheet, households.current()));
         return "tend/label";
     }
 

@@ -3,12 +3,9 @@ package app.velvetcrock.tend;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.course.Course;
-import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.TaskKind;
-import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
-import app.velvetcrock.core.timetable.Timetable;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.hours.Hours;
 import app.velvetcrock.stillroom.House;
@@ -17,6 +14,7 @@ import app.velvetcrock.stock.Costs;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
@@ -29,6 +27,11 @@ class BatchPage {
 
     private static final double PICTURE_WIDTH = 150;
     private static final double PICTURE_HEIGHT = 190;
+
+    private static final List<Fields.Option> COVERS =
+            List.of(new Fields.Option("UNDER", "herb under the oil"), new Fields.Option("OUT", "stands out"));
+    private static final List<Fields.Option> MOULDS =
+            List.of(new Fields.Option("NO", "none"), new Fields.Option("YES", "something grows"));
 
     private final Stores stores;
     private final Conditions conditions;
@@ -45,9 +48,6 @@ class BatchPage {
         this.hours = hours;
         this.clock = clock;
     }
-
-    /** The form that was sent, by name, with what was wrong in it. */
-    record Typed(String which, TendForm form, Fields fields) {}
 
     /** A task that is done by a tap alone. */
     public record Tap(String address, String words) {}
@@ -71,31 +71,41 @@ class BatchPage {
     }
 
     String show(Model model, BatchSheet sheet) {
-        return show(
-                model,
-                sheet,
-                new Typed("", TendForm.empty(), new Fields(House.usual().reader())));
+        return show(model, sheet, Sent.nothing(new Fields(households.current().reader()), TendForm.empty()));
     }
 
-    String show(Model model, BatchSheet sheet, Typed typed) {
+    String show(Model model, BatchSheet sheet, Sent<TendForm> sent) {
+        House house = households.current();
         model.addAttribute("batch", sheet);
-        model.addAttribute("cost", costs.ofBatch(sheet.id()).orElse(null));
+        model.addAttribute("told", BatchTold.of(sheet, costs.ofBatch(sheet.id()), house));
+        model.addAttribute("log", new LogLines(house).of(sheet));
         model.addAttribute("conditions", conditions.ofBatch(sheet.id()));
         model.addAttribute("drawing", drawing(sheet));
-        model.addAttribute("ribbon", Ribbon.of(sheet, clock.instant(), households.current()));
-        model.addAttribute(
-                "ahead", sheet.remaining().get().map(Timetable::placed).orElse(List.of()));
+        model.addAttribute("ribbon", Ribbon.of(sheet, clock.instant(), house));
         model.addAttribute("taps", taps(sheet));
-        model.addAttribute("which", typed.which());
-        model.addAttribute("typed", typed.form());
-        model.addAttribute("sent", typed.fields());
-        model.addAttribute("none", new Fields(House.usual().reader()));
-        model.addAttribute("blank", TendForm.empty());
-        model.addAttribute("sameOil", sheet.course().state() == Course.State.STANDING ? sameOil(sheet) : List.of());
-        model.addAttribute("corrections", new Corrections(households.current()));
+        model.addAttribute("sent", sent);
+        model.addAttribute(
+                "sameOil",
+                sheet.course().state() == Course.State.STANDING
+                        ? sameOil(sheet).stream()
+                                .map(bottle -> new Fields.Option(bottle.id().toString(), words(bottle, house)))
+                                .toList()
+                        : List.of());
         model.addAttribute("smells", Smell.values());
+        model.addAttribute("covers", COVERS);
+        model.addAttribute("moulds", MOULDS);
         model.addAttribute("ruins", Ruin.values());
         return "tend/batch";
+    }
+
+    private static String words(Stock.OfCarrier bottle, House house) {
+        return "%s, %s left, %s"
+                .formatted(
+                        bottle.name(),
+                        house.volume(bottle.volumeLeft()),
+                        bottle.opened()
+                                .map(day -> "opened " + house.shortDay(day))
+                                .orElse("sealed"));
     }
 
     /** What went in cost, in a sentence of its own; nothing where no price is known. */
@@ -108,34 +118,6 @@ class BatchPage {
     /** Bottles in stock of the oil a batch stands in. */
     List<Stock.OfCarrier> sameOil(BatchSheet sheet) {
         return stores.carriers(sheet.plan().request().carrier().kind());
-    }
-
-    /** Fills the form in which a line is corrected with what it says. */
-    record Corrections(House house) {
-
-        public TendForm of(BatchSheet.Written line) {
-            String when = Wording.written(
-                    line.happenedAt().atZone(house.settings().zone()).toLocalDateTime());
-            Line says = line.correctable().orElseThrow();
-            if (says instanceof Line.Heat heat) {
-                return TendForm.of(null, when).reading(house.temperature(heat.temperature()));
-            }
-            if (says instanceof Line.Looked looked) {
-                return TendForm.of(null, when).looking(looked.look());
-            }
-            return TendForm.of(null, when)
-                    .saying(
-                            says instanceof Line.Noted note
-                                    ? note.words()
-                                    : says instanceof Line.Lesson lesson ? lesson.words() : "");
-        }
-
-        public String asks(BatchSheet.Written line) {
-            Line says = line.correctable().orElseThrow();
-            return says instanceof Line.Heat
-                    ? "temperature"
-                    : says instanceof Line.Looked ? "look" : says instanceof Line.Tended ? "when" : "words";
-        }
     }
 
     private static JarDrawing drawing(BatchSheet sheet) {

@@ -15,6 +15,7 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Optional;
@@ -59,7 +60,7 @@ class PlanChangeController {
         reply.model().addAttribute("change", form);
         return reply.answer(
                 new FormSent("p-", key, fields, "/batch/" + id),
-                () -> page.show(reply.model(), sheet, new BatchPage.Typed("plan", TendForm.empty(), fields)),
+                () -> page.show(reply.model(), sheet, new Sent<>("plan", fields, TendForm.empty(), TendForm.empty())),
                 () -> {
                     deeds.done(
                             id,

@@ -11,22 +11,22 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A batch over real time: the plan in one lane, what was done in the next, taken-back lines struck; heat as a trace above.
  *
  * @param planEndX where the planned stage ends
- * @param nowX now, while the batch stands
+ * @param nowX now, while the batch stands; else null
  */
 public record Ribbon(
         double width,
         double planEndX,
-        Optional<Double> nowX,
+        @Nullable Double nowX,
         List<Tick> axis,
         List<Mark> planned,
         List<Mark> done,
-        Optional<HeatPicture> heat) {
+        @Nullable HeatPicture heat) {
 
     private static final RibbonMarks MARKS = new RibbonMarks();
 
@@ -34,12 +34,38 @@ public record Ribbon(
     private static final double LEFT = 74;
     private static final double RIGHT = 24;
     private static final int MOST_TICKS = 9;
+    private static final double HEAT_GAP = 30;
+    private static final double DEEDS_Y = 56;
+    private static final double LOOKS_Y = 74;
 
     /** A line of the axis with its words. */
     public record Tick(double x, String words) {}
 
     /** Something planned or done; {@code kind} chooses its mark. */
-    public record Mark(double x, String kind, String words, boolean takenBack) {}
+    public record Mark(double x, String kind, String words, boolean takenBack) {
+
+        /** What was seen at a look stands under the other marks. */
+        public double y() {
+            return kind.equals("LOOKED") ? LOOKS_Y : DEEDS_Y;
+        }
+
+        public String marks() {
+            return takenBack ? kind + " back" : kind;
+        }
+    }
+
+    /** How far down the lanes stand: under the heat, where there is any. */
+    public double lanesTop() {
+        return heat == null ? 0 : heat.height() + HEAT_GAP;
+    }
+
+    /** What its marks mean. */
+    public String legend() {
+        return (heat == null
+                        ? "Planned: | shake, • look. Done: zigzag shaken, ring looked, drop topped up,"
+                        : "Planned: | reading. Done: dot read, diamond heat on or off,")
+                + " paper noted, sieve strained, struck through taken back. The log says each in words.";
+    }
 
     static Ribbon of(BatchSheet sheet, Instant now, House house) {
         Course course = sheet.course();
@@ -57,11 +83,13 @@ public record Ribbon(
         return new Ribbon(
                 WIDTH,
                 scale.x(sheet.end(house)),
-                standing ? Optional.of(scale.x(now)) : Optional.empty(),
+                standing ? scale.x(now) : null,
                 axis(scale, course, house),
                 planned(course, scale, zone),
                 done,
-                course.heat().map(heat -> HeatPicture.of(course.stage(), heat, scale, house.wording())));
+                course.heat()
+                        .map(heat -> HeatPicture.of(course.stage(), heat, scale, house.wording()))
+                        .orElse(null));
     }
 
     private static List<Mark> planned(Course course, TimeScale scale, ZoneId zone) {

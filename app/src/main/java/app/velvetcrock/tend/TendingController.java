@@ -21,6 +21,7 @@ import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Objects;
@@ -166,7 +167,7 @@ class TendingController {
                 () -> page.show(
                         reply.model(),
                         batches.sheet(asked.id()),
-                        new BatchPage.Typed(asked.which(), form, asked.fields())),
+                        new Sent<>(asked.which(), asked.fields(), form, TendForm.empty())),
                 () -> {
                     UUID entry = deeds.done(
                             asked.id(), Current.doing(deed.get(), key, at, Objects.requireNonNullElse(typed, "")));

@@ -14,9 +14,11 @@ import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Quantity;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.measure.Worded;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.Arrays;
 import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -44,11 +46,16 @@ public final class Fields {
         this.reader = reader;
     }
 
+    /** Fields of another form of the same page, of which nothing is read. */
+    public Fields blank() {
+        return new Fields(reader);
+    }
+
     /** What is wrong with one field: what was understood, what is wrong, what to type, and readings to choose from. */
     public record Trouble(String wrong, String instead, List<Understood> choices) {}
 
     /** One of a list to choose from: what is sent, and what is read. */
-    public record Option(String value, String text) {}
+    public record Option(String name, String word) implements Worded {}
 
     /** How much of a thing there is, whether that rests on a density, and what was understood. */
     public record Weighed(Mass mass, boolean byVolume, String echo) {}
@@ -281,6 +288,26 @@ public final class Fields {
 
     public boolean isClear() {
         return troubles.isEmpty();
+    }
+
+    /** Tells whether one of these fields is in trouble. */
+    public boolean isTroubled(String... names) {
+        return Arrays.stream(names).anyMatch(troubles::containsKey);
+    }
+
+    /** Tells whether something is said beside a field: a trouble, or what was understood. */
+    public boolean isNoted(String name) {
+        return troubles.containsKey(name) || echoes.containsKey(name);
+    }
+
+    /** What is wrong with a field; null where nothing is. */
+    public @Nullable Trouble troubleOf(String name) {
+        return troubles.get(name);
+    }
+
+    /** What a field was understood as; null where that needs no saying. */
+    public @Nullable String echoOf(String name) {
+        return echoes.get(name);
     }
 
     public Map<String, Trouble> troubles() {

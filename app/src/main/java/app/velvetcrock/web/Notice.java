@@ -15,6 +15,11 @@ public record Notice(String words, @Nullable String undo, boolean refused) imple
         this(words, undo, false);
     }
 
+    /** How it is shown: a refusal stands out. */
+    public String mark() {
+        return refused ? "alarm no-print" : "notice";
+    }
+
     /** Something that was not done, with the reason. */
     public static Notice refusal(String words) {
         return new Notice(words, null, true);

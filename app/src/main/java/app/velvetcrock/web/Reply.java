@@ -32,9 +32,14 @@ public final class Reply {
     private final HttpServletRequest request;
     private final HttpServletResponse response;
     private final OneTime oneTime;
-    private final UUID stillroom;
+    private final @Nullable UUID stillroom;
 
-    Reply(Model model, HttpServletRequest request, HttpServletResponse response, OneTime oneTime, UUID stillroom) {
+    Reply(
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            OneTime oneTime,
+            @Nullable UUID stillroom) {
         this.model = model;
         this.request = request;
         this.response = response;
@@ -42,9 +47,13 @@ public final class Reply {
         this.stillroom = stillroom;
     }
 
-    /** Makes replies for requests of a stillroom. */
+    /** Makes replies for requests of a stillroom; of none where nobody is signed in yet, which keeps no keys. */
     public static Reply of(
-            Model model, HttpServletRequest request, HttpServletResponse response, OneTime oneTime, UUID stillroom) {
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            OneTime oneTime,
+            @Nullable UUID stillroom) {
         return new Reply(model, request, response, oneTime, stillroom);
     }
 
@@ -66,12 +75,12 @@ public final class Reply {
             return refuse(sent, UNREADABLE, again);
         }
         try {
-            return "redirect:"
-                    + oneTime.once(stillroom, sent.key(), () -> {
-                        Done done = work.get();
-                        say(new Notice(done.words(), done.undo()));
-                        return done.leadsTo();
-                    });
+            Supplier<String> said = () -> {
+                Done done = work.get();
+                say(new Notice(done.words(), done.undo()));
+                return done.leadsTo();
+            };
+            return "redirect:" + (stillroom == null ? said.get() : oneTime.once(stillroom, sent.key(), said));
         } catch (AlreadyDone before) {
             say(new Notice(before.reason(), null));
             return "redirect:" + sent.leadsTo();

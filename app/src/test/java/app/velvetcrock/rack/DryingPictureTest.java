@@ -13,6 +13,7 @@ import app.velvetcrock.stillroom.House;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
@@ -39,9 +40,9 @@ class DryingPictureTest {
     void readyLiesUnderNowOnlyWhenItIsStillToCome() {
         DryingPicture picture = picture(3, weighed(1, 201.4), weighed(2, 141.6), weighed(3, 105.4));
         assertThat(picture.readyX().orElseThrow()).isGreaterThan(picture.nowX());
-        assertThat(picture.rangeLeft().orElseThrow())
-                .isLessThan(picture.readyX().orElseThrow());
-        assertThat(picture.rangeRight().orElseThrow())
+        DryingPicture.Band range = Objects.requireNonNull(picture.range());
+        assertThat(range.x()).isLessThan(picture.readyX().orElseThrow());
+        assertThat(range.x() + range.width())
                 .isGreaterThan(picture.readyX().orElseThrow())
                 .isLessThanOrEqualTo(picture.width());
         // ready at 51.1 of 300 g

@@ -38,7 +38,7 @@ class SuppliesHttpTest {
         assertThat(wax.page().select("main table").text())
                 .contains("Grain spirit", "40 % vol", "474 g", "Beeswax", "24.8 g");
         String spirit = wax.page().select("a:contains(Grain spirit)").attr("href");
-        assertThat(tove.get(spirit).page().select(".went").text()).contains("40.0 % vol");
+        assertThat(tove.get(spirit).page().select(".went").text()).contains("Strength 40 % vol");
     }
 
     @ParameterizedTest

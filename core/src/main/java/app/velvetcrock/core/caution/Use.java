@@ -1,7 +1,9 @@
 package app.velvetcrock.core.caution;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** What or whom an oil is for. */
-public enum Use {
+public enum Use implements Worded {
     ADULT_SKIN("grown-up skin"),
     HANDS("hands"),
     FACE("face"),
@@ -25,6 +27,7 @@ public enum Use {
     }
 
     /** The word as it follows "for": "hands". */
+    @Override
     public String word() {
         return word;
     }

@@ -1,7 +1,9 @@
 package app.velvetcrock.core.course;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** What hands are needed for. */
-public enum TaskKind {
+public enum TaskKind implements Worded {
     SHAKE("Shake"),
     LOOK("Look"),
     PUSH_UNDER("Push under, top up"),
@@ -20,6 +22,7 @@ public enum TaskKind {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

@@ -1,7 +1,9 @@
 package app.velvetcrock.core.drying;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** What the hand says of a stem or petal; it outweighs the sum. */
-public enum Snap {
+public enum Snap implements Worded {
     NOT_TRIED("not tried"),
     BENDS("still bends"),
     SNAPS("snaps");
@@ -12,6 +14,7 @@ public enum Snap {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

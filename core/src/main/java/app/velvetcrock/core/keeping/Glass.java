@@ -1,7 +1,9 @@
 package app.velvetcrock.core.keeping;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** The glass a bottle is made of; light reaches an oil through clear glass. */
-public enum Glass {
+public enum Glass implements Worded {
     DARK("dark glass"),
     CLEAR("clear glass");
 
@@ -11,6 +13,7 @@ public enum Glass {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

@@ -1,7 +1,9 @@
 package app.velvetcrock.core.keeping;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** Where the finished oil stands, with its factor on the keeping time [E] (craft: keeping). */
-public enum Storage {
+public enum Storage implements Worded {
     COOL_DARK("cool and dark", 1.0),
     ROOM("at room temperature", 0.85),
     WARM("warm or sunny", 0.5),
@@ -15,6 +17,7 @@ public enum Storage {
         this.factor = factor;
     }
 
+    @Override
     public String word() {
         return word;
     }

@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.Locale;
 
 /** Writes amounts, days and moments as a household says them: in its units and its zone. */
@@ -75,6 +76,23 @@ public record Wording(HouseholdUnits units, ZoneId zone) {
     /** The time of day there: "08:30". */
     public String time(Instant instant) {
         return TIME.format(instant.atZone(zone));
+    }
+
+    /** A day with its weekday, and the time: "Tue 24 Nov 08:30". */
+    public String dayAndTime(Instant instant) {
+        return day(dayOf(instant)) + " " + time(instant);
+    }
+
+    /** A moment there as it is typed into a field for one: "2026-11-24T08:30". */
+    public String asField(Instant instant) {
+        return LocalDateTime.ofInstant(instant, zone)
+                .truncatedTo(ChronoUnit.MINUTES)
+                .toString();
+    }
+
+    /** A stretch of time: "Tue 24 Nov 08:30 – 10:00", with the day of its end where that is another. */
+    public String stretch(Instant from, Instant to) {
+        return dayAndTime(from) + " – " + (dayOf(from).equals(dayOf(to)) ? time(to) : dayAndTime(to));
     }
 
     /** A day with its year, and the time: "24 Nov 2026, 08:30". */

@@ -1,9 +1,10 @@
 package app.velvetcrock.core.look;
 
+import app.velvetcrock.core.measure.Worded;
 import java.util.Optional;
 
 /** How clear an oil is. */
-public enum Clarity {
+public enum Clarity implements Worded {
     CLEAR("clear"),
     CLOUDY_COLD("cloudy only when cold"),
     CLOUDY("cloudy warm"),
@@ -15,6 +16,7 @@ public enum Clarity {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

@@ -1,10 +1,13 @@
 package app.velvetcrock.core.look;
 
+import app.velvetcrock.core.measure.Worded;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** Something wrong with a batch or a lot that stays open until it is answered, and what is held back meanwhile (craft: what you see). */
-public enum Condition {
+public enum Condition implements Worded {
     MOULD("mould", Sign.MOULD.advice(), EnumSet.allOf(Held.class), Ruin.MOULD),
     FERMENT("fermenting", Sign.FERMENTED.advice(), EnumSet.allOf(Held.class), Ruin.FERMENTED),
     OFF("smells off", Sign.RANCID.advice(), EnumSet.allOf(Held.class), Ruin.RANCID),
@@ -33,8 +36,24 @@ public enum Condition {
         this.ruin = ruin;
     }
 
+    @Override
     public String word() {
         return word;
+    }
+
+    /** Those that somebody can see; the others come of what was read. */
+    public static List<Condition> seen() {
+        return Stream.of(values()).filter(Condition::isSeen).toList();
+    }
+
+    /** What it asks of whoever looks next. */
+    public String asks() {
+        return isEnd() ? "throw it out, or say that it was not so" : "look, and answer it";
+    }
+
+    /** How it can be answered other than by throwing out, in words. */
+    public String answers() {
+        return isEnd() ? "It was not so" : "It is dealt with, or was not so";
     }
 
     /** What to do about it. */

@@ -1,7 +1,9 @@
 package app.velvetcrock.core.look;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** What may not be done to something while a condition of it is open. */
-public enum Held {
+public enum Held implements Worded {
     /** Going into a batch, or together with anything else. */
     USE("used"),
     STRAIN("strained"),
@@ -17,6 +19,7 @@ public enum Held {
     }
 
     /** The word as it follows "is not": "strained". */
+    @Override
     public String word() {
         return word;
     }

@@ -1,7 +1,9 @@
 package app.velvetcrock.core.look;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** Why something was thrown out. */
-public enum Ruin {
+public enum Ruin implements Worded {
     MOULD("mould"),
     FERMENTED("fermented"),
     RANCID("rancid"),
@@ -17,6 +19,7 @@ public enum Ruin {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

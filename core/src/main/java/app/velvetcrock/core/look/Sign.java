@@ -1,9 +1,10 @@
 package app.velvetcrock.core.look;
 
+import app.velvetcrock.core.measure.Worded;
 import java.util.Optional;
 
 /** Something seen, what it likely is and what to do (craft: what you see). */
-public enum Sign {
+public enum Sign implements Worded {
     MOULD("mould", "Discard all of it, herb too; scald the jar; write down the cause.", true),
     FERMENTED("fermenting", "Discard it.", true),
     RANCID("rancid", "Discard it: not on skin.", true),
@@ -27,6 +28,7 @@ public enum Sign {
         this.discard = discard;
     }
 
+    @Override
     public String word() {
         return word;
     }

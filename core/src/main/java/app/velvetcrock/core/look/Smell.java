@@ -1,9 +1,10 @@
 package app.velvetcrock.core.look;
 
+import app.velvetcrock.core.measure.Worded;
 import java.util.Optional;
 
 /** What a jar or an oil smells of. */
-public enum Smell {
+public enum Smell implements Worded {
     RIGHT("smells right"),
     FAINT("hardly smells"),
     SOUR("sour or yeasty"),
@@ -17,6 +18,7 @@ public enum Smell {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

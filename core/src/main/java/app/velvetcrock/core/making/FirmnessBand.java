@@ -1,7 +1,9 @@
 package app.velvetcrock.core.making;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** What a firmness feels like; bands are half-open, lower end in [E] (craft: making). */
-public enum FirmnessBand {
+public enum FirmnessBand implements Worded {
     THICK_OIL("thick oil", 0),
     SOFT_OINTMENT("soft ointment", 6),
     SOFT_BALM("soft balm", 10),
@@ -20,6 +22,7 @@ public enum FirmnessBand {
         this.startInclusive = startInclusive;
     }
 
+    @Override
     public String word() {
         return word;
     }

@@ -1,7 +1,9 @@
 package app.velvetcrock.core.materia;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** How finely a herb is cut, from whole to powder; slurry is blended with its oil. */
-public enum Cut {
+public enum Cut implements Worded {
     WHOLE("whole"),
     CRUMBLED("crumbled"),
     CUT_AND_SIFTED("cut and sifted"),
@@ -15,6 +17,7 @@ public enum Cut {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

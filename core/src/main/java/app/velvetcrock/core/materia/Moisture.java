@@ -1,7 +1,9 @@
 package app.velvetcrock.core.materia;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** The moisture state of a herb as it is used. */
-public enum Moisture {
+public enum Moisture implements Worded {
     DRIED("dried"),
     WILTED("wilted"),
     FRESH("fresh"),
@@ -13,6 +15,7 @@ public enum Moisture {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

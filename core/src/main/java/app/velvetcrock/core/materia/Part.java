@@ -1,7 +1,9 @@
 package app.velvetcrock.core.materia;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** The part of a plant that is used. */
-public enum Part {
+public enum Part implements Worded {
     PETALS("petals", Form.FLOWER),
     FLOWER("flowers", Form.FLOWER),
     TOPS("tops", Form.FLOWER),
@@ -24,6 +26,7 @@ public enum Part {
     }
 
     /** The word as it follows a plant's name: "yarrow tops". */
+    @Override
     public String word() {
         return word;
     }

@@ -1,7 +1,9 @@
 package app.velvetcrock.core.materia;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** What a supply is, besides herbs and carriers. */
-public enum SupplyType {
+public enum SupplyType implements Worded {
     WAX("wax"),
     SPIRIT("spirit"),
     ANTIOXIDANT("antioxidant"),
@@ -14,6 +16,7 @@ public enum SupplyType {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

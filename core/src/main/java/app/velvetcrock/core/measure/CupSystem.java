@@ -8,7 +8,7 @@ import java.util.Optional;
  * <p>Sizes in mL: US and imperial from NIST SP 811; metric cup 250, spoons 15 and 5, Australian tablespoon 20. An imperial
  * cup is ten imperial fluid ounces; imperial households cook with metric spoons today, so those are used.
  */
-public enum CupSystem {
+public enum CupSystem implements Worded {
     US("US", 236.588, 29.5735, 14.7868, 4.92892, 473.176, 946.353),
     METRIC("metric", 250, 29.5735, 15, 5, 0, 0),
     AUSTRALIAN("Australian", 250, 28.4131, 20, 5, 0, 0),
@@ -33,6 +33,7 @@ public enum CupSystem {
         this.quart = quart;
     }
 
+    @Override
     public String word() {
         return word;
     }

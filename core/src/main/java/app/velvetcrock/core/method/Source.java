@@ -1,7 +1,9 @@
 package app.velvetcrock.core.method;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** What gives a method its heat. */
-public enum Source {
+public enum Source implements Worded {
     POT("a pot for a water bath"),
     SLOW_COOKER("a slow cooker"),
     DEHYDRATOR("a dehydrator"),
@@ -14,6 +16,7 @@ public enum Source {
     }
 
     /** The word with its article: "a slow cooker". */
+    @Override
     public String word() {
         return word;
     }

@@ -1,7 +1,9 @@
 package app.velvetcrock.core.strain;
 
+import app.velvetcrock.core.measure.Worded;
+
 /** How the marc is pressed; each way keeps and learns apart. */
-public enum Pressing {
+public enum Pressing implements Worded {
     DRIP("left to drip"),
     HAND("pressed by hand in cloth"),
     SCREW("in a screw press or ricer");
@@ -12,6 +14,7 @@ public enum Pressing {
         this.word = word;
     }
 
+    @Override
     public String word() {
         return word;
     }

@@ -85,6 +85,14 @@ public record YieldForecast(Volume expected, double spread, Volume low, Volume h
         }
     }
 
+    /** What it rests on: "an estimate", "from your last 3 batches". */
+    public String basis() {
+        if (batches == 0) {
+            return "an estimate";
+        }
+        return batches == 1 ? "from your last batch" : "from your last %d batches".formatted(batches);
+    }
+
     /** Tells whether a measured yield lies inside the interval. */
     public boolean holds(Volume out) {
         return out.compareTo(low) >= 0 && out.compareTo(high) <= 0;

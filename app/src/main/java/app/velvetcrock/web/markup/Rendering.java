@@ -1,4 +1,4 @@
-package app.velvetcrock.web;
+package app.velvetcrock.web.markup;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;

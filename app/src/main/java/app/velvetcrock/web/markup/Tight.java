@@ -1,4 +1,4 @@
-package app.velvetcrock.web;
+package app.velvetcrock.web.markup;
 
 import java.io.IOException;
 import java.io.Reader;

@@ -1,23 +1,25 @@
-package app.velvetcrock.bench;
+package app.velvetcrock.draw;
 
+import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.core.timetable.Placed;
 import app.velvetcrock.core.timetable.Span;
 import app.velvetcrock.core.timetable.Step;
 import app.velvetcrock.core.timetable.Timetable;
-import app.velvetcrock.stillroom.House;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A timetable over real days: the hours somebody is home as ground, every step as a bar on a lane of its own, the day it is
  * needed as a line.
  *
  * @param minutesPerPixel what a bar dragged by a pixel is moved by
- * @param needX where it is needed; absent where no day is said
+ * @param needX where it is needed; null where no day is said
  */
 public record TimeRibbon(
         double width,
@@ -26,7 +28,7 @@ public record TimeRibbon(
         List<Tick> days,
         List<Bar> home,
         List<Bar> bars,
-        Optional<Double> needX) {
+        @Nullable Double needX) {
 
     private static final double WIDTH = 1180;
     private static final double LEFT = 190;
@@ -51,15 +53,19 @@ public record TimeRibbon(
      */
     public record Bar(double x, double y, double width, String kind, int step, String words, String starts) {}
 
-    static TimeRibbon of(BenchTime.Timing timing, Timetable timetable, House house) {
-        Instant end =
-                timing.need().filter(need -> need.isAfter(timetable.end())).orElse(timetable.end());
-        LocalDate first = house.dayOf(timetable.start());
-        LocalDate last = house.dayOf(end).plusDays(1);
-        Instant from = first.atStartOfDay(house.settings().zone()).toInstant();
-        Instant to = last.atStartOfDay(house.settings().zone()).toInstant();
+    /**
+     * Draws a timetable.
+     *
+     * @param need when it is needed; absent where no day is said
+     */
+    public static TimeRibbon of(Timetable timetable, HomeHours atHome, Optional<Instant> need, Wording say) {
+        Instant end = need.filter(at -> at.isAfter(timetable.end())).orElse(timetable.end());
+        LocalDate first = say.dayOf(timetable.start());
+        LocalDate last = say.dayOf(end).plusDays(1);
+        Instant from = first.atStartOfDay(say.zone()).toInstant();
+        Instant to = last.atStartOfDay(say.zone()).toInstant();
         double perMinute = (WIDTH - LEFT - RIGHT) / Duration.between(from, to).toMinutes();
-        Scale scale = new Scale(from, perMinute, house);
+        Scale scale = new Scale(from, perMinute, say);
         List<Bar> bars = new ArrayList<>();
         for (int i = 0; i < timetable.placed().size(); i++) {
             Placed placed = timetable.placed().get(i);
@@ -75,7 +81,7 @@ public record TimeRibbon(
         List<Bar> home = new ArrayList<>();
         long days = Duration.between(from, to).toDays();
         for (LocalDate day = first; days <= MOST_DAYS_OF_HOURS && day.isBefore(last); day = day.plusDays(1)) {
-            timing.home().on(day).forEach(span -> home.add(scale.bar(span, TOP, "home", 0, "home")));
+            atHome.on(day).forEach(span -> home.add(scale.bar(span, TOP, "home", 0, "home")));
         }
         return new TimeRibbon(
                 WIDTH,
@@ -84,7 +90,7 @@ public record TimeRibbon(
                 ticks(first, last, scale),
                 home,
                 bars,
-                timing.need().filter(need -> !need.isAfter(to)).map(scale::x));
+                need.filter(at -> !at.isAfter(to)).map(scale::x).orElse(null));
     }
 
     private static String kind(Step step) {
@@ -97,10 +103,15 @@ public record TimeRibbon(
         List<Tick> ticks = new ArrayList<>();
         for (LocalDate day = first; day.isBefore(last); day = day.plusDays(step)) {
             ticks.add(new Tick(
-                    scale.x(day.atStartOfDay(scale.house().settings().zone()).toInstant()),
-                    scale.house().day(day)));
+                    scale.x(day.atStartOfDay(scale.say().zone()).toInstant()),
+                    scale.say().day(day)));
         }
         return ticks;
+    }
+
+    /** The baseline of a lane's name. */
+    public double laneY(int step) {
+        return TOP + step * LANE + 18;
     }
 
     /** Height of the lanes alone. */
@@ -113,7 +124,7 @@ public record TimeRibbon(
     }
 
     /** Time to pixels. */
-    private record Scale(Instant from, double perMinute, House house) {
+    private record Scale(Instant from, double perMinute, Wording say) {
 
         double x(Instant at) {
             return LEFT + Duration.between(from, at).toMinutes() * perMinute;
@@ -121,21 +132,8 @@ public record TimeRibbon(
 
         Bar bar(Span span, double y, String kind, int step, String name) {
             double width = Math.max(THINNEST, x(span.endExclusive()) - x(span.startInclusive()));
-            String words = "%s: %s %s to %s"
-                    .formatted(
-                            name,
-                            house.day(house.dayOf(span.startInclusive())),
-                            house.time(span.startInclusive()),
-                            house.dayOf(span.startInclusive()).equals(house.dayOf(span.endExclusive()))
-                                    ? house.time(span.endExclusive())
-                                    : house.day(house.dayOf(span.endExclusive())) + " "
-                                            + house.time(span.endExclusive()));
-            String starts = span.startInclusive()
-                    .atZone(house.settings().zone())
-                    .toLocalDateTime()
-                    .withSecond(0)
-                    .withNano(0)
-                    .toString();
+            String words = name + ": " + say.stretch(span.startInclusive(), span.endExclusive());
+            String starts = say.asField(span.startInclusive());
             return new Bar(x(span.startInclusive()), y, width, kind, step, words, starts);
         }
     }

@@ -1,0 +1,374 @@
+package app.velvetcrock.bench;
+
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.charge.Charge;
+import app.velvetcrock.core.charge.Cover;
+import app.velvetcrock.core.charge.Schools;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Choice;
+import app.velvetcrock.core.method.Fitness;
+import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.planning.PlannedHerb;
+import app.velvetcrock.core.planning.Wanted;
+import app.velvetcrock.core.spirit.Moistening;
+import app.velvetcrock.core.strain.YieldForecast;
+import app.velvetcrock.core.water.WaterBudget;
+import app.velvetcrock.core.working.Working;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stock.Costs;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The worked part of the Bench, worded before it is drawn.
+ *
+ * @param ways those that can make it, the fittest first
+ * @param chosenRefused the one chosen, where it cannot
+ * @param refusedHead how many are refused; empty where none is
+ * @param measures the same charge as the schools measure it
+ * @param shares of a blend what each herb has of it; empty for one herb
+ * @param bath what the water bath wants; null where there is none
+ * @param water what free water it brings; null where that is not worth saying
+ * @param moisten what spirit it is moistened with; null where with none
+ * @param wanted how it was worked back; null where herb and oil are said
+ * @param cost null where nothing of it has a price
+ */
+public record BenchPage(
+        List<Way> ways,
+        @Nullable Way chosenRefused,
+        String refusedHead,
+        List<RefusedWays> refused,
+        List<Row> measures,
+        String blendHead,
+        List<Row> shares,
+        Picture picture,
+        String vessel,
+        List<Row> split,
+        boolean isOverridable,
+        boolean lacksBath,
+        @Nullable String bath,
+        @Nullable Water water,
+        @Nullable Told moisten,
+        @Nullable Working wanted,
+        Told back,
+        Told keep,
+        Told need,
+        @Nullable Cost cost,
+        Charge charge,
+        BatchPlan plan) {
+
+    /**
+     * A way of the list.
+     *
+     * @param fill what stands for its length when it is chosen
+     * @param lengths how long its stages take: as chosen for the one chosen, as usual for the others
+     */
+    public record Way(
+            String key,
+            String name,
+            String marks,
+            boolean isChosen,
+            String fill,
+            String lengths,
+            String heat,
+            String late,
+            List<String> refusals) {}
+
+    /** Ways refused for the same reasons. */
+    public record RefusedWays(String names, int count, List<String> reasons) {}
+
+    /** A row of a table. */
+    public record Row(@Nullable String id, String head, String one, String two) {
+
+        Row(@Nullable String id, String head, String one) {
+            this(id, head, one, "");
+        }
+    }
+
+    /** A figure with what it means, and the sum it opens to. */
+    public record Told(String figure, String words, Working working) {}
+
+    /** The free water: how much, how wide its drop is drawn of a hundred, and what it does. */
+    public record Water(String head, String share, double width, String words, Working working) {}
+
+    public record Cost(String sum, String of, List<Row> lines) {}
+
+    /** The cut-away jar with its marks in words. */
+    public record Picture(
+            BenchPicture drawn,
+            String oil,
+            String herb,
+            String label,
+            String airMark,
+            String air,
+            String airWords,
+            String coverMark,
+            String cover,
+            String coverWords,
+            String verdictMark,
+            String verdict) {}
+
+    static BenchPage of(BenchWork work, BenchWork.Planned planned, Optional<Costs.Cost> cost, House house) {
+        BatchPlan plan = planned.plan();
+        return new BenchPage(
+                planned.ways().stream()
+                        .filter(choice -> choice.fitness().isAllowed())
+                        .map(choice -> way(choice, work, planned, house))
+                        .toList(),
+                planned.ways().stream()
+                        .filter(choice -> !choice.fitness().isAllowed()
+                                && choice.method().key().equals(work.way().key()))
+                        .map(choice -> way(choice, work, planned, house))
+                        .findFirst()
+                        .orElse(null),
+                refusedHead(refused(planned)),
+                refused(planned),
+                measures(plan, house),
+                planned.isSplit() ? "The blend, in each jar" : "The blend",
+                shares(plan, house),
+                picture(planned, house),
+                "%s%s, %s across"
+                        .formatted(
+                                planned.isSplit()
+                                        ? "First of %d: "
+                                                .formatted(planned.parts().size())
+                                        : "",
+                                planned.jar().vessel().name(),
+                                house.length(planned.jar().vessel().innerWidth())),
+                split(planned, house),
+                plan.fitness().isOverridable(plan.request().circumstances().use()),
+                planned.lacksBath(),
+                planned.bath()
+                        .map(bath -> "Standing in “%s” it wants %s of water, %s deep, up to its oil."
+                                .formatted(bath.pan().name(), house.about(bath.water()), house.length(bath.depth())))
+                        .orElse(null),
+                plan.water().isWorthSaying() ? water(plan, house) : null,
+                plan.moistening().map(spirit -> moisten(spirit, plan, house)).orElse(null),
+                planned.wanted().map(Wanted::working).orElse(null),
+                back(planned, house),
+                new Told(
+                        "till " + house.date(plan.keepUntil().date()),
+                        plan.keepUntil().limitedBy().words(),
+                        plan.keepUntil().working()),
+                new Told(
+                        house.volume(planned.oilInAll()) + " oil",
+                        "to cover it: %s pushed under, %s loose"
+                                .formatted(
+                                        house.about(plan.charge().pressedNeed()),
+                                        house.about(plan.charge().looseNeed())),
+                        plan.found().coverWorking()),
+                cost.map(sum -> cost(sum, house)).orElse(null),
+                plan.charge(),
+                plan);
+    }
+
+    private static Way way(Choice choice, BenchWork work, BenchWork.Planned planned, House house) {
+        Method method = choice.method();
+        Stage first = method.first();
+        boolean chosen = method.key().equals(work.way().key());
+        List<Integer> lengths = chosen
+                ? planned.plan().request().circumstances().lengths()
+                : method.stages().stream().map(Stage::usual).toList();
+        List<String> brief = new ArrayList<>();
+        for (int i = 0; i < method.stages().size(); i++) {
+            brief.add(method.stages().get(i).pace().brief(lengths.get(i)));
+        }
+        boolean variant = method.key().contains("~") && method.base().variants().contains(method);
+        return new Way(
+                method.key(),
+                method.name(),
+                (choice.fitness().isAllowed() ? "" : "refused ") + (variant ? "sub" : ""),
+                chosen,
+                first.pace().words(first.usual()),
+                String.join(" + ", brief),
+                choice.fitness().isAllowed()
+                        ? "%s to %s%s"
+                                .formatted(
+                                        house.temperature(method.hottest().low()),
+                                        house.temperature(method.hottest().high()),
+                                        watch(first))
+                        : "",
+                planned.late().getOrDefault(method.key(), ""),
+                reasons(choice.fitness()));
+    }
+
+    private static String watch(Stage first) {
+        if (first.attended()) {
+            return ", stay beside it";
+        }
+        return first.isHeated() ? ", watched" : first.inLight() ? ", in light" : "";
+    }
+
+    private static List<String> reasons(Fitness fitness) {
+        return fitness.refusals().stream()
+                .map(reason -> "%s. To allow it: %s.".formatted(reason.fact(), reason.change()))
+                .toList();
+    }
+
+    /** The ways that are refused but for the one chosen, those of one reason together. */
+    private static List<RefusedWays> refused(BenchWork.Planned planned) {
+        Map<List<String>, List<String>> byReason = new LinkedHashMap<>();
+        Method chosen = planned.plan().request().circumstances().method();
+        planned.ways().stream()
+                .filter(choice -> !choice.fitness().isAllowed()
+                        && !chosen.is(choice.method().base()))
+                .forEach(choice -> byReason.computeIfAbsent(reasons(choice.fitness()), reasons -> new ArrayList<>())
+                        .add(choice.method().name()));
+        return byReason.entrySet().stream()
+                .map(entry -> new RefusedWays(
+                        String.join(", ", entry.getValue()), entry.getValue().size(), entry.getKey()))
+                .toList();
+    }
+
+    private static String refusedHead(List<RefusedWays> refused) {
+        int count = refused.stream().mapToInt(RefusedWays::count).sum();
+        return count == 0 ? "" : count == 1 ? "one way is refused" : count + " ways are refused";
+    }
+
+    private static List<Row> measures(BatchPlan plan, House house) {
+        Schools schools = plan.found().schools();
+        List<Row> rows = new ArrayList<>(List.of(
+                new Row("ratio", "grams : mL", house.ratio(schools.weightToVolume())),
+                new Row(null, "cups, herb loose", house.ratio(schools.cupsToCups())),
+                new Row(null, "jar fill, loose", house.percent(schools.jarFill())),
+                new Row(null, "herb depth, loose", house.length(schools.herbDepth())),
+                new Row(null, "oil above it", house.length(schools.oilAbove()))));
+        plan.doubleRatio().ifPresent(both -> rows.add(new Row("double-ratio", "both infusions", house.ratio(both))));
+        rows.add(new Row("oil-weight", "oil by weight", house.mass(plan.oilMass())));
+        return rows;
+    }
+
+    private static List<Row> shares(BatchPlan plan, House house) {
+        List<PlannedHerb> herbs = plan.request().herbs();
+        double all = plan.charge().herbs().mass().grams();
+        return herbs.size() < 2
+                ? List.of()
+                : herbs.stream()
+                        .map(herb -> new Row(
+                                null,
+                                herb.kind().common(),
+                                house.mass(herb.mass()),
+                                house.percent(herb.mass().grams() / all)))
+                        .toList();
+    }
+
+    private static Picture picture(BenchWork.Planned planned, House house) {
+        BatchPlan plan = planned.plan();
+        BatchPlan.Found found = plan.found();
+        String oil = house.volume(plan.charge().oil());
+        String herb = house.mass(plan.charge().herbs().mass());
+        boolean roomy = found.airShare() >= 0;
+        boolean out = found.levels().standsOut();
+        return new Picture(
+                planned.picture(),
+                oil,
+                herb,
+                "%s: %s of oil over %s of herb".formatted(planned.jar().vessel().name(), oil, herb),
+                found.fits() ? "band-good" : "band-bad",
+                roomy
+                        ? house.percent(found.airShare())
+                        : house.about(plan.charge().tooMuch()),
+                found.fits() ? "air" : roomy ? "air: too full" : "too much for it",
+                out ? "band-bad" : "band-good",
+                out ? "stands out" : house.length(found.levels().coverDepth()),
+                out ? "herb in air" : found.cover().isEnough() ? "cover" : "cover: too little",
+                found.fits() && found.cover().isEnough() ? "good" : "bad",
+                verdict(found));
+    }
+
+    private static String verdict(BatchPlan.Found found) {
+        if (!found.cover().isEnough()) {
+            return "Will not cover the herb";
+        } else if (!found.fits()) {
+            return "Too full for this jar";
+        }
+        return found.cover() == Cover.COVERS ? "Covers" : "Covers once the herb is pushed under";
+    }
+
+    private static List<Row> split(BenchWork.Planned planned, House house) {
+        if (!planned.isSplit()) {
+            return List.of();
+        }
+        List<Row> rows = new ArrayList<>();
+        planned.parts()
+                .forEach(part -> rows.add(new Row(
+                        null,
+                        part.jar().vessel().name(),
+                        house.mass(part.plan().charge().herbs().mass()),
+                        house.volume(part.plan().charge().oil()) + " oil")));
+        rows.add(new Row(null, "in all", house.mass(planned.herbInAll()), house.volume(planned.oilInAll()) + " oil"));
+        return rows;
+    }
+
+    private static Water water(BatchPlan plan, House house) {
+        WaterBudget water = plan.water();
+        String share = house.percent(water.shareOfOil());
+        return new Water(
+                "%s of free water, %s of the oil".formatted(house.about(water.free()), share),
+                share,
+                100 * Math.min(1, water.shareOfOil()),
+                plan.isMoistFood()
+                        ? "It leaves in the pan: off when the sizzle stops."
+                        : "It sinks, and there things grow: let it leave while it is warm, settle it, decant.",
+                water.working());
+    }
+
+    private static Told moisten(Moistening spirit, BatchPlan plan, House house) {
+        Mass added = spirit.added();
+        String words = "Grind it, moisten it with %s (%s) of %s spirit; %s of that is water."
+                .formatted(
+                        house.mass(spirit.spirit()),
+                        house.volume(spirit.volume()),
+                        spirit.strength().words(),
+                        house.mass(spirit.water()));
+        String thinned = added.grams() > 0
+                ? " Thin %s from the bottle with %s of water, by weight."
+                        .formatted(house.mass(spirit.fromBottle()), house.mass(added))
+                : "";
+        return new Told(
+                "", words + thinned, spirit.working(plan.charge().herbs().mass()));
+    }
+
+    private static Told back(BenchWork.Planned planned, House house) {
+        YieldForecast forecast = planned.plan().yield();
+        Volume back = planned.backInAll();
+        String each = planned.isSplit() ? "back in all, the first jar" : "back,";
+        return new Told(
+                house.about(back),
+                "%s %s (%s), %s"
+                        .formatted(
+                                each,
+                                planned.plan()
+                                        .request()
+                                        .circumstances()
+                                        .pressing()
+                                        .word(),
+                                house.range(forecast.low(), forecast.high()),
+                                forecast.basis()),
+                forecast.working());
+    }
+
+    private static Cost cost(Costs.Cost cost, House house) {
+        return new Cost(
+                house.money(cost.minor()),
+                cost.unpriced().isEmpty()
+                        ? "herb and oil"
+                        : "what has a price; not " + String.join(", ", cost.unpriced()),
+                cost.lines().stream()
+                        .map(line ->
+                                new Row(null, house.mass(line.mass()) + " " + line.name(), house.money(line.minor())))
+                        .toList());
+    }
+
+    /** The cautions of all that goes in, the gravest first. */
+    public List<Caution> cautions() {
+        return plan.cautions();
+    }
+}

@@ -1,0 +1,125 @@
+package app.velvetcrock.bench;
+
+import app.velvetcrock.core.charge.Remedy;
+import app.velvetcrock.core.method.Disagreement;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Costs;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** Puts the Bench's page together; whoever refuses what stands on it shows it again. */
+@Component
+public class BenchPages {
+
+    private final List<Disagreement> schools = Disagreement.shipped();
+    private final Costs costs;
+    private final Households households;
+
+    BenchPages(Costs costs, Households households) {
+        this.costs = costs;
+        this.households = households;
+    }
+
+    /** Shows the Bench as it stands. */
+    public String show(Model model, BenchWork work) {
+        House house = households.current();
+        BenchForm form = work.form();
+        model.addAttribute("work", work);
+        model.addAttribute("choices", BenchChoices.of(work, house));
+        model.addAttribute("fields", work.fields());
+        model.addAttribute("schools", schools);
+        model.addAttribute(
+                "bench",
+                work.planned()
+                        .map(planned -> BenchPage.of(work, planned, cost(planned), house))
+                        .orElse(null));
+        model.addAttribute(
+                "when",
+                work.planned()
+                        .flatMap(BenchWork.Planned::timing)
+                        .map(timing -> WhenPage.of(timing, Objects.requireNonNull(form.time()), house))
+                        .orElse(null));
+        model.addAttribute("numbers", NumbersSentence.rows(work.way(), Objects.requireNonNull(form.numbers()), house));
+        model.addAttribute("then", work.then());
+        model.addAttribute("remedies", remedies(work));
+        model.addAttribute("marks", BenchPicture.Marks.of(house));
+        return "bench/bench";
+    }
+
+    /** What the planned herb, oil and spirit cost, where their lots have a price. */
+    private Optional<Costs.Cost> cost(BenchWork.Planned planned) {
+        List<Costs.Taken> taken = planned.parts().stream()
+                .flatMap(part -> part
+                        .frozen()
+                        .taking(
+                                part.weighed().herb(),
+                                part.plan()
+                                        .request()
+                                        .carrier()
+                                        .kind()
+                                        .density()
+                                        .massOf(part.weighed().oil()))
+                        .stream())
+                .map(take -> new Costs.Taken(take.lot(), take.mass().toMilligrams()))
+                .toList();
+        return costs.of(taken);
+    }
+
+    /** A remedy in words, with the field it changes and what is to stand there. */
+    record RemedyChip(String words, String field, String value) {}
+
+    private List<RemedyChip> remedies(BenchWork work) {
+        House house = households.current();
+        return work.planned().stream()
+                .flatMap(p -> p.plan().remedies().stream())
+                .map(remedy -> chip(remedy, work, house))
+                .toList();
+    }
+
+    private static RemedyChip chip(Remedy remedy, BenchWork work, House house) {
+        if (remedy instanceof Remedy.MoreOil more) {
+            return new RemedyChip(
+                    "pour %s, which makes it %s".formatted(house.volume(more.oil()), house.ratio(more.ratio())),
+                    "oil",
+                    Math.round(more.oil().millilitres()) + " mL");
+        } else if (remedy instanceof Remedy.FinerCut finer) {
+            return new RemedyChip(
+                    "take it %s".formatted(finer.cut().word()),
+                    "cut",
+                    finer.cut().name());
+        } else if (remedy instanceof Remedy.LessHerb less) {
+            return new RemedyChip(
+                    "take only %s of herb".formatted(house.mass(less.herb())),
+                    work.planned().orElseThrow().plan().request().herbs().size() > 1 ? "total" : "amount",
+                    less.herb().grams() + " g");
+        }
+        if (remedy instanceof Remedy.SplitOver split) {
+            return new RemedyChip("divide it over %s".formatted(jars(split)), "jar", BenchForm.SPLIT);
+        }
+        Remedy.OtherJar other = (Remedy.OtherJar) remedy;
+        String jar = work.shelves().jars().stream()
+                .filter(j -> j.vessel().equals(other.vessel()))
+                .findFirst()
+                .orElseThrow()
+                .id()
+                .toString();
+        return new RemedyChip("use the %s".formatted(other.vessel().name()), "jar", jar);
+    }
+
+    /** The jars of a division: "3 × Litre jar", "2 × Half litre jar and Litre jar". */
+    private static String jars(Remedy.SplitOver split) {
+        Map<String, Long> counts = split.shares().stream()
+                .collect(Collectors.groupingBy(
+                        share -> share.vessel().name(), LinkedHashMap::new, Collectors.counting()));
+        return counts.entrySet().stream()
+                .map(jar -> jar.getValue() == 1 ? jar.getKey() : jar.getValue() + " × " + jar.getKey())
+                .collect(Collectors.joining(" and "));
+    }
+}

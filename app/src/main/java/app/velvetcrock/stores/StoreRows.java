@@ -1,0 +1,247 @@
+package app.velvetcrock.stores;
+
+import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.materia.HerbKind;
+import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.kit.KitShelf;
+import app.velvetcrock.kit.OfJar;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stock.Stock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** The rows of the stores' tables, worded as the household writes. */
+final class StoreRows {
+
+    private final House house;
+    private final Map<UUID, Double> levels;
+
+    /**
+     * Words rows.
+     *
+     * @param levels what share of each lot is left, where that is drawn
+     */
+    StoreRows(House house, Map<UUID, Double> levels) {
+        this.house = house;
+        this.levels = levels;
+    }
+
+    /** How full a bag or bottle is drawn, from 0 to 1. */
+    public record Level(double share, String words, String tint) {}
+
+    /** How much of its time a bottle has left, drawn of 120 px. */
+    public record LifeBar(double width, String mark, String label, String words) {
+
+        private static final double WHOLE = 120;
+        private static final int SOON_DAYS = 30;
+
+        static LifeBar of(LotSheet.Life life, House house) {
+            String end = house.date(life.end());
+            return new LifeBar(
+                    WHOLE * life.share(),
+                    life.days() < SOON_DAYS ? "life-soon" : "life-left",
+                    life.isPast() ? "past its end" : "ends " + end,
+                    (life.isPast() ? "! ended " : "till ") + end);
+        }
+    }
+
+    /**
+     * A row of stock.
+     *
+     * @param notes what is said under its name
+     * @param life null for what has no end of its own
+     * @param under what is said under how much there is
+     */
+    public record Row(
+            UUID id,
+            String name,
+            List<String> notes,
+            @Nullable Level level,
+            @Nullable LifeBar life,
+            String left,
+            String under) {}
+
+    /** A row of the catalogue: {@code note} under the name, {@code first} and {@code second} the figures with their origin. */
+    public record Kind(
+            String key,
+            String name,
+            String botanical,
+            String note,
+            boolean isOwn,
+            String first,
+            String firstNote,
+            String second,
+            String secondNote) {}
+
+    /** A piece of kit. */
+    public record Piece(UUID id, String name, String called, String kind, String holds, String settings) {}
+
+    /** A jar, drawn beside its brothers to one scale. */
+    public record Jar(String name, String words, String pieces, double width, double height) {}
+
+    Row herb(Stock.OfHerb herb) {
+        return new Row(
+                herb.id(),
+                herb.name(),
+                List.of(herb.state()),
+                new Level(level(herb.id()), left(herb.id()), herb.kind().tint()),
+                null,
+                house.mass(herb.left()),
+                herb.acquired().map(house::shortDay).orElse(""));
+    }
+
+    Row carrier(Stock.OfCarrier bottle, LotSheet.Life life) {
+        List<String> notes = new ArrayList<>();
+        String opened = bottle.opened().map(day -> "opened " + house.date(day)).orElse("sealed");
+        boolean endsByDate = bottle.bestBefore().filter(life.end()::equals).isPresent();
+        notes.add(opened + (endsByDate ? "; best before ends it" : ""));
+        bottle.kind()
+                .melting()
+                .ifPresent(melts -> notes.add("melts by %s: %s in the pantry"
+                        .formatted(
+                                house.temperature(melts),
+                                melts.compareTo(house.settings().pantry()) > 0 ? "solid" : "liquid")));
+        return new Row(
+                bottle.id(),
+                bottle.name(),
+                notes,
+                new Level(level(bottle.id()), left(bottle.id()), bottle.kind().tint()),
+                LifeBar.of(life, house),
+                house.volume(bottle.volumeLeft()),
+                "");
+    }
+
+    Row supply(Stock.OfSupply supply, LotSheet.@Nullable Life life) {
+        String strength = supply.abv()
+                .map(abv -> ", %s %% vol".formatted(Decimals.upTo(abv, 1)))
+                .orElse("");
+        String best = life == null
+                ? supply.bestBefore()
+                        .map(day -> ", best before " + house.date(day))
+                        .orElse("")
+                : "";
+        return new Row(
+                supply.id(),
+                supply.name(),
+                List.of(supply.kind().word() + strength + best),
+                null,
+                life == null ? null : LifeBar.of(life, house),
+                house.mass(supply.mass()),
+                "");
+    }
+
+    Row container(Stock.OfSupply container) {
+        return new Row(
+                container.id(),
+                container.name(),
+                container.holds().map(holds -> "holds " + house.volume(holds)).stream()
+                        .toList(),
+                null,
+                null,
+                String.valueOf(container.left()),
+                "");
+    }
+
+    Jar jar(OfJar jar) {
+        double scale = 0.45;
+        return new Jar(
+                jar.vessel().name(),
+                "%s, %s across, %s high"
+                        .formatted(
+                                house.volume(jar.vessel().capacity()),
+                                house.length(jar.vessel().innerWidth()),
+                                house.length(jar.vessel().height())),
+                jar.pieces() == 1 ? "1 jar" : jar.pieces() + " jars",
+                jar.vessel().innerWidth().millimetres() * scale,
+                jar.vessel().height().millimetres() * scale);
+    }
+
+    Piece piece(KitShelf.OfKit owned) {
+        KitShelf.NewKit kit = owned.kit();
+        String inside = kit.height()
+                .flatMap(height ->
+                        kit.width().map(width -> ", %s × %s".formatted(house.length(width), house.length(height))))
+                .orElse("");
+        return new Piece(
+                owned.id(),
+                kit.name(),
+                kit.pieces() > 1 ? "%s × %d".formatted(kit.name(), kit.pieces()) : kit.name(),
+                kit.kind().word(),
+                kit.capacity().map(holds -> house.volume(holds) + inside).orElse(""),
+                kit.settings());
+    }
+
+    Kind herb(HerbKind kind, Set<String> own) {
+        return new Kind(
+                kind.key(),
+                kind.common(),
+                kind.botanical(),
+                "",
+                own.contains(kind.key()),
+                kind.part().word(),
+                "",
+                house.ratio(kind.usualRatio()),
+                "");
+    }
+
+    Kind carrier(CarrierKind kind, Set<String> own) {
+        return new Kind(
+                kind.key(),
+                kind.common(),
+                "",
+                kind.melting()
+                        .map(melts -> "melts at " + house.temperature(melts))
+                        .orElse(""),
+                own.contains(kind.key()),
+                density(kind.density()),
+                kind.densityIsEstimate() ? "estimate" : "",
+                kind.monthsOpened() + " months",
+                own.contains(kind.key()) ? "" : "estimate");
+    }
+
+    Kind supply(SupplyKind kind) {
+        return new Kind(
+                kind.key(),
+                kind.common(),
+                "",
+                kind.type().word() + (kind.watery() ? ", watery: things grow in it" : ""),
+                false,
+                "%.2f".formatted(kind.density().gramsPerMillilitre()),
+                kind.densityIsEstimate() ? "estimate" : "",
+                kind.melting()
+                        .map(melts -> house.temperature(melts.low()) + " to " + house.temperature(melts.high()))
+                        .orElse(""),
+                "");
+    }
+
+    static Kind essential(SupplyKind kind) {
+        return new Kind(
+                kind.key(),
+                kind.common(),
+                kind.botanical(),
+                "",
+                false,
+                kind.dermalMost().map(most -> most + " %").orElse(""),
+                kind.dermalMost().isPresent() ? "" : "no figure held: 0.5 % for grown-up body, nothing elsewhere",
+                "",
+                "");
+    }
+
+    private static String density(Density density) {
+        return "%.3f".formatted(density.gramsPerMillilitre());
+    }
+
+    private double level(UUID lot) {
+        return levels.getOrDefault(lot, 1.0);
+    }
+
+    private String left(UUID lot) {
+        return house.percent(level(lot)) + " left";
+    }
+}

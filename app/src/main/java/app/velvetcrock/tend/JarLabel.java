@@ -1,0 +1,99 @@
+package app.velvetcrock.tend;
+
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.charge.Charge;
+import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.planning.PlanRequest;
+import app.velvetcrock.core.planning.PlannedHerb;
+import app.velvetcrock.stillroom.House;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The label for a charged jar.
+ *
+ * @param alarm what is wrong with it; null where nothing is
+ * @param until when it is strained, or how it is heated
+ * @param more lines that only some have: a first infusion, food, the mark
+ */
+public record JarLabel(
+        @Nullable String alarm,
+        String title,
+        List<Herb> herbs,
+        String carrier,
+        String ratio,
+        String amounts,
+        String charged,
+        String untilHead,
+        String until,
+        String number,
+        List<More> more,
+        String cautions) {
+
+    /** A herb of it, with its share where there are several. */
+    public record Herb(String share, String botanical, String state) {}
+
+    /** One more line: its first words stand out. */
+    public record More(String strong, String words) {}
+
+    static JarLabel of(BatchSheet sheet, House house) {
+        BatchPlan plan = sheet.plan();
+        PlanRequest request = plan.request();
+        Charge charge = sheet.course().charge();
+        boolean heated = sheet.course().heat().isPresent();
+        return new JarLabel(
+                sheet.condition()
+                        .map(told -> "! %s: keep back".formatted(told.kind().word()))
+                        .orElse(null),
+                request.herbNames(),
+                request.herbs().stream().map(herb -> herb(herb, plan, house)).toList(),
+                request.carrier().kind().common(),
+                ", %s (g : mL)".formatted(house.ratio(charge.ratio())),
+                "%s herb, %s oil".formatted(house.mass(charge.herbs().mass()), house.volume(charge.oil())),
+                house.date(request.circumstances().start()),
+                heated ? "" : "strain",
+                heated
+                        ? "%s, %d h"
+                                .formatted(
+                                        request.circumstances().method().name(),
+                                        sheet.course().length())
+                        : house.date(sheet.strainOn(house)),
+                "Batch %d, %s".formatted(sheet.number(), house.settings().name()),
+                more(plan, request, house),
+                plan.cautions().stream()
+                        .filter(Caution::onLabel)
+                        .map(caution -> caution.head() + ".")
+                        .collect(Collectors.joining(" ")));
+    }
+
+    private static Herb herb(PlannedHerb herb, BatchPlan plan, House house) {
+        String share = plan.request().herbs().size() > 1
+                ? house.percent(herb.mass().grams()
+                                / plan.charge().herbs().mass().grams()) + " "
+                : "";
+        return new Herb(
+                share,
+                herb.kind().botanical(),
+                ", %s %s, %s"
+                        .formatted(
+                                herb.moisture().word(),
+                                herb.texture().part().word(),
+                                herb.cut().word()));
+    }
+
+    private static List<More> more(BatchPlan plan, PlanRequest request, House house) {
+        List<More> more = new ArrayList<>();
+        request.carrier().first().ifPresent(first -> more.add(new More("", "Infused a second time: " + first.name())));
+        if (plan.isMoistFood()) {
+            more.add(new More(
+                    "Food. Refrigerator within 2 hours, 4 °C (39 °F) or colder. Use or freeze by %s."
+                            .formatted(house.date(plan.keepUntil().date())),
+                    ""));
+        }
+        plan.mark().ifPresent(why -> more.add(new More("Made against the rule of water:", " " + why)));
+        return more;
+    }
+}
