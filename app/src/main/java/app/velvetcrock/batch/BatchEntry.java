@@ -34,6 +34,7 @@ class BatchEntry {
         SNIFFED,
         DISCARDED,
         CONDITION,
+        ANSWERED,
         PLAN_CHANGED,
         NOTED,
         LESSON,

@@ -90,6 +90,7 @@ class LineCodec {
             case SNIFFED -> json.read(value, Line.Sniffed.class);
             case DISCARDED -> json.read(value, Line.Discarded.class);
             case CONDITION -> json.read(value, Line.Found.class);
+            case ANSWERED -> json.read(value, Line.Answered.class);
             case PLAN_CHANGED -> json.read(value, Line.PlanChanged.class);
             case NOTED -> new Line.Noted(said);
             case LESSON -> new Line.Lesson(said);
@@ -176,6 +177,11 @@ class LineCodec {
         @Override
         public Stored found(Line.Found line) {
             return of(Kind.CONDITION, line);
+        }
+
+        @Override
+        public Stored answered(Line.Answered line) {
+            return of(Kind.ANSWERED, line);
         }
 
         @Override

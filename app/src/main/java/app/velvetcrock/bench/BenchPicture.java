@@ -2,6 +2,7 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Levels;
+import app.velvetcrock.core.measure.Unit;
 import app.velvetcrock.core.measure.UnitSystem;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.draw.JarDrawing;
@@ -99,9 +100,6 @@ record BenchPicture(
         private static final double QUARTER = 0.25;
         private static final double TWENTIETH = 0.05;
 
-        /** [S] NIST SP 811. */
-        private static final double GRAMS_PER_OUNCE = 28.3495;
-
         static Marks of(House house) {
             return house.settings().units().system() == UnitSystem.METRIC
                     ? METRIC
@@ -110,7 +108,7 @@ record BenchPicture(
                             house.settings().units().cups().fluidOunce().millilitres(),
                             QUARTER,
                             "oz",
-                            GRAMS_PER_OUNCE,
+                            Unit.OUNCE.factor(),
                             TWENTIETH);
         }
     }

@@ -4,6 +4,7 @@ import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.charge.HerbPortion;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.making.Firmness;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -27,12 +28,6 @@ final class WantSentence {
     private static final Pattern COUNT =
             Pattern.compile("(\\d{1,4}) ?(?:×|x|tins?|jars?|pots?|bottles?|sticks?|pieces?)?");
     private static final Pattern RATIO = Pattern.compile("1 ?: ?(\\d{1,3}(?:[.,]\\d{1,2})?)");
-
-    /** [E] The middle of a salve, where no firmness is said. */
-    private static final double SALVE = 15;
-
-    private static final double HARDEST = 50;
-    private static final double MOST_MILLILITRES = 20_000;
 
     private final Fields fields;
     private final House house;
@@ -110,7 +105,7 @@ final class WantSentence {
                         KnownDensity.ofOil(density))
                 .map(read -> density.volumeOf(read.mass()))
                 .filter(volume -> {
-                    boolean sensible = volume.millilitres() > 0 && volume.millilitres() <= MOST_MILLILITRES;
+                    boolean sensible = volume.millilitres() > 0 && volume.millilitres() <= Wanted.MOST_MILLILITRES;
                     if (!sensible) {
                         fields.trouble(
                                 "want.amount",
@@ -135,11 +130,15 @@ final class WantSentence {
                 .filter(lot -> id.filter(lot.id()::equals).isPresent())
                 .findFirst()
                 .flatMap(Stock.OfSupply::holds);
-        Optional<Double> firmness = BenchForm.isBlank(
-                        Objects.requireNonNull(form.want()).firmness())
-                ? Optional.of(SALVE)
-                : fields.number(
-                        "want.firmness", Objects.requireNonNull(form.want()).firmness(), 0, HARDEST, "on the scale");
+        Optional<Double> firmness =
+                BenchForm.isBlank(Objects.requireNonNull(form.want()).firmness())
+                        ? Optional.of(Firmness.SALVE)
+                        : fields.number(
+                                "want.firmness",
+                                Objects.requireNonNull(form.want()).firmness(),
+                                0,
+                                Firmness.HARDEST,
+                                "on the scale");
         if (!count.matches() || count.group(1).equals("0")) {
             fields.trouble(
                     "want.amount",

@@ -1,6 +1,7 @@
 package app.velvetcrock.condition;
 
 import app.velvetcrock.condition.FoundCondition.Answer;
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.stillroom.Current;
@@ -8,6 +9,7 @@ import app.velvetcrock.stillroom.People;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.PerRequest;
 import app.velvetcrock.web.Refused;
+import app.velvetcrock.web.Refused.AlreadyDone;
 import java.time.Clock;
 import java.util.Collection;
 import java.util.List;
@@ -77,7 +79,8 @@ public class Conditions {
                                         words(one, answer),
                                         Objects.requireNonNull(one.answeredAt),
                                         names.getOrDefault(one.answeredBy, "somebody"),
-                                        one.answerSource == null))))
+                                        one.byHand,
+                                        Optional.ofNullable(one.answerSource)))))
                 .toList();
     }
 
@@ -168,26 +171,28 @@ public class Conditions {
      * Answers by hand what is open: dealt with, or never so.
      *
      * @param dealtWith false for "it was not so"
+     * @param said when, by which line, and how it is known
      */
     @Transactional
-    public Told answer(UUID id, boolean dealtWith, String words) {
+    public void answer(UUID id, boolean dealtWith, Finding said) {
         FoundCondition one = conditions.lock(id).orElseThrow(() -> new NotHere("that condition"));
         if (one.answer != null) {
-            throw new Refused("That was answered already: %s.".formatted(words(one, one.answer)));
+            throw new AlreadyDone(
+                    "That was answered already: %s. Nothing was written twice.".formatted(words(one, one.answer)));
         }
-        if (dealtWith && one.kind.isEnd()) {
-            throw new Refused("%s is not dealt with but by throwing it out: %s"
-                    .formatted(capital(one.kind.word()), one.kind.advice()));
-        }
-        answer(one, dealtWith ? Answer.DEALT_WITH : Answer.TAKEN_BACK, words, null);
-        return told(List.of(one)).get(0);
+        May.answering(one.kind, dealtWith).ifPresent(refusal -> {
+            throw new Refused(refusal);
+        });
+        answer(one, dealtWith ? Answer.DEALT_WITH : Answer.TAKEN_BACK, said.words(), said.source());
+        one.answeredAt = said.at();
+        one.byHand = true;
     }
 
     /** Opens again what was answered by hand, once however often it is asked. */
     @Transactional
     public Told reopen(UUID id) {
         FoundCondition one = conditions.lock(id).orElseThrow(() -> new NotHere("that condition"));
-        if (one.answer != null && one.answerSource != null) {
+        if (one.answer != null && !one.byHand) {
             throw new Refused("That was answered by a line of the log: take that line back.");
         }
         one.reopen();
@@ -228,9 +233,5 @@ public class Conditions {
         one.answerSource = source;
         one.answeredAt = clock.instant();
         one.answeredBy = Current.person().account();
-    }
-
-    private static String capital(String word) {
-        return Character.toUpperCase(word.charAt(0)) + word.substring(1);
     }
 }

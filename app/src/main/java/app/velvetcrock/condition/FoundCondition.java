@@ -76,6 +76,9 @@ class FoundCondition {
     @Nullable
     UUID answerSource;
 
+    /** Whether somebody said so, rather than a deed that did away with it. */
+    boolean byHand;
+
     protected FoundCondition() {}
 
     FoundCondition(Condition kind, Subject subject, Finding finding) {
@@ -92,6 +95,7 @@ class FoundCondition {
         answer = null;
         answerWords = null;
         answerSource = null;
+        byHand = false;
         answeredAt = null;
         answeredBy = null;
     }

@@ -16,8 +16,13 @@ import org.jspecify.annotations.Nullable;
 public record Told(
         UUID id, Condition kind, Subject subject, Instant foundAt, String by, String words, Optional<Answered> answer) {
 
-    /** An answer in words, when and by whom. */
-    public record Answered(String words, Instant at, String by, boolean canTakeBack) {}
+    /**
+     * An answer in words, when and by whom.
+     *
+     * @param canTakeBack whether it was said by hand, and so can be taken back from here
+     * @param line the line of a log that says it; absent where none does
+     */
+    public record Answered(String words, Instant at, String by, boolean canTakeBack, Optional<UUID> line) {}
 
     /** Its answer; null while it is open. */
     public @Nullable Answered answered() {

@@ -2,6 +2,7 @@ package app.velvetcrock.cupboard;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.condition.Told;
+import app.velvetcrock.core.keeping.SniffTest;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.draw.JarDrawing;
@@ -21,8 +22,6 @@ import java.util.stream.Collectors;
  * @param alike how many bottles are just like this one: same batch, size, glass, place, date and fill
  */
 public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, BottleDrawing drawing, int alike) {
-
-    private static final int SOON = 14;
 
     static OilOnShelf of(Stock.OfOil oil, BatchSheet batch, LocalDate today) {
         return new OilOnShelf(
@@ -128,7 +127,7 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
 
     /** Tells whether a sniff test may lengthen it now. */
     public boolean isSoon() {
-        return daysLeft >= 0 && daysLeft <= SOON;
+        return daysLeft >= 0 && daysLeft <= SniffTest.LAST_DAYS;
     }
 
     /** What the tag says: the word first, so that colour alone says nothing. */

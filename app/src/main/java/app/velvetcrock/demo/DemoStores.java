@@ -1,5 +1,6 @@
 package app.velvetcrock.demo;
 
+import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.drying.DryingStart;
 import app.velvetcrock.core.drying.Snap;
 import app.velvetcrock.core.drying.WeighIn;
@@ -16,13 +17,15 @@ import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.water.WaterContent;
 import app.velvetcrock.kit.KitKind;
 import app.velvetcrock.kit.KitShelf;
-import app.velvetcrock.rack.Rack;
 import app.velvetcrock.recipes.RecipeBox;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stock.Arrival;
 import app.velvetcrock.stock.Origin;
 import app.velvetcrock.stock.Provenance;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.stock.deeds.StoreDeeds;
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -34,15 +37,15 @@ class DemoStores {
 
     private final DemoHands hands;
     private final Stores stores;
-    private final Rack rack;
+    private final StoreDeeds deeds;
     private final KitShelf kit;
     private final RecipeBox recipes;
     private final Materia materia;
 
-    DemoStores(DemoHands hands, Stores stores, Rack rack, KitShelf kit, RecipeBox recipes, Materia materia) {
+    DemoStores(DemoHands hands, Stores stores, StoreDeeds deeds, KitShelf kit, RecipeBox recipes, Materia materia) {
         this.hands = hands;
         this.stores = stores;
-        this.rack = rack;
+        this.deeds = deeds;
         this.kit = kit;
         this.recipes = recipes;
         this.materia = materia;
@@ -95,17 +98,28 @@ class DemoStores {
                 null,
                 new Provenance(Origin.GATHERED, "behind the dyke", "attic rack", null),
                 Math.round(grams) + " g"));
-        return rack.layOut(
-                lot,
-                new DryingStart(
-                        hands.at(daysAgo, 8, 30),
-                        Mass.ofGrams(grams),
-                        WaterContent.of(kind.part(), Cut.WHOLE, Moisture.FRESH),
-                        Mass.ofGrams(1)));
+        Instant at = hands.at(daysAgo, 8, 30);
+        deeds.done(Current.doing(
+                new StoreDeed.LayOut(
+                        lot,
+                        new DryingStart(
+                                at,
+                                Mass.ofGrams(grams),
+                                WaterContent.of(kind.part(), Cut.WHOLE, Moisture.FRESH),
+                                Mass.ofGrams(1))),
+                UUID.randomUUID(),
+                at,
+                ""));
+        return lot;
     }
 
-    private void weigh(UUID drying, int daysAgo, double grams, Snap snap) {
-        rack.weigh(drying, new WeighIn(hands.at(daysAgo, 8, 45), Mass.ofGrams(grams), snap), grams + " g");
+    private void weigh(UUID lot, int daysAgo, double grams, Snap snap) {
+        Instant at = hands.at(daysAgo, 8, 45);
+        deeds.done(Current.doing(
+                new StoreDeed.Weigh(lot, new WeighIn(at, Mass.ofGrams(grams), snap)),
+                UUID.randomUUID(),
+                at,
+                grams + " g"));
     }
 
     private void supplies() {

@@ -22,4 +22,9 @@ interface DryingRepository extends JpaRepository<Drying, UUID> {
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select d from Drying d where d.id = :id")
     Optional<Drying> lock(UUID id);
+
+    /** The drying of a lot that lies on the rack. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select d from Drying d where d.lotId = :lot and d.endedAt is null")
+    Optional<Drying> lockOf(UUID lot);
 }

@@ -1,17 +1,19 @@
 package app.velvetcrock.rack;
 
+import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.deed.MayAtStores;
+import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.drying.DryingCourse;
-import app.velvetcrock.core.drying.DryingStart;
-import app.velvetcrock.core.drying.WeighIn;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stock.LotCare;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.stock.deeds.StoreDeeds;
+import app.velvetcrock.stock.deeds.StoreHands;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
+import app.velvetcrock.web.Refused.AlreadyDone;
 import java.time.Clock;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -23,7 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The drying rack: lots laid out, weighed, and taken down dry. */
 @Service
-public class Rack {
+public class Rack implements StoreHands {
 
     private final DryingRepository dryings;
     private final RackWeighingRepository weighings;
@@ -75,22 +77,26 @@ public class Rack {
         return dryings.isDrying(lot);
     }
 
-    /** Lays all of a wet lot out to dry. */
-    @Transactional
-    public UUID layOut(UUID lot, DryingStart start) {
-        Stock.OfLot herb = care.wet(lot);
-        if (dryings.isDrying(lot)) {
-            throw new Refused("“%s” lies on the rack already.".formatted(herb.name()));
-        }
-        return dryings.saveAndFlush(new Drying(lot, start, clock.instant())).id;
+    @Override
+    public void takeUp(StoreDeeds.Work work) {
+        work.on(StoreDeed.LayOut.class, this::layOut);
+        work.on(StoreDeed.Weigh.class, this::weigh);
+        work.on(StoreDeed.TakeDown.class, this::takeDown);
     }
 
-    @Transactional
-    public UUID weigh(UUID id, WeighIn weighIn, String typed) {
-        Drying drying = open(id);
-        RackWeighing weighing = new RackWeighing(drying.id, weighIn, typed);
+    private UUID layOut(Doing<StoreDeed.LayOut> doing) {
+        UUID lot = doing.deed().lot();
+        if (dryings.isDrying(lot)) {
+            throw new AlreadyDone("It lies on the rack already. Nothing was written twice.");
+        }
+        return dryings.saveAndFlush(new Drying(lot, doing.deed().start(), clock.instant())).id;
+    }
+
+    private UUID weigh(Doing<StoreDeed.Weigh> doing) {
+        RackWeighing weighing =
+                new RackWeighing(onRack(doing.deed().lot()).id, doing.deed().weighed(), doing.typed());
         weighing.recordedAt = clock.instant();
-        weighing.accountId = Current.person().account();
+        weighing.accountId = doing.by();
         return weighings.saveAndFlush(weighing).id;
     }
 
@@ -104,21 +110,24 @@ public class Rack {
         }
     }
 
-    /** Takes it down: the wet lot becomes a dried one of the last weight. Not dry by hand or by sum: refused with what is missing. */
-    @Transactional
-    public UUID takeDown(UUID id, LocalDate today) {
-        Drying drying = open(id);
+    /** The wet lot becomes a dried one of the last weight. */
+    private UUID takeDown(Doing<StoreDeed.TakeDown> doing) {
+        Drying drying = onRack(doing.deed().lot());
         OnRack rack = read(List.of(drying)).get(0);
-        if (rack.course().state() != DryingCourse.State.DRY) {
-            throw new Refused("“%s” is not dry yet: %d %% water by its weight. When stems snap, weigh it and say so."
-                    .formatted(rack.name(), Math.round(rack.course().waterNow() * 100)));
-        }
+        MayAtStores.takeDown(rack.name(), rack.course()).ifPresent(refusal -> {
+            throw new Refused(refusal);
+        });
         UUID deed = UUID.randomUUID();
-        UUID lot = care.dry(drying.lotId, rack.now(), today, new LotCare.Made(deed, clock.instant()));
+        UUID lot = care.dry(drying.lotId, rack.now(), deed, doing.at());
         drying.endedAt = clock.instant();
         drying.driedLot = lot;
         drying.deed = deed;
         return lot;
+    }
+
+    private Drying onRack(UUID lot) {
+        return dryings.lockOf(lot)
+                .orElseThrow(() -> new Refused("It was taken down already. Put it back on the rack first."));
     }
 
     /** Puts a lot that was taken down back on the rack; refused when the dried herb was used since. */

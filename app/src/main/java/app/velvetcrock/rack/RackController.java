@@ -1,5 +1,6 @@
 package app.velvetcrock.rack;
 
+import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.drying.Snap;
 import app.velvetcrock.core.drying.WeighIn;
 import app.velvetcrock.core.materia.Cut;
@@ -7,9 +8,12 @@ import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.water.WaterContent;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Arrival;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.stock.deeds.StoreDeeds;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
@@ -32,16 +36,17 @@ import org.springframework.web.bind.annotation.PostMapping;
 @Controller
 class RackController {
 
-    private static final double MOST_GRAMS = 100_000;
     private static final String DRYING = "/stores/drying";
 
     private final Rack rack;
+    private final StoreDeeds deeds;
     private final Stores stores;
     private final Households households;
     private final Clock clock;
 
-    RackController(Rack rack, Stores stores, Households households, Clock clock) {
+    RackController(Rack rack, StoreDeeds deeds, Stores stores, Households households, Clock clock) {
         this.rack = rack;
+        this.deeds = deeds;
         this.stores = stores;
         this.households = households;
         this.clock = clock;
@@ -59,7 +64,7 @@ class RackController {
                     "mass",
                     mass,
                     0.1,
-                    Math.min(MOST_GRAMS, rack.course().start().mass().grams() * 1.1));
+                    Math.min(Arrival.MOST_GRAMS, rack.course().start().mass().grams() * 1.1));
             Optional<Snap> felt =
                     fields.oneOf("snap", Snap.class, snap == null || snap.isBlank() ? Snap.NOT_TRIED.name() : snap);
             Instant start = rack.course().start().at();
@@ -93,7 +98,7 @@ class RackController {
         Fields fields = new Fields(house.reader());
         if (amount != null && !amount.isBlank()) {
             Optional<Part> of = fields.oneOf("part", Part.class, part);
-            fields.mass("amount", amount, 0.1, MOST_GRAMS)
+            fields.mass("amount", amount, 0.1, Arrival.MOST_GRAMS)
                     .ifPresent(mass -> of.ifPresent(p -> model.addAttribute("equivalent", equivalent(mass, p, house))));
         }
         model.addAttribute("asked", amount == null ? "" : amount);
@@ -112,7 +117,13 @@ class RackController {
                 new FormSent(id + "-", form.key(), fields, DRYING),
                 () -> shown(reply.model(), id, form, fields),
                 () -> {
-                    UUID weighing = rack.weigh(id, weighIn.orElseThrow(), Objects.requireNonNullElse(form.mass(), ""));
+                    WeighIn weighed = weighIn.orElseThrow();
+                    // When a lot was weighed lies in the weighing itself.
+                    UUID weighing = deeds.done(Current.doing(
+                            new StoreDeed.Weigh(lot.lot(), weighed),
+                            Objects.requireNonNullElseGet(form.key(), UUID::randomUUID),
+                            weighed.at(),
+                            Objects.requireNonNullElse(form.mass(), "")));
                     return new Done(
                             DRYING,
                             "%s: %s."
@@ -138,7 +149,11 @@ class RackController {
                 new FormSent("", key, fields, DRYING),
                 () -> shown(reply.model(), id, WeighForm.empty(), fields),
                 () -> {
-                    UUID lot = rack.takeDown(id, house.dayOf(clock.instant()));
+                    UUID lot = deeds.done(Current.doing(
+                            new StoreDeed.TakeDown(rack.find(id).lot()),
+                            Objects.requireNonNullElseGet(key, UUID::randomUUID),
+                            clock.instant(),
+                            ""));
                     return new Done(
                             "/stores/lots/" + lot, "It is dried stock now.", "/stores/drying/%s/back".formatted(id));
                 });

@@ -10,6 +10,7 @@ import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.PlanRecipe;
+import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.recipes.RecipeFile;
 import app.velvetcrock.recipes.Recipes;
 import app.velvetcrock.stillroom.House;
@@ -39,7 +40,6 @@ class RecipeController {
 
     private static final String RECIPES = "/bench/recipes";
     private static final int LONGEST_TITLE = 120;
-    private static final double MOST_MILLILITRES = 20_000;
 
     private final Recipes recipes;
     private final RecipeFile file;
@@ -230,7 +230,7 @@ class RecipeController {
     /** So many times as much, for so much herb, or to give so much oil; as it is kept where none is clear. */
     private PlanRecipe scaled(PlanRecipe recipe, Look look, Fields fields) {
         if (!BenchForm.isBlank(look.oil())) {
-            return fields.capacity("oil", look.oil(), 1, MOST_MILLILITRES)
+            return fields.capacity("oil", look.oil(), 1, Wanted.MOST_MILLILITRES)
                     .flatMap(wanted -> toGive(recipe, wanted, fields))
                     .orElse(recipe);
         }

@@ -38,7 +38,6 @@ class RecipeReaderController {
     private static final String LISTS = "/stores/recipes";
     private static final int LONGEST_BODY = 6000;
     private static final int LONGEST_TITLE = 120;
-    private static final double SCALE_END = 50;
     private static final double SCALE_WIDTH = 600;
 
     private final RecipeBox box;
@@ -219,7 +218,7 @@ class RecipeReaderController {
                 "firmness %.0f: %s".formatted(firmness.value(), band),
                 "wax share %s; the scale is an estimate".formatted(house.percent(firmness.waxShare())),
                 "Firmness %.1f of 50, %s".formatted(firmness.value(), band),
-                SCALE_WIDTH * Math.min(SCALE_END, firmness.value()) / SCALE_END,
+                SCALE_WIDTH * Math.min(Firmness.HARDEST, firmness.value()) / Firmness.HARDEST,
                 bands(band));
     }
 
@@ -230,8 +229,8 @@ class RecipeReaderController {
             double from = all[i].startInclusive();
             String ground = i % 2 == 0 ? "firm-a" : "firm-b";
             bands.add(new Band(
-                    SCALE_WIDTH * from / SCALE_END,
-                    SCALE_WIDTH * (all[i + 1].startInclusive() - from) / SCALE_END,
+                    SCALE_WIDTH * from / Firmness.HARDEST,
+                    SCALE_WIDTH * (all[i + 1].startInclusive() - from) / Firmness.HARDEST,
                     all[i].word().equals(here) ? "firm-here" : ground,
                     String.valueOf((int) from)));
         }

@@ -1,6 +1,5 @@
 package app.velvetcrock.stillroom;
 
-import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import java.time.Instant;
 import java.util.Optional;
@@ -38,7 +37,7 @@ public final class Current {
     }
 
     /** A deed of whoever is at work. */
-    public static <D extends Deed> Doing<D> doing(D deed, UUID key, Instant at, String typed) {
+    public static <D> Doing<D> doing(D deed, UUID key, Instant at, String typed) {
         return new Doing<>(key, at, person().account(), typed, deed);
     }
 

@@ -16,6 +16,9 @@ import org.jspecify.annotations.Nullable;
 /** What comes into the stores, as it is written down. */
 public final class Arrival {
 
+    /** More of one lot than this, in grams, no household brings in. */
+    public static final double MOST_GRAMS = 100_000;
+
     private Arrival() {}
 
     /** A herb to be stored; {@code typed} is its amount as written. */

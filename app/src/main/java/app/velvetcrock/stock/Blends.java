@@ -2,11 +2,16 @@ package app.velvetcrock.stock;
 
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.catalogue.Columns;
+import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.deeds.StoreDeeds;
+import app.velvetcrock.stock.deeds.StoreHands;
 import app.velvetcrock.web.NotHere;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -21,21 +26,30 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Blends of carriers: density by volume, the shortest life, the cautions of all. */
 @Service
-public class Blends {
+public class Blends implements StoreHands {
 
     private final Stores stores;
     private final LotRepository lots;
     private final Catalogue catalogue;
     private final Ledger ledger;
     private final LotEdges edges;
+    private final Households households;
     private final Clock clock;
 
-    Blends(Stores stores, LotRepository lots, Catalogue catalogue, Ledger ledger, LotEdges edges, Clock clock) {
+    Blends(
+            Stores stores,
+            LotRepository lots,
+            Catalogue catalogue,
+            Ledger ledger,
+            LotEdges edges,
+            Households households,
+            Clock clock) {
         this.stores = stores;
         this.lots = lots;
         this.catalogue = catalogue;
         this.ledger = ledger;
         this.edges = edges;
+        this.households = households;
         this.clock = clock;
     }
 
@@ -71,45 +85,52 @@ public class Blends {
                 traits);
     }
 
-    /** Pours them together; the new lot ends with its shortest part and bears what they cost. */
-    @Transactional
-    public UUID blend(String name, List<Part> parts, LocalDate today, UUID deed) {
-        CarrierKind kind = kind(name, parts);
-        String key = catalogue.keep(kind);
+    @Override
+    public void takeUp(StoreDeeds.Work work) {
+        work.on(StoreDeed.Blend.class, this::blend);
+    }
+
+    /** The new lot ends with its shortest part and bears what they cost. */
+    private UUID blend(Doing<StoreDeed.Blend> doing) {
+        LocalDate day = households.current().dayOf(doing.at());
+        List<Part> parts = doing.deed().parts().stream()
+                .map(take -> new Part(bottle(take.lot()).orElseThrow(() -> new NotHere("that bottle")), take.mass()))
+                .toList();
+        CarrierKind kind = kind(doing.deed().name(), parts);
         long sum = parts.stream().mapToLong(part -> part.mass().toMilligrams()).sum();
-        Lot lot = new Lot(LotKind.CARRIER, key, name, parts.size() + " oils", clock.instant());
+        Lot lot = new Lot(
+                LotKind.CARRIER, catalogue.keep(kind), doing.deed().name(), parts.size() + " oils", clock.instant());
         lot.density = Columns.decimal(kind.density());
-        lot.openedOn = today;
-        lot.origin = Origin.MADE;
+        lot.openedOn = day;
+        lot.saying().origin = Origin.MADE;
         lot.bestBefore = parts.stream()
-                .map(part -> bottle(part.carrier()).end(today))
+                .map(part -> bottle(part.carrier()).end(day))
                 .min(Comparator.naturalOrder())
                 .orElseThrow();
-        List<Lot> from = parts.stream()
-                .sorted(Comparator.comparing(part -> part.carrier().id()))
-                .map(part -> lots.lock(part.carrier().id()).orElseThrow(() -> new NotHere("that bottle")))
-                .toList();
-        boolean priced = from.stream().allMatch(bottle -> bottle.priceMinor != null);
-        lot.bear(
-                priced
-                        ? Optional.of(parts.stream()
-                                .mapToDouble(part -> from.stream()
-                                        .filter(f -> f.id.equals(part.carrier().id()))
-                                        .findFirst()
-                                        .orElseThrow()
-                                        .costOf(part.mass().toMilligrams())
-                                        .orElse(0.0))
-                                .sum())
-                        : Optional.empty(),
-                sum);
+        lot.bear(cost(parts), sum);
         lots.saveAndFlush(lot);
-        Ledger.Why why = Ledger.Why.ofDeed(Cause.BLENDED, deed, clock.instant(), "");
+        UUID deed = UUID.randomUUID();
+        Ledger.Why why = Ledger.Why.ofDeed(Cause.BLENDED, deed, doing.at(), "");
         parts.forEach(part -> {
             ledger.take(part.carrier().id(), part.mass(), why);
             edges.add(part.carrier().id(), lot.id, deed);
         });
         ledger.change(lot.id, sum, why);
-        return lot.id;
+        return deed;
+    }
+
+    /** What the parts cost together; absent where one has no price. */
+    private Optional<Double> cost(List<Part> parts) {
+        double sum = 0;
+        for (Part part : parts) {
+            Optional<Double> one = lots.findHere(part.carrier().id())
+                    .flatMap(lot -> lot.costOf(part.mass().toMilligrams()));
+            if (one.isEmpty()) {
+                return Optional.empty();
+            }
+            sum += one.get();
+        }
+        return Optional.of(sum);
     }
 
     @Transactional(readOnly = true)

@@ -33,6 +33,21 @@ public enum Cause {
         return word;
     }
 
+    /**
+     * Why some is taken out, by what that counts as.
+     *
+     * @throws IllegalArgumentException for what is no taking out
+     */
+    static Cause of(Held taking) {
+        return switch (taking) {
+            case DRAW -> DRAWN;
+            case GIVE -> GIVEN;
+            case SELL -> SOLD;
+            case USE, STRAIN, BOTTLE -> throw new IllegalArgumentException(
+                    "nothing is taken out to be " + taking.word());
+        };
+    }
+
     /** What taking some out for this counts as, which an open condition may hold back; absent for what nothing holds back. */
     Optional<Held> held() {
         return switch (this) {

@@ -56,11 +56,12 @@ public class Costs {
                 taken.stream().filter(part -> byId.containsKey(part.lot())).toList();
         List<String> unpriced = here.stream()
                 .map(part -> byId.get(part.lot()))
-                .filter(lot -> lot.priceMinor == null)
+                .filter(lot -> !lot.isPriced())
                 .map(lot -> lot.name)
                 .distinct()
                 .toList();
-        boolean any = here.stream().anyMatch(part -> Objects.requireNonNull(byId.get(part.lot())).priceMinor != null);
+        boolean any = here.stream()
+                .anyMatch(part -> Objects.requireNonNull(byId.get(part.lot())).isPriced());
         Map<UUID, Long> amounts = here.stream()
                 .collect(Collectors.groupingBy(Taken::lot, LinkedHashMap::new, Collectors.summingLong(Taken::amount)));
         double sum = 0;

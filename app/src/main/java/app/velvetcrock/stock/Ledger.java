@@ -154,7 +154,7 @@ public class Ledger {
             lot.openedOn = households.current().dayOf(why.at());
         }
         if (amount < 0) {
-            why.cause().held().ifPresent(held -> conditions.refuseHeld(lot.batchId, lot.id, held));
+            why.cause().held().ifPresent(held -> conditions.refuseHeld(lot.batchId(), lot.id, held));
         }
         Movement movement = movement(lot, amount, why.cause(), why.at());
         movement.batchId = why.batch();
@@ -168,9 +168,9 @@ public class Ledger {
         lot.balance += movement.amount;
         UUID id = movements.save(movement).id;
         if (lot.balance == 0) {
-            boolean elsewhere = lot.batchId == null || lots.isLeftOf(lot.batchId, lot.id);
+            boolean elsewhere = lot.batchId() == null || lots.isLeftOf(lot.batchId(), lot.id);
             UUID source = movement.entryId != null ? movement.entryId : movement.deed != null ? movement.deed : id;
-            conditions.nothingLeft(elsewhere ? null : lot.batchId, lot.id, movement.cause == Cause.DISCARDED, source);
+            conditions.nothingLeft(elsewhere ? null : lot.batchId(), lot.id, movement.cause == Cause.DISCARDED, source);
         }
     }
 

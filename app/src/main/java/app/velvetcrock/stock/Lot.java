@@ -7,6 +7,8 @@ import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import jakarta.persistence.Column;
+import jakarta.persistence.Embeddable;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -15,6 +17,8 @@ import jakarta.persistence.Version;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
@@ -49,21 +53,20 @@ class Lot {
 
     long balance;
 
-    @Enumerated(EnumType.STRING)
+    /** What a herb is and how it is; null of what is no herb. */
+    @Embedded
     @Nullable
-    Part part;
+    HerbPart herbPart;
 
-    @Enumerated(EnumType.STRING)
+    /** What an oil is that came of a batch; null of what did not. */
+    @Embedded
     @Nullable
-    Cut cut;
+    OilPart oilPart;
 
-    @Enumerated(EnumType.STRING)
+    /** Whence it came, where it is kept, what it cost; null where nothing of it is said. */
+    @Embedded
     @Nullable
-    Moisture moisture;
-
-    /** A cup the household weighed: g/mL. */
-    @Nullable
-    BigDecimal bulkDensity;
+    Whence whence;
 
     /** Frozen when the lot was entered: g/mL at 20 °C. */
     @Nullable
@@ -78,43 +81,13 @@ class Lot {
     @Nullable
     LocalDate bestBefore;
 
-    /** The batch an oil came from. */
-    @Nullable
-    UUID batchId;
-
-    /** What a bottle holds when full; null for anything that is no bottle. */
+    /** What a bottle holds when full; a container what it could hold; null for anything else. */
     @Column(name = "bottle_ul")
     @Nullable
     Long bottleMicrolitres;
 
-    @Enumerated(EnumType.STRING)
-    @Nullable
-    Glass glass;
-
-    @Enumerated(EnumType.STRING)
-    @Nullable
-    Storage place;
-
     /** Every name it goes by, lower case, for search. */
     String words = "";
-
-    @Enumerated(EnumType.STRING)
-    @Nullable
-    Origin origin;
-
-    @Nullable
-    String cameFrom;
-
-    /** The shelf or box it is kept in, in words. */
-    @Nullable
-    String keptAt;
-
-    /** What it cost, in minor units, for {@code priceFor} of it. */
-    @Nullable
-    Long priceMinor;
-
-    @Nullable
-    Long priceFor;
 
     /** Strength of a spirit, percent by volume. */
     @Nullable
@@ -140,61 +113,181 @@ class Lot {
     Lot sibling(String asTyped, Instant at) {
         Lot lot = new Lot(kind, kindKey, name, asTyped, at);
         lot.unit = unit;
-        lot.part = part;
-        lot.cut = cut;
-        lot.moisture = moisture;
-        lot.bulkDensity = bulkDensity;
+        lot.herbPart = herbPart == null ? null : herbPart.copy();
         lot.density = density;
         lot.acquiredOn = acquiredOn;
         lot.openedOn = openedOn;
         lot.bestBefore = bestBefore;
         lot.words = words;
-        lot.origin = origin;
-        lot.cameFrom = cameFrom;
-        lot.keptAt = keptAt;
+        lot.whence = whence == null ? null : whence.unpriced();
         lot.abv = abv;
         return lot;
     }
 
     /** What a herb is and how it is; of anything else there is no such thing. */
     Stock.HerbState herb() {
-        return new Stock.HerbState(
-                Objects.requireNonNull(part),
-                Objects.requireNonNull(cut),
-                Objects.requireNonNull(moisture),
-                Columns.density(bulkDensity));
+        HerbPart state = herbPart();
+        return new Stock.HerbState(state.part, state.cut, state.moisture, Columns.density(state.bulkDensity));
+    }
+
+    /**
+     * The herb's own part of it.
+     *
+     * @throws NullPointerException for what is no herb
+     */
+    HerbPart herbPart() {
+        return Objects.requireNonNull(herbPart);
+    }
+
+    /** The batch an oil came from; null for what came of none. */
+    @Nullable
+    UUID batchId() {
+        return oilPart == null ? null : oilPart.batchId;
+    }
+
+    /** Whence it came, to be read; what is not said of it is empty. */
+    Whence whence() {
+        return whence == null ? new Whence() : whence;
+    }
+
+    /** Whence it came, to be written. */
+    Whence saying() {
+        if (whence == null) {
+            whence = new Whence();
+        }
+        return whence;
     }
 
     /** Tells whether another is the same thing in the same state, so that the two can be put together. */
     boolean isAlike(Lot other) {
-        return kind != LotKind.CONTAINER
-                && kind != LotKind.INFUSED_OIL
-                && kind == other.kind
-                && kindKey.equals(other.kindKey)
-                && part == other.part
-                && cut == other.cut
-                && moisture == other.moisture
-                && Objects.equals(abv, other.abv);
+        return alikeAs().equals(other.alikeAs());
+    }
+
+    /** What two lots that can be put together have in common; containers and oils of batches have it with none but themselves. */
+    Object alikeAs() {
+        return kind == LotKind.CONTAINER || kind == LotKind.INFUSED_OIL
+                ? id
+                : Arrays.asList(kind, kindKey, herbPart == null ? null : herbPart.state(), abv);
     }
 
     void set(Provenance provenance, long amount) {
-        origin = provenance.origin();
-        cameFrom = provenance.cameFrom();
-        keptAt = provenance.keptAt();
-        priceMinor = provenance.priceMinor();
-        priceFor = priceMinor == null ? null : amount;
+        Whence from = saying();
+        from.origin = provenance.origin();
+        from.cameFrom = provenance.cameFrom();
+        from.keptAt = provenance.keptAt();
+        from.priceMinor = provenance.priceMinor();
+        from.priceFor = from.priceMinor == null ? null : amount;
+    }
+
+    boolean isPriced() {
+        return whence != null && whence.priceMinor != null;
     }
 
     /** The cost of so much of it, in minor units; absent where none is known. */
     Optional<Double> costOf(long amount) {
-        return priceMinor == null || priceFor == null
+        return whence == null || whence.priceMinor == null || whence.priceFor == null
                 ? Optional.empty()
-                : Optional.of(priceMinor * (amount / (double) priceFor));
+                : Optional.of(whence.priceMinor * (amount / (double) whence.priceFor));
     }
 
     /** Bears the cost of what it was made from, however much was lost on the way. */
     void bear(Optional<Double> cost, long amount) {
-        priceMinor = cost.map(Math::round).orElse(null);
-        priceFor = priceMinor == null ? null : amount;
+        Whence from = saying();
+        from.priceMinor = cost.map(Math::round).orElse(null);
+        from.priceFor = from.priceMinor == null ? null : amount;
+    }
+
+    /** What a herb is and how it is. */
+    @Embeddable
+    @SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
+    static class HerbPart {
+
+        @Enumerated(EnumType.STRING)
+        Part part;
+
+        @Enumerated(EnumType.STRING)
+        Cut cut;
+
+        @Enumerated(EnumType.STRING)
+        Moisture moisture;
+
+        /** A cup the household weighed: g/mL. */
+        @Nullable
+        BigDecimal bulkDensity;
+
+        protected HerbPart() {}
+
+        HerbPart(Part part, Cut cut, Moisture moisture) {
+            this.part = part;
+            this.cut = cut;
+            this.moisture = moisture;
+        }
+
+        HerbPart copy() {
+            HerbPart copy = new HerbPart(part, cut, moisture);
+            copy.bulkDensity = bulkDensity;
+            return copy;
+        }
+
+        Object state() {
+            return List.of(part, cut, moisture);
+        }
+    }
+
+    /** What an oil is that came of a batch. */
+    @Embeddable
+    @SuppressWarnings("NullAway.Init") // the persistence fills what no constructor does
+    static class OilPart {
+
+        UUID batchId;
+
+        /** Of a bottle; null while it stands as it was strained. */
+        @Enumerated(EnumType.STRING)
+        @Nullable
+        Glass glass;
+
+        @Enumerated(EnumType.STRING)
+        @Nullable
+        Storage place;
+
+        protected OilPart() {}
+
+        OilPart(UUID batchId, @Nullable Glass glass, Storage place) {
+            this.batchId = batchId;
+            this.glass = glass;
+            this.place = place;
+        }
+    }
+
+    /** Whence something came, where it is kept, what it cost. */
+    @Embeddable
+    static class Whence {
+
+        @Enumerated(EnumType.STRING)
+        @Nullable
+        Origin origin;
+
+        @Nullable
+        String cameFrom;
+
+        /** The shelf or box it is kept in, in words. */
+        @Nullable
+        String keptAt;
+
+        /** What it cost, in minor units, for {@code priceFor} of it. */
+        @Nullable
+        Long priceMinor;
+
+        @Nullable
+        Long priceFor;
+
+        /** The same of what is made of it, whose cost is reckoned anew. */
+        Whence unpriced() {
+            Whence copy = new Whence();
+            copy.origin = origin;
+            copy.cameFrom = cameFrom;
+            copy.keptAt = keptAt;
+            return copy;
+        }
     }
 }

@@ -4,22 +4,24 @@ import app.velvetcrock.catalogue.Columns;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
 import app.velvetcrock.condition.Subject;
-import app.velvetcrock.core.look.Condition;
-import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.deed.MayAtStores;
+import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.materia.Moisture;
-import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.deeds.StandingLots;
+import app.velvetcrock.stock.deeds.StoreDeeds;
+import app.velvetcrock.stock.deeds.StoreHands;
 import app.velvetcrock.web.NotHere;
-import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -28,84 +30,117 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What is done to a lot at the stores; each deed moves what it moves together and can be taken back together. */
 @Service
-public class LotCare {
-
-    /** A little more than went in is a reading error of the scale; far more is a slip. */
-    private static final double MOST_SHARE_OUT = 1.02;
-
-    private static final Set<Cause> TAKINGS = EnumSet.of(Cause.DRAWN, Cause.GIVEN, Cause.SOLD);
+public class LotCare implements StoreHands, StandingLots {
 
     private final LotRepository lots;
     private final Ledger ledger;
     private final LotEdges edges;
     private final Conditions conditions;
+    private final Households households;
     private final Clock clock;
 
-    LotCare(LotRepository lots, Ledger ledger, LotEdges edges, Conditions conditions, Clock clock) {
+    LotCare(
+            LotRepository lots,
+            Ledger ledger,
+            LotEdges edges,
+            Conditions conditions,
+            Households households,
+            Clock clock) {
         this.lots = lots;
         this.ledger = ledger;
         this.edges = edges;
         this.conditions = conditions;
+        this.households = households;
         this.clock = clock;
     }
 
-    /** A deed at the stores, by which all it moves is moved back together, and when it was done. */
-    public record Made(UUID deed, Instant at) {}
-
-    /** Puts a part of a lot somewhere else, as a lot of its own. */
-    @Transactional
-    public UUID split(UUID id, Mass part, String keptAt, Made made) {
-        Lot from = locked(id);
-        if (part.toMilligrams() >= from.balance) {
-            throw new Refused(
-                    "That is all of “%s”; a part is less than %s.".formatted(from.name, from.unit.words(from.balance)));
-        }
-        Lot to = from.sibling(from.typed, clock.instant());
-        to.keptAt = keptAt.isEmpty() ? from.keptAt : keptAt;
-        return becomes(from, part.toMilligrams(), to, part.toMilligrams(), new Change(Cause.SPLIT, made, ""));
+    @Override
+    public void takeUp(StoreDeeds.Work work) {
+        work.on(StoreDeed.Split.class, this::split);
+        work.on(StoreDeed.Process.class, this::process);
+        work.on(StoreDeed.Merge.class, this::merge);
+        work.on(StoreDeed.TakeOut.class, this::takeOut);
+        work.on(StoreDeed.ThrowOut.class, this::throwOut);
+        work.on(StoreDeed.Find.class, this::find);
+        work.on(StoreDeed.Answer.class, this::answer);
+        work.on(StoreDeed.SetRight.class, this::setRight);
+        work.on(StoreDeed.WeighCup.class, this::weighCup);
+        work.on(StoreDeed.Open.class, this::open);
     }
 
-    /** Strips, crushes or grinds some of a herb: a new cut, lighter by what was lost. A weighed cup of the old cut no longer holds. */
-    @Transactional
-    public UUID process(UUID id, Cut cut, Mass in, Mass out, Made made) {
-        Lot from = locked(id);
-        if (from.kind != LotKind.HERB) {
-            throw new Refused("Only a herb is cut.");
-        }
-        if (cut.compareTo(from.cut) < 0) {
-            throw new Refused("“%s” is stored %s; it cannot be made coarser."
-                    .formatted(from.name, Objects.requireNonNull(from.cut).word()));
-        }
-        if (out.grams() > in.grams() * MOST_SHARE_OUT) {
-            throw new Refused(
-                    "%s g came of %s g: more than went in. Weigh it again.".formatted(out.grams(), in.grams()));
-        }
-        Lot to = from.sibling(from.typed, clock.instant());
-        to.cut = cut;
-        to.bulkDensity = cut == from.cut ? from.bulkDensity : null;
-        return becomes(from, in.toMilligrams(), to, out.toMilligrams(), new Change(Cause.PROCESSED, made, cut.word()));
+    @Override
+    @Transactional(propagation = Propagation.MANDATORY)
+    public List<MayAtStores.Standing> locked(List<UUID> ids) {
+        Map<UUID, MayAtStores.Standing> standing = new HashMap<>();
+        ids.stream().distinct().sorted().forEach(id -> standing.put(id, standing(locked(id))));
+        return ids.stream().map(id -> Objects.requireNonNull(standing.get(id))).toList();
     }
 
-    /** Puts two lots of one herb in one state together; the older date holds for both. */
-    @Transactional
-    public UUID merge(UUID id, UUID other, Made made) {
-        // In one order, so that two who merge the same two wait for each other.
-        Lot first = locked(id.compareTo(other) < 0 ? id : other);
-        Lot second = locked(id.compareTo(other) < 0 ? other : id);
-        if (id.equals(other) || !first.isAlike(second)) {
-            throw new Refused("Only lots of one thing in one state are put together.");
+    private static MayAtStores.Standing standing(Lot lot) {
+        return new MayAtStores.Standing(
+                lot.name,
+                lot.kind == LotKind.HERB
+                        ? Optional.of(new MayAtStores.Herb(
+                                lot.herb().part(), lot.herb().cut(), lot.herb().moisture()))
+                        : Optional.empty(),
+                lot.kind == LotKind.INFUSED_OIL,
+                lot.balance,
+                lot.alikeAs());
+    }
+
+    /** A deed by which all it moves is moved back together, and when it was done. */
+    private record Made(UUID deed, Instant at) {
+
+        static Made by(Doing<?> doing) {
+            return new Made(UUID.randomUUID(), doing.at());
         }
-        if (first.balance == 0 || second.balance == 0) {
-            throw new Refused("Nothing of “%s” is left to put together. Somebody may have done it already."
-                    .formatted(first.balance == 0 ? first.name : second.name));
+    }
+
+    private UUID split(Doing<StoreDeed.Split> doing) {
+        StoreDeed.Split deed = doing.deed();
+        Lot from = locked(deed.lot());
+        Lot to = from.sibling(from.typed, clock.instant());
+        if (!deed.keptAt().isEmpty()) {
+            to.saying().keptAt = deed.keptAt();
         }
+        Made made = Made.by(doing);
+        long part = deed.part().toMilligrams();
+        becomes(from, part, to, part, new Change(Cause.SPLIT, made, ""));
+        return made.deed();
+    }
+
+    /** A weighed cup of the old cut no longer holds. */
+    private UUID process(Doing<StoreDeed.Process> doing) {
+        StoreDeed.Process deed = doing.deed();
+        Lot from = locked(deed.lot());
+        Lot to = from.sibling(from.typed, clock.instant());
+        if (deed.cut() != from.herbPart().cut) {
+            to.herbPart().cut = deed.cut();
+            to.herbPart().bulkDensity = null;
+        }
+        Made made = Made.by(doing);
+        becomes(
+                from,
+                deed.in().toMilligrams(),
+                to,
+                deed.out().toMilligrams(),
+                new Change(Cause.PROCESSED, made, deed.cut().word()));
+        return made.deed();
+    }
+
+    /** The older date holds for both. */
+    private UUID merge(Doing<StoreDeed.Merge> doing) {
+        Lot first = locked(doing.deed().lot());
+        Lot second = locked(doing.deed().other());
         Lot both = first.sibling(first.typed + " and " + second.typed, clock.instant());
-        both.bulkDensity = null;
+        if (both.herbPart != null) {
+            both.herbPart.bulkDensity = null;
+        }
         both.acquiredOn = earlier(first.acquiredOn, second.acquiredOn);
         both.openedOn = earlier(first.openedOn, second.openedOn);
         both.bestBefore = earlier(first.bestBefore, second.bestBefore);
         long sum = first.balance + second.balance;
-        boolean priced = first.priceMinor != null && second.priceMinor != null;
+        boolean priced = first.isPriced() && second.isPriced();
         both.bear(
                 priced
                         ? Optional.of(first.costOf(first.balance).orElseThrow()
@@ -113,63 +148,63 @@ public class LotCare {
                         : Optional.empty(),
                 sum);
         lots.saveAndFlush(both);
+        Made made = Made.by(doing);
         Ledger.Why why = Ledger.Why.ofDeed(Cause.MERGED, made.deed(), made.at(), "");
         ledger.change(first.id, -first.balance, why);
         ledger.change(second.id, -second.balance, why);
         ledger.change(both.id, sum, why);
         edges.add(first.id, both.id, made.deed());
         edges.add(second.id, both.id, made.deed());
-        return both.id;
+        return made.deed();
     }
 
-    /** Takes some out, counted in the lot's own unit. */
-    @Transactional
-    public void draw(UUID id, long amount, Cause cause, String note, Made made) {
-        if (!TAKINGS.contains(cause)) {
-            throw new IllegalArgumentException("drawn for " + cause + "; it is one of " + TAKINGS);
-        }
-        locked(id);
-        ledger.change(id, -amount, Ledger.Why.ofDeed(cause, made.deed(), made.at(), note));
+    private UUID takeOut(Doing<StoreDeed.TakeOut> doing) {
+        StoreDeed.TakeOut deed = doing.deed();
+        return moved(deed.lot(), -deed.amount(), Cause.of(deed.what()), deed.note(), doing);
     }
 
-    /** Throws out all that is left, with the reason. */
-    @Transactional
-    public void discard(UUID id, String reason, Made made) {
-        Lot lot = locked(id);
-        if (lot.balance == 0) {
-            throw new Refused("Nothing of “%s” is left, so there is nothing to throw out.".formatted(lot.name));
-        }
-        ledger.change(id, -lot.balance, Ledger.Why.ofDeed(Cause.DISCARDED, made.deed(), made.at(), reason));
+    private UUID throwOut(Doing<StoreDeed.ThrowOut> doing) {
+        StoreDeed.ThrowOut deed = doing.deed();
+        return moved(deed.lot(), -locked(deed.lot()).balance, Cause.DISCARDED, deed.reason(), doing);
     }
 
-    /** Writes down that something is wrong with it, which holds it back until that is answered. */
-    @Transactional
-    public void wrong(UUID id, Condition what, String words, Instant at) {
-        Lot lot = locked(id);
-        conditions.found(List.of(what), new Subject(null, id, lot.name), new Finding(at, null, words));
+    /** The only way stock may change without being moved. */
+    private UUID setRight(Doing<StoreDeed.SetRight> doing) {
+        StoreDeed.SetRight deed = doing.deed();
+        return moved(deed.lot(), deed.counted() - locked(deed.lot()).balance, Cause.CORRECTED, deed.reason(), doing);
     }
 
-    /** Sets the stock right to what was counted or weighed, with the reason; the only way it may change without being moved. */
-    @Transactional
-    public void correct(UUID id, long counted, String reason, Made made) {
-        Lot lot = locked(id);
-        ledger.change(id, counted - lot.balance, Ledger.Why.ofDeed(Cause.CORRECTED, made.deed(), made.at(), reason));
+    private UUID moved(UUID lot, long amount, Cause cause, String note, Doing<?> doing) {
+        Made made = Made.by(doing);
+        ledger.change(lot, amount, Ledger.Why.ofDeed(cause, made.deed(), made.at(), note));
+        return made.deed();
     }
 
-    /** Keeps what a loosely filled measure of this lot weighed. */
-    @Transactional
-    public void weighCup(UUID id, Density bulk) {
-        Lot lot = locked(id);
-        if (lot.kind != LotKind.HERB) {
-            throw new Refused("Only a herb is weighed by the cup.");
-        }
-        lot.bulkDensity = Columns.decimal(bulk);
+    /** What is wrong holds it back until that is answered. */
+    private UUID find(Doing<StoreDeed.Find> doing) {
+        StoreDeed.Find deed = doing.deed();
+        Lot lot = locked(deed.lot());
+        conditions.found(
+                List.of(deed.what()), new Subject(null, lot.id, lot.name), new Finding(doing.at(), null, deed.words()));
+        return lot.id;
     }
 
-    /** Opens a sealed bottle. */
-    @Transactional
-    public void open(UUID id, @Nullable LocalDate on) {
-        locked(id).openedOn = on;
+    private UUID answer(Doing<StoreDeed.Answer> doing) {
+        StoreDeed.Answer deed = doing.deed();
+        conditions.answer(deed.condition(), deed.dealtWith(), new Finding(doing.at(), null, deed.words()));
+        return deed.lot();
+    }
+
+    private UUID weighCup(Doing<StoreDeed.WeighCup> doing) {
+        locked(doing.deed().lot()).herbPart().bulkDensity =
+                Columns.decimal(doing.deed().bulk());
+        return doing.deed().lot();
+    }
+
+    private UUID open(Doing<StoreDeed.Open> doing) {
+        locked(doing.deed().lot()).openedOn =
+                doing.deed().opened() ? households.current().dayOf(doing.at()) : null;
+        return doing.deed().lot();
     }
 
     /** Takes a deed back, once however often it is asked. */
@@ -178,28 +213,19 @@ public class LotCare {
         ledger.takeBackDeed(deed);
     }
 
-    /** A wet lot that can be laid out to dry; its row is locked. */
+    /**
+     * Makes all of a wet lot into a dried one that weighs so much; a weighed cup of it no longer holds.
+     *
+     * @return the dried lot
+     */
     @Transactional(propagation = Propagation.MANDATORY)
-    public Stock.OfLot wet(UUID id) {
-        Lot lot = locked(id);
-        if (lot.kind != LotKind.HERB || lot.moisture == Moisture.DRIED) {
-            throw new Refused("“%s” is dried already.".formatted(lot.name));
-        }
-        if (lot.balance == 0) {
-            throw new Refused("Nothing of “%s” is left to lay out.".formatted(lot.name));
-        }
-        return Stores.of(lot);
-    }
-
-    /** Makes all of a wet lot into a dried one that weighs so much; a weighed cup of it no longer holds. */
-    @Transactional(propagation = Propagation.MANDATORY)
-    public UUID dry(UUID id, Mass weighs, LocalDate today, Made made) {
+    public UUID dry(UUID id, Mass weighs, UUID deed, Instant at) {
         Lot wet = locked(id);
         Lot dried = wet.sibling(wet.typed, clock.instant());
-        dried.moisture = Moisture.DRIED;
-        dried.bulkDensity = null;
-        dried.acquiredOn = wet.acquiredOn == null ? today : wet.acquiredOn;
-        return becomes(wet, wet.balance, dried, weighs.toMilligrams(), new Change(Cause.DRIED, made, ""));
+        dried.herbPart().moisture = Moisture.DRIED;
+        dried.herbPart().bulkDensity = null;
+        dried.acquiredOn = wet.acquiredOn == null ? households.current().dayOf(at) : wet.acquiredOn;
+        return becomes(wet, wet.balance, dried, weighs.toMilligrams(), new Change(Cause.DRIED, new Made(deed, at), ""));
     }
 
     /** Why something becomes something else. */
@@ -218,15 +244,7 @@ public class LotCare {
     }
 
     private Lot locked(UUID id) {
-        Lot lot = lots.lock(id).orElseThrow(() -> new NotHere("that stock"));
-        if (lot.kind == LotKind.INFUSED_OIL) {
-            throw new Refused("An oil from a batch is seen to in the Cupboard.");
-        }
-        return lot;
-    }
-
-    static Density bulk(Mass weighed, Volume filled) {
-        return Density.between(weighed, filled);
+        return lots.lock(id).orElseThrow(() -> new NotHere("that stock"));
     }
 
     private static @Nullable LocalDate earlier(@Nullable LocalDate one, @Nullable LocalDate other) {

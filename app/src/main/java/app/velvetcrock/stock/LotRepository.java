@@ -59,6 +59,6 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
     List<Lot> among(UUID stillroom, Collection<UUID> ids);
 
     /** Tells whether another lot of a batch still has stock. */
-    @Query("select count(l) > 0 from Lot l where l.batchId = :batch and l.id <> :but and l.balance > 0")
+    @Query("select count(l) > 0 from Lot l where l.oilPart.batchId = :batch and l.id <> :but and l.balance > 0")
     boolean isLeftOf(UUID batch, UUID but);
 }

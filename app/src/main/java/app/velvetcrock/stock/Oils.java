@@ -88,10 +88,9 @@ public class Oils {
         Lot lot = new Lot(LotKind.INFUSED_OIL, oil.carrierKey(), oil.name(), oil.typed(), clock.instant());
         lot.density = Columns.decimal(oil.density());
         lot.bestBefore = oil.useBy();
-        lot.batchId = oil.batch();
-        lot.place = oil.place();
         lot.bottleMicrolitres = bottle.map(b -> b.size().toMicrolitres()).orElse(null);
-        lot.glass = bottle.map(Stock.OfBottle::glass).orElse(null);
+        lot.oilPart =
+                new Lot.OilPart(oil.batch(), bottle.map(Stock.OfBottle::glass).orElse(null), oil.place());
         return lots.saveAndFlush(lot).id;
     }
 
@@ -102,7 +101,7 @@ public class Oils {
         if (!DRAWINGS.contains(cause)) {
             throw new IllegalArgumentException("drawn for " + cause + "; it is one of " + DRAWINGS);
         }
-        ledger.take(lot.id, amount, new Ledger.Why(cause, lot.batchId, null, at));
+        ledger.take(lot.id, amount, new Ledger.Why(cause, lot.batchId(), null, at));
         List<Movement> story = movements.ofLot(id);
         return story.get(story.size() - 1).id;
     }
@@ -131,17 +130,18 @@ public class Oils {
     }
 
     private static Stock.OfOil oil(Lot lot, Mass atFirst) {
+        Lot.OilPart part = Objects.requireNonNull(lot.oilPart);
         Optional<Stock.OfBottle> bottle = Optional.ofNullable(lot.bottleMicrolitres)
-                .map(size -> new Stock.OfBottle(Volume.ofMicrolitres(size), Objects.requireNonNull(lot.glass)));
+                .map(size -> new Stock.OfBottle(Volume.ofMicrolitres(size), Objects.requireNonNull(part.glass)));
         return new Stock.OfOil(
                 lot.id,
                 lot.name,
-                Objects.requireNonNull(lot.batchId),
+                part.batchId,
                 Columns.density(lot.density).orElseThrow(),
                 Objects.requireNonNull(lot.bestBefore),
                 atFirst,
                 Mass.ofMilligrams(lot.balance),
-                Optional.ofNullable(lot.place).orElse(Storage.COOL_DARK),
+                Optional.ofNullable(part.place).orElse(Storage.COOL_DARK),
                 bottle);
     }
 
@@ -166,6 +166,11 @@ public class Oils {
 
         public Cause cause() {
             return cause;
+        }
+
+        /** What was done, as it is said afterwards: "given away". */
+        public String done() {
+            return cause.word();
         }
 
         /** What an open condition may hold back of it. */

@@ -89,9 +89,7 @@ public class Stores implements Catalogue.Stored {
         Lot lot = new Lot(LotKind.HERB, kind.key(), kind.common(), herb.typed(), clock.instant());
         lot.words = Catalogue.words(kind.common(), kind.botanical(), kind.synonyms());
         lot.bestBefore = herb.bestBefore();
-        lot.part = herb.part();
-        lot.cut = herb.cut();
-        lot.moisture = herb.moisture();
+        lot.herbPart = new Lot.HerbPart(herb.part(), herb.cut(), herb.moisture());
         lot.acquiredOn = herb.acquired();
         return bringIn(lot, herb.mass().toMilligrams(), herb.provenance());
     }
@@ -216,6 +214,7 @@ public class Stores implements Catalogue.Stored {
     }
 
     static Stock.OfLot of(Lot lot) {
+        Lot.Whence whence = lot.whence();
         return new Stock.OfLot(
                 lot.id,
                 lot.kind,
@@ -224,11 +223,11 @@ public class Stores implements Catalogue.Stored {
                 lot.unit,
                 lot.kind == LotKind.HERB ? Optional.of(lot.herb()) : Optional.empty(),
                 Columns.density(lot.density),
-                lot.origin == null ? Origin.BOUGHT : lot.origin,
-                lot.cameFrom == null ? "" : lot.cameFrom,
-                lot.keptAt == null ? "" : lot.keptAt,
-                Optional.ofNullable(lot.priceMinor),
-                lot.priceFor == null ? 1 : lot.priceFor,
+                whence.origin == null ? Origin.BOUGHT : whence.origin,
+                whence.cameFrom == null ? "" : whence.cameFrom,
+                whence.keptAt == null ? "" : whence.keptAt,
+                Optional.ofNullable(whence.priceMinor),
+                whence.priceFor == null ? 1 : whence.priceFor,
                 Optional.ofNullable(lot.acquiredOn),
                 Optional.ofNullable(lot.openedOn),
                 Optional.ofNullable(lot.bestBefore),
@@ -264,7 +263,7 @@ public class Stores implements Catalogue.Stored {
                 kind,
                 materia.texture(lot.herb().part(), lot.herb().cut()),
                 lot.herb().moisture(),
-                Columns.density(lot.bulkDensity),
+                lot.herb().weighedBulk(),
                 Optional.ofNullable(lot.acquiredOn),
                 Mass.ofMilligrams(lot.balance));
     }

@@ -2,6 +2,7 @@ package app.velvetcrock.stores;
 
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Part;
@@ -34,14 +35,9 @@ record CatalogueForm(
         @Nullable String melting,
         @Nullable List<String> traits) {
 
-    private static final int LONGEST_NAME = 80;
     private static final double LEAST_RATIO = 1;
     private static final double MOST_RATIO = 40;
 
-    /** Every oil lies between these (craft: contradiction check). */
-    private static final double LEAST_DENSITY = 0.84;
-
-    private static final double MOST_DENSITY = 0.97;
     private static final double MOST_MELTING = 70;
     private static final int MOST_MONTHS = 36;
 
@@ -92,7 +88,7 @@ record CatalogueForm(
 
     Optional<HerbKind> herb(Fields fields, Cautions cautions) {
         Optional<String> name = name(fields, cautions);
-        Optional<String> latin = fields.optionalWords("botanical", botanical, LONGEST_NAME)
+        Optional<String> latin = fields.optionalWords("botanical", botanical, SupplyForm.LONGEST_NAME)
                 .filter(typed -> isSafe(fields, "botanical", typed, cautions));
         Optional<Part> used = fields.oneOf("part", Part.class, part);
         Optional<Double> usual = number(fields, "ratio", ratio == null ? "" : after("1:", ratio), "1:5 or 1:10")
@@ -113,7 +109,8 @@ record CatalogueForm(
     Optional<CarrierKind> carrier(Fields fields, Cautions cautions) {
         Optional<String> name = name(fields, cautions);
         Optional<Double> weight = number(fields, "density", density == null ? "" : before("g/mL", density), "0.917")
-                .filter(value -> within(fields, "density", value, LEAST_DENSITY, MOST_DENSITY, "g/mL"));
+                .filter(value ->
+                        within(fields, "density", value, KnownDensity.LIGHTEST_OIL, KnownDensity.HEAVIEST_OIL, "g/mL"));
         Optional<Integer> keeps = fields.whole("months", months, 1, MOST_MONTHS, "months");
         Optional<Temperature> melts = melting == null || melting.isBlank()
                 ? Optional.empty()
@@ -138,7 +135,8 @@ record CatalogueForm(
     }
 
     private Optional<String> name(Fields fields, Cautions cautions) {
-        return fields.words("common", common, LONGEST_NAME).filter(typed -> isSafe(fields, "common", typed, cautions));
+        return fields.words("common", common, SupplyForm.LONGEST_NAME)
+                .filter(typed -> isSafe(fields, "common", typed, cautions));
     }
 
     private static boolean isSafe(Fields fields, String field, String typed, Cautions cautions) {

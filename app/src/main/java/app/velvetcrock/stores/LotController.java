@@ -2,16 +2,17 @@ package app.velvetcrock.stores;
 
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.WrongForm;
+import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.drying.DryingStart;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.rack.Rack;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.LotCare;
 import app.velvetcrock.stock.Oils.Taking;
+import app.velvetcrock.stock.deeds.StoreDeeds;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply;
@@ -24,7 +25,6 @@ import java.time.LocalDate;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Consumer;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -38,16 +38,21 @@ class LotController {
 
     private final LotSheets sheets;
     private final LotCare care;
-    private final Rack rack;
+    private final StoreDeeds deeds;
     private final Conditions conditions;
     private final Households households;
     private final Clock clock;
 
     LotController(
-            LotSheets sheets, LotCare care, Rack rack, Conditions conditions, Households households, Clock clock) {
+            LotSheets sheets,
+            LotCare care,
+            StoreDeeds deeds,
+            Conditions conditions,
+            Households households,
+            Clock clock) {
         this.sheets = sheets;
         this.care = care;
-        this.rack = rack;
+        this.deeds = deeds;
         this.conditions = conditions;
         this.households = households;
         this.clock = clock;
@@ -77,7 +82,7 @@ class LotController {
                 reply,
                 asked,
                 () -> "split",
-                made -> care.split(id, Mass.ofMilligrams(part.orElseThrow()), place.orElseThrow(), made));
+                () -> new StoreDeed.Split(id, Mass.ofMilligrams(part.orElseThrow()), place.orElseThrow()));
     }
 
     @PostMapping("/stores/lots/{id}/process")
@@ -91,7 +96,7 @@ class LotController {
                 reply,
                 asked,
                 () -> cut.orElseThrow().word(),
-                made -> care.process(id, cut.orElseThrow(), in.orElseThrow(), out.orElseThrow(), made));
+                () -> new StoreDeed.Process(id, cut.orElseThrow(), in.orElseThrow(), out.orElseThrow()));
     }
 
     @PostMapping("/stores/lots/{id}/merge")
@@ -101,27 +106,31 @@ class LotController {
             asked.fields().trouble("other", "Nothing is chosen here yet.", "one from the list");
         }
         return deed(
-                reply, asked, () -> "put together", made -> care.merge(id, Objects.requireNonNull(form.other()), made));
+                reply,
+                asked,
+                () -> "put together",
+                () -> new StoreDeed.Merge(id, Objects.requireNonNull(form.other())));
     }
 
     @PostMapping("/stores/lots/{id}/draw")
     String draw(@PathVariable UUID id, LotForm form, Reply reply) {
         Asked asked = asked(id, "draw", "d-", form);
         Optional<Long> amount = form.some(asked.fields(), asked.sheet(), asked.house());
-        Optional<Cause> cause = form.cause(asked.fields());
+        Optional<Taking> taking = form.taking(asked.fields());
         Optional<String> note = form.optionalNote(asked.fields());
         return deed(
                 reply,
                 asked,
-                () -> cause.orElseThrow().word(),
-                made -> care.draw(id, amount.orElseThrow(), cause.orElseThrow(), note.orElseThrow(), made));
+                () -> taking.orElseThrow().done(),
+                () -> new StoreDeed.TakeOut(
+                        id, amount.orElseThrow(), taking.orElseThrow().held(), note.orElseThrow()));
     }
 
     @PostMapping("/stores/lots/{id}/discard")
     String discard(@PathVariable UUID id, LotForm form, Reply reply) {
         Asked asked = asked(id, "discard", "x-", form);
         Optional<String> reason = form.reason(asked.fields());
-        return deed(reply, asked, () -> "thrown out", made -> care.discard(id, reason.orElseThrow(), made));
+        return deed(reply, asked, () -> "thrown out", () -> new StoreDeed.ThrowOut(id, reason.orElseThrow()));
     }
 
     @PostMapping("/stores/lots/{id}/wrong")
@@ -133,8 +142,8 @@ class LotController {
                 reply,
                 asked,
                 () -> read.orElseThrow().what().word() + ". It is held back until that is answered.",
-                at -> care.wrong(
-                        id, read.orElseThrow().what(), read.orElseThrow().words(), at));
+                () -> new StoreDeed.Find(
+                        id, read.orElseThrow().what(), read.orElseThrow().words()));
     }
 
     @PostMapping("/stores/lots/{id}/correct")
@@ -146,7 +155,7 @@ class LotController {
                 reply,
                 asked,
                 () -> "set right",
-                made -> care.correct(id, counted.orElseThrow(), reason.orElseThrow(), made));
+                () -> new StoreDeed.SetRight(id, counted.orElseThrow(), reason.orElseThrow()));
     }
 
     @PostMapping("/stores/lots/{id}/cup")
@@ -157,7 +166,7 @@ class LotController {
                 reply,
                 asked,
                 () -> "a measure of it is your own now, %s.".formatted(House.density(bulk.orElseThrow())),
-                at -> care.weighCup(id, bulk.orElseThrow()));
+                () -> new StoreDeed.WeighCup(id, bulk.orElseThrow()));
     }
 
     @PostMapping("/stores/lots/{id}/open")
@@ -165,10 +174,7 @@ class LotController {
         Asked asked = asked(id, "open", "o-", form);
         boolean opened = asked.sheet().facts().opened().isPresent();
         return done(
-                reply,
-                asked,
-                () -> opened ? "counts as sealed." : "opened.",
-                at -> care.open(id, opened ? null : asked.house().dayOf(at)));
+                reply, asked, () -> opened ? "counts as sealed." : "opened.", () -> new StoreDeed.Open(id, !opened));
     }
 
     @PostMapping("/stores/lots/{id}/dry")
@@ -178,7 +184,10 @@ class LotController {
         Optional<DryingStart> start =
                 asked.sheet().herb().flatMap(herb -> form.start(asked.fields(), asked.sheet(), at));
         return answer(reply, asked, () -> {
-            rack.layOut(id, start.orElseThrow(() -> new Refused("Only a herb is laid out to dry.")));
+            write(
+                    asked,
+                    new StoreDeed.LayOut(id, start.orElseThrow(() -> new Refused("Only a herb is laid out to dry."))),
+                    at);
             return new Done("/stores/drying", asked.sheet().story().name() + " lies on the rack. Weigh it each day.");
         });
     }
@@ -191,26 +200,31 @@ class LotController {
         });
     }
 
-    private String deed(Reply reply, Asked asked, Supplier<String> words, Consumer<LotCare.Made> work) {
+    /** A deed that moves stock, and can be taken back as one. */
+    private String deed(Reply reply, Asked asked, Supplier<String> words, Supplier<StoreDeed> deed) {
         Instant at = asked.form().when(asked.fields(), asked.house(), clock.instant());
         return answer(reply, asked, () -> {
-            UUID fresh = UUID.randomUUID();
-            work.accept(new LotCare.Made(fresh, at));
+            UUID moved = write(asked, deed.get(), at);
             return new Done(
                     "/stores/lots/" + asked.id(),
                     "%s: %s.".formatted(asked.sheet().story().name(), words.get()),
-                    "/stores/deeds/%s/undo".formatted(fresh));
+                    "/stores/deeds/%s/undo".formatted(moved));
         });
     }
 
-    private String done(Reply reply, Asked asked, Supplier<String> words, Consumer<Instant> work) {
+    /** A deed that moves nothing. */
+    private String done(Reply reply, Asked asked, Supplier<String> words, Supplier<StoreDeed> deed) {
         Instant at = asked.form().when(asked.fields(), asked.house(), clock.instant());
         return answer(reply, asked, () -> {
-            work.accept(at);
+            write(asked, deed.get(), at);
             return new Done(
                     "/stores/lots/" + asked.id(),
                     "%s: %s".formatted(asked.sheet().story().name(), words.get()));
         });
+    }
+
+    private UUID write(Asked asked, StoreDeed deed, Instant at) {
+        return deeds.done(Current.doing(deed, asked.form().keyOrNew(), at, ""));
     }
 
     private String answer(Reply reply, Asked asked, Supplier<Done> work) {

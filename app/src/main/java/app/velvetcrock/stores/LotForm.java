@@ -9,7 +9,6 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.water.WaterContent;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.LotKind;
 import app.velvetcrock.stock.Oils.Taking;
 import app.velvetcrock.web.Fields;
@@ -35,10 +34,8 @@ record LotForm(
         @Nullable String when) {
 
     static final int LONGEST_REASON = 200;
-    private static final int LONGEST_PLACE = 80;
     private static final double PERCENT = 100;
     private static final double USUAL_STEP = 1;
-    private static final double WETTEST = 97;
     private static final double LEAST_FILLED = 10;
     private static final double MOST_FILLED = 20_000;
     private static final double LIGHTEST_BULK = 0.01;
@@ -127,7 +124,7 @@ record LotForm(
     }
 
     Optional<String> place(Fields fields) {
-        return fields.optionalWords("keptAt", keptAt, LONGEST_PLACE);
+        return fields.optionalWords("keptAt", keptAt, ProvenanceForm.LONGEST_PLACE);
     }
 
     Optional<String> reason(Fields fields) {
@@ -138,8 +135,8 @@ record LotForm(
         return fields.optionalWords("note", note, LONGEST_REASON);
     }
 
-    Optional<Cause> cause(Fields fields) {
-        return fields.oneOf("why", Taking.class, why).map(Taking::cause);
+    Optional<Taking> taking(Fields fields) {
+        return fields.oneOf("why", Taking.class, why);
     }
 
     /** A loosely filled measure and what it weighed; both must be such as a herb can have. */
@@ -166,7 +163,8 @@ record LotForm(
         WaterContent estimate = sheet.herb().orElseThrow().water();
         Optional<WaterContent> wet = water == null || water.isBlank()
                 ? Optional.of(estimate)
-                : fields.number("water", water, 1, WETTEST, "%").map(percent -> new WaterContent(percent / PERCENT));
+                : fields.number("water", water, 1, PERCENT * WaterContent.WETTEST, "%")
+                        .map(percent -> new WaterContent(percent / PERCENT));
         Optional<Double> step = scale == null || scale.isBlank()
                 ? Optional.of(USUAL_STEP)
                 : fields.number("scale", scale, 0.01, 100, "g");

@@ -11,6 +11,7 @@ import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.water.WaterContent;
 import app.velvetcrock.rack.Rack;
 import app.velvetcrock.stock.LotStory;
@@ -29,8 +30,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Puts a lot's page together. */
 @Component
 class LotSheets {
-
-    private static final double MILLIGRAMS_PER_GRAM = 1000;
 
     private final Stores stores;
     private final Rack rack;
@@ -74,7 +73,9 @@ class LotSheets {
                 lot.cameFrom(),
                 lot.keptAt(),
                 lot.costOf(lot.priceFor()).map(Math::round),
-                lot.unit() == StockUnit.PIECE ? Optional.empty() : lot.costOf((long) MILLIGRAMS_PER_GRAM),
+                lot.unit() == StockUnit.PIECE
+                        ? Optional.empty()
+                        : lot.costOf(Mass.ofGrams(1).toMilligrams()),
                 lot.acquired(),
                 lot.opened(),
                 lot.bestBefore(),

@@ -12,7 +12,7 @@ record ProvenanceForm(
         @Nullable String origin, @Nullable String cameFrom, @Nullable String keptAt, @Nullable String price) {
 
     private static final int LONGEST_FROM = 120;
-    private static final int LONGEST_PLACE = 80;
+    static final int LONGEST_PLACE = 80;
 
     Optional<Provenance> read(Fields fields, Currency money) {
         Optional<Origin> came = origin == null || origin.isBlank()

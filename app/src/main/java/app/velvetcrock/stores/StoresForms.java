@@ -38,12 +38,8 @@ import org.springframework.stereotype.Component;
 class StoresForms {
 
     private static final double LEAST_GRAMS = 0.1;
-    private static final double MOST_GRAMS = 100_000;
     private static final double LEAST_CAPACITY = 10;
     private static final double MOST_CAPACITY = 50_000;
-
-    /** [S] Water at 20 °C (craft: measures). */
-    private static final Density WATER = Density.ofGramsPerMillilitre(0.998);
 
     private final Materia materia;
     private final Catalogue catalogue;
@@ -213,9 +209,9 @@ class StoresForms {
         return fields.mass(
                         "water",
                         typed,
-                        LEAST_CAPACITY * WATER.gramsPerMillilitre(),
-                        MOST_CAPACITY * WATER.gramsPerMillilitre())
-                .map(WATER::volumeOf);
+                        LEAST_CAPACITY * Density.WATER.gramsPerMillilitre(),
+                        MOST_CAPACITY * Density.WATER.gramsPerMillilitre())
+                .map(Density.WATER::volumeOf);
     }
 
     /** A herb picked by oneself that a poisonous one is mistaken for is asked about until somebody says that he is certain. */
@@ -280,7 +276,7 @@ class StoresForms {
         return fields.massOf("amount", typed, expect, known.get())
                 .filter(read -> {
                     boolean sensible =
-                            read.mass().grams() >= LEAST_GRAMS && read.mass().grams() <= MOST_GRAMS;
+                            read.mass().grams() >= LEAST_GRAMS && read.mass().grams() <= Arrival.MOST_GRAMS;
                     if (!sensible) {
                         fields.trouble(
                                 "amount",

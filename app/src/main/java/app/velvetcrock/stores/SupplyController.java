@@ -1,10 +1,13 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.planning.Take;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Arrival;
@@ -12,6 +15,7 @@ import app.velvetcrock.stock.Blends;
 import app.velvetcrock.stock.LotKind;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.stock.deeds.StoreDeeds;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
@@ -39,18 +43,20 @@ class SupplyController {
 
     private static final Set<LotKind> OTHERS =
             EnumSet.of(LotKind.WAX, LotKind.SPIRIT, LotKind.ANTIOXIDANT, LotKind.ESSENTIAL_OIL, LotKind.ADDITION);
-    private static final int LONGEST_NAME = 80;
     private static final String SUPPLIES = "/stores/supplies";
 
     private final Stores stores;
     private final Blends blends;
+    private final StoreDeeds deeds;
     private final Materia materia;
     private final Households households;
     private final Clock clock;
 
-    SupplyController(Stores stores, Blends blends, Materia materia, Households households, Clock clock) {
+    SupplyController(
+            Stores stores, Blends blends, StoreDeeds deeds, Materia materia, Households households, Clock clock) {
         this.stores = stores;
         this.blends = blends;
+        this.deeds = deeds;
         this.materia = materia;
         this.households = households;
         this.clock = clock;
@@ -116,23 +122,26 @@ class SupplyController {
     @PostMapping("/stores/blend")
     String blend(BlendForm form, Reply reply) {
         Fields fields = fields();
-        Optional<String> name = fields.words("blend", form.blend(), LONGEST_NAME);
+        Optional<String> name = fields.words("blend", form.blend(), SupplyForm.LONGEST_NAME);
         List<Blends.Part> parts = new ArrayList<>();
         part(fields, "amount1", form.from1(), form.amount1()).ifPresent(parts::add);
         part(fields, "amount2", form.from2(), form.amount2()).ifPresent(parts::add);
         part(fields, "amount3", form.from3(), form.amount3()).ifPresent(parts::add);
-        if (fields.isClear()
-                && parts.stream().map(part -> part.carrier().id()).distinct().count() < Math.max(2, parts.size())) {
-            fields.trouble("blend", "A blend needs two bottles or three, each once.", "another bottle below");
-        }
         return reply.answer(
                 new FormSent("b-", form.key(), fields, "/stores"),
                 () -> page(reply.model(), form, new Sent<>("blend", fields, SupplyForm.empty(), SupplyForm.empty())),
                 () -> {
-                    UUID fresh = UUID.randomUUID();
-                    blends.blend(name.orElseThrow(), parts, today(), fresh);
+                    UUID moved = deeds.done(Current.doing(
+                            new StoreDeed.Blend(
+                                    name.orElseThrow(),
+                                    parts.stream()
+                                            .map(part -> new Take(part.carrier().id(), part.mass()))
+                                            .toList()),
+                            form.key() == null ? UUID.randomUUID() : form.key(),
+                            clock.instant(),
+                            ""));
                     return new Done(
-                            "/stores", name.orElseThrow() + " is blended.", "/stores/deeds/%s/undo".formatted(fresh));
+                            "/stores", name.orElseThrow() + " is blended.", "/stores/deeds/%s/undo".formatted(moved));
                 });
     }
 

@@ -37,8 +37,7 @@ record SupplyForm(
         @Nullable String holds,
         @Nullable String pieces) {
 
-    private static final double MOST_GRAMS = 100_000;
-    private static final int LONGEST_NAME = 80;
+    static final int LONGEST_NAME = 80;
     private static final int MOST_PIECES = 100_000;
 
     static SupplyForm empty() {
@@ -64,7 +63,7 @@ record SupplyForm(
         Optional<Mass> mass = fields.massOf("amount", amount, expect, known)
                 .filter(read -> {
                     boolean sensible =
-                            read.mass().grams() >= 0.01 && read.mass().grams() <= MOST_GRAMS;
+                            read.mass().grams() >= 0.01 && read.mass().grams() <= Arrival.MOST_GRAMS;
                     if (!sensible) {
                         fields.trouble(
                                 "amount",

@@ -65,6 +65,11 @@ record RibbonMarks() implements Line.Visitor<String> {
     }
 
     @Override
+    public String answered(Line.Answered line) {
+        return NOTE;
+    }
+
+    @Override
     public String planChanged(Line.PlanChanged line) {
         return NOTE;
     }

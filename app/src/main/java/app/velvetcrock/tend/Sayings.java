@@ -47,6 +47,7 @@ class Sayings implements Hands {
     public void takeUp(Deeds.Work work) {
         work.on(Deed.Note.class, this::note);
         work.on(Deed.Find.class, this::find);
+        work.on(Deed.Answer.class, this::answer);
         work.on(Deed.ThrowOut.class, this::throwOut);
         work.on(Deed.Correct.class, this::correct);
     }
@@ -61,6 +62,14 @@ class Sayings implements Hands {
         Subject subject = deed.lot().map(lot -> subject(sheet, oils.find(lot))).orElseGet(sheet::subject);
         UUID entry = log.write(sheet.id(), new Line.Found(deed.what(), deed.words(), deed.lot()), doing);
         conditions.found(List.of(deed.what()), subject, new Finding(doing.at(), entry, deed.words()));
+        return entry;
+    }
+
+    private UUID answer(BatchSheet sheet, Doing<Deed.Answer> doing) {
+        Deed.Answer deed = doing.deed();
+        UUID entry = log.write(
+                sheet.id(), new Line.Answered(deed.what(), deed.dealtWith(), deed.words(), deed.lot()), doing);
+        conditions.answer(deed.condition(), deed.dealtWith(), new Finding(doing.at(), entry, deed.words()));
         return entry;
     }
 

@@ -82,6 +82,7 @@ class LineCodecTest {
                 new Line.Sniffed(LOT, true, DAY, DAY.plusDays(60), "it smells right"),
                 new Line.Discarded(Ruin.MOULD, "the lid was wet", Optional.of(LOT)),
                 new Line.Found(Condition.MOULD, "white fur", Optional.empty()),
+                new Line.Answered(Condition.WATER, true, "decanted", Optional.of(LOT)),
                 new Line.PlanChanged("standing", Pace.DAYS, 35, Optional.of(28), Optional.of(AT), "ready"),
                 new Line.Noted("Next time: is an ordinary note"),
                 new Line.Lesson("cut it finer"),

@@ -123,7 +123,11 @@ class ConditionsHttpTest {
         assertThat(answered.path()).isEqualTo(batch);
         assertThat(answered.page().select(".wrongs")).isEmpty();
         assertThat(answered.page().text()).contains("it was not so: a petal, seen through the glass");
+        assertThat(answered.page().select(".log li:contains(Answered)").text())
+                .as("the answer is a line of the log")
+                .contains("Answered: mould, it was not so. a petal");
         tove.post(Visitor.form(answered.page(), ".notice form", Map.of()));
+        assertThat(tove.get(batch).page().select(".log .struck").text()).contains("Answered: mould");
         assertThat(tove.get("/shelf").page().select(".wrongs").text()).contains("mould");
     }
 

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.velvetcrock.HttpTest;
+import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
@@ -18,6 +20,7 @@ import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.HouseSettings;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stillroom.SignedIn;
+import app.velvetcrock.stock.deeds.StoreDeeds;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Instant;
@@ -51,6 +54,9 @@ class LedgerTest {
 
     @Autowired
     LotCare care;
+
+    @Autowired
+    StoreDeeds deeds;
 
     @Autowired
     MovementRepository movements;
@@ -98,12 +104,11 @@ class LedgerTest {
     void anyDeedsOverManyLotsBalanceUndoIncluded() {
         Random random = new Random(11);
         Current.as(person, () -> List.of(herb(300), herb(200), herb(90)));
-        List<UUID> deeds = new ArrayList<>();
+        List<UUID> done = new ArrayList<>();
         int refused = 0;
         for (int i = 0; i < 150; i++) {
-            UUID deed = UUID.randomUUID();
             try {
-                deeds.add(Current.as(person, () -> deed(random, deed, deeds)));
+                done.add(Current.as(person, () -> deed(random, done)));
             } catch (Refused expected) {
                 refused++;
             }
@@ -163,46 +168,32 @@ class LedgerTest {
                 .single();
     }
 
-    private UUID deed(Random random, UUID deed, List<UUID> earlier) {
+    private UUID deed(Random random, List<UUID> earlier) {
         List<Stock.OfHerb> herbs = stores.herbs();
         Stock.OfHerb lot = herbs.get(random.nextInt(herbs.size()));
         Stock.OfHerb other = herbs.get(random.nextInt(herbs.size()));
         Mass some = Mass.ofMilligrams(1 + random.nextInt((int) lot.left().toMilligrams() + 5000));
-        switch (random.nextInt(7)) {
-            case 0 -> care.split(lot.id(), some, "box", new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
-            case 1 -> care.process(
-                    lot.id(),
-                    Cut.GROUND,
-                    some,
-                    some.times(0.9),
-                    new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
-            case 2 -> care.merge(lot.id(), other.id(), new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
-            case 3 -> care.draw(
-                    lot.id(),
-                    some.toMilligrams(),
-                    Cause.DRAWN,
-                    "",
-                    new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
-            case 4 -> care.correct(
-                    lot.id(),
-                    some.toMilligrams(),
-                    "weighed again",
-                    new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
+        return switch (random.nextInt(7)) {
+            case 0 -> does(new StoreDeed.Split(lot.id(), some, "box"));
+            case 1 -> does(new StoreDeed.Process(lot.id(), Cut.GROUND, some, some.times(0.9)));
+            case 2 -> does(new StoreDeed.Merge(lot.id(), other.id()));
+            case 3 -> does(new StoreDeed.TakeOut(lot.id(), some.toMilligrams(), Held.DRAW, ""));
+            case 4 -> does(new StoreDeed.SetRight(lot.id(), some.toMilligrams(), "weighed again"));
                 // so that something is left to work with
-            case 5 -> care.discard(
-                    herbs.size() > 2 ? lot.id() : herb(10),
-                    "mould",
-                    new LotCare.Made(deed, Instant.parse("2026-11-24T08:00:00Z")));
+            case 5 -> does(new StoreDeed.ThrowOut(herbs.size() > 2 ? lot.id() : herb(10), "mould"));
             default -> {
                 if (earlier.isEmpty()) {
                     throw new Refused("nothing to take back yet");
                 }
                 UUID last = earlier.get(random.nextInt(earlier.size()));
                 care.takeBack(last);
-                return last;
+                yield last;
             }
-        }
-        return deed;
+        };
+    }
+
+    private UUID does(StoreDeed deed) {
+        return deeds.done(Current.doing(deed, UUID.randomUUID(), Instant.parse("2026-11-24T08:00:00Z"), ""));
     }
 
     @Test

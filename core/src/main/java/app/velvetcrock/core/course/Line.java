@@ -57,6 +57,8 @@ public sealed interface Line {
 
         R found(Found line);
 
+        R answered(Answered line);
+
         R planChanged(PlanChanged line);
 
         R noted(Noted line);
@@ -198,6 +200,18 @@ public sealed interface Line {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.found(this);
+        }
+    }
+
+    /**
+     * What was wrong was answered by hand: dealt with, or it was never so.
+     *
+     * @param lot of which it was; absent for the whole batch
+     */
+    record Answered(Condition what, boolean dealtWith, String words, Optional<UUID> lot) implements Line {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.answered(this);
         }
     }
 

@@ -97,6 +97,12 @@ public record LineWords(Wording say) implements Line.Visitor<String> {
     }
 
     @Override
+    public String answered(Line.Answered line) {
+        return "Answered: %s, %s".formatted(line.what().word(), line.dealtWith() ? "it is dealt with" : "it was not so")
+                + (line.words().isBlank() ? "" : ". " + line.words().strip());
+    }
+
+    @Override
     public String planChanged(Line.PlanChanged line) {
         List<String> words = new ArrayList<>();
         line.length()

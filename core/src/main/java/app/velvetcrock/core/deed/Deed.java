@@ -41,6 +41,8 @@ public sealed interface Deed {
 
         R find(Find deed);
 
+        R answer(Answer deed);
+
         R changePlan(ChangePlan deed);
 
         R strain(Strain deed);
@@ -119,6 +121,19 @@ public sealed interface Deed {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.find(this);
+        }
+    }
+
+    /**
+     * Answers by hand what is wrong: it is dealt with, or was never so.
+     *
+     * @param condition which it was found as
+     * @param lot of which it is; absent for the whole batch
+     */
+    record Answer(UUID condition, Condition what, boolean dealtWith, String words, Optional<UUID> lot) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.answer(this);
         }
     }
 

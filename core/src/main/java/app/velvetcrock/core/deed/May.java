@@ -6,8 +6,10 @@ import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Held;
 import java.time.Instant;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Says whether a deed may be done to a batch as it stands; what a lot holds and what a condition holds back is asked elsewhere. */
@@ -67,6 +69,22 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
     @Override
     public Optional<Refusal> find(Deed.Find deed) {
         return inTime();
+    }
+
+    @Override
+    public Optional<Refusal> answer(Deed.Answer deed) {
+        return answering(deed.what(), deed.dealtWith()).or(this::inTime);
+    }
+
+    /** What ends a charge is answered by throwing it out alone, unless it was never so. */
+    public static Optional<Refusal> answering(Condition what, boolean dealtWith) {
+        return dealtWith && what.isEnd()
+                ? refused("%s%s is not dealt with but by throwing it out, unless it was never so: %s"
+                        .formatted(
+                                what.word().substring(0, 1).toUpperCase(Locale.ROOT),
+                                what.word().substring(1),
+                                what.advice()))
+                : Optional.empty();
     }
 
     @Override

@@ -46,8 +46,6 @@ public record DryingCourse(
     private static final double STEADY_STEPS = 2;
     private static final Duration STEADY_FOR = Duration.ofHours(20);
     private static final int CURVE_POINTS = 24;
-    private static final double WETTEST = 0.97;
-    private static final double DRIEST = 0.01;
 
     /** Weighings nearer to each other than this count as one (craft: drying). */
     private static final Duration APART = Duration.ofHours(4);
@@ -154,7 +152,7 @@ public record DryingCourse(
     private static WaterContent corrected(DryingStart start, Mass settled) {
         double water =
                 1 - settled.grams() * DryingLaw.SETTLED_DRY_SHARE / start.mass().grams();
-        return new WaterContent(Math.max(DRIEST, Math.min(WETTEST, water)));
+        return new WaterContent(Math.max(WaterContent.DRIEST, Math.min(WaterContent.WETTEST, water)));
     }
 
     private static boolean isSteady(DryingStart start, List<WeighIn> weighIns) {
@@ -173,7 +171,7 @@ public record DryingCourse(
     private static Optional<Range> range(DryingStart start, List<WeighIn> weighIns) {
         double water = start.water().fraction();
         List<Instant> ends = Stream.of(water - WATER_SPREAD, water, water + WATER_SPREAD)
-                .map(w -> DryingLaw.of(start, Math.max(DRIEST, Math.min(WETTEST, w))))
+                .map(w -> DryingLaw.of(start, Math.max(WaterContent.DRIEST, Math.min(WaterContent.WETTEST, w))))
                 .flatMap(law -> law.rate(weighIns).map(law::readyAt).stream())
                 .sorted()
                 .toList();

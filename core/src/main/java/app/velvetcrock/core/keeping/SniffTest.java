@@ -11,8 +11,8 @@ import java.util.Optional;
  */
 public record SniffTest(LocalDate useBy, boolean lengthened, String why) {
 
-    /** A pass counts only this near the date. */
-    static final int LAST_DAYS = 14;
+    /** A pass counts only this near the date, and using it comes first from then on (craft: keeping). */
+    public static final int LAST_DAYS = 14;
 
     /**
      * Applies a pass: in the last 14 days before the date it becomes the later of the date and a month from the test, once a

@@ -25,9 +25,15 @@ public record KnownDensity(Density density, double agrees, double least, double 
     /** [E] Liquids that are no oil: further off than this, one of the two is misread. */
     private static final double LIQUID_MOST_OFF = 0.15;
 
-    /** An oil or melted fat: none is lighter than 0.84 or heavier than 0.97 g/mL. */
+    /** No oil or melted fat is lighter than this, g/mL (craft: measures, contradiction check). */
+    public static final double LIGHTEST_OIL = 0.84;
+
+    /** No oil or melted fat is heavier than this, g/mL (craft: measures, contradiction check). */
+    public static final double HEAVIEST_OIL = 0.97;
+
+    /** An oil or melted fat. */
     public static KnownDensity ofOil(Density density) {
-        return new KnownDensity(density, LIQUID_AGREES, 0.84, 0.97);
+        return new KnownDensity(density, LIQUID_AGREES, LIGHTEST_OIL, HEAVIEST_OIL);
     }
 
     /** Any other liquid: water, spirit, honey, glycerine. */

@@ -11,6 +11,12 @@ import java.util.List;
  */
 public record Firmness(double value, double waxShare, FirmnessBand band) {
 
+    /** [E] The middle of a salve on the scale (craft: firmness). */
+    public static final double SALVE = 15;
+
+    /** Where the scale ends: harder than this nothing is made (craft: firmness). */
+    public static final double HARDEST = 50;
+
     private static final double PERCENT = 100;
 
     /**

@@ -3,6 +3,9 @@ package app.velvetcrock.core.measure;
 /** A density in grams per millilitre, 0.01 to 25. */
 public record Density(double gramsPerMillilitre) {
 
+    /** [S] Water at 20 °C (craft: measures). */
+    public static final Density WATER = new Density(0.998);
+
     /** [E] Warm oil loses 0.00067 g/mL for each °C above 20 (craft: measures). */
     private static final double OIL_LOSS_PER_DEGREE = 0.00067;
 
@@ -16,8 +19,11 @@ public record Density(double gramsPerMillilitre) {
         return new Density(gramsPerMillilitre);
     }
 
-    /** Divides a mass by a volume; refuses nothing at all in nothing. */
-    /** @throws IllegalArgumentException where the two imply nothing between 0.01 and 25 g/mL */
+    /**
+     * Divides a mass by a volume.
+     *
+     * @throws IllegalArgumentException where the two imply nothing between 0.01 and 25 g/mL
+     */
     public static Density between(Mass mass, Volume volume) {
         return new Density(mass.grams() / volume.millilitres());
     }

@@ -25,8 +25,8 @@ import java.util.List;
  */
 public record Wanted(Volume oil, Mass herb, Working working) {
 
-    /** [S] Standard deviations from the middle to the 90th percentile of a normal distribution. */
-    private static final double NINETIETH = 1.2816;
+    /** More than this is made in no kitchen. */
+    public static final double MOST_MILLILITRES = 20_000;
 
     /**
      * Works it out.
@@ -115,7 +115,7 @@ public record Wanted(Volume oil, Mass herb, Working working) {
 
     /** What a gram keeps, mL, no more nine times in ten. */
     public static double atMost(Retention retention) {
-        return retention.mean() + NINETIETH * retention.spread();
+        return retention.mean() + YieldForecast.EIGHTY_PERCENT * retention.spread();
     }
 
     /** What a herb keeps at a pressing, from what was measured of it. */

@@ -3,17 +3,13 @@ package app.velvetcrock.core.recipe;
 import app.velvetcrock.core.measure.CupSystem;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Unit;
 import app.velvetcrock.core.measure.Volume;
 import java.util.ArrayList;
 import java.util.List;
 
 /** One amount of a thing in every measure at once. */
 public record Conversion(Thing thing, Mass mass, Volume volume) {
-
-    /** [S] NIST SP 811. */
-    private static final double GRAMS_PER_OUNCE = 28.3495;
-
-    private static final double GRAMS_PER_POUND = 453.592;
 
     /** A value with its measure: "1½", "cups". */
     public record Line(String value, String measure) {}
@@ -26,9 +22,9 @@ public record Conversion(Thing thing, Mass mass, Volume volume) {
     public List<Line> lines(CupSystem cups) {
         List<Line> lines = new ArrayList<>();
         lines.add(line(mass.grams(), "g"));
-        lines.add(line(mass.grams() / GRAMS_PER_OUNCE, "oz by weight"));
-        if (mass.grams() >= GRAMS_PER_POUND) {
-            lines.add(line(mass.grams() / GRAMS_PER_POUND, "lb"));
+        lines.add(line(mass.grams() / Unit.OUNCE.factor(), "oz by weight"));
+        if (mass.grams() >= Unit.POUND.factor()) {
+            lines.add(line(mass.grams() / Unit.POUND.factor(), "lb"));
         }
         lines.add(line(volume.millilitres(), "mL"));
         lines.add(line(volume.millilitres() / cups.fluidOunce().millilitres(), "fl oz"));

@@ -5,6 +5,7 @@ import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.keeping.SniffTest;
 import app.velvetcrock.core.planning.BatchPlan;
 import java.time.Duration;
 import java.time.Instant;
@@ -17,9 +18,6 @@ public final class AfterStraining {
 
     /** Oil with water or powder in it stands this long before it is decanted (craft: what you see). */
     private static final Duration SETTLING = Duration.ofHours(24);
-
-    /** From here a sniff test may lengthen the date, and using it comes first (craft: keeping). */
-    private static final int LAST_DAYS = 14;
 
     private AfterStraining() {}
 
@@ -40,7 +38,7 @@ public final class AfterStraining {
      * @param useBy of the oil that ends first and is not used up
      */
     public static Optional<Task> useFirst(BatchPlan plan, Log log, LocalDate useBy, ZoneId zone) {
-        int ahead = plan.isMoistFood() ? 0 : LAST_DAYS;
+        int ahead = plan.isMoistFood() ? 0 : SniffTest.LAST_DAYS;
         long passed = log.all(Line.Sniffed.class).stream()
                 .filter(Line.Sniffed::passed)
                 .count();

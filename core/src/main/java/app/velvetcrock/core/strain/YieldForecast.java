@@ -24,7 +24,7 @@ public record YieldForecast(Volume expected, double spread, Volume low, Volume h
     private static final double FILM_SPREAD = 3;
 
     /** [S] Standard deviations on either side of the middle 80 % of a normal distribution. */
-    private static final double EIGHTY_PERCENT = 1.2816;
+    public static final double EIGHTY_PERCENT = 1.2816;
 
     /** Forecasts from shipped estimates. */
     public static YieldForecast of(Herbs herbs, Volume oil, Pressing pressing) {

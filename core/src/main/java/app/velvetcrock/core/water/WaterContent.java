@@ -13,6 +13,11 @@ import app.velvetcrock.core.measure.Mass;
  */
 public record WaterContent(double fraction) {
 
+    /** Least share of water a herb can hold, and {@link #WETTEST} the most, so that a sum never divides by nothing. */
+    public static final double DRIEST = 0.01;
+
+    public static final double WETTEST = 0.97;
+
     public static final WaterContent DRIED = new WaterContent(0.10);
     private static final WaterContent POWDER = new WaterContent(0.08);
     private static final WaterContent WILTED = new WaterContent(0.60);
@@ -25,7 +30,7 @@ public record WaterContent(double fraction) {
     private static final WaterContent RESIN = new WaterContent(0.05);
 
     public WaterContent {
-        Check.range("water", fraction, 0.01, 0.97, "of the weight");
+        Check.range("water", fraction, DRIEST, WETTEST, "of the weight");
     }
 
     /** The estimate for a part in a state; woody parts count as root, since no figure of their own is held. */

@@ -110,6 +110,8 @@ class LogTest {
         assertThat(words(Lines.settled(190, 6))).isEqualTo("Settled and decanted: 190 mL left, 6 mL of water under it");
         assertThat(words(Lines.discarded(Ruin.MOULD, "the lid was wet")))
                 .isEqualTo("Thrown out: mould. the lid was wet");
+        assertThat(words(new Line.Answered(Condition.MOULD, false, "it was a petal", Optional.empty())))
+                .isEqualTo("Answered: mould, it was not so. it was a petal");
         assertThat(words(new Line.Found(Condition.MOULD, "white fur", Optional.empty())))
                 .isEqualTo("Found: mould. white fur");
         assertThat(words(new Line.PlanChanged(
