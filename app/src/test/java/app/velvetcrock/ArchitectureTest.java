@@ -45,7 +45,7 @@ class ArchitectureTest {
             Set.of("web", "draw"),
             Set.of("stillroom"),
             Set.of("hours", "door", "condition", "plans"),
-            Set.of("catalogue", "kit"),
+            Set.of("catalogue", "kit", "ways"),
             Set.of("stock"),
             Set.of("rack", "batch"),
             Set.of("recipes"),
@@ -56,6 +56,7 @@ class ArchitectureTest {
 
     private static final int WIDEST = 140;
     private static final int MOST_TYPES = 20;
+    private static final int LONGEST_FILE = 350;
 
     private static int floor(String place) {
         for (int i = 0; i < FLOORS.size(); i++) {
@@ -126,6 +127,23 @@ class ArchitectureTest {
             }
         }
         assertThat(wide).isEmpty();
+    }
+
+    /** A file that is longer does more than one thing. */
+    @ArchTest
+    static void noFileIsALongRead(JavaClasses all) throws IOException {
+        List<String> longOnes = new ArrayList<>();
+        for (Path root : List.of(Path.of("src/main"), Path.of("../core/src/main"))) {
+            try (Stream<Path> files = Files.walk(root)) {
+                for (Path file :
+                        files.filter(path -> path.toString().endsWith(".java")).toList()) {
+                    if (Files.readAllLines(file).size() > LONGEST_FILE) {
+                        longOnes.add(file.toString());
+                    }
+                }
+            }
+        }
+        assertThat(longOnes).isEmpty();
     }
 
     /** What a page says is worded before it is drawn: a template chooses no words, unwraps nothing, and names no class. */

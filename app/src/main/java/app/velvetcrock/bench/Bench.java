@@ -22,12 +22,12 @@ import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.planning.Planner;
-import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Stock;
+import app.velvetcrock.ways.OwnWays;
 import app.velvetcrock.web.Fields;
 import java.time.Clock;
 import java.time.Instant;
@@ -155,7 +155,7 @@ public class Bench {
                 form.jar());
         Optional<BenchReading.Asked> read = reading.read(form, way, vessel, desk);
         return read.flatMap(asked -> parts(form, asked, vessel, desk)).map(parts -> {
-            enough(parts, read.get(), desk);
+            BenchStock.enough(parts, read.get(), desk);
             return inTime(form, way, parts, desk).outOf(read.get().wanted());
         });
     }
@@ -278,51 +278,6 @@ public class Bench {
                         weighed.orElse(charge.herbs().mass()),
                         poured.orElse(charge.oil()),
                         part.weighed().at()));
-    }
-
-    /** Notes beside the fields what of its herbs, oil or spirit is not there. */
-    private static void enough(List<BenchWork.Part> parts, BenchReading.Asked asked, BenchReading.Desk desk) {
-        House house = desk.house();
-        for (int i = 0; i < asked.herbs().size(); i++) {
-            Stock.OfHerb herb = asked.herbs().get(i);
-            double need = 0;
-            for (int j = 0; j < asked.herbs().size(); j++) {
-                need += asked.herbs().get(j).id().equals(herb.id())
-                        ? asked.planned().get(j).mass().grams()
-                        : 0;
-            }
-            if (need > herb.left().grams() + 1e-9) {
-                desk.fields()
-                        .trouble(
-                                i == 0 ? "amount" : "more[%d].amount".formatted(i - 1),
-                                "Understood %s; only %s of this is left."
-                                        .formatted(house.mass(Mass.ofGrams(need)), house.mass(herb.left())),
-                                "at most what is left");
-            }
-        }
-        Volume oil = parts.stream().map(part -> part.plan().charge().oil()).reduce(Volume.ZERO, Volume::plus);
-        var density = asked.pour().carrier().kind().density();
-        if (density.massOf(oil).toMilligrams() > asked.pour().left().toMilligrams()) {
-            desk.fields()
-                    .trouble(
-                            "oil",
-                            "This takes %s; the bottle holds %s."
-                                    .formatted(
-                                            house.volume(oil),
-                                            house.volume(density.volumeOf(
-                                                    asked.pour().left()))),
-                            "less, or another bottle");
-        }
-        Mass spirit = parts.stream()
-                .flatMap(part -> part.plan().moistening().stream())
-                .map(Moistening::fromBottle)
-                .reduce(Mass.ZERO, Mass::plus);
-        asked.spirit().lot().filter(lot -> spirit.compareTo(lot.mass()) > 0).ifPresent(lot -> desk.fields()
-                .trouble(
-                        "spirit.perGram",
-                        "This takes %s of spirit; the bottle holds %s."
-                                .formatted(house.mass(spirit), house.mass(lot.mass())),
-                        "less spirit, or less herb"));
     }
 
     /** All shipped ways and the household's own, and under the one chosen the other forms it comes in. */

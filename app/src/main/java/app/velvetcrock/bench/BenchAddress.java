@@ -24,7 +24,7 @@ final class BenchAddress {
         said.put("herb", text(form.herb()));
         said.put("amount", text(form.amount()));
         said.put("cut", text(form.cut()));
-        List<BenchForm.HerbRow> more = form.more() == null ? List.of() : form.more();
+        List<SentencePart.HerbRow> more = form.more() == null ? List.of() : form.more();
         for (int i = 0; i < more.size(); i++) {
             said.put("more[%d].herb".formatted(i), text(more.get(i).herb()));
             said.put("more[%d].amount".formatted(i), text(more.get(i).amount()));
@@ -41,7 +41,7 @@ final class BenchAddress {
         said.put("pressing", text(form.pressing()));
         said.put("storage", text(form.storage()));
         said.put("knowingly", text(form.knowingly()));
-        BenchForm.Numbers numbers = Objects.requireNonNullElse(form.numbers(), BenchForm.Numbers.NONE);
+        BenchNumbers numbers = Objects.requireNonNullElse(form.numbers(), BenchNumbers.NONE);
         said.put("numbers.band", text(numbers.band()));
         said.put("numbers.ceiling", text(numbers.ceiling()));
         said.put("numbers.thenBand", text(numbers.thenBand()));
@@ -49,18 +49,18 @@ final class BenchAddress {
         said.put("numbers.shake", text(numbers.shake()));
         said.put("numbers.look", text(numbers.look()));
         said.put("numbers.read", text(numbers.read()));
-        BenchForm.SpiritForm spirit = Objects.requireNonNullElse(form.spirit(), BenchForm.SpiritForm.NONE);
+        SentencePart.SpiritForm spirit = Objects.requireNonNullElse(form.spirit(), SentencePart.SpiritForm.NONE);
         said.put("spirit.lot", text(spirit.lot()));
         said.put("spirit.perGram", text(spirit.perGram()));
         said.put("spirit.thin", text(spirit.thin()));
-        BenchForm.Time time = Objects.requireNonNullElse(form.time(), BenchForm.Time.NONE);
+        SentencePart.Time time = Objects.requireNonNullElse(form.time(), SentencePart.Time.NONE);
         said.put("time.by", text(time.by()));
         said.put("time.at", text(time.at()));
         List<String> holds = time.hold() == null ? List.of() : time.hold();
         for (int i = 0; i < holds.size(); i++) {
             said.put("time.hold[%d]".formatted(i), text(holds.get(i)));
         }
-        BenchForm.Want want = Objects.requireNonNullElse(form.want(), BenchForm.Want.NONE);
+        SentencePart.Want want = Objects.requireNonNullElse(form.want(), SentencePart.Want.NONE);
         said.put("want.amount", text(want.amount()));
         said.put("want.container", text(want.container()));
         said.put("want.firmness", text(want.firmness()));

@@ -10,6 +10,7 @@ import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.ways.OwnWays;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;

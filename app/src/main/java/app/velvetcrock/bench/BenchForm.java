@@ -5,11 +5,7 @@ import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.method.Method;
-import app.velvetcrock.core.method.Pace;
-import app.velvetcrock.core.method.Stage;
-import app.velvetcrock.core.method.Tending;
 import app.velvetcrock.core.strain.Pressing;
-import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +34,7 @@ public record BenchForm(
         @Nullable String herb,
         @Nullable String amount,
         @Nullable String cut,
-        @Nullable List<HerbRow> more,
+        @Nullable List<SentencePart.HerbRow> more,
         @Nullable String total,
         @Nullable String carrier,
         @Nullable String oil,
@@ -52,12 +48,12 @@ public record BenchForm(
         @Nullable String storage,
         @Nullable String weighed,
         @Nullable String poured,
-        @Nullable Numbers numbers,
-        @Nullable SpiritForm spirit,
+        @Nullable BenchNumbers numbers,
+        SentencePart.@Nullable SpiritForm spirit,
         @Nullable String knowingly,
         @Nullable String called,
-        @Nullable Time time,
-        @Nullable Want want) {
+        SentencePart.@Nullable Time time,
+        SentencePart.@Nullable Want want) {
 
     /** Stands for a jar where the charge is to be divided over several. */
     public static final String SPLIT = "split";
@@ -66,10 +62,10 @@ public record BenchForm(
     static final int MOST_MORE = 4;
 
     /** The rows of a blend with those still empty. */
-    public List<HerbRow> rows() {
-        List<HerbRow> rows = new ArrayList<>(more == null ? List.of() : more);
+    public List<SentencePart.HerbRow> rows() {
+        List<SentencePart.HerbRow> rows = new ArrayList<>(more == null ? List.of() : more);
         while (rows.size() < MOST_MORE) {
-            rows.add(HerbRow.NONE);
+            rows.add(SentencePart.HerbRow.NONE);
         }
         return rows;
     }
@@ -82,129 +78,6 @@ public record BenchForm(
     /** Tells whether it came out otherwise on the scale. */
     public boolean isWeighed() {
         return !isBlank(weighed) || !isBlank(poured);
-    }
-
-    /** One more herb of a blend. */
-    public record HerbRow(@Nullable String herb, @Nullable String amount) {
-
-        static final HerbRow NONE = new HerbRow("", "");
-
-        public boolean isBlank() {
-            return BenchForm.isBlank(herb) && BenchForm.isBlank(amount);
-        }
-    }
-
-    /** Numbers of a way: its first and second stage, and how often it is tended. */
-    public record Numbers(
-            @Nullable String band,
-            @Nullable String ceiling,
-            @Nullable String thenBand,
-            @Nullable String thenCeiling,
-            @Nullable String shake,
-            @Nullable String look,
-            @Nullable String read) {
-
-        static final Numbers NONE = new Numbers("", "", "", "", "", "", "");
-
-        /** The numbers in which a way differs from the one it was made of, as they are typed. */
-        public static Numbers differing(Method way, Method shipped, House house) {
-            Stage first = way.stages().get(0);
-            Stage asFirst = shipped.stages().get(0);
-            boolean two = way.stages().size() > 1;
-            Stage second = two ? way.stages().get(1) : first;
-            Stage asSecond = two ? shipped.stages().get(1) : first;
-            return new Numbers(
-                    band(first, asFirst, house),
-                    ceiling(first, asFirst, house),
-                    band(second, asSecond, house),
-                    ceiling(second, asSecond, house),
-                    rhythm(way, shipped, Tending.Kind.SHAKE),
-                    rhythm(way, shipped, Tending.Kind.LOOK),
-                    rhythm(way, shipped, Tending.Kind.READ));
-        }
-
-        private static String band(Stage own, Stage shipped, House house) {
-            return own.band().equals(shipped.band())
-                    ? ""
-                    : house.temperatures(own.band().low(), own.band().high());
-        }
-
-        private static String ceiling(Stage own, Stage shipped, House house) {
-            return own.ceiling()
-                    .filter(ceiling -> !own.ceiling().equals(shipped.ceiling()))
-                    .map(house::temperature)
-                    .orElse("");
-        }
-
-        private static String rhythm(Method way, Method shipped, Tending.Kind kind) {
-            for (int i = 0; i < way.stages().size(); i++) {
-                Stage as = shipped.stages().get(i);
-                Optional<Tending> own = way.stages().get(i).tending(kind).filter(tending -> !as.tendings()
-                        .contains(tending));
-                if (own.isPresent()) {
-                    return NumbersSentence.words(own.get());
-                }
-            }
-            return "";
-        }
-
-        public boolean isTyped() {
-            return !(BenchForm.isBlank(band)
-                    && BenchForm.isBlank(ceiling)
-                    && BenchForm.isBlank(thenBand)
-                    && BenchForm.isBlank(thenCeiling)
-                    && BenchForm.isBlank(shake)
-                    && BenchForm.isBlank(look)
-                    && BenchForm.isBlank(read));
-        }
-    }
-
-    /**
-     * The spirit of a way that takes one.
-     *
-     * @param perGram grams to a gram of herb
-     * @param thin the strength it is thinned to; empty for as it is
-     */
-    public record SpiritForm(@Nullable String lot, @Nullable String perGram, @Nullable String thin) {
-
-        static final SpiritForm NONE = new SpiritForm("", "", "");
-    }
-
-    /**
-     * When it is needed, and which of its steps are held back.
-     *
-     * @param by a day as people say it
-     * @param at the time of that day
-     * @param hold moments before which each step is not to begin, by its place
-     */
-    public record Time(@Nullable String by, @Nullable String at, @Nullable List<String> hold) {
-
-        static final Time NONE = new Time("", "", List.of());
-
-        /** A day alone means its morning. */
-        Time filled() {
-            return new Time(or(by, ""), isBlank(at) ? Pace.MORNING.toString() : at, hold);
-        }
-
-        public String held(int step) {
-            return hold == null || step >= hold.size() || hold.get(step) == null ? "" : hold.get(step);
-        }
-    }
-
-    /**
-     * What is wanted of it, from which herb and oil are worked out.
-     *
-     * @param amount oil, or a number of containers
-     * @param container which; empty for oil
-     * @param firmness of the salve in them, on the scale
-     */
-    public record Want(@Nullable String amount, @Nullable String container, @Nullable String firmness) {
-
-        static final Want NONE = new Want("", "", "");
-
-        Want filled() {
-            return new Want(or(amount, ""), or(container, ""), or(firmness, ""));
-        }
     }
 
     /** A plain charge of one herb in one oil, all else as usual. */
@@ -266,7 +139,7 @@ public record BenchForm(
     }
 
     /** The same with other numbers of its way. */
-    public BenchForm numbered(Numbers others) {
+    public BenchForm numbered(BenchNumbers others) {
         return new BenchForm(
                 key, herb, amount, cut, more, total, carrier, oil, jar, method, length, then, start, use, pressing,
                 storage, weighed, poured, others, spirit, knowingly, called, time, want);
@@ -323,7 +196,7 @@ public record BenchForm(
                 weighed,
                 poured,
                 numbers,
-                new SpiritForm("", perGram, ""),
+                new SentencePart.SpiritForm("", perGram, ""),
                 knowingly,
                 called,
                 time,
@@ -369,10 +242,10 @@ public record BenchForm(
                 called,
                 time,
                 want);
-        return time == null ? dated : dated.at(new Time(date(future, time.by()), time.at(), time.hold()));
+        return time == null ? dated : dated.at(new SentencePart.Time(date(future, time.by()), time.at(), time.hold()));
     }
 
-    private BenchForm at(Time other) {
+    private BenchForm at(SentencePart.Time other) {
         return new BenchForm(
                 key, herb, amount, cut, more, total, carrier, oil, jar, method, length, then, start, use, pressing,
                 storage, weighed, poured, numbers, spirit, knowingly, called, other, want);
@@ -384,7 +257,7 @@ public record BenchForm(
     }
 
     /** The same as a blend with these herbs besides. */
-    public BenchForm with(List<HerbRow> others) {
+    public BenchForm with(List<SentencePart.HerbRow> others) {
         return new BenchForm(
                 key, herb, amount, cut, others, total, carrier, oil, jar, method, length, then, start, use, pressing,
                 storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
@@ -392,7 +265,7 @@ public record BenchForm(
 
     /** The form with what a newcomer would find filled in. */
     BenchForm withDefaults(Method way, String usualAmount, String today) {
-        List<HerbRow> rows = more == null
+        List<SentencePart.HerbRow> rows = more == null
                 ? List.of()
                 : more.stream()
                         .filter(row -> row != null && !row.isBlank())
@@ -417,12 +290,12 @@ public record BenchForm(
                 or(storage, "COOL_DARK"),
                 or(weighed, ""),
                 or(poured, ""),
-                numbers == null ? Numbers.NONE : numbers,
-                spirit == null ? SpiritForm.NONE : spirit,
+                numbers == null ? BenchNumbers.NONE : numbers,
+                spirit == null ? SentencePart.SpiritForm.NONE : spirit,
                 or(knowingly, ""),
                 or(called, ""),
-                (time == null ? Time.NONE : time).filled(),
-                (want == null ? Want.NONE : want).filled());
+                (time == null ? SentencePart.Time.NONE : time).filled(),
+                (want == null ? SentencePart.Want.NONE : want).filled());
     }
 
     /** What the second stage takes usually; empty where there is none. */
@@ -432,7 +305,7 @@ public record BenchForm(
                 : way.stages().get(1).pace().words(way.stages().get(1).usual());
     }
 
-    private static String or(@Nullable String value, String other) {
+    static String or(@Nullable String value, String other) {
         return value == null ? other : value;
     }
 

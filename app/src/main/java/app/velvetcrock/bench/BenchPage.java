@@ -6,10 +6,6 @@ import app.velvetcrock.core.charge.Cover;
 import app.velvetcrock.core.charge.Schools;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
-import app.velvetcrock.core.method.Choice;
-import app.velvetcrock.core.method.Fitness;
-import app.velvetcrock.core.method.Method;
-import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Wanted;
@@ -17,21 +13,17 @@ import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.core.strain.YieldForecast;
 import app.velvetcrock.core.water.WaterBudget;
 import app.velvetcrock.core.working.Working;
+import app.velvetcrock.draw.BenchPicture;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Costs;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
  * The worked part of the Bench, worded before it is drawn.
  *
- * @param ways those that can make it, the fittest first
- * @param chosenRefused the one chosen, where it cannot
- * @param refusedHead how many are refused; empty where none is
  * @param measures the same charge as the schools measure it
  * @param shares of a blend what each herb has of it; empty for one herb
  * @param bath what the water bath wants; null where there is none
@@ -41,10 +33,7 @@ import org.jspecify.annotations.Nullable;
  * @param cost null where nothing of it has a price
  */
 public record BenchPage(
-        List<Way> ways,
-        @Nullable Way chosenRefused,
-        String refusedHead,
-        List<RefusedWays> refused,
+        BenchWays ways,
         List<Row> measures,
         String blendHead,
         List<Row> shares,
@@ -63,26 +52,6 @@ public record BenchPage(
         @Nullable Cost cost,
         Charge charge,
         BatchPlan plan) {
-
-    /**
-     * A way of the list.
-     *
-     * @param fill what stands for its length when it is chosen
-     * @param lengths how long its stages take: as chosen for the one chosen, as usual for the others
-     */
-    public record Way(
-            String key,
-            String name,
-            String marks,
-            boolean isChosen,
-            String fill,
-            String lengths,
-            String heat,
-            String late,
-            List<String> refusals) {}
-
-    /** Ways refused for the same reasons. */
-    public record RefusedWays(String names, int count, List<String> reasons) {}
 
     /** A row of a table. */
     public record Row(@Nullable String id, String head, String one, String two) {
@@ -118,18 +87,7 @@ public record BenchPage(
     static BenchPage of(BenchWork work, BenchWork.Planned planned, Optional<Costs.Cost> cost, House house) {
         BatchPlan plan = planned.plan();
         return new BenchPage(
-                planned.ways().stream()
-                        .filter(choice -> choice.fitness().isAllowed())
-                        .map(choice -> way(choice, work, planned, house))
-                        .toList(),
-                planned.ways().stream()
-                        .filter(choice -> !choice.fitness().isAllowed()
-                                && choice.method().key().equals(work.way().key()))
-                        .map(choice -> way(choice, work, planned, house))
-                        .findFirst()
-                        .orElse(null),
-                refusedHead(refused(planned)),
-                refused(planned),
+                BenchWays.of(work, planned, house),
                 measures(plan, house),
                 planned.isSplit() ? "The blend, in each jar" : "The blend",
                 shares(plan, house),
@@ -167,69 +125,6 @@ public record BenchPage(
                 cost.map(sum -> cost(sum, house)).orElse(null),
                 plan.charge(),
                 plan);
-    }
-
-    private static Way way(Choice choice, BenchWork work, BenchWork.Planned planned, House house) {
-        Method method = choice.method();
-        Stage first = method.first();
-        boolean chosen = method.key().equals(work.way().key());
-        List<Integer> lengths = chosen
-                ? planned.plan().request().circumstances().lengths()
-                : method.stages().stream().map(Stage::usual).toList();
-        List<String> brief = new ArrayList<>();
-        for (int i = 0; i < method.stages().size(); i++) {
-            brief.add(method.stages().get(i).pace().brief(lengths.get(i)));
-        }
-        boolean variant = method.key().contains("~") && method.base().variants().contains(method);
-        return new Way(
-                method.key(),
-                method.name(),
-                (choice.fitness().isAllowed() ? "" : "refused ") + (variant ? "sub" : ""),
-                chosen,
-                first.pace().words(first.usual()),
-                String.join(" + ", brief),
-                choice.fitness().isAllowed()
-                        ? "%s to %s%s"
-                                .formatted(
-                                        house.temperature(method.hottest().low()),
-                                        house.temperature(method.hottest().high()),
-                                        watch(first))
-                        : "",
-                planned.late().getOrDefault(method.key(), ""),
-                reasons(choice.fitness()));
-    }
-
-    private static String watch(Stage first) {
-        if (first.attended()) {
-            return ", stay beside it";
-        }
-        return first.isHeated() ? ", watched" : first.inLight() ? ", in light" : "";
-    }
-
-    private static List<String> reasons(Fitness fitness) {
-        return fitness.refusals().stream()
-                .map(reason -> "%s. To allow it: %s.".formatted(reason.fact(), reason.change()))
-                .toList();
-    }
-
-    /** The ways that are refused but for the one chosen, those of one reason together. */
-    private static List<RefusedWays> refused(BenchWork.Planned planned) {
-        Map<List<String>, List<String>> byReason = new LinkedHashMap<>();
-        Method chosen = planned.plan().request().circumstances().method();
-        planned.ways().stream()
-                .filter(choice -> !choice.fitness().isAllowed()
-                        && !chosen.is(choice.method().base()))
-                .forEach(choice -> byReason.computeIfAbsent(reasons(choice.fitness()), reasons -> new ArrayList<>())
-                        .add(choice.method().name()));
-        return byReason.entrySet().stream()
-                .map(entry -> new RefusedWays(
-                        String.join(", ", entry.getValue()), entry.getValue().size(), entry.getKey()))
-                .toList();
-    }
-
-    private static String refusedHead(List<RefusedWays> refused) {
-        int count = refused.stream().mapToInt(RefusedWays::count).sum();
-        return count == 0 ? "" : count == 1 ? "one way is refused" : count + " ways are refused";
     }
 
     private static List<Row> measures(BatchPlan plan, House house) {

@@ -2,6 +2,7 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.core.charge.Remedy;
 import app.velvetcrock.core.method.Disagreement;
+import app.velvetcrock.draw.BenchPicture;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Costs;
@@ -49,7 +50,7 @@ public class BenchPages {
         model.addAttribute("numbers", NumbersSentence.rows(work.way(), Objects.requireNonNull(form.numbers()), house));
         model.addAttribute("then", work.then());
         model.addAttribute("remedies", remedies(work));
-        model.addAttribute("marks", BenchPicture.Marks.of(house));
+        model.addAttribute("marks", BenchPicture.Marks.of(house.settings().units()));
         return "bench/bench";
     }
 

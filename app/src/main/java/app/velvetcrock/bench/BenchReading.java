@@ -84,10 +84,10 @@ class BenchReading {
                 new BlendSentence(fields, desk.house()).masses(rows, form.total(), vessel.map(OfJar::vessel));
         Optional<OilWish> oil = desk.sentence().oil(pour.carrier().kind().density(), form.oil());
         Method numbered = new NumbersSentence(fields, desk.house())
-                .apply(way, form.numbers() == null ? BenchForm.Numbers.NONE : form.numbers());
+                .apply(way, form.numbers() == null ? BenchNumbers.NONE : form.numbers());
         BenchSentence.Spirit spirit = desk.sentence()
                 .spirit(
-                        form.spirit() == null ? BenchForm.SpiritForm.NONE : form.spirit(),
+                        form.spirit() == null ? SentencePart.SpiritForm.NONE : form.spirit(),
                         desk.shelves().spirits(),
                         way.is(Method.SPIRIT_FIRST));
         Optional<PlanRequest.Circumstances> how = desk.sentence()
@@ -125,7 +125,7 @@ class BenchReading {
         List<BlendSentence.Row> rows = new ArrayList<>();
         Stock.OfHerb first = pick(desk.fields(), "herb", desk.shelves().herbs(), Stock.OfHerb::id, form.herb());
         rows.add(new BlendSentence.Row(desk.sentence().cut(first, form.cut(), materia), form.amount(), "amount"));
-        List<BenchForm.HerbRow> more = form.more() == null ? List.of() : form.more();
+        List<SentencePart.HerbRow> more = form.more() == null ? List.of() : form.more();
         for (int i = 0; i < more.size(); i++) {
             String field = "more[%d].".formatted(i);
             if (BenchForm.isBlank(more.get(i).herb())) {

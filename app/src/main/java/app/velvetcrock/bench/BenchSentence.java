@@ -136,7 +136,7 @@ final class BenchSentence {
     record Spirit(Optional<Stock.OfSupply> lot, Optional<Strength> strength, Dosing dosing) {}
 
     /** The spirit named, else the strongest; only a way that takes one reads the rest of the form. */
-    Spirit spirit(BenchForm.SpiritForm form, List<Stock.OfSupply> spirits, boolean asked) {
+    Spirit spirit(SentencePart.SpiritForm form, List<Stock.OfSupply> spirits, boolean asked) {
         Optional<Stock.OfSupply> lot = BenchForm.id(form.lot())
                 .flatMap(id -> spirits.stream().filter(s -> s.id().equals(id)).findFirst())
                 .or(() -> spirits.stream().findFirst());

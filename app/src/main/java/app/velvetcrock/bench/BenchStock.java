@@ -7,10 +7,12 @@ import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.planning.FirstInfusion;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedCarrier;
+import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.kit.Jars;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.OfJar;
@@ -19,6 +21,7 @@ import app.velvetcrock.stock.LotKind;
 import app.velvetcrock.stock.Oils;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.ways.OwnWays;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
@@ -178,5 +181,50 @@ public class BenchStock {
                         .or(() -> Optional.of(request.circumstances().start())),
                 Optional.of(oil.useBy()));
         return new Pour(oil.id(), new PlannedCarrier(request.carrier().kind(), bottle, Optional.of(first)), oil.left());
+    }
+
+    /** Notes beside the fields what of its herbs, oil or spirit is not there. */
+    static void enough(List<BenchWork.Part> parts, BenchReading.Asked asked, BenchReading.Desk desk) {
+        House house = desk.house();
+        for (int i = 0; i < asked.herbs().size(); i++) {
+            Stock.OfHerb herb = asked.herbs().get(i);
+            double need = 0;
+            for (int j = 0; j < asked.herbs().size(); j++) {
+                need += asked.herbs().get(j).id().equals(herb.id())
+                        ? asked.planned().get(j).mass().grams()
+                        : 0;
+            }
+            if (need > herb.left().grams() + 1e-9) {
+                desk.fields()
+                        .trouble(
+                                i == 0 ? "amount" : "more[%d].amount".formatted(i - 1),
+                                "Understood %s; only %s of this is left."
+                                        .formatted(house.mass(Mass.ofGrams(need)), house.mass(herb.left())),
+                                "at most what is left");
+            }
+        }
+        Volume oil = parts.stream().map(part -> part.plan().charge().oil()).reduce(Volume.ZERO, Volume::plus);
+        var density = asked.pour().carrier().kind().density();
+        if (density.massOf(oil).toMilligrams() > asked.pour().left().toMilligrams()) {
+            desk.fields()
+                    .trouble(
+                            "oil",
+                            "This takes %s; the bottle holds %s."
+                                    .formatted(
+                                            house.volume(oil),
+                                            house.volume(density.volumeOf(
+                                                    asked.pour().left()))),
+                            "less, or another bottle");
+        }
+        Mass spirit = parts.stream()
+                .flatMap(part -> part.plan().moistening().stream())
+                .map(Moistening::fromBottle)
+                .reduce(Mass.ZERO, Mass::plus);
+        asked.spirit().lot().filter(lot -> spirit.compareTo(lot.mass()) > 0).ifPresent(lot -> desk.fields()
+                .trouble(
+                        "spirit.perGram",
+                        "This takes %s of spirit; the bottle holds %s."
+                                .formatted(house.mass(spirit), house.mass(lot.mass())),
+                        "less spirit, or less herb"));
     }
 }

@@ -95,7 +95,7 @@ class BenchTime {
 
     /** Reads when it is needed; what is not clear stands beside its field. */
     Asked read(BenchForm form, PlanRequest request, Fields fields, House house) {
-        BenchForm.Time time = form.time() == null ? BenchForm.Time.NONE : form.time();
+        SentencePart.Time time = form.time() == null ? SentencePart.Time.NONE : form.time();
         HomeHours home = hours.home();
         LocalDate today = house.dayOf(clock.instant());
         Optional<Instant> need = need(time, fields, house, today);
@@ -110,7 +110,7 @@ class BenchTime {
         return new Asked(home, house.instantOn(request.circumstances().start(), clock.instant()), need, holds);
     }
 
-    private static Optional<Instant> need(BenchForm.Time time, Fields fields, House house, LocalDate today) {
+    private static Optional<Instant> need(SentencePart.Time time, Fields fields, House house, LocalDate today) {
         if (BenchForm.isBlank(time.by())) {
             return Optional.empty();
         }

@@ -10,6 +10,7 @@ import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.Wanted;
+import app.velvetcrock.draw.BenchPicture;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.web.Fields;

@@ -42,7 +42,7 @@ public record WhenPage(
     /** A step: its name, in full and as it stands on its lane, when it is, and the field that holds it back. */
     public record Row(String name, String lane, List<String> spans, String field, String held) {}
 
-    static WhenPage of(BenchTime.Timing timing, BenchForm.Time typed, House house) {
+    static WhenPage of(BenchTime.Timing timing, SentencePart.Time typed, House house) {
         List<String> clashes =
                 timing.clashes().stream().map(clash -> words(clash, house)).toList();
         Start free = timing.firstFree()
@@ -119,7 +119,7 @@ public record WhenPage(
                         house.dayAndTime(clash.mine().span().startInclusive()));
     }
 
-    private static List<Row> rows(Timetable timetable, BenchForm.Time typed, House house) {
+    private static List<Row> rows(Timetable timetable, SentencePart.Time typed, House house) {
         List<Row> rows = new ArrayList<>();
         for (Placed placed : timetable.placed()) {
             String name = placed.step().name();

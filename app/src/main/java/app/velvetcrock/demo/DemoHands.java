@@ -7,6 +7,7 @@ import app.velvetcrock.batch.Starting;
 import app.velvetcrock.bench.Bench;
 import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.bench.BenchWork;
+import app.velvetcrock.bench.SentencePart;
 import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
@@ -74,7 +75,7 @@ class DemoHands {
     }
 
     /** A blend put up cold: the first herb by weight, others in parts of it. */
-    UUID blend(Charge charge, List<BenchForm.HerbRow> others, int days, int daysAgo) {
+    UUID blend(Charge charge, List<SentencePart.HerbRow> others, int days, int daysAgo) {
         Instant at = at(daysAgo, 17, 40);
         return start(
                 BenchForm.of(

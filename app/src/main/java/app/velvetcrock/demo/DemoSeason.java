@@ -2,7 +2,7 @@ package app.velvetcrock.demo;
 
 import static app.velvetcrock.demo.DemoHands.clear;
 
-import app.velvetcrock.bench.BenchForm;
+import app.velvetcrock.bench.SentencePart;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKind;
@@ -184,7 +184,7 @@ class DemoSeason {
         hands.tend(yarrow, 9, 2);
         UUID meadowsweet = hands.blend(
                 new Charge(larder.meadowsweet(), "30 g", larder.sunflower(), ""),
-                List.of(new BenchForm.HerbRow(larder.selfHeal().toString(), "½ part")),
+                List.of(new SentencePart.HerbRow(larder.selfHeal().toString(), "½ part")),
                 28,
                 5);
         hands.tend(meadowsweet, 5, 1);

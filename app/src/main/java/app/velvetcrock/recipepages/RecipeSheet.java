@@ -1,7 +1,9 @@
 package app.velvetcrock.recipepages;
 
 import app.velvetcrock.bench.BenchForm;
+import app.velvetcrock.bench.BenchNumbers;
 import app.velvetcrock.bench.BenchStock;
+import app.velvetcrock.bench.SentencePart;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
@@ -96,8 +98,8 @@ record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
 
     /** The sentence this recipe says. */
     private BenchForm sentence(BenchStock.Shelves shelves) {
-        List<BenchForm.HerbRow> herbs = recipe.herbs().stream()
-                .map(herb -> new BenchForm.HerbRow(
+        List<SentencePart.HerbRow> herbs = recipe.herbs().stream()
+                .map(herb -> new SentencePart.HerbRow(
                         lot(herb, shelves.herbs())
                                 .map(lot -> lot.id().toString())
                                 .orElse(""),
@@ -121,7 +123,7 @@ record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
                 .by(shipped.key())
                 .lasting(stages.get(0).pace().words(lengths.get(0)), null)
                 .then(stages.size() > 1 ? stages.get(1).pace().words(lengths.get(1)) : null)
-                .numbered(BenchForm.Numbers.differing(method, shipped, house))
+                .numbered(BenchNumbers.differing(method, shipped, house))
                 .kept(recipe.use(), recipe.pressing(), recipe.storage())
                 .moistened(recipe.spiritPerGram() > 0 ? String.valueOf(recipe.spiritPerGram()) : null);
     }

@@ -15,14 +15,12 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Quantity;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.measure.Worded;
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -135,49 +133,29 @@ public final class Fields {
 
     /** Reads an amount of money in minor units: "4.50", "4,50 EUR"; not below nothing. */
     public Optional<Long> money(String field, @Nullable String typed, Currency currency) {
-        if (isTooLong(field, typed, LONGEST_NUMBER)) {
-            return Optional.empty();
-        }
-        String plain = typed == null
-                ? ""
-                : typed.strip()
-                        .replace(currency.getCurrencyCode(), "")
-                        .replace(currency.getSymbol(Locale.ENGLISH), "")
-                        .strip();
-        int places = Math.max(0, currency.getDefaultFractionDigits());
-        if (!plain.matches("\\d{1,7}([.,]\\d{1,2})?")) {
-            trouble(
-                    field,
-                    typedWords(typed == null ? "" : typed)
-                            + "that is not a price in %s.".formatted(currency.getCurrencyCode()),
-                    "12.50 or 12");
-            return Optional.empty();
-        }
-        BigDecimal value = new BigDecimal(plain.replace(',', '.'));
-        if (value.scale() > places) {
-            trouble(
-                    field,
-                    typedWords(plain) + "%s has no such small coin.".formatted(currency.getCurrencyCode()),
-                    "a price with %d places".formatted(places));
-            return Optional.empty();
-        }
-        return Optional.of(value.movePointRight(places).longValueExact());
+        return isTooLong(field, typed, LONGEST_NUMBER)
+                ? Optional.empty()
+                : said(field, typed, Figures.money(text(typed), currency));
     }
 
     /** Reads a number between two ends. */
     public Optional<Double> number(String field, @Nullable String typed, double least, double most, String unit) {
-        if (isTooLong(field, typed, LONGEST_NUMBER)) {
-            return Optional.empty();
+        return isTooLong(field, typed, LONGEST_NUMBER)
+                ? Optional.empty()
+                : said(field, typed, Figures.number(text(typed), least, most, unit))
+                        .filter(value -> within(field, value, least, most, unit));
+    }
+
+    /** What was read; where nothing was, the trouble with it stands beside the field. */
+    private <T> Optional<T> said(String field, @Nullable String typed, Figures.Read<T> read) {
+        if (read.value() == null) {
+            trouble(field, typedWords(text(typed)) + read.wrong(), read.instead());
         }
-        String plain = without(typed, "abv", "vol.", "vol", "%").replace(',', '.');
-        if (!plain.matches("\\d{1,6}(\\.\\d{1,4})?")) {
-            trouble(
-                    field,
-                    typedWords(typed == null ? "" : typed) + "that is not a number.",
-                    "a number from %s to %s %s".formatted(Decimals.upTo(least, 2), Decimals.upTo(most, 2), unit));
-            return Optional.empty();
-        }
-        return Optional.of(Double.valueOf(plain)).filter(value -> within(field, value, least, most, unit));
+        return Optional.ofNullable(read.value());
+    }
+
+    private static String text(@Nullable String typed) {
+        return typed == null ? "" : typed.strip();
     }
 
     /** Reads a day as people say it; blank gives none without trouble. */
@@ -222,18 +200,10 @@ public final class Fields {
 
     /** Reads a whole number. */
     public Optional<Integer> whole(String field, @Nullable String typed, int least, int most, String unit) {
-        if (isTooLong(field, typed, LONGEST_NUMBER)) {
-            return Optional.empty();
-        }
-        String plain = without(typed, "days", "day", "d");
-        if (!plain.matches("\\d{1,6}")) {
-            trouble(
-                    field,
-                    typedWords(plain) + "that is not a whole number.",
-                    "a number from %d to %d".formatted(least, most));
-            return Optional.empty();
-        }
-        return Optional.of(Integer.valueOf(plain)).filter(number -> within(field, number, least, most, unit));
+        return isTooLong(field, typed, LONGEST_NUMBER)
+                ? Optional.empty()
+                : said(field, typed, Figures.whole(text(typed), least, most))
+                        .filter(number -> within(field, number, least, most, unit));
     }
 
     /** Requires some words, not too many. */
@@ -359,17 +329,6 @@ public final class Fields {
             trouble(field, "The year %d is not one of a stillroom's.".formatted(date.getYear()), WhenReader.YEARS);
         }
         return sensible;
-    }
-
-    /** The text without these words at its end, each in its turn, nor the blanks before them. */
-    private static String without(@Nullable String typed, String... endings) {
-        String text = typed == null ? "" : typed.strip();
-        for (String ending : endings) {
-            if (text.toLowerCase(Locale.ROOT).endsWith(ending)) {
-                text = text.substring(0, text.length() - ending.length()).strip();
-            }
-        }
-        return text;
     }
 
     private static String typedWords(String typed) {

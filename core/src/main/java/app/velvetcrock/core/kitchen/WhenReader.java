@@ -9,9 +9,7 @@ import java.time.Month;
 import java.time.format.TextStyle;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
-import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -33,33 +31,10 @@ public final class WhenReader {
     private static final int FIRST_YEAR = 1900;
     private static final int LAST_YEAR = 2200;
 
-    /** [E] What a part of the day means where no hour is said. */
-    private static final Map<String, LocalTime> PARTS = Map.of(
-            "morning", LocalTime.of(8, 0),
-            "noon", LocalTime.NOON,
-            "midday", LocalTime.NOON,
-            "afternoon", LocalTime.of(15, 0),
-            "evening", LocalTime.of(19, 0),
-            "night", LocalTime.of(22, 0),
-            "midnight", LocalTime.MIDNIGHT);
-
-    private static final List<String> NUMBERS =
-            List.of("one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
-
-    private static final String COUNT = "(\\d{1,3}|an?|" + String.join("|", NUMBERS) + ")";
-    private static final String HOUR = "(\\d{1,2}|" + String.join("|", NUMBERS) + ")";
-
-    private static final Pattern CLOCK =
-            Pattern.compile("(\\d{1,2})[:.h](\\d{2})(?::\\d{2}(?:\\.\\d{1,9})?)? ?([ap]m)?");
-    private static final Pattern BARE = Pattern.compile(HOUR + " ?([ap]m|o'clock)");
-    private static final Pattern SPOKEN = Pattern.compile("(half(?: past)?|quarter past|quarter to) " + HOUR
-            + "(?: (?:in the )?(morning|afternoon|evening)| ?([ap]m))?");
-    private static final Pattern MINUTES =
-            Pattern.compile("(five|ten|twenty|twenty[ -]five|5|10|20|25) (to|past) " + HOUR + "(?: ?([ap]m))?");
-    private static final Pattern IN_PART = Pattern.compile("(?:at )?" + HOUR
+    private static final String COUNT = "(\\d{1,3}|an?|" + ClockReader.NUMBERS + ")";
+    private static final Pattern IN_PART = Pattern.compile("(?:at )?" + ClockReader.HOUR
             + "(?: o'clock)? (?:in the|this|(yesterday|tomorrow)(?: in the)?) (morning|afternoon|evening)");
     private static final Pattern OF_THE_MONTH = Pattern.compile("(?:on )?the (\\d{1,2})(?:st|nd|rd|th)");
-    private static final Pattern AT_HOUR = Pattern.compile("at " + HOUR);
     private static final Pattern ISO_MOMENT = Pattern.compile("^(\\d{4}-\\d{2}-\\d{2})t(?=\\d)");
     private static final Pattern SINCE =
             Pattern.compile(COUNT + " (min(?:ute)?s?|h|hours?|days?|weeks?|months?|fortnights?) ago");
@@ -126,17 +101,17 @@ public final class WhenReader {
         Matcher since = SINCE.matcher(text);
         if (since.matches() && !since.group(2).matches("(day|week|month|fortnight)s?")) {
             ChronoUnit unit = since.group(2).startsWith("h") ? ChronoUnit.HOURS : ChronoUnit.MINUTES;
-            return count(since.group(1)).map(count -> now.minus(count, unit));
+            return ClockReader.count(since.group(1)).map(count -> now.minus(count, unit));
         }
         Matcher part = IN_PART.matcher(typed.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " "));
         if (part.matches()) {
             LocalDate day =
                     plainDay(part.group(2) == null ? "today" : part.group(2)).orElseThrow();
-            return count(part.group(1))
-                    .flatMap(hour -> of(hour, 0, part.group(3).equals("morning") ? "am" : "pm"))
+            return ClockReader.count(part.group(1))
+                    .flatMap(hour -> ClockReader.of(hour, 0, part.group(3).equals("morning") ? "am" : "pm"))
                     .map(day::atTime);
         }
-        Optional<LocalTime> alone = time(text);
+        Optional<LocalTime> alone = ClockReader.time(text);
         if (alone.isPresent()) {
             return alone.map(now.toLocalDate()::atTime);
         }
@@ -153,8 +128,9 @@ public final class WhenReader {
             String first = text.substring(0, space).replaceFirst(",$", "");
             String rest = text.substring(space + 1);
             Optional<LocalDateTime> read = plainDay(first)
-                    .flatMap(day -> time(rest).map(day::atTime))
-                    .or(() -> time(first).flatMap(time -> plainDay(rest).map(day -> day.atTime(time))));
+                    .flatMap(day -> ClockReader.time(rest).map(day::atTime))
+                    .or(() -> ClockReader.time(first)
+                            .flatMap(time -> plainDay(rest).map(day -> day.atTime(time))));
             if (read.isPresent()) {
                 return read;
             }
@@ -222,14 +198,15 @@ public final class WhenReader {
         Matcher since = SINCE.matcher(text);
         if (since.matches() && since.group(2).matches("(day|week|month|fortnight)s?")) {
             int weeks = since.group(2).startsWith("fortnight") ? 2 : 1;
-            return count(since.group(1)).map(count -> today.minus((long) count * weeks, unit(since.group(2))));
+            return ClockReader.count(since.group(1))
+                    .map(count -> today.minus((long) count * weeks, unit(since.group(2))));
         }
         Matcher ahead = AHEAD.matcher(text);
         if (past || !ahead.matches()) {
             return Optional.empty();
         }
         int times = ahead.group(2).startsWith("fortnight") ? 2 : 1;
-        return count(ahead.group(1)).map(count -> today.plus((long) count * times, unit(ahead.group(2))));
+        return ClockReader.count(ahead.group(1)).map(count -> today.plus((long) count * times, unit(ahead.group(2))));
     }
 
     private static ChronoUnit unit(String word) {
@@ -299,64 +276,6 @@ public final class WhenReader {
         } catch (DateTimeException notADay) {
             return Optional.empty();
         }
-    }
-
-    private static Optional<LocalTime> time(String text) {
-        Matcher atHour = AT_HOUR.matcher(text);
-        if (atHour.matches()) {
-            return count(atHour.group(1)).flatMap(hour -> of(hour, 0, null));
-        }
-        String bare = text.replaceFirst("^(?:at |in the |about |around )+", "");
-        if (PARTS.containsKey(bare)) {
-            return Optional.of(PARTS.get(bare));
-        }
-        Matcher clock = CLOCK.matcher(bare);
-        if (clock.matches()) {
-            return of(Integer.parseInt(clock.group(1)), Integer.parseInt(clock.group(2)), clock.group(3));
-        }
-        Matcher hour = BARE.matcher(bare);
-        if (hour.matches()) {
-            return count(hour.group(1)).flatMap(h -> of(h, 0, hour.group(2)));
-        }
-        Matcher near = MINUTES.matcher(bare);
-        if (near.matches()) {
-            int off = minutes(near.group(1)) * (near.group(2).equals("to") ? -1 : 1);
-            return count(near.group(3)).flatMap(h -> of(h, 0, near.group(4))).map(at -> at.plusMinutes(off));
-        }
-        Matcher spoken = SPOKEN.matcher(bare);
-        if (!spoken.matches()) {
-            return Optional.empty();
-        }
-        String half =
-                spoken.group(3) == null ? spoken.group(4) : spoken.group(3).equals("morning") ? "am" : "pm";
-        int minutes = spoken.group(1).startsWith("half") ? 30 : spoken.group(1).endsWith("past") ? 15 : -15;
-        return count(spoken.group(2)).flatMap(h -> of(h, 0, half)).map(at -> at.plusMinutes(minutes));
-    }
-
-    private static int minutes(String word) {
-        return switch (word) {
-            case "five", "5" -> 5;
-            case "ten", "10" -> 10;
-            case "twenty", "20" -> 20;
-            default -> 25;
-        };
-    }
-
-    private static Optional<LocalTime> of(int hour, int minute, @Nullable String half) {
-        if (half == null || half.equals("o'clock")) {
-            return hour <= 23 && minute <= 59 ? Optional.of(LocalTime.of(hour, minute)) : Optional.empty();
-        }
-        return hour >= 1 && hour <= 12 && minute <= 59
-                ? Optional.of(LocalTime.of(hour % 12 + (half.equals("pm") ? 12 : 0), minute))
-                : Optional.empty();
-    }
-
-    private static Optional<Integer> count(String word) {
-        if (word.equals("a") || word.equals("an")) {
-            return Optional.of(1);
-        }
-        int at = NUMBERS.indexOf(word);
-        return at >= 0 ? Optional.of(at + 1) : Optional.of(Integer.valueOf(word));
     }
 
     private static Optional<Month> month(String word) {

@@ -1,4 +1,4 @@
-package app.velvetcrock.bench;
+package app.velvetcrock.ways;
 
 import app.velvetcrock.stillroom.Current;
 import java.util.List;

@@ -1,4 +1,4 @@
-package app.velvetcrock.bench;
+package app.velvetcrock.ways;
 
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
@@ -13,7 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The household's own ways of infusing: kept, listed, put away. */
 @Service
-class OwnWays {
+public class OwnWays {
 
     private final OwnWayRepository ways;
     private final Json json;
@@ -26,10 +26,10 @@ class OwnWays {
     }
 
     /** A way of the household's own. */
-    record OfWay(UUID id, Method method) {}
+    public record OfWay(UUID id, Method method) {}
 
     @Transactional(readOnly = true)
-    List<OfWay> all() {
+    public List<OfWay> all() {
         return ways.all().stream()
                 .map(way -> new OfWay(way.id, json.read(way.method, Method.class)))
                 .toList();
@@ -37,7 +37,7 @@ class OwnWays {
 
     /** Keeps a way as it is planned: its numbers, and these lengths as its usual ones. */
     @Transactional
-    OfWay keep(String name, Method planned, List<Integer> lengths) {
+    public OfWay keep(String name, Method planned, List<Integer> lengths) {
         UUID id = UUID.randomUUID();
         List<Stage> stages = new ArrayList<>();
         for (int i = 0; i < lengths.size(); i++) {
@@ -51,7 +51,7 @@ class OwnWays {
 
     /** Puts a way away, or takes it out again; batches made by it keep it. */
     @Transactional
-    void remove(UUID id, boolean removed) {
+    public void remove(UUID id, boolean removed) {
         ways.findHere(id).orElseThrow(() -> new NotHere("that way")).removedAt = removed ? clock.instant() : null;
     }
 }

@@ -1,13 +1,11 @@
-package app.velvetcrock.bench;
+package app.velvetcrock.draw;
 
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Levels;
+import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.measure.Unit;
 import app.velvetcrock.core.measure.UnitSystem;
 import app.velvetcrock.core.measure.Volume;
-import app.velvetcrock.draw.JarDrawing;
-import app.velvetcrock.draw.Stroke;
-import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -22,7 +20,7 @@ import java.util.stream.Collectors;
  * @param coverMiddleY middle of the cover above the herb
  * @param oilMap which y of the jar's drawing means how much oil, as "y:mL" knots from the floor up; a dragged mark reads it
  */
-record BenchPicture(
+public record BenchPicture(
         JarDrawing jar,
         double width,
         double height,
@@ -41,7 +39,7 @@ record BenchPicture(
     /** Just under the oil that covers pushed-under herb, where the level springs up. */
     private static final double HAIR = 0.01;
 
-    static BenchPicture of(JarDrawing jar, Charge charge, double jarBox) {
+    public static BenchPicture of(JarDrawing jar, Charge charge, double jarBox) {
         double width = jarBox + 2 * MARGIN;
         double oil = Math.max(TOP, jar.oilY());
         double herb = Math.max(TOP, jar.herbY());
@@ -100,12 +98,12 @@ record BenchPicture(
         private static final double QUARTER = 0.25;
         private static final double TWENTIETH = 0.05;
 
-        static Marks of(House house) {
-            return house.settings().units().system() == UnitSystem.METRIC
+        public static Marks of(HouseholdUnits units) {
+            return units.system() == UnitSystem.METRIC
                     ? METRIC
                     : new Marks(
                             "fl oz",
-                            house.settings().units().cups().fluidOunce().millilitres(),
+                            units.cups().fluidOunce().millilitres(),
                             QUARTER,
                             "oz",
                             Unit.OUNCE.factor(),

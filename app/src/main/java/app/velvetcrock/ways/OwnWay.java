@@ -1,4 +1,4 @@
-package app.velvetcrock.bench;
+package app.velvetcrock.ways;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
