@@ -181,6 +181,7 @@ class ArchitectureTest {
                 Map.entry("form_key", "web"),
                 Map.entry("sign_in_attempt", "door"),
                 Map.entry("membership", "stillroom"),
+                Map.entry("invitation", "stillroom"),
                 Map.entry("write_check", "web"),
                 Map.entry("spring_session", "door")));
         for (JavaClass type : all) {

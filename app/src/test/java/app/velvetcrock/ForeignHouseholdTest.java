@@ -223,6 +223,32 @@ class ForeignHouseholdTest {
         cases.put(
                 "GET /feed/{secret}",
                 route -> isNotHere(stranger.get("/feed/AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA")));
+        cases.put("GET /join/{secret}", route -> isNotHere(stranger.get("/join/AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA")));
+        cases.put(
+                "POST /join/{secret}",
+                route -> isNotHere(
+                        stranger.post("/join/AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA", Map.of("email", "a@example.org"))));
+        cases.put("GET /settings/people", route -> showsNothing(stranger.get("/settings/people")));
+        cases.put(
+                "POST /settings/people/invite",
+                route -> showsNothing(stranger.post("/settings/people/invite", Map.of())));
+        String link = owner.submit("/settings/people", "form[action$=invite]", Map.of())
+                .page()
+                .select("#links form")
+                .attr("action");
+        cases.put("POST /settings/people/invitations/{id}/undo", route -> isNotHere(stranger.post(link, Map.of())));
+        String member = owner.get("/settings/people")
+                .page()
+                .select("#members tr")
+                .first()
+                .text();
+        assertThat(member).contains("@");
+        cases.put(
+                "POST /settings/people/{account}/remove",
+                route -> isNotHere(stranger.post("/settings/people/" + UUID.randomUUID() + "/remove", Map.of())));
+        cases.put(
+                "POST /settings/devices/{device}/out",
+                route -> isNotHere(stranger.post("/settings/devices/" + "a".repeat(64) + "/out", Map.of())));
         cases.put("GET /batch/{id}/calendar", route -> isNotHere(stranger.get("/batch/" + batch + "/calendar")));
         cases.put("POST /settings/calendar", route -> {
             showsNothing(stranger.post("/settings/calendar", Map.of()));
@@ -506,9 +532,9 @@ class ForeignHouseholdTest {
         for (String route : routes()) {
             if (route.startsWith("GET ") && !route.matches("GET /sign-(in|up)")) {
                 Answer answer = new Visitor(port).get(route.substring(4).replaceAll("\\{[^}]+}", batch));
-                if (route.startsWith("GET /feed/")) {
+                if (route.matches("GET /(feed|join)/.*")) {
                     assertThat(answer.status())
-                            .as("a feed opens by its secret alone")
+                            .as("it opens by its secret alone")
                             .isEqualTo(404);
                 } else {
                     assertThat(answer.path()).as(route).isEqualTo("/sign-in");

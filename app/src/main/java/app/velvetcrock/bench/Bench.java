@@ -11,6 +11,7 @@ import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
+import app.velvetcrock.core.method.Fitness;
 import app.velvetcrock.core.method.Ingredient;
 import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
@@ -84,7 +85,7 @@ public class Bench {
         LocalDate today = house.dayOf(clock.instant());
         BenchStock.Shelves shelves = stock.read(house, today);
         Fields fields = new Fields(house.reader());
-        Method way = way(typed, shelves, house);
+        Method way = way(typed, shelves, house, fields);
         BenchForm form =
                 typed.withDefaults(way, house.mass(Mass.ofGrams(BenchController.USUAL_GRAMS)), Wording.written(today));
         if (!shelves.areEnough()) {
@@ -103,7 +104,7 @@ public class Bench {
     }
 
     /** The way named, shipped or the household's own; until one is chosen the fittest stands there. */
-    private Method way(BenchForm typed, BenchStock.Shelves shelves, House house) {
+    private Method way(BenchForm typed, BenchStock.Shelves shelves, House house, Fields fields) {
         String key = typed.method() == null ? "" : typed.method();
         Optional<Method> named = shelves.own().stream()
                 .map(OwnWays.OfWay::method)
@@ -132,19 +133,34 @@ public class Bench {
                 .orElse(Use.ADULT_SKIN);
         boolean moistFood = use == Use.FOOD
                 && herbs.stream().anyMatch(herb -> !herb.moisture().isDried());
-        if (named.isPresent()) {
+        Situation situation = new Situation(
+                herbs,
+                carrier,
+                use,
+                new Means(
+                        house.settings().pantry(),
+                        shelves.spirits().stream()
+                                .findFirst()
+                                .flatMap(Stock.OfSupply::abv)
+                                .map(Strength::new),
+                        shelves.kit()));
+        Choice fittest = Choice.ranked(situation).get(0);
+        Optional<Fitness> fitness = named.map(way -> Fitness.of(Variants.suiting(way, moistFood), situation));
+        boolean stays = fitness.filter(fit -> fit.isAllowed()
+                        || fit.isOverridable(use)
+                        || !fittest.fitness().isAllowed())
+                .isPresent();
+        if (named.isPresent() && stays) {
             return Variants.suiting(named.get(), moistFood);
         }
-        Optional<Strength> spirit = shelves.spirits().stream()
-                .findFirst()
-                .flatMap(Stock.OfSupply::abv)
-                .map(Strength::new);
-        return Variants.suiting(
-                Choice.ranked(new Situation(
-                                herbs, carrier, use, new Means(house.settings().pantry(), spirit, shelves.kit())))
-                        .get(0)
-                        .method(),
-                moistFood);
+        fitness.ifPresent(fit -> fields.echo(
+                "method",
+                "%s cannot make this: %s. %s stands here instead"
+                        .formatted(
+                                named.get().name(),
+                                fit.refusals().get(0).fact(),
+                                fittest.method().name())));
+        return Variants.suiting(fittest.method(), moistFood);
     }
 
     private Optional<BenchWork.Planned> plan(BenchForm form, Method way, BenchReading.Desk desk) {
@@ -223,7 +239,15 @@ public class Bench {
                 desk.fields()
                         .trouble(
                                 "jar",
-                                "The free jars together do not take it.",
+                                free.isEmpty()
+                                        ? "No jar is free, so nothing can be divided."
+                                        : "Your %d free jars hold %s to the brim, air and herb to cover included; that is too little."
+                                                .formatted(
+                                                        free.size(),
+                                                        desk.house()
+                                                                .volume(free.stream()
+                                                                        .map(Vessel::capacity)
+                                                                        .reduce(Volume.ZERO, Volume::plus))),
                                 "less herb, or put more jars into the Stores");
                 return Optional.empty();
             }

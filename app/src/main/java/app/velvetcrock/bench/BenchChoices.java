@@ -29,10 +29,10 @@ record BenchChoices(
         BenchStock.Shelves shelves = work.shelves();
         return new BenchChoices(
                 shelves.herbs().stream()
-                        .map(herb -> new Option(herb.id().toString(), herb.name() + " (" + herb.state() + ")"))
+                        .map(herb -> new Option(herb.id().toString(), words(herb, shelves.herbs(), house)))
                         .toList(),
                 shelves.carriers().stream()
-                        .map(bottle -> new Option(bottle.id().toString(), words(bottle, house)))
+                        .map(bottle -> new Option(bottle.id().toString(), words(bottle, shelves.carriers(), house)))
                         .toList(),
                 shelves.oils().stream()
                         .map(oil -> new Option(oil.id().toString(), words(oil, house)))
@@ -56,7 +56,38 @@ record BenchChoices(
         return List.of(new Option(BenchForm.SPLIT, "several jars"));
     }
 
-    private static String words(Stock.OfCarrier bottle, House house) {
+    /** A herb; of two that are alike also when it came and how much of it is left. */
+    private static String words(Stock.OfHerb herb, List<Stock.OfHerb> all, House house) {
+        String words = "%s (%s)".formatted(herb.name(), herb.state());
+        boolean alike = all.stream()
+                        .filter(other -> other.name().equals(herb.name())
+                                && other.state().equals(herb.state()))
+                        .count()
+                > 1;
+        return alike
+                ? words
+                        + herb.acquired()
+                                .map(day -> ", came " + house.date(day))
+                                .orElse("")
+                        + ", " + house.mass(herb.left())
+                : words;
+    }
+
+    /** A bottle; of two that are alike also when it ends and how much of it is left. */
+    private static String words(Stock.OfCarrier bottle, List<Stock.OfCarrier> all, House house) {
+        String words = opened(bottle, house);
+        boolean alike =
+                all.stream().filter(other -> opened(other, house).equals(words)).count() > 1;
+        return alike
+                ? words
+                        + bottle.bestBefore()
+                                .map(day -> ", best before " + house.date(day))
+                                .orElse("")
+                        + ", " + house.volume(bottle.volumeLeft())
+                : words;
+    }
+
+    private static String opened(Stock.OfCarrier bottle, House house) {
         return bottle.name()
                 + bottle.opened().map(day -> ", opened " + house.shortDay(day)).orElse(", sealed");
     }

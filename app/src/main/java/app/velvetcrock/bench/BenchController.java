@@ -93,6 +93,8 @@ class BenchController {
     String start(BenchForm form, Reply reply) {
         UUID key = form.key() == null ? UUID.randomUUID() : form.key();
         BenchWork work = bench.work(form);
+        // Another way than the one that was looked at is never begun.
+        work.movedOn().ifPresent(words -> work.fields().trouble("method", words + ".", "look at it, then start it"));
         if (work.fields().isClear() && !work.canStart()) {
             work.fields()
                     .trouble("", "This plan cannot be started as it stands; what stands against it is said below.", "");

@@ -59,12 +59,15 @@ public record BenchForm(
     public static final String SPLIT = "split";
 
     /** Herbs a blend may have besides the first. */
-    static final int MOST_MORE = 4;
+    static final int MOST_MORE = 11;
 
-    /** The rows of a blend with those still empty. */
+    private static final int LEAST_ROWS = 4;
+
+    /** The rows of a blend, and one more that is still empty. */
     public List<SentencePart.HerbRow> rows() {
         List<SentencePart.HerbRow> rows = new ArrayList<>(more == null ? List.of() : more);
-        while (rows.size() < MOST_MORE) {
+        int shown = Math.min(MOST_MORE, Math.max(LEAST_ROWS, rows.size() + 1));
+        while (rows.size() < shown) {
             rows.add(SentencePart.HerbRow.NONE);
         }
         return rows;

@@ -34,6 +34,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record BenchPage(
         BenchWays ways,
+        String measuresHead,
         List<Row> measures,
         String blendHead,
         List<Row> shares,
@@ -88,6 +89,7 @@ public record BenchPage(
         BatchPlan plan = planned.plan();
         return new BenchPage(
                 BenchWays.of(work, planned, house),
+                planned.isSplit() ? "First jar, other measures" : "Same jar, other measures",
                 measures(plan, house),
                 planned.isSplit() ? "The blend, in each jar" : "The blend",
                 shares(plan, house),
@@ -116,9 +118,10 @@ public record BenchPage(
                         plan.keepUntil().limitedBy().words(),
                         plan.keepUntil().working()),
                 new Told(
-                        house.volume(planned.oilInAll()) + " oil",
-                        "to cover it: %s pushed under, %s loose"
+                        house.volume(planned.oilInAll()) + (planned.isSplit() ? " oil in all" : " oil"),
+                        "to cover %s: %s pushed under, %s loose"
                                 .formatted(
+                                        planned.isSplit() ? "the first jar" : "it",
                                         house.about(plan.charge().pressedNeed()),
                                         house.about(plan.charge().looseNeed())),
                         plan.found().coverWorking()),
@@ -173,9 +176,14 @@ public record BenchPage(
                 found.fits() ? "air" : roomy ? "air: too full" : "too much for it",
                 out ? "band-bad" : "band-good",
                 out ? "stands out" : house.length(found.levels().coverDepth()),
-                out ? "herb in air" : found.cover().isEnough() ? "cover" : "cover: too little",
+                out ? "herb in air" : found.cover().isEnough() ? "cover" : tooLittle(planned, house),
                 found.fits() && found.cover().isEnough() ? "good" : "bad",
                 verdict(found));
+    }
+
+    /** Of a cover that is none: what it lacks to. */
+    private static String tooLittle(BenchWork.Planned planned, House house) {
+        return "cover: under " + house.length(planned.jar().vessel().coverDepth());
     }
 
     private static String verdict(BatchPlan.Found found) {
@@ -206,7 +214,11 @@ public record BenchPage(
         WaterBudget water = plan.water();
         String share = house.percent(water.shareOfOil());
         return new Water(
-                "%s of free water, %s of the oil".formatted(house.about(water.free()), share),
+                "%s of free water%s, %s of the oil"
+                        .formatted(
+                                house.about(water.free()),
+                                plan.wiltsFirst() ? " once it has wilted, as the oil goes in" : "",
+                                share),
                 share,
                 100 * Math.min(1, water.shareOfOil()),
                 plan.isMoistFood()
@@ -234,19 +246,14 @@ public record BenchPage(
     private static Told back(BenchWork.Planned planned, House house) {
         YieldForecast forecast = planned.plan().yield();
         Volume back = planned.backInAll();
-        String each = planned.isSplit() ? "back in all, the first jar" : "back,";
+        String pressing = planned.plan().request().circumstances().pressing().word();
+        String range = house.range(forecast.low(), forecast.high());
         return new Told(
                 house.about(back),
-                "%s %s (%s), %s"
-                        .formatted(
-                                each,
-                                planned.plan()
-                                        .request()
-                                        .circumstances()
-                                        .pressing()
-                                        .word(),
-                                house.range(forecast.low(), forecast.high()),
-                                forecast.basis()),
+                planned.isSplit()
+                        ? "back in all, %s; of the first jar %s (%s), %s"
+                                .formatted(pressing, house.about(forecast.expected()), range, forecast.basis())
+                        : "back, %s (%s), %s".formatted(pressing, range, forecast.basis()),
                 forecast.working());
     }
 

@@ -45,7 +45,7 @@ public class BenchPages {
                 "when",
                 work.planned()
                         .flatMap(BenchWork.Planned::timing)
-                        .map(timing -> WhenPage.of(timing, Objects.requireNonNull(form.time()), house))
+                        .map(timing -> WhenPage.of(timing, Objects.requireNonNull(form.time()), work.isFresh(), house))
                         .orElse(null));
         model.addAttribute("numbers", NumbersSentence.rows(work.way(), Objects.requireNonNull(form.numbers()), house));
         model.addAttribute("then", work.then());

@@ -15,9 +15,9 @@ import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
-import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.spirit.Dosing;
 import app.velvetcrock.core.spirit.Strength;
@@ -276,14 +276,12 @@ final class BenchSentence {
                 });
     }
 
-    /** A length that stood there for another way when this one was chosen. */
+    /** The usual length of another way, which stood there when this one was chosen. */
     private static boolean isUsualOfAnother(String text, Stage stage) {
-        boolean days = text.matches(".*\\b(d|days?|w|weeks?)$");
-        boolean clock = text.matches(".*\\b(h|hours?|hrs?|min|minutes?)$");
-        return (stage.pace() == Pace.DAYS ? clock : days)
-                || Method.shipped().stream()
-                        .flatMap(method -> method.stages().stream())
-                        .anyMatch(other -> other.pace().words(other.usual()).equals(text) && !other.equals(stage));
+        return Method.shipped().stream()
+                .flatMap(method -> Stream.concat(Stream.of(method), Variants.of(method).stream()))
+                .flatMap(method -> method.stages().stream())
+                .anyMatch(other -> other.pace().words(other.usual()).equals(text) && !other.equals(stage));
     }
 
     private Optional<LocalDate> start(@Nullable String typed) {

@@ -16,6 +16,7 @@ import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.kit.Jars;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.OfJar;
+import app.velvetcrock.rack.Rack;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.LotKind;
 import app.velvetcrock.stock.Oils;
@@ -45,9 +46,17 @@ public class BenchStock {
     private final Batches batches;
     private final OwnWays ways;
     private final Conditions conditions;
+    private final Rack rack;
 
     BenchStock(
-            Stores stores, Jars jars, KitShelf kit, Oils oils, Batches batches, OwnWays ways, Conditions conditions) {
+            Stores stores,
+            Jars jars,
+            KitShelf kit,
+            Oils oils,
+            Batches batches,
+            OwnWays ways,
+            Conditions conditions,
+            Rack rack) {
         this.stores = stores;
         this.jars = jars;
         this.kit = kit;
@@ -55,11 +64,13 @@ public class BenchStock {
         this.batches = batches;
         this.ways = ways;
         this.conditions = conditions;
+        this.rack = rack;
     }
 
     /**
      * What there is to plan with.
      *
+     * @param herbs those that lie on no rack
      * @param carriers what pours in this pantry first
      * @param oils finished oils, for infusing a second time
      * @param jars those with at least one free, in so many pieces as are free
@@ -94,6 +105,7 @@ public class BenchStock {
         List<Told> held =
                 conditions.open().stream().filter(told -> told.holds(Held.USE)).toList();
         Map<UUID, Long> taken = batches.inUse();
+        Set<UUID> drying = rack.lots();
         List<OfJar> pans = kit.pots();
         List<Stock.OfSupply> spirits = stores.supplies(Set.of(LotKind.SPIRIT)).stream()
                 .filter(lot -> lot.abv().isPresent() && isFree(held, null, lot.id()))
@@ -101,7 +113,7 @@ public class BenchStock {
                 .toList();
         return new Shelves(
                 stores.herbs().stream()
-                        .filter(lot -> isFree(held, null, lot.id()))
+                        .filter(lot -> isFree(held, null, lot.id()) && !drying.contains(lot.id()))
                         .toList(),
                 liquidFirst(
                         stores.carriers().stream()

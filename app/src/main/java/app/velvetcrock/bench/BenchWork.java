@@ -2,6 +2,7 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.core.charge.Bath;
 import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
@@ -19,6 +20,8 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,42 +36,17 @@ public record BenchWork(
     private static final double PICTURE_HEIGHT = 390;
 
     /** The fields of the sentence, in their order, that have something said about them. */
-    private static final List<String> SENTENCE = List.of(
-            "amount",
-            "herb",
-            "cut",
-            "more[0].herb",
-            "more[0].amount",
-            "more[1].herb",
-            "more[1].amount",
-            "more[2].herb",
-            "more[2].amount",
-            "more[3].herb",
-            "more[3].amount",
-            "total",
-            "oil",
-            "carrier",
-            "jar",
-            "length",
-            "then",
-            "start",
-            "use",
-            "pressing",
-            "storage",
-            "numbers.band",
-            "numbers.ceiling",
-            "numbers.thenBand",
-            "numbers.thenCeiling",
-            "numbers.shake",
-            "numbers.look",
-            "numbers.read",
-            "spirit.perGram",
-            "spirit.thin",
-            "knowingly",
-            "called",
-            "want.amount",
-            "want.container",
-            "want.firmness");
+    private static final List<String> SENTENCE = Stream.of(
+                    Stream.of("amount", "herb", "cut"),
+                    IntStream.range(0, BenchForm.MOST_MORE)
+                            .boxed()
+                            .flatMap(i -> Stream.of("more[%d].herb".formatted(i), "more[%d].amount".formatted(i))),
+                    Stream.of("total", "oil", "carrier", "jar", "length", "then", "start", "method", "use", "pressing"),
+                    Stream.of("storage", "numbers.band", "numbers.ceiling", "numbers.thenBand", "numbers.thenCeiling"),
+                    Stream.of("numbers.shake", "numbers.look", "numbers.read", "spirit.perGram", "spirit.thin"),
+                    Stream.of("knowingly", "called", "want.amount", "want.container", "want.firmness"))
+            .flatMap(names -> names)
+            .toList();
 
     /** Those fields of which something was understood otherwise than it stands there, or not at all. */
     public List<String> noted() {
@@ -78,6 +56,18 @@ public record BenchWork(
     /** Tells whether what is planned is food of anything moist, whose place is the refrigerator. */
     public boolean isMoistFood() {
         return planned.filter(p -> p.plan().isMoistFood()).isPresent();
+    }
+
+    /** Why another way stands here than the one that was asked for; absent where none does. */
+    public Optional<String> movedOn() {
+        return Optional.ofNullable(fields.echoOf("method"));
+    }
+
+    /** Tells whether any of its herbs is fresh, and so does not like to wait. */
+    public boolean isFresh() {
+        return planned.filter(p -> !p.plan().request().wettest().isDried()
+                        && p.plan().request().wettest() != Moisture.WILTED)
+                .isPresent();
     }
 
     /**

@@ -3,10 +3,12 @@ package app.velvetcrock.bench;
 import app.velvetcrock.core.planning.InTime;
 import app.velvetcrock.core.timetable.Clashes;
 import app.velvetcrock.core.timetable.Placed;
+import app.velvetcrock.core.timetable.Step;
 import app.velvetcrock.core.timetable.Timetable;
 import app.velvetcrock.core.timetable.WetHerb;
 import app.velvetcrock.draw.TimeRibbon;
 import app.velvetcrock.stillroom.House;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -18,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param mark how the verdict is shown: good, bad, or nothing where no day is said
  * @param latest the latest start, as a field holds it; empty where there is none
  * @param wet what sessions of wet herb ask for; null where it is not cut into sessions
+ * @param waiting what it costs that fresh herb waits for hands; empty where it does not
  * @param clashes what wants the same hands or pot at once
  * @param free a start at which nothing clashes; null where nothing does, or none is found
  * @param ribbon the steps drawn; null where nobody is home long enough
@@ -27,22 +30,24 @@ public record WhenPage(
         String verdict,
         String latest,
         @Nullable Wet wet,
+        String waiting,
         List<String> clashes,
         @Nullable Start free,
         @Nullable TimeRibbon ribbon,
         List<Row> steps) {
 
     private static final int LONGEST_LANE = 26;
+    private static final int FRESH_HOURS = 6;
 
     public record Wet(String head, String words) {}
 
     /** A start: as a field holds it, and in words. */
     public record Start(String typed, String words) {}
 
-    /** A step: its name, in full and as it stands on its lane, when it is, and the field that holds it back. */
-    public record Row(String name, String lane, List<String> spans, String field, String held) {}
+    /** A step: its name, in full and on its lane, when it is, what is to be known of that, and the field that holds it back. */
+    public record Row(String name, String lane, List<String> spans, String note, String field, String held) {}
 
-    static WhenPage of(BenchTime.Timing timing, SentencePart.Time typed, House house) {
+    static WhenPage of(BenchTime.Timing timing, SentencePart.Time typed, boolean fresh, House house) {
         List<String> clashes =
                 timing.clashes().stream().map(clash -> words(clash, house)).toList();
         Start free = timing.firstFree()
@@ -61,11 +66,12 @@ public record WhenPage(
                         verdict(timing, timetable, house),
                         latest,
                         wet,
+                        fresh ? waiting(timing, timetable, house) : "",
                         clashes,
                         free,
                         TimeRibbon.of(timetable, timing.home(), timing.need(), house.wording()),
-                        rows(timetable, typed, house)))
-                .orElseGet(() -> new WhenPage("verdict bad", "", latest, wet, clashes, free, null, List.of()));
+                        rows(timing, timetable, typed, house)))
+                .orElseGet(() -> new WhenPage("verdict bad", "", latest, wet, "", clashes, free, null, List.of()));
     }
 
     private static boolean isGood(BenchTime.Timing timing) {
@@ -99,6 +105,16 @@ public record WhenPage(
                 .orElse("");
     }
 
+    /** [E] Herb that lies in a heap for longer wilts and begins to heat. */
+    private static String waiting(BenchTime.Timing timing, Timetable timetable, House house) {
+        long hours = Duration.between(timing.now(), timetable.start()).toHours();
+        return hours < FRESH_HOURS
+                ? ""
+                : ("The fresh herb waits %d hours for hands, until %s: it wilts meanwhile, and in a heap it heats and browns. "
+                                + "Spread it thin, cool and dark, or gather it that day.")
+                        .formatted(hours, house.dayAndTime(timetable.start()));
+    }
+
     private static Wet wet(WetHerb herb, long hoursEach) {
         String words = herb.isTooLong()
                 ? "That is %.1f hours between 10 and 40 °C even with the refrigerator between them, and four are the most. "
@@ -119,7 +135,13 @@ public record WhenPage(
                         house.dayAndTime(clash.mine().span().startInclusive()));
     }
 
-    private static List<Row> rows(Timetable timetable, SentencePart.Time typed, House house) {
+    /** Heat is counted from when the oil is warm; what goes before it is said, so that its hours do not look wrong. */
+    private static String warmUp(Placed placed, BenchTime.Timing timing) {
+        return "%d min of %s to warm up"
+                .formatted(timing.home().warmUp().toMinutes(), placed.spans().size() > 1 ? "each session" : "it");
+    }
+
+    private static List<Row> rows(BenchTime.Timing timing, Timetable timetable, SentencePart.Time typed, House house) {
         List<Row> rows = new ArrayList<>();
         for (Placed placed : timetable.placed()) {
             String name = placed.step().name();
@@ -127,6 +149,7 @@ public record WhenPage(
                     name,
                     name.length() > LONGEST_LANE ? name.substring(0, LONGEST_LANE - 1) + "…" : name,
                     placed.spans().stream().map(house::stretch).toList(),
+                    placed.step() instanceof Step.Heat ? warmUp(placed, timing) : "",
                     "time.hold[%d]".formatted(rows.size()),
                     typed.held(rows.size())));
         }

@@ -18,6 +18,7 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.LotKind;
 import app.velvetcrock.stock.Oils;
 import app.velvetcrock.stock.Oils.Taking;
 import app.velvetcrock.stock.Stock;
@@ -34,6 +35,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -112,7 +114,8 @@ class CupboardController {
         Optional<Deed.Bottle> bottles = form.bottles(
                 lot,
                 asked.fields(),
-                batches.sheet(oils.find(lot).batch()).plan().isMoistFood());
+                batches.sheet(oils.find(lot).batch()).plan().isMoistFood(),
+                empties());
         return does(
                 reply,
                 asked,
@@ -232,12 +235,23 @@ class CupboardController {
                                 told.isOpen() && !told.isOfLot(shown.batch().id(), lot))
                         .toList());
         boolean food = shown.batch().plan().isMoistFood();
+        model.addAttribute(
+                "empties",
+                empties().stream()
+                        .map(empty -> new Fields.Option(
+                                empty.id().toString(), "%s (%d in the stores)".formatted(empty.name(), empty.left())))
+                        .toList());
         model.addAttribute("glasses", Glass.values());
         model.addAttribute("antioxidants", Antioxidant.values());
         model.addAttribute("storages", food ? List.of(Storage.REFRIGERATOR) : List.of(Storage.values()));
         model.addAttribute("whys", food ? List.of(Taking.DRAWN) : List.of(Taking.values()));
         model.addAttribute("ruins", Ruin.values());
         return "cupboard/oil";
+    }
+
+    /** What the stores have to fill. */
+    private List<Stock.OfSupply> empties() {
+        return stores.supplies(Set.of(LotKind.CONTAINER));
     }
 
     /** The sum of its date as it was shelved or bottled; a sniff test since then stands in the log. */

@@ -114,6 +114,9 @@ class OilCare implements Hands {
                 filled,
                 new Fill(oil.left(), each),
                 new Ledger.Why(Cause.BOTTLED, sheet.id(), entry, doing.at()));
+        deed.empties()
+                .ifPresent(empties -> ledger.takePieces(
+                        empties, deed.count(), new Ledger.Why(Cause.BOTTLED, sheet.id(), entry, doing.at())));
         return entry;
     }
 

@@ -16,6 +16,7 @@ import app.velvetcrock.stock.Oils.Taking;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -33,6 +34,7 @@ record OilForm(
         @Nullable String ruin,
         @Nullable String lesson,
         @Nullable String with,
+        @Nullable UUID empties,
         @Nullable String when) {
 
     static final int LONGEST_LESSON = 300;
@@ -45,7 +47,7 @@ record OilForm(
     }
 
     static OilForm of(@Nullable UUID key, @Nullable String when) {
-        return new OilForm(key, "1", "", "DARK", "COOL_DARK", "", "DRAWN", "", "", "", "NONE", when);
+        return new OilForm(key, "1", "", "DARK", "COOL_DARK", "", "DRAWN", "", "", "", "NONE", null, when);
     }
 
     /** When it was done; now where nothing is said, or nothing that can be read. */
@@ -59,9 +61,18 @@ record OilForm(
         return key == null ? UUID.randomUUID() : key;
     }
 
-    Optional<Deed.Bottle> bottles(UUID lot, Fields fields, boolean moistFood) {
+    /**
+     * What is bottled, into what.
+     *
+     * @param stored the empty bottles in the stores
+     */
+    Optional<Deed.Bottle> bottles(UUID lot, Fields fields, boolean moistFood, List<Stock.OfSupply> stored) {
         Optional<Integer> many = fields.whole("count", count, 1, MOST_BOTTLES, "bottles");
-        Optional<Volume> holds = fields.capacity("size", size, LEAST_BOTTLE, MOST_BOTTLE);
+        Optional<Stock.OfSupply> chosen = empties(fields, many, stored);
+        Optional<Volume> holds = size == null || size.isBlank()
+                ? chosen.flatMap(Stock.OfSupply::holds)
+                        .or(() -> fields.capacity("size", size, LEAST_BOTTLE, MOST_BOTTLE))
+                : fields.capacity("size", size, LEAST_BOTTLE, MOST_BOTTLE);
         Optional<Glass> made = fields.oneOf("glass", Glass.class, glass);
         Optional<Storage> stands = fields.oneOf("place", Storage.class, place);
         Optional<Antioxidant> stirredIn = with == null || with.isBlank()
@@ -80,8 +91,24 @@ record OilForm(
                         holds.orElseThrow(),
                         made.orElseThrow(),
                         stands.orElseThrow(),
-                        stirredIn.orElseThrow()))
+                        stirredIn.orElseThrow(),
+                        chosen.map(Stock.OfSupply::id)))
                 : Optional.empty();
+    }
+
+    /** The empty bottles of the stores that are filled; none where they come from elsewhere. */
+    private Optional<Stock.OfSupply> empties(Fields fields, Optional<Integer> many, List<Stock.OfSupply> stored) {
+        Optional<Stock.OfSupply> chosen =
+                stored.stream().filter(lot -> lot.id().equals(empties)).findFirst();
+        if (empties != null && chosen.isEmpty()) {
+            fields.trouble("empties", "Those bottles are not in the stores any more.", "another from the list");
+        }
+        chosen.filter(lot -> many.filter(count -> count > lot.left()).isPresent())
+                .ifPresent(lot -> fields.trouble(
+                        "empties",
+                        "Only %d × %s are in the stores.".formatted(lot.left(), lot.name()),
+                        "fewer bottles, or others"));
+        return chosen;
     }
 
     /** What was drawn out, by weight or by volume; never more than there is. */

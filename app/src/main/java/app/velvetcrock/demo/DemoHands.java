@@ -203,7 +203,13 @@ class DemoHands {
         does(
                 oils.find(lot).batch(),
                 new Deed.Bottle(
-                        lot, count, Volume.ofMillilitres(millilitres), glass, Storage.COOL_DARK, Antioxidant.NONE),
+                        lot,
+                        count,
+                        Volume.ofMillilitres(millilitres),
+                        glass,
+                        Storage.COOL_DARK,
+                        Antioxidant.NONE,
+                        Optional.empty()),
                 at(daysAgo, 11, 0),
                 Math.round(millilitres) + " mL");
     }

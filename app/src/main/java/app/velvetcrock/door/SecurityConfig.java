@@ -22,6 +22,7 @@ class SecurityConfig {
         "/sign-in",
         "/sign-up",
         "/demo-entry",
+        "/join/*",
         "/error",
         "/actuator/health",
         "/css/**",
@@ -46,6 +47,7 @@ class SecurityConfig {
                         .failureUrl("/sign-in?again")
                         .successHandler((request, response, authentication) -> {
                             limit.forget(SignInFilter.email(request), request.getRemoteAddr());
+                            Sessions.note(request);
                             response.sendRedirect(request.getContextPath() + "/shelf");
                         }))
                 .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))

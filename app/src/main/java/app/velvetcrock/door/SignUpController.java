@@ -23,11 +23,6 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.core.context.SecurityContextImpl;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -39,14 +34,15 @@ class SignUpController {
 
     private static final Set<String> LOOPBACK_NAMES = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
-    private static final String TAKEN = "There is an account with this email already.";
+    static final String TAKEN = "There is an account with this email already.";
 
     private final People people;
     private final Passwords passwords;
     private final SignInLimit limit;
-    private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
+    private final Entrance entrance;
 
-    SignUpController(People people, Passwords passwords, SignInLimit limit) {
+    SignUpController(People people, Passwords passwords, SignInLimit limit, Entrance entrance) {
+        this.entrance = entrance;
         this.people = people;
         this.passwords = passwords;
         this.limit = limit;
@@ -95,7 +91,7 @@ class SignUpController {
             taken(fields, request);
         }
         return reply.answer(new FormSent("", null, fields, "/shelf"), () -> form(reply.model(), form, fields), () -> {
-            enter(opened(form, name.orElseThrow(), settings.orElseThrow()), request, response);
+            entrance.enter(opened(form, name.orElseThrow(), settings.orElseThrow()), request, response);
             return new Done("/shelf", "Your stillroom is open.");
         });
     }
@@ -127,7 +123,7 @@ class SignUpController {
         if (!isLoopback(request)) {
             throw new NotHere("the demo");
         }
-        enter(people.demoPerson().orElseThrow(() -> new NotHere("the demo")), request, response);
+        entrance.enter(people.demoPerson().orElseThrow(() -> new NotHere("the demo")), request, response);
         return "redirect:/shelf";
     }
 
@@ -137,17 +133,7 @@ class SignUpController {
         return "door/sign-up";
     }
 
-    private void enter(SignedIn person, HttpServletRequest request, HttpServletResponse response) {
-        SecurityContext context = new SecurityContextImpl(
-                UsernamePasswordAuthenticationToken.authenticated(person, null, person.getAuthorities()));
-        SecurityContextHolder.setContext(context);
-        if (request.getSession(false) != null) {
-            request.changeSessionId();
-        }
-        sessions.saveContext(context, request, response);
-    }
-
-    private static void checkEmail(Fields fields, @Nullable String email) {
+    static void checkEmail(Fields fields, @Nullable String email) {
         fields.words("email", email, 254)
                 .filter(text -> !text.matches("[^@\\s]+@[^@\\s]+"))
                 .ifPresent(text -> fields.trouble(

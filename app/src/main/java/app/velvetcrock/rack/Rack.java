@@ -17,6 +17,8 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -60,6 +62,12 @@ public class Rack implements StoreHands {
         return read(dryings.onTheRack());
     }
 
+    /** The lots that lie on the rack. */
+    @Transactional(readOnly = true)
+    public Set<UUID> lots() {
+        return Set.copyOf(dryings.lotsOnTheRack());
+    }
+
     /** What was taken down lately, the last first. */
     @Transactional(readOnly = true)
     public List<OnRack> takenDown() {
@@ -72,9 +80,10 @@ public class Rack implements StoreHands {
                 .get(0);
     }
 
+    /** What a lot weighed last on the rack; absent where it does not lie there. */
     @Transactional(readOnly = true)
-    public boolean isDrying(UUID lot) {
-        return dryings.isDrying(lot);
+    public Optional<Mass> weight(UUID lot) {
+        return dryings.of(lot).map(drying -> read(List.of(drying)).get(0).now());
     }
 
     @Override

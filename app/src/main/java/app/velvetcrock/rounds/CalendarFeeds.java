@@ -3,15 +3,10 @@ package app.velvetcrock.rounds;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
+import app.velvetcrock.stillroom.Secrets;
 import app.velvetcrock.stillroom.SignedIn;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.sql.Timestamp;
 import java.time.Clock;
-import java.util.Base64;
-import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -22,13 +17,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class CalendarFeeds {
 
-    private static final int SECRET_BYTES = 32;
-
     private final Households households;
     private final JdbcClient sql;
     private final People people;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
     CalendarFeeds(Households households, People people, JdbcClient sql, Clock clock) {
         this.households = households;
@@ -42,14 +34,12 @@ class CalendarFeeds {
     public String renew() {
         households.oneAtATime();
         revoke();
-        byte[] bytes = new byte[SECRET_BYTES];
-        random.nextBytes(bytes);
-        String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        String secret = Secrets.fresh();
         sql.sql("insert into calendar_feed (stillroom_id, id, version, secret_hash, created_at) values "
                         + "(:stillroom, :id, 0, :hash, :now)")
                 .param("stillroom", Current.stillroom())
                 .param("id", UUID.randomUUID())
-                .param("hash", hash(secret))
+                .param("hash", Secrets.hash(secret))
                 .param("now", Timestamp.from(clock.instant()))
                 .update();
         return secret;
@@ -76,18 +66,9 @@ class CalendarFeeds {
     @Transactional(readOnly = true)
     public Optional<SignedIn> opens(String secret) {
         return sql.sql("select stillroom_id from calendar_feed where secret_hash = :hash and revoked_at is null")
-                .param("hash", hash(secret))
+                .param("hash", Secrets.hash(secret))
                 .query(UUID.class)
                 .optional()
                 .flatMap(people::anybodyOf);
-    }
-
-    private static String hash(String secret) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException everyJavaHasIt) {
-            throw new IllegalStateException(everyJavaHasIt);
-        }
     }
 }

@@ -12,7 +12,8 @@ interface AccountRepository extends JpaRepository<Account, UUID> {
     Optional<Account> findByEmail(String email);
 
     @Query(
-            value = "select stillroom_id from membership where account_id = :account order by joined_at limit 1",
+            value =
+                    "select stillroom_id from membership where account_id = :account and left_at is null order by joined_at desc limit 1",
             nativeQuery = true)
-    Optional<UUID> firstStillroom(UUID account);
+    Optional<UUID> latestStillroom(UUID account);
 }

@@ -72,6 +72,12 @@ public class Ledger {
         move(locked(lot), -amount.toMilligrams(), why);
     }
 
+    /** Takes some pieces of a lot that is counted. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void takePieces(UUID lot, int pieces, Why why) {
+        move(locked(lot), -pieces, why);
+    }
+
     /** Puts some into a lot. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void put(UUID lot, Mass amount, Why why) {

@@ -130,7 +130,13 @@ class LotController {
     String discard(@PathVariable UUID id, LotForm form, Reply reply) {
         Asked asked = asked(id, "discard", "x-", form);
         Optional<String> reason = form.reason(asked.fields());
-        return deed(reply, asked, () -> "thrown out", () -> new StoreDeed.ThrowOut(id, reason.orElseThrow()));
+        String cost = asked.sheet()
+                .facts()
+                .costLeft()
+                .map(minor ->
+                        "; what was left had cost %s".formatted(asked.house().money(minor)))
+                .orElse("");
+        return deed(reply, asked, () -> "thrown out" + cost, () -> new StoreDeed.ThrowOut(id, reason.orElseThrow()));
     }
 
     @PostMapping("/stores/lots/{id}/wrong")

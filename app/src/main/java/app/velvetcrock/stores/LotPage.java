@@ -33,6 +33,7 @@ public record LotPage(
         boolean isHerb,
         String measure,
         boolean canDry,
+        boolean isOnRack,
         String water,
         List<Cut> cuts,
         boolean canOpen,
@@ -76,13 +77,15 @@ public record LotPage(
         LotStory story = sheet.story();
         Optional<LotSheet.HerbState> herb = sheet.herb();
         return new LotPage(
-                story.left(house),
+                sheet.onRack().map(house::mass).orElse(story.left(house)),
                 facts(sheet, house),
                 sheet.known().isPresent(),
                 story.lines().stream().map(line -> line(line, sheet, house)).toList(),
                 herb.isPresent(),
                 herb.isPresent() ? "SOLID" : "LIQUID",
-                herb.filter(state -> !state.moisture().isDried()).isPresent() && !sheet.onRack(),
+                herb.filter(state -> !state.moisture().isDried()).isPresent()
+                        && sheet.onRack().isEmpty(),
+                sheet.onRack().isPresent(),
                 herb.map(state -> house.percent(state.water().fraction())).orElse(""),
                 herb.map(state -> Arrays.stream(Cut.values())
                                 .filter(cut -> cut.compareTo(state.cut()) >= 0)

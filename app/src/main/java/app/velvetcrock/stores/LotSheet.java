@@ -23,6 +23,7 @@ import java.util.UUID;
  * @param known what a volume of it weighs; absent for what is counted in pieces
  * @param batchNumbers what the batches of its story are called
  * @param alike other lots of the same thing in the same state, which may be put together with it
+ * @param onRack what it weighed last on the drying rack; absent where it does not lie there
  * @param madeFrom lots it came from, and {@code became} lots made of it
  */
 public record LotSheet(
@@ -36,7 +37,7 @@ public record LotSheet(
         List<Other> madeFrom,
         List<Other> became,
         List<Caution> cautions,
-        boolean onRack) {
+        Optional<Mass> onRack) {
 
     /** Where it came from, where it is, what it costs. */
     public record Facts(
@@ -44,6 +45,7 @@ public record LotSheet(
             String cameFrom,
             String keptAt,
             Optional<Long> price,
+            Optional<Long> costLeft,
             Optional<Double> minorPerGram,
             Optional<LocalDate> acquired,
             Optional<LocalDate> opened,

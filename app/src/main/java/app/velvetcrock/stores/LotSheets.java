@@ -64,7 +64,7 @@ class LotSheets {
                 others(stores.madeFrom(id)),
                 others(stores.became(id)),
                 cautions(lot),
-                rack.isDrying(id));
+                rack.weight(id));
     }
 
     private static LotSheet.Facts facts(Stock.OfLot lot) {
@@ -73,6 +73,7 @@ class LotSheets {
                 lot.cameFrom(),
                 lot.keptAt(),
                 lot.costOf(lot.priceFor()).map(Math::round),
+                lot.costOf(lot.left()).map(Math::round),
                 lot.unit() == StockUnit.PIECE
                         ? Optional.empty()
                         : lot.costOf(Mass.ofGrams(1).toMilligrams()),

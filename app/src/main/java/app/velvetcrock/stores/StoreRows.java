@@ -5,6 +5,7 @@ import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
@@ -85,15 +86,20 @@ final class StoreRows {
     /** A jar, drawn beside its brothers to one scale. */
     public record Jar(String name, String words, String pieces, double width, double height) {}
 
-    Row herb(Stock.OfHerb herb) {
+    /**
+     * A herb.
+     *
+     * @param weighs what it weighed last on the rack; null where it does not lie there
+     */
+    Row herb(Stock.OfHerb herb, @Nullable Mass weighs) {
         return new Row(
                 herb.id(),
                 herb.name(),
-                List.of(herb.state()),
+                weighs == null ? List.of(herb.state()) : List.of(herb.state(), "on the rack, by its last weighing"),
                 new Level(level(herb.id()), left(herb.id()), herb.kind().tint()),
                 null,
-                house.mass(herb.left()),
-                herb.acquired().map(house::shortDay).orElse(""));
+                house.mass(weighs == null ? herb.left() : weighs),
+                herb.acquired().map(day -> "came " + house.date(day)).orElse(""));
     }
 
     Row carrier(Stock.OfCarrier bottle, LotSheet.Life life) {

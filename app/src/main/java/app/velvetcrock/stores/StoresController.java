@@ -6,7 +6,9 @@ import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.kit.Jars;
+import app.velvetcrock.rack.Rack;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Arrival;
@@ -25,9 +27,11 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -44,15 +48,23 @@ class StoresController {
     private final Jars jars;
     private final StoresForms forms;
     private final Catalogue catalogue;
+    private final Rack rack;
     private final Households households;
     private final Clock clock;
 
     StoresController(
-            Stores stores, Jars jars, StoresForms forms, Catalogue catalogue, Households households, Clock clock) {
+            Stores stores,
+            Jars jars,
+            StoresForms forms,
+            Catalogue catalogue,
+            Rack rack,
+            Households households,
+            Clock clock) {
         this.stores = stores;
         this.jars = jars;
         this.forms = forms;
         this.catalogue = catalogue;
+        this.rack = rack;
         this.households = households;
         this.clock = clock;
     }
@@ -157,12 +169,17 @@ class StoresController {
         List<Stock.OfHerb> shown = listing.herbs(herbs);
         LocalDate today = today();
         StoreRows rows = new StoreRows(house, stores.levels());
+        Map<UUID, Mass> onRack = rack.drying().stream().collect(Collectors.toMap(Rack.OnRack::lot, Rack.OnRack::now));
         model.addAttribute("only", listing.only());
         model.addAttribute("sort", listing.sort());
         model.addAttribute("sorts", Listing.Sort.values());
         model.addAttribute("stocked", herbs.size() + carriers.size());
         model.addAttribute(
-                "herbs", shown.stream().limit(Listing.MOST).map(rows::herb).toList());
+                "herbs",
+                shown.stream()
+                        .limit(Listing.MOST)
+                        .map(herb -> rows.herb(herb, onRack.get(herb.id())))
+                        .toList());
         model.addAttribute("moreHerbs", Math.max(0, shown.size() - Listing.MOST));
         model.addAttribute(
                 "carriers",

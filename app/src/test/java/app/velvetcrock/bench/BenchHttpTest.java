@@ -445,4 +445,64 @@ class BenchHttpTest {
                 .firstValue("HX-Replace-Url")
                 .orElseThrow();
     }
+
+    /** Coconut stands solid in a cool pantry: a cold way cannot be had, and the page moves on to one that can, saying why. */
+    @Test
+    void aWayThatCannotBeGivesWayToOneThatCan() {
+        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "coconut", "amount", "1 L"));
+        bench = tove.get("/bench").page();
+        Document page = plan(wish(Map.of(
+                "carrier", bench.select("#carrier option:contains(Coconut)").attr("value"), "method", "cold-dark")));
+        String chosen = page.select("input[name=method][checked]").attr("value");
+        assertThat(chosen).isNotEqualTo("cold-dark").isNotEmpty();
+        assertThat(page.select("#chosen-refused")).isEmpty();
+        assertThat(page.getElementById("note-method").text())
+                .contains("Cold and dark cannot make this", "stands here instead");
+    }
+
+    /** A length in the wrong unit stops the start; what another way usually takes is left over from it, and gives way. */
+    @Test
+    void aLengthForAnotherWayIsAsked() {
+        Document wrong = plan(wish(Map.of("method", "cold-dark", "length", "5 hours")));
+        assertThat(wrong.getElementById("note-length").text()).contains("this way takes between 21 and 56 days");
+        assertThat(wrong.select("#start-batch")).as("nothing to start").isEmpty();
+        Document left = plan(wish(Map.of("method", "cold-dark", "length", "8 hours")));
+        assertThat(left.getElementById("note-length").text()).contains("8 hours is for another way; 35 days is usual");
+    }
+
+    /** The list of ways says of the one chosen how long it is given, of the others what is usual. */
+    @Test
+    void theListOfWaysSaysTheLengthChosen() {
+        Document page = plan(wish(Map.of("method", "cold-dark", "length", "28 days")));
+        assertThat(page.select(".way:has(#way-cold-dark) .num").text()).isEqualTo("28 d");
+        assertThat(page.select(".way:has(#way-sun-window) .num").text()).isEqualTo("21 d");
+    }
+
+    @Test
+    void aBlendMayHaveTwelveHerbs() {
+        Map<String, String> wish = new HashMap<>(wish(Map.of("amount", "2 g")));
+        for (int i = 0; i < 11; i++) {
+            wish.put("more[%d].herb".formatted(i), herb(i % 2 == 0 ? "Self-heal" : "Mullein flower"));
+            wish.put("more[%d].amount".formatted(i), "2 g");
+        }
+        Document page = plan(wish);
+        assertThat(page.select("#shares tr")).hasSize(12);
+        assertThat(page.select(".blend-row select[name^=more]")).hasSize(11);
+        assertThat(start(wish).page().select(".went").text()).contains("24 g in all");
+    }
+
+    /** What lies on the rack weighs what it weighed last, and is not to be had until it is taken down. */
+    @Test
+    void herbOnTheRackIsNotOfferedAndWeighsWhatItWeighs() {
+        String lot = tove.get("/stores").page().select("a:contains(Yarrow)").attr("href");
+        assertThat(bench.select("#herb option:contains(Yarrow)")).hasSize(1);
+        tove.submit(lot, "#do-dry", Map.of());
+        tove.submit("/stores/drying", "form.weigh", Map.of("mass", "120 g"));
+        assertThat(tove.get("/bench").page().select("#herb option:contains(Yarrow)"))
+                .isEmpty();
+        assertThat(tove.get("/stores").page().select("tr:contains(Yarrow)").text())
+                .contains("on the rack", "120 g")
+                .doesNotContain("300 g");
+        assertThat(tove.get(lot).page().select("#lot-left").text()).isEqualTo("120 g left");
+    }
 }

@@ -247,4 +247,33 @@ class CupboardHttpTest {
                         date.group(1), java.time.format.DateTimeFormatter.ofPattern("d MMM yyyy", java.util.Locale.UK))
                 .toString();
     }
+
+    /** The stores' empty bottles go down with those filled, come back with the line, and cannot be filled twice. */
+    @Test
+    void bottlesComeOutOfTheStores() {
+        tove.submit(
+                "/stores/supplies",
+                "#add-container",
+                Map.of("name", "Dark bottle, 50 mL", "holds", "50 mL", "pieces", "5"));
+        String empties = tove.get(oil)
+                .page()
+                .select("select[name=empties] option:contains(5 in the stores)")
+                .attr("value");
+        Answer tooMany = tove.submit(oil, "form[action$=bottle]", Map.of("count", "6", "size", "", "empties", empties));
+        assertThat(tooMany.status()).isEqualTo(422);
+        assertThat(tooMany.page().select("#note-b-empties").text()).contains("Only 5 × Dark bottle, 50 mL");
+        tove.submit(oil, "form[action$=bottle]", Map.of("count", "4", "size", "", "empties", empties));
+        assertThat(tove.get("/cupboard").page().select(".bottle").text()).contains("Nettle 4 × 50 mL");
+        assertThat(tove.get("/stores/supplies")
+                        .page()
+                        .select("tr:contains(Dark bottle)")
+                        .text())
+                .endsWith(" 1");
+        tove.submit(batch, ".log li:contains(Bottled) form", Map.of());
+        assertThat(tove.get("/stores/supplies")
+                        .page()
+                        .select("tr:contains(Dark bottle)")
+                        .text())
+                .endsWith(" 5");
+    }
 }

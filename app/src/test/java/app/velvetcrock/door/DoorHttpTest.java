@@ -239,4 +239,77 @@ class DoorHttpTest {
     private static Answer signIn(Visitor visitor, String email, String password) {
         return visitor.submit("/sign-in", "form", Map.of("email", email, "password", password));
     }
+
+    /** A link lets one in, once; each is told apart in the log, can be let go, and the last one stays. */
+    @Test
+    void severalPeopleShareAStillroomByALinkThatEnds() {
+        String email = UUID.randomUUID() + "@example.org";
+        Visitor tove = new Visitor(port);
+        signUp(tove, email);
+        assertThat(tove.get("/settings/people").page().select("#members button"))
+                .as("the last one stays")
+                .isEmpty();
+        String link = tove.submit("/settings/people", "form[action$=invite]", Map.of())
+                .page()
+                .select("#address")
+                .attr("value");
+        String path = link.substring(link.indexOf("/join/"));
+        String other = UUID.randomUUID() + "@example.org";
+        Visitor eskil = new Visitor(port);
+        Answer unclear = eskil.submit(path, "form", Map.of("name", "Eskil", "email", other, "password", "short"));
+        assertThat(unclear.status()).isEqualTo(422);
+        assertThat(unclear.page().select("#email").attr("value")).isEqualTo(other);
+        Answer in = eskil.submit(path, "form", Map.of("name", "Eskil", "email", other, "password", PASSWORD));
+        assertThat(in.path()).isEqualTo("/shelf");
+        assertThat(in.page().text()).contains("You belong to Door now");
+        assertThat(new Visitor(port).get(path).status()).as("it leads in once").isEqualTo(404);
+        assertThat(tove.get("/settings/people").page().select("#members").text())
+                .contains("Tove", "Eskil");
+        eskil.submit("/stores", "form[action$=carriers]", Map.of("carrier", "rapeseed", "amount", "1 L"));
+        assertThat(tove.get("/stores").page().select("main").text()).contains("rapeseed");
+        Answer gone = tove.submit("/settings/people", "#members tr:contains(Eskil) form", Map.of());
+        assertThat(gone.page().text()).contains("Eskil does not belong here any more");
+        assertThat(eskil.get("/shelf").path()).as("signed out everywhere").isEqualTo("/sign-in");
+        assertThat(signIn(eskil, other, PASSWORD).page().text()).contains("do not belong together");
+    }
+
+    /** A link taken back or over its time leads nowhere; one who has an account comes in with it. */
+    @Test
+    void aLinkCanBeTakenBackAndAnAccountThereIsComesInToo() {
+        Visitor tove = new Visitor(port);
+        signUp(tove, UUID.randomUUID() + "@example.org");
+        String email = UUID.randomUUID() + "@example.org";
+        signUp(new Visitor(port), email);
+        String first = path(tove.submit("/settings/people", "form[action$=invite]", Map.of()));
+        tove.submit("/settings/people", "#links form", Map.of());
+        assertThat(new Visitor(port).get(first).status()).isEqualTo(404);
+        String second = path(tove.submit("/settings/people", "form[action$=invite]", Map.of()));
+        Visitor known = new Visitor(port);
+        assertThat(known.submit(second, "form", Map.of("email", email, "password", "not this one"))
+                        .page()
+                        .text())
+                .contains("do not belong together");
+        assertThat(known.submit(second, "form", Map.of("email", email, "password", PASSWORD))
+                        .path())
+                .isEqualTo("/shelf");
+        assertThat(tove.get("/settings/people").page().select("#members tr")).hasSize(2);
+    }
+
+    @Test
+    void theDevicesOneIsSignedInWithAreListedAndSignedOut() {
+        String email = UUID.randomUUID() + "@example.org";
+        Visitor here = new Visitor(port);
+        signUp(here, email);
+        Visitor there = new Visitor(port);
+        signIn(there, email, PASSWORD);
+        assertThat(here.get("/settings/people").page().select("#devices tr")).hasSize(2);
+        here.submit("/settings/people", "#devices form", Map.of());
+        assertThat(there.get("/shelf").path()).isEqualTo("/sign-in");
+        assertThat(here.get("/settings/people").page().select("#devices tr")).hasSize(1);
+    }
+
+    private static String path(Answer made) {
+        String link = made.page().select("#address").attr("value");
+        return link.substring(link.indexOf("/join/"));
+    }
 }

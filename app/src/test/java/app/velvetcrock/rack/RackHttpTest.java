@@ -53,7 +53,9 @@ class RackHttpTest {
                 .contains("Nothing lies on the rack", "300 g fresh, 49 g dried");
         Answer back = tove.post(Visitor.form(down.page(), ".notice form", Map.of()));
         assertThat(back.page().select(".rack").text()).contains("Nettle");
-        assertThat(tove.get(lot).page().select("#lot-left").text()).isEqualTo("300 g left");
+        assertThat(tove.get(lot).page().select("#lot-left").text())
+                .as("by its last weighing")
+                .isEqualTo("49 g left");
     }
 
     @Test

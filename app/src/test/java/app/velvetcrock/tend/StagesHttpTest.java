@@ -84,7 +84,7 @@ class StagesHttpTest {
             method=water-bath&length=9+hours            | length                        | between 240 and 480 minutes
             method=water-bath&length=300                | ''                            | ''
             method=oven&length=35+days                  | ''                            | ''
-            method=fresh-low&then=12+h                  | then                          | between 24 and 48 hours
+            method=heat-rest&then=3+days                | then                          | between 7 and 21 days
             """)
     void lengthsAreReadForEachStage(String query, String field, String words) {
         Document page = tove.get("/bench?amount=30+g&" + query).page();

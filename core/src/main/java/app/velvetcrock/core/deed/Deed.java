@@ -172,8 +172,14 @@ public sealed interface Deed {
         }
     }
 
-    /** Fills bottles from an oil that stands as it was strained. */
-    record Bottle(UUID lot, int count, Volume size, Glass glass, Storage place, Antioxidant with) implements Deed {
+    /**
+     * Fills bottles from an oil that stands as it was strained.
+     *
+     * @param empties the lot of empty bottles they come out of; absent where they come from elsewhere
+     */
+    record Bottle(
+            UUID lot, int count, Volume size, Glass glass, Storage place, Antioxidant with, Optional<UUID> empties)
+            implements Deed {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.bottle(this);

@@ -30,18 +30,22 @@ public enum Pace {
             return start.plus(Duration.ofMinutes(count));
         }
 
-        /** Whole hours from two on are said in hours. */
+        /** Whole and half hours from two on are said in hours. */
         @Override
         public String words(long count) {
-            return count >= 2 * MINUTES_PER_HOUR && count % MINUTES_PER_HOUR == 0
+            if (count < 2 * MINUTES_PER_HOUR || count % HALF_HOUR != 0) {
+                return super.words(count);
+            }
+            return count % MINUTES_PER_HOUR == 0
                     ? HOURS.words(count / MINUTES_PER_HOUR)
-                    : super.words(count);
+                    : count / MINUTES_PER_HOUR + "½ hours";
         }
     };
 
     /** When a day's tasks are put to hand, until the household says when it is at home. */
     public static final LocalTime MORNING = LocalTime.of(8, 0);
 
+    private static final int HALF_HOUR = 30;
     private static final int MINUTES_PER_HOUR = 60;
     private static final int MINUTES_PER_DAY = 1440;
 
@@ -75,9 +79,10 @@ public enum Pace {
         return switch (this) {
             case DAYS -> count + " d";
             case HOURS -> count + " h";
-            case MINUTES -> count >= 2 * MINUTES_PER_HOUR && count % MINUTES_PER_HOUR == 0
-                    ? HOURS.brief(count / MINUTES_PER_HOUR)
-                    : count + " min";
+            case MINUTES -> words(count)
+                    .replace(" hours", " h")
+                    .replace(" minutes", " min")
+                    .replace(" minute", " min");
         };
     }
 

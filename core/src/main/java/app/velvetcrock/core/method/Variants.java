@@ -18,6 +18,10 @@ public final class Variants {
     /** Hours grow by so much when heat is held 8 °C lower: Q10 of 2 (craft: methods). */
     private static final double GENTLE_HOURS = 1.7;
 
+    private static final int TWO_HOURS = 120;
+    private static final int HALF_HOUR = 30;
+    private static final int FIVE_MINUTES = 5;
+
     private static final Band FOR_SCENT = Band.ofCelsius(38, 45);
 
     /** Blended in bursts until warm under the hand: 5 to 20 minutes [E: band and length]. */
@@ -92,10 +96,16 @@ public final class Variants {
 
     private static Stage gentle(Stage stage) {
         return stage.at(GENTLE, Optional.of(GENTLE_CEILING))
-                .lasting(longer(stage.least()), longer(stage.usual()), longer(stage.most()));
+                .lasting(longer(stage, stage.least()), longer(stage, stage.usual()), longer(stage, stage.most()));
     }
 
-    private static int longer(int length) {
-        return (int) Math.ceil(length * GENTLE_HOURS);
+    /** In minutes rounded up to what a kitchen clock is set to: five, or half an hour where it is two hours and more. */
+    private static int longer(Stage stage, int length) {
+        int exact = (int) Math.ceil(length * GENTLE_HOURS);
+        if (stage.pace() != Pace.MINUTES) {
+            return exact;
+        }
+        int step = exact >= TWO_HOURS ? HALF_HOUR : FIVE_MINUTES;
+        return (exact + step - 1) / step * step;
     }
 }

@@ -88,13 +88,24 @@ public record BatchPlan(
                 remedies);
     }
 
-    /** The water it brings, before any heating. */
+    /** The water it brings as the oil goes in, before any heating: of herb that wilts first, what it then holds. */
     public WaterBudget water() {
-        List<WaterBudget.Wet> wet = request.herbs().stream()
-                .map(herb -> new WaterBudget.Wet(
-                        herb.mass(), WaterContent.of(herb.texture().part(), herb.cut(), herb.moisture())))
-                .toList();
+        List<WaterBudget.Wet> wet = request.herbs().stream().map(this::wet).toList();
         return WaterBudget.of(wet, moistening().map(Moistening::water).orElse(Mass.ZERO), oilMass);
+    }
+
+    private WaterBudget.Wet wet(PlannedHerb herb) {
+        WaterContent water = WaterContent.of(herb.texture().part(), herb.cut(), herb.moisture());
+        if (!wiltsFirst() || herb.moisture() != Moisture.FRESH) {
+            return new WaterBudget.Wet(herb.mass(), water);
+        }
+        return new WaterBudget.Wet(water.equivalent(herb.mass(), water.wilted()), water.wilted());
+    }
+
+    /** Tells whether fresh herb lies and wilts before the oil goes in. */
+    public boolean wiltsFirst() {
+        return request.circumstances().method().is(Method.FRESH_LOW_HEAT)
+                && request.herbs().stream().anyMatch(herb -> herb.moisture() == Moisture.FRESH);
     }
 
     /** The spirit it is moistened with first; absent for every other method. */

@@ -20,7 +20,8 @@ public record WaterContent(double fraction) {
 
     public static final WaterContent DRIED = new WaterContent(0.10);
     private static final WaterContent POWDER = new WaterContent(0.08);
-    private static final WaterContent WILTED = new WaterContent(0.60);
+    private static final double WILTED_MOST = 0.60;
+    private static final double WILTED_SHARE = 0.8;
     private static final WaterContent FRESH = new WaterContent(0.85);
     private static final WaterContent FRESH_BUD = new WaterContent(0.45);
     private static final WaterContent FRESH_ROOT = new WaterContent(0.72);
@@ -40,7 +41,7 @@ public record WaterContent(double fraction) {
         }
         return switch (moisture) {
             case DRIED -> cut == Cut.POWDER ? POWDER : DRIED;
-            case WILTED -> WILTED;
+            case WILTED -> of(part, cut, Moisture.FRESH).wilted();
             case JUICY -> PULP;
             case FRESH -> switch (part) {
                 case PETALS, FLOWER, TOPS, LEAF, BERRY -> FRESH;
@@ -48,6 +49,11 @@ public record WaterContent(double fraction) {
                 default -> FRESH_ROOT;
             };
         };
+    }
+
+    /** The same after it has wilted: the lesser of 0.60 and 0.8 of what it held (craft: water). */
+    public WaterContent wilted() {
+        return new WaterContent(Math.max(DRIEST, Math.min(WILTED_MOST, WILTED_SHARE * fraction)));
     }
 
     /** What of a weight is not water. */

@@ -23,15 +23,15 @@ class VariantsTest {
     private final Materia materia = Materia.shipped();
 
     /**
-     * Gentle: 35 to 43 under 43, lengths · 1.7 rounded up: 4-6-8 h of bath become 408-612-816 min, 8 h of slow warm 14. For scent:
-     * 38 to 45, lengths as they are.
+     * Gentle: 35 to 43 under 43, lengths · 1.7 rounded up to five minutes or half an hour: 4-6-8 h of bath become 420-630-840
+     * min, 8 h of slow warm 14. For scent: 38 to 45, lengths as they are.
      */
     @ParameterizedTest
     @CsvSource({
-        "water-bath~gentle,35,43,43,408,612,816",
-        "quick-bath~gentle,35,43,43,51,102,204",
+        "water-bath~gentle,35,43,43,420,630,840",
+        "quick-bath~gentle,35,43,43,55,105,210",
         "slow-warm~gentle,35,43,43,14,14,123",
-        "heat-rest~gentle,35,43,43,51,102,204",
+        "heat-rest~gentle,35,43,43,55,105,210",
         "water-bath~scent,38,45,60,240,360,480",
         "slow-warm~scent,38,45,60,8,8,72",
         "heat-rest~scent,38,45,65,30,60,120"
@@ -201,5 +201,19 @@ class VariantsTest {
                 materia.carrier("rapeseed").orElseThrow(),
                 Use.HANDS,
                 Means.of(Temperature.ofCelsius(14), Optional.empty()));
+    }
+
+    /** 30, 60 and 120 min by 1.7 are 51, 102 and 204: a kitchen clock says 55 min, 105 min and 3½ hours. */
+    @Test
+    void gentleLengthsAreSuchAsAKitchenClockSays() {
+        Method gentle = Variants.of(Method.QUICK_BATH).stream()
+                .filter(way -> way.key().endsWith("gentle"))
+                .findFirst()
+                .orElseThrow();
+        Stage first = gentle.first();
+        assertThat(first.pace().words(first.least())).isEqualTo("55 minutes");
+        assertThat(first.pace().words(first.usual())).isEqualTo("105 minutes");
+        assertThat(first.pace().words(first.most())).isEqualTo("3½ hours");
+        assertThat(first.pace().brief(first.most())).isEqualTo("3½ h");
     }
 }

@@ -35,4 +35,15 @@ class WaterContentTest {
         assertThatThrownBy(() -> new WaterContent(1))
                 .hasMessageContaining("water is 1 of the weight; it must be between 0.01 and 0.97");
     }
+
+    /** The lesser of 0.60 and 0.8 of the fresh: leaf 0.85 → 0.60, root 0.72 → 0.576, bud 0.45 → 0.36. */
+    @Test
+    void wiltingLeavesTheLesserOfSixTenthsAndFourFifths() {
+        assertThat(WaterContent.of(Part.LEAF, Cut.WHOLE, Moisture.WILTED).fraction())
+                .isCloseTo(0.60, within(1e-9));
+        assertThat(WaterContent.of(Part.ROOT, Cut.WHOLE, Moisture.WILTED).fraction())
+                .isCloseTo(0.576, within(1e-9));
+        assertThat(WaterContent.of(Part.BUD, Cut.WHOLE, Moisture.WILTED).fraction())
+                .isCloseTo(0.36, within(1e-9));
+    }
 }

@@ -1,0 +1,125 @@
+package app.velvetcrock.door;
+
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stillroom.Invitations;
+import app.velvetcrock.stillroom.People;
+import app.velvetcrock.stillroom.SignedIn;
+import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Reply;
+import app.velvetcrock.web.Reply.Done;
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** Who belongs to the stillroom, who is asked in, and where one is signed in. */
+@Controller
+class PeopleController {
+
+    private static final String PEOPLE = "/settings/people";
+
+    private final People people;
+    private final Invitations invitations;
+    private final Sessions sessions;
+    private final Households households;
+
+    PeopleController(People people, Invitations invitations, Sessions sessions, Households households) {
+        this.people = people;
+        this.invitations = invitations;
+        this.sessions = sessions;
+        this.households = households;
+    }
+
+    /** A row of one of the page's tables: what it is, what is said of it, and what its button says. */
+    record Row(String id, String name, String words, boolean isMine) {}
+
+    @GetMapping("/settings/people")
+    String page(Model model, HttpServletRequest request) {
+        House house = households.current();
+        SignedIn me = Current.person();
+        List<People.Member> members = people.members();
+        model.addAttribute(
+                "members",
+                members.stream()
+                        .map(member -> new Row(
+                                member.account().toString(),
+                                member.name(),
+                                "%s, here since %s".formatted(member.email(), house.date(house.dayOf(member.joined()))),
+                                member.account().equals(me.account())))
+                        .toList());
+        model.addAttribute("isAlone", members.size() == 1);
+        Map<UUID, String> names = people.namesHere();
+        model.addAttribute(
+                "open",
+                invitations.open().stream()
+                        .map(link -> new Row(
+                                link.id().toString(),
+                                "A link by " + names.getOrDefault(link.by(), "somebody"),
+                                "leads in once, till " + house.moment(link.ends()),
+                                false))
+                        .toList());
+        model.addAttribute(
+                "devices",
+                sessions.of(me.email(), request).stream()
+                        .map(device -> new Row(
+                                device.id(),
+                                device.isHere() ? "This " + device.kind() : "A " + device.kind(),
+                                "signed in %s, last seen %s"
+                                        .formatted(house.moment(device.since()), house.moment(device.seen())),
+                                device.isHere()))
+                        .toList());
+        return "door/people";
+    }
+
+    @PostMapping("/settings/people/invite")
+    String invite(HttpServletRequest request, RedirectAttributes after, Reply reply) {
+        return reply.tap(PEOPLE, () -> {
+            String secret = invitations.invite();
+            String here = request.getRequestURL().toString().replace(request.getRequestURI(), request.getContextPath());
+            after.addFlashAttribute("address", here + "/join/" + secret);
+            return new Done(PEOPLE, "The link is made. It leads in once, within seven days.");
+        });
+    }
+
+    @PostMapping("/settings/people/invitations/{id}/undo")
+    String withdraw(@PathVariable UUID id, Reply reply) {
+        return reply.tap(PEOPLE, () -> {
+            invitations.withdraw(id);
+            return new Done(PEOPLE, "That link leads nowhere now.");
+        });
+    }
+
+    /** Somebody else is let go, or one goes oneself; either is signed out everywhere. */
+    @PostMapping("/settings/people/{account}/remove")
+    String remove(@PathVariable UUID account, Reply reply) {
+        return reply.tap(PEOPLE, () -> {
+            People.Member gone = people.leave(account);
+            sessions.endAll(gone.email());
+            boolean myself = account.equals(Current.person().account());
+            return myself
+                    ? new Done("/sign-in?out", "You have left.")
+                    : new Done(
+                            PEOPLE,
+                            "%s does not belong here any more; what they wrote keeps their name."
+                                    .formatted(gone.name()));
+        });
+    }
+
+    @PostMapping("/settings/devices/{device}/out")
+    String signOut(@PathVariable String device, Reply reply) {
+        return reply.tap(PEOPLE, () -> {
+            if (!sessions.end(Current.person().email(), device)) {
+                throw new NotHere("that device");
+            }
+            return new Done(PEOPLE, "That device is signed out.");
+        });
+    }
+}

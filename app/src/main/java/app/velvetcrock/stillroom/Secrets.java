@@ -1,0 +1,33 @@
+package app.velvetcrock.stillroom;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.util.Base64;
+import java.util.HexFormat;
+
+/** Secrets that stand in an address: shown once, kept as their hash alone. */
+public final class Secrets {
+
+    private static final int BYTES = 32;
+    private static final SecureRandom RANDOM = new SecureRandom();
+
+    private Secrets() {}
+
+    public static String fresh() {
+        byte[] bytes = new byte[BYTES];
+        RANDOM.nextBytes(bytes);
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+    }
+
+    /** What is kept of a secret, 64 letters. */
+    public static String hash(String secret) {
+        try {
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException everyJavaHasIt) {
+            throw new IllegalStateException(everyJavaHasIt);
+        }
+    }
+}
