@@ -46,16 +46,21 @@ class CatalogueController {
         this.households = households;
     }
 
-    /** Shows the catalogue; {@code correct} names a kind whose facts are put into the form to be corrected. */
+    /**
+     * Shows the catalogue; {@code correct} names a kind whose facts are put into the form to be corrected, {@code add} a herb that
+     * is not in it yet.
+     */
     @GetMapping("/stores/catalogue")
-    String catalogue(@Nullable String correct, @Nullable String q, Model model) {
+    String catalogue(@Nullable String correct, @Nullable String add, @Nullable String q, Model model) {
         model.addAttribute("q", q == null ? "" : q.strip());
         String key = correct == null ? "" : correct;
+        String added = add == null ? "" : add.strip();
         Optional<HerbKind> herb = catalogue.herb(key);
         Optional<CarrierKind> carrier = catalogue.carrier(key);
-        model.addAttribute("herbForm", herb.map(CatalogueForm::of).orElseGet(CatalogueForm::empty));
+        model.addAttribute("herbForm", herb.map(CatalogueForm::of).orElseGet(() -> CatalogueForm.named(added)));
         model.addAttribute("carrierForm", carrier.map(CatalogueForm::of).orElseGet(CatalogueForm::empty));
-        return page(model, fields(), herb.isPresent() ? "herb" : carrier.isPresent() ? "carrier" : "");
+        return page(
+                model, fields(), herb.isPresent() || !added.isEmpty() ? "herb" : carrier.isPresent() ? "carrier" : "");
     }
 
     @PostMapping("/stores/catalogue/herbs")

@@ -74,7 +74,12 @@ record CatalogueForm(
     }
 
     static CatalogueForm empty() {
-        return new CatalogueForm(null, "", "", "", "LEAF", "1:5", "", "10", "", List.of());
+        return named("");
+    }
+
+    /** A new one of which only the name is known. */
+    static CatalogueForm named(String name) {
+        return new CatalogueForm(null, "", name, "", "LEAF", "1:5", "", "10", "", List.of());
     }
 
     /** What the form is headed: that of a new one, or what it corrects. */

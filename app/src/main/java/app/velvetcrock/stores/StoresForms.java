@@ -32,6 +32,7 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** Reads the three short forms of the stores. */
 @Component
@@ -247,7 +248,13 @@ class StoresForms {
             fields.trouble(
                     "herb",
                     "“%s” is not in the catalogue.".formatted(name.get()),
-                    "one from the list, such as %s, or add it to the catalogue below".formatted(nearest(name.get())));
+                    "one from the list, such as %s".formatted(nearest(name.get())),
+                    new Fields.Elsewhere(
+                            UriComponentsBuilder.fromPath("/stores/catalogue")
+                                    .queryParam("add", "{name}")
+                                    .build(name.get())
+                                    .toString(),
+                            "Or add it to the catalogue"));
         }
         return known;
     }

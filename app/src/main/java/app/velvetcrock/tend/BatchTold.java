@@ -127,8 +127,13 @@ public record BatchTold(
         return switch (course.state()) {
             case STANDING -> course.heat().isPresent()
                     ? way + ", " + sheet.tagWord()
-                    : "%s, day %d of %d; to be strained on %s"
-                            .formatted(way, course.day(), course.length(), house.day(sheet.strainOn(house)));
+                    : "%s, day %d of %d; %s %s"
+                            .formatted(
+                                    way,
+                                    course.day(),
+                                    course.length(),
+                                    course.overdueDays() > 0 ? "its time was over on" : "to be strained on",
+                                    house.day(sheet.strainOn(house)));
             case STRAINED -> "%s; strained on %s%s"
                     .formatted(
                             way,

@@ -50,7 +50,10 @@ public final class Fields {
     }
 
     /** What is wrong with one field: what was understood, what is wrong, what to type, and readings to choose from. */
-    public record Trouble(String wrong, String instead, List<Understood> choices) {}
+    public record Trouble(String wrong, String instead, List<Understood> choices, List<Elsewhere> links) {}
+
+    /** Where what is wrong in a field can be put right. */
+    public record Elsewhere(String href, String words) {}
 
     /** One of a list to choose from: what is sent, and what is read. */
     public record Option(String name, String word) implements Worded {}
@@ -70,7 +73,8 @@ public final class Fields {
             }
             return Optional.of(understood);
         } else if (reading instanceof Reading.Unsure unsure) {
-            troubles.put(field, new Trouble("Which is meant? Here " + unsure.why() + ".", "", unsure.readings()));
+            troubles.put(
+                    field, new Trouble("Which is meant? Here " + unsure.why() + ".", "", unsure.readings(), List.of()));
         } else if (reading instanceof Reading.NotUnderstood not) {
             trouble(field, typedWords(not.typed()) + not.wrong() + ".", not.instead());
         }
@@ -109,7 +113,8 @@ public final class Fields {
                 new Trouble(
                         wrong,
                         found.slips().isEmpty() ? "whichever is right; no likely slip explains both" : "",
-                        choices));
+                        choices,
+                        List.of()));
         return Optional.empty();
     }
 
@@ -244,7 +249,12 @@ public final class Fields {
     }
 
     public void trouble(String field, String wrong, String instead) {
-        troubles.put(field, new Trouble(wrong, instead, List.of()));
+        troubles.put(field, new Trouble(wrong, instead, List.of(), List.of()));
+    }
+
+    /** The same, with the place where it can be put right. */
+    public void trouble(String field, String wrong, String instead, Elsewhere elsewhere) {
+        troubles.put(field, new Trouble(wrong, instead, List.of(), List.of(elsewhere)));
     }
 
     /** Says nothing back: what was typed is already how it would be said. */

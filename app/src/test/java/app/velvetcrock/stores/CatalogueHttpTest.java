@@ -48,6 +48,29 @@ class CatalogueHttpTest {
         assertThat(stays.page().select(".alarm[role=status]").text()).contains("stored, so it stays");
     }
 
+    /** A herb that is not known leads to the catalogue, where its name stands already; added as resin, no cold way takes it. */
+    @Test
+    void anUnknownHerbBringsItsNameAlong() {
+        Visitor tove = Visitor.stocked(port, "Unknown herb");
+        Answer refused =
+                tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Galbanum & co", "amount", "100 g"));
+        String way =
+                refused.page().select("a[href*=catalogue]:contains(add it)").attr("href");
+        Document form = tove.get(way).page();
+        assertThat(form.select("#h-common").attr("value")).isEqualTo("Galbanum & co");
+        assertThat(form.select("details.own[open] #h-common")).hasSize(1);
+        tove.post(Visitor.form(form, "#own-herb", Map.of("part", "RESIN")));
+        tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "galbanum & co", "amount", "100 g"));
+        String lot = tove.get("/bench")
+                .page()
+                .select("#herb option:contains(Galbanum)")
+                .attr("value");
+        assertThat(tove.get("/bench?amount=20+g&method=cold-dark&herb=" + lot)
+                        .page()
+                        .text())
+                .contains("Galbanum & co is hard resin, which cold oil hardly takes up");
+    }
+
     /** Rapeseed weighed by the household: 0.93 instead of 0.917; 275 mL weigh 255.8 g. The batch begun before keeps its 252 g. */
     @Test
     void aCorrectionHoldsFromThenOnAndForThisHouseholdAlone() {

@@ -10,7 +10,9 @@ import app.velvetcrock.core.measure.Volume;
  */
 public record Charge(Herbs herbs, Volume oil, Vessel vessel, double headspace) {
 
+    /** Air left in a jar that stands and is shaken, as a share of it (craft: does it fit). */
     public static final double COLD_HEADSPACE = 0.10;
+    /** Air left in one that is heated (craft: does it fit). */
     public static final double HEATED_HEADSPACE = 0.15;
 
     public Charge {

@@ -38,13 +38,17 @@ public record DryingCourse(
     /** The start may be this much wetter or drier than thought [E]. */
     private static final double WATER_SPREAD = 0.04;
 
+    /** So many weighings it takes for a range (craft: drying). */
     private static final int LEAST_FOR_RANGE = 3;
 
     /** Steady: under 1 % and under two steps of the scale over 20 hours or more (craft: drying). */
     private static final double STEADY_SHARE = 0.01;
 
+    /** The same law, in steps of the scale. */
     private static final double STEADY_STEPS = 2;
+
     private static final Duration STEADY_FOR = Duration.ofHours(20);
+    /** Of so many points the curve is drawn: no corner shows at the width of a page. */
     private static final int CURVE_POINTS = 24;
 
     /** Weighings nearer to each other than this count as one (craft: drying). */

@@ -34,10 +34,15 @@ public record HeatTrace(
     /** A gap between hand readings is trusted up to this, or a quarter over the method's rhythm (craft: heat). */
     private static final double TRUSTED_MINUTES = 90;
 
+    /** The same, of the rhythm (craft: heat). */
     private static final double TRUSTED_SHARE = 1.25;
+    /** So long above the ceiling is overheated (craft: heat). */
     private static final double OVERHEATED_MINUTES = 10;
+    /** So far over the ceiling for that long asks whether it scorched (craft: heat). */
     private static final double SCORCHING_OVER_CEILING = 10;
+    /** It never scorches below this, °C (craft: heat). */
     private static final double SCORCHING_LEAST = 80;
+    /** Reached but once, °C (craft: heat). */
     private static final double SCORCHED_AT_ONCE = 110;
 
     /** Oven and pan may reach 110 °C; above this they scorch. */

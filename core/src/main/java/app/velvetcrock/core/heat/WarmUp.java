@@ -18,6 +18,7 @@ public final class WarmUp {
     /** What is learned is said to five minutes, and no less. */
     private static final long STEP_MINUTES = 5;
 
+    /** [E] A bath that takes longer than this never got there; nothing is learned from it. */
     private static final long MOST_MINUTES = 240;
 
     private WarmUp() {}

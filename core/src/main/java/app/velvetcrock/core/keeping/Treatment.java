@@ -18,6 +18,7 @@ public record Treatment(
         boolean food,
         Aftermath after) {
 
+    /** Below this a stage does not count as heat (craft: keeping). */
     private static final double WARM_CELSIUS = 30;
     /** From here heat costs an oil a quarter of its life (craft: keeping). */
     public static final Temperature HOT = Temperature.ofCelsius(70);

@@ -21,7 +21,9 @@ public final class ContradictionCheck {
     /** A slip is offered where it agrees as nearly as a known liquid must (craft: measures, contradiction check). */
     private static final double NEAR = 0.03;
 
-    private static final double LARGEST_DIGIT_CHANGE = 1000;
+    /** [E] A digit misread is looked for in whole numbers below this: kitchens write no longer ones. */
+    private static final double LARGEST_DIGIT_CHANGE = 10_000;
+    /** So many explanations are offered: more would not be read. */
     private static final int MOST_SLIPS = 4;
 
     private final HouseholdUnits household;
@@ -135,7 +137,7 @@ public final class ContradictionCheck {
     private static List<Amount> withOneDigitChanged(Amount amount) {
         double number = amount.low();
         List<Amount> changed = new ArrayList<>();
-        if (amount.isRange() || number != Math.rint(number) || number >= LARGEST_DIGIT_CHANGE * 10) {
+        if (amount.isRange() || number != Math.rint(number) || number >= LARGEST_DIGIT_CHANGE) {
             return changed;
         }
         for (int place = 1; place <= number; place *= 10) {

@@ -20,6 +20,7 @@ public record KnownDensity(Density density, double agrees, double least, double 
     /** [E] Heaped things differ this much from kitchen to kitchen (craft: measures). */
     private static final double HERB_AGREES = 0.4;
 
+    /** Pellets weigh 0.45 to 0.65 g/mL (craft: measures, contradiction check), that is about 0.55 by so much. */
     private static final double PELLETS_AGREE = 0.15;
 
     /** [E] Liquids that are no oil: further off than this, one of the two is misread. */

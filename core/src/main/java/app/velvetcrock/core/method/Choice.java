@@ -34,11 +34,13 @@ public record Choice(Method method, Fitness fitness, int rank) {
             "oven",
             0);
 
+    /** [E] How much one reason of the craft (resinous, aromatic, no sun) weighs in the ranking. */
     private static final int SUITS = 3;
 
     /** [E] How much kit that is owned, or is not, weighs against the rest. */
     private static final int OWNED = 1;
 
+    /** [E] The same of what would have to be bought. */
     private static final int NOT_OWNED = -2;
 
     /** Every shipped method, those that can be used first, the fittest of them first. */
@@ -59,7 +61,7 @@ public record Choice(Method method, Fitness fitness, int rank) {
         boolean drawn = method.isHeated() || method.is(Method.SPIRIT_FIRST);
         int rank = EASE.getOrDefault(method.base().key(), 0);
         rank += situation.is("resinous") ? drawn ? SUITS : -SUITS : 0;
-        rank += situation.is("hard-resin") && method.is(Method.SPIRIT_FIRST) ? SUITS : 0;
+        rank += situation.hasHardResin() && method.is(Method.SPIRIT_FIRST) ? SUITS : 0;
         rank += situation.is("aromatic") ? method.isHeated() ? -SUITS : SUITS : 0;
         rank += (situation.is("hot") || situation.is("stains")) && method.isHeated() ? 1 : 0;
         rank += situation.carrier().melting().isPresent() && method.is(Method.OVEN) ? SUITS : 0;

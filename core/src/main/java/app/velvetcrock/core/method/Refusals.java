@@ -41,9 +41,9 @@ final class Refusals {
         List<Refusal> refusals = new ArrayList<>();
         food(method, situation).ifPresentOrElse(refusals::add, () -> refusals.addAll(water(method, situation)));
         solid(method, situation).ifPresent(refusals::add);
-        if (!method.isHeated() && situation.is("hard-resin")) {
+        if (!method.isHeated() && situation.hasHardResin()) {
             refusals.add(Refusal.instead(
-                    "%s hard resin, which cold oil hardly takes up".formatted(situation.named("hard-resin")),
+                    "%s hard resin, which cold oil hardly takes up".formatted(situation.named(Ingredient::isHardResin)),
                     "warm it slowly",
                     Method.SLOW_WARM));
         }

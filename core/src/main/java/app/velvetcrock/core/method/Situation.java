@@ -99,6 +99,10 @@ public record Situation(List<Ingredient> herbs, CarrierKind carrier, Use use, Me
         return herbs.stream().anyMatch(herb -> herb.kind().traits().contains(trait));
     }
 
+    boolean hasHardResin() {
+        return herbs.stream().anyMatch(Ingredient::isHardResin);
+    }
+
     boolean isFragile() {
         return carrier.traits().contains("fragile");
     }

@@ -14,10 +14,13 @@ import app.velvetcrock.core.recipe.RecipeLine.Clear;
 import app.velvetcrock.core.recipe.RecipeLine.Contradicting;
 import app.velvetcrock.core.recipe.RecipeLine.Instead;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * Reads an ingredient list line by line: an amount and a thing, in either order, with a second amount beside it if there is one.
@@ -49,12 +52,73 @@ public final class RecipeReader {
 
     /** Reads every line that is not blank. */
     public List<RecipeLine> read(String text) {
-        return text.lines()
+        List<String> written = text.lines()
                 .map(String::strip)
                 .filter(line -> !line.isEmpty())
+                .flatMap(line -> Proportions.lines(unbulleted(line)).count() == 1
+                        ? Stream.of(line)
+                        : Proportions.lines(unbulleted(line)))
                 .limit(MOST_LINES)
-                .map(this::line)
                 .toList();
+        List<RecipeLine> lines = new ArrayList<>();
+        Map<RecipeLine, Proportions.Part> parts = new HashMap<>();
+        for (String line : written) {
+            Optional<Proportions.Part> part = Proportions.part(unbulleted(line));
+            RecipeLine read = Proportions.half(unbulleted(line))
+                    .<RecipeLine>map(half -> half)
+                    .orElseGet(() -> part.flatMap(said -> ofParts(line, said)).orElseGet(() -> line(line)));
+            lines.add(read);
+            part.filter(said -> read instanceof Clear).ifPresent(said -> parts.put(read, said));
+        }
+        return perOil(parts.isEmpty() ? lines : Proportions.weighed(lines, parts));
+    }
+
+    private static String unbulleted(String line) {
+        return BULLET.matcher(line).replaceFirst("").strip();
+    }
+
+    private Optional<RecipeLine> ofParts(String written, Proportions.Part part) {
+        return things.find(part.name()).map(thing -> new Clear(written, thing, Mass.ZERO, "", false));
+    }
+
+    /** What is said of so much oil is reckoned by the oil of the other lines. */
+    private List<RecipeLine> perOil(List<RecipeLine> lines) {
+        double oil = lines.stream()
+                .filter(Clear.class::isInstance)
+                .map(Clear.class::cast)
+                .filter(line -> line.thing().role() == Thing.Role.OIL
+                        && Proportions.perOil(line.written()).isEmpty())
+                .mapToDouble(
+                        line -> line.thing().density().volumeOf(line.mass()).millilitres())
+                .sum();
+        return lines.stream()
+                .map(line -> Proportions.perOil(unbulleted(line.written()))
+                        .map(per -> ofOil(line.written(), per, oil))
+                        .orElse(line))
+                .toList();
+    }
+
+    private RecipeLine ofOil(String written, Proportions.PerOil per, double oil) {
+        if (!(line(per.line()) instanceof Clear once)
+                || !(amounts.read(per.measure(), Expect.CAPACITY) instanceof Understood measure)) {
+            return new Asked(
+                    written,
+                    "Understood “per %s of oil”, but not how much of what.".formatted(per.measure()),
+                    List.of());
+        }
+        if (oil == 0) {
+            return new Asked(
+                    written,
+                    "No oil stands in the list to reckon it by.",
+                    List.of(new Instead(per.line(), "for %s of oil".formatted(measure.echo()))));
+        }
+        double times = oil / measure.volume().millilitres();
+        return new Clear(
+                written,
+                once.thing(),
+                once.mass().times(times),
+                "%s to %s of oil, of which there are %.1f times as much".formatted(once.echo(), measure.echo(), times),
+                once.byVolume());
     }
 
     /** Tells how many lines of a text are too many to be read. */
@@ -137,7 +201,7 @@ public final class RecipeReader {
         }
         Reading reading = amounts.read(parts.amount(), thing.expect());
         if (reading instanceof Understood understood) {
-            return clear(written, thing, understood);
+            return clear(written, parts, thing, understood);
         } else if (reading instanceof Unsure unsure) {
             return new Asked(
                     written,
@@ -150,11 +214,18 @@ public final class RecipeReader {
         return new Asked(written, "“%s”: %s.".formatted(parts.amount(), not.wrong()), List.of());
     }
 
-    private static RecipeLine clear(String written, Thing thing, Understood understood) {
+    private RecipeLine clear(String written, Parts parts, Thing thing, Understood understood) {
+        String echo = understood.echo() + unread(parts, thing);
         if (understood.amount().middle() instanceof Volume volume) {
-            return new Clear(written, thing, thing.density().massOf(volume), understood.echo(), true);
+            return new Clear(written, thing, thing.density().massOf(volume), echo, true);
         }
-        return new Clear(written, thing, understood.mass(), understood.echo(), false);
+        return new Clear(written, thing, understood.mass(), echo, false);
+    }
+
+    /** Words beside the thing that say nothing that is known: named, so that nothing is dropped in silence. */
+    private String unread(Parts parts, Thing thing) {
+        List<String> words = things.unread(parts.name(), thing);
+        return words.isEmpty() ? "" : "; not read: “%s”".formatted(String.join(" ", words));
     }
 
     private RecipeLine pair(String written, Parts parts, Thing thing, Both both) {

@@ -86,7 +86,22 @@ public final class Things {
             "finely",
             "roughly",
             "cold",
-            "juice");
+            "juice",
+            "head",
+            "heads",
+            "blossom",
+            "blossoms",
+            "sprigs",
+            "seeds",
+            "seed",
+            "about",
+            "some",
+            "grade",
+            "food",
+            "cosmetic",
+            "optional",
+            "strained",
+            "sieved");
     private static final int LEAST_FOR_A_START = 4;
 
     private final Materia materia;
@@ -139,7 +154,9 @@ public final class Things {
 
     /** What a name means; the longest name found in it wins, and words of state then say what a cup of a herb weighs. */
     public Optional<Thing> find(String written) {
-        String text = plain(written);
+        String plain = plain(written);
+        // "Wax" alone is what nearly everybody means by it; a recipe line says which was taken.
+        String text = plain.matches("(?:the )?wax") ? "beeswax" : plain;
         if (text.isEmpty()) {
             return Optional.empty();
         }
@@ -152,6 +169,20 @@ public final class Things {
                 .max(Comparator.comparingInt((Match match) -> match.length)
                         .thenComparingInt(match -> fits(match.thing, essential, poured)))
                 .map(match -> inState(match.thing, text));
+    }
+
+    /** The words of a name that neither name the thing nor say how it is: they were not understood. */
+    List<String> unread(String written, Thing thing) {
+        Set<String> named = thing.names().stream()
+                .flatMap(name -> Arrays.stream(plain(name).split(" ")))
+                .map(Things::singular)
+                .collect(Collectors.toSet());
+        return Arrays.stream(plain(written).split(" "))
+                .filter(word -> word.length() > 1
+                        && !DECORATION.contains(word)
+                        && !named.contains(singular(word))
+                        && !word.matches("or|for|to|in|with|from|optional|crumbled|rubbed"))
+                .toList();
     }
 
     /** Names near what was written, for asking. */
@@ -203,6 +234,9 @@ public final class Things {
     private static Optional<Part> part(String text) {
         if (text.matches(".*\\blea(f|ves)\\b.*")) {
             return Optional.of(Part.LEAF);
+        }
+        if (text.matches(".*\\b(heads?|blossoms?)\\b.*")) {
+            return Optional.of(Part.FLOWER);
         }
         return Arrays.stream(Part.values())
                 .filter(part -> text.matches(".*\\b" + part.name().toLowerCase(Locale.ROOT) + "s?\\b.*"))

@@ -18,6 +18,7 @@ public record Retention(double mean, double spread, int batches) {
     /** [E] Oil left in a herb that only dripped, beyond what pressing leaves (craft: strain). */
     private static final double DRIP_DRY = 0.9;
 
+    /** [E] The same of a fresh or wilted herb (craft: strain). */
     private static final double DRIP_WET = 0.3;
 
     /** [E] A screw press leaves six tenths. */
@@ -26,7 +27,9 @@ public record Retention(double mean, double spread, int batches) {
     /** [E] Scatter from batch to batch (craft: strain). */
     private static final double SCATTER_DRY = 0.25;
 
+    /** [E] The same of a wet one. */
     private static final double SCATTER_WET = 0.05;
+    /** [E] More than this many mL to the gram no pressing leaves: it was spilled or misread, and teaches nothing. */
     private static final double MOST_BELIEVED = 4;
 
     /** The shipped estimate for a herb that nobody has measured yet. */

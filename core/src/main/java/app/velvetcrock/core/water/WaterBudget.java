@@ -19,7 +19,9 @@ public record WaterBudget(Mass brought, Mass bound, Mass dissolved, Mass free, d
     /** Herb of 12 % moisture counts as dry: 0.12 of water to 0.88 of dry matter. */
     private static final double BOUND = 0.12 / 0.88;
 
+    /** Of its own mass an oil dissolves this share of water (craft: water budget). */
     private static final double DISSOLVED = 0.001;
+    /** [E] Free water under half a hundredth of the oil is within the error of the moistures, and not spoken of. */
     private static final double LEAST_SAID = 0.005;
 
     /** Some herb and the share of water in it. */

@@ -17,7 +17,7 @@ class MateriaTest {
 
     /** Traits that steer method or drawing and need no caution of their own. */
     private static final Set<String> NO_CAUTION =
-            Set.of("aromatic", "resinous", "hard-resin", "poor-in-oil", "fragile", "solid", "edible");
+            Set.of("aromatic", "resinous", "poor-in-oil", "fragile", "solid", "edible");
 
     private final Materia materia = Materia.shipped();
 

@@ -125,4 +125,53 @@ class RecipeReaderTest {
             assertThat(things.find(asWritten)).as(asWritten).map(Thing::key).contains(thing.key());
         }
     }
+
+    /** Thirds of 100 g in all; one part of wax to five of oil is a sixth of it: 16.7 g. */
+    @ParameterizedTest(name = "{0}")
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            a third each of beeswax, shea butter and olive oil   | beeswax 33.3, shea 33.3, olive 33.3
+            a third each beeswax, shea butter, olive oil         | beeswax 33.3, shea 33.3, olive 33.3
+            half each: coconut oil and olive oil                 | coconut 50.0, olive 50.0
+            1 part beeswax to 5 parts olive oil                  | beeswax 16.7, olive 83.3
+            one part wax to five parts rapeseed oil              | beeswax 16.7, rapeseed 83.3
+            2 parts shea butter; 1 part beeswax; 3 parts jojoba  | shea 33.3, beeswax 16.7, jojoba 50.0
+            1 cup olive oil; 1 oz beeswax per cup of oil         | olive 216.0, beeswax 28.3
+            2 cups olive oil; 1 oz beeswax to each cup of oil    | olive 432.0, beeswax 56.7
+            """)
+    void proportionsAreReadAsPeopleWriteThem(String lines, String weights) {
+        assertThat(us.read(lines.replace("; ", "\n")))
+                .as(lines)
+                .allSatisfy(line -> assertThat(line).isInstanceOf(Clear.class))
+                .extracting(line -> "%s %.1f"
+                        .formatted(
+                                ((Clear) line).thing().key(),
+                                ((Clear) line).mass().grams()))
+                .containsExactly(weights.split(", "));
+    }
+
+    @Test
+    void halfAProportionIsAskedAbout() {
+        Asked whole = (Asked) us.read("one part wax to five").get(0);
+        assertThat(whole.wrong()).isEqualTo("five parts of what?");
+        assertThat(us.read(whole.instead().get(0).line())).hasSize(2).allMatch(Clear.class::isInstance);
+        assertThat(((Asked) us.read("1 oz beeswax per cup of oil").get(0)).wrong())
+                .contains("No oil stands");
+        assertThat(us.read("1 part beeswax\n200 g olive oil").get(0)).isInstanceOf(Asked.class);
+    }
+
+    @Test
+    void wordsBesideAThingAreNamedWhereTheyAreNotUnderstood() {
+        assertThat(((Clear) us.line("2 cups olive oil and salted crumbs")).echo())
+                .endsWith("not read: “salted crumbs”");
+        assertThat(((Clear) us.line("2 cups organic extra virgin olive oil")).echo())
+                .doesNotContain("not read");
+        Clear heads = (Clear) us.line("1 cup dried calendula heads");
+        assertThat(heads.thing().key()).isEqualTo("calendula");
+        assertThat(heads.echo()).doesNotContain("not read");
+        assertThat(((Clear) us.line("1 cup ribwort leaf")).thing().key()).isEqualTo("plantain");
+        assertThat(((Clear) us.line("1 cup elder flower heads")).thing().key()).isEqualTo("elderflower");
+    }
 }

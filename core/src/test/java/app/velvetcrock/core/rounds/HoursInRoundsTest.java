@@ -165,6 +165,43 @@ class HoursInRoundsTest {
                         evenings().hands(task.due(), Duration.ofMinutes(5)).equals(task.due()));
     }
 
+    /**
+     * While the first stage warms, the calendar already has what begins the rest, its looks and the straining, each once, within
+     * the hours somebody is home and in the order of the work.
+     */
+    @Test
+    void laterStagesAreForeseenByTheKeysTheyWillBeAskedBy() {
+        BatchPlan plan = plan(Method.HEAT_THEN_REST);
+        Course begun = course(plan);
+        Timetable left =
+                Remaining.of(begun, plan.request(), evenings(), Map.of()).orElseThrow();
+        List<Task> later = LaterStages.of(begun, left, evenings());
+        assertThat(later).extracting(Task::key).doesNotHaveDuplicates();
+        Task next = only(later, TaskKind.NEXT);
+        Task strain = only(later, TaskKind.STRAIN);
+        assertThat(next.due()).isAfter(at("2026-10-01T18:30"));
+        assertThat(strain.due()).isAfter(next.due());
+        assertThat(later)
+                .as("dried herb leaves no water to decant from")
+                .noneMatch(task -> task.key().kind() == TaskKind.DECANT);
+        assertThat(later)
+                .filteredOn(task -> task.key().kind() == TaskKind.LOOK)
+                .isNotEmpty()
+                .allSatisfy(task -> assertThat(task.due()).isBetween(next.due(), strain.due()));
+        assertThat(later)
+                .allMatch(task ->
+                        evenings().hands(task.due(), Duration.ofMinutes(5)).equals(task.due()));
+        log.add(entry("2026-10-01T19:00", Lines.strained(200, false)));
+        assertThat(LaterStages.of(course(plan), left, evenings())).isEmpty();
+    }
+
+    private static Task only(List<Task> tasks, TaskKind kind) {
+        List<Task> found =
+                tasks.stream().filter(task -> task.key().kind() == kind).toList();
+        assertThat(found).as("%s in %s", kind, tasks).hasSize(1);
+        return found.get(0);
+    }
+
     private Instant due(BatchPlan plan, HomeHours hours, TaskKind kind) {
         return Rounds.open(course(plan), Log.of(log), hours).stream()
                 .filter(task -> task.key().kind() == kind)

@@ -1,0 +1,125 @@
+package app.velvetcrock.core.recipe;
+
+import app.velvetcrock.core.kitchen.ShareReader;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.recipe.RecipeLine.Asked;
+import app.velvetcrock.core.recipe.RecipeLine.Clear;
+import app.velvetcrock.core.recipe.RecipeLine.Instead;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/**
+ * Lines that say how much of a whole there is, or how much to so much oil: "a third each of beeswax, shea butter and olive oil",
+ * "1 part beeswax to 5 parts olive oil", "1 oz beeswax per cup of oil".
+ */
+final class Proportions {
+
+    /** [E] Where only parts are said, they are reckoned for so much in all, so that shares and firmness can be told. */
+    private static final Mass WHOLE = Mass.ofGrams(100);
+
+    private static final String NUMBER =
+            "(\\d[\\d ./½⅓⅔¼¾]*|[½⅓⅔¼¾]|an?|one|two|three|four|five|six|seven|eight|nine|ten)";
+    private static final Pattern EACH =
+            Pattern.compile("(?i)(?:an? |1 |one )?(half|third|quarter|fifth)s? (?:of )?each(?: of)?:? (.+)");
+    private static final Pattern TO = Pattern.compile(
+            "(?i)" + NUMBER + " parts? (?:of )?(.+?) (?:to|and) " + NUMBER + "(?: parts?)?(?: (?:of )?(.+))?");
+    private static final Pattern PART = Pattern.compile("(?i)" + NUMBER + " parts? (?:of )?(.+)");
+    private static final Pattern PER = Pattern.compile(
+            "(?i)(.+?) (?:per|to (?:a|each|every)|for (?:a|each|every)) (cup|pint|quart|litre|liter|fl oz|100 ml) (?:of )?(?:the )?oil");
+
+    private Proportions() {}
+
+    /** A line of its own for each thing that a line of several speaks of; any other line as it is. */
+    static Stream<String> lines(String written) {
+        Matcher each = EACH.matcher(written);
+        if (each.matches()) {
+            return Stream.of(each.group(2).split("\\s*(?:,| and | & )\\s*"))
+                    .filter(name -> !name.isBlank())
+                    .map(name -> "1 part " + name.strip());
+        }
+        Matcher to = TO.matcher(written);
+        return to.matches() && to.group(4) != null
+                ? Stream.of(parts(to.group(1), to.group(2)), parts(to.group(3), to.group(4)))
+                : Stream.of(written);
+    }
+
+    private static String parts(String number, String name) {
+        return number + (number.matches("(?i)1|an?|one") ? " part " : " parts ") + name.strip();
+    }
+
+    /** How many parts a line says, and of what. */
+    record Part(double parts, String name) {}
+
+    static Optional<Part> part(String line) {
+        Matcher part = PART.matcher(line);
+        return part.matches() ? number(part.group(1)).map(number -> new Part(number, part.group(2))) : Optional.empty();
+    }
+
+    /** How much goes to so much oil. */
+    record PerOil(String line, String measure) {}
+
+    static Optional<PerOil> perOil(String line) {
+        Matcher per = PER.matcher(line);
+        return per.matches()
+                ? Optional.of(
+                        new PerOil(per.group(1), per.group(2).matches("\\d.*") ? per.group(2) : "1 " + per.group(2)))
+                : Optional.empty();
+    }
+
+    /** A line that says parts of one thing and forgets of what the others are. */
+    static Optional<Asked> half(String written) {
+        Matcher to = TO.matcher(written);
+        return to.matches() && to.group(4) == null
+                ? Optional.of(new Asked(
+                        written,
+                        "%s parts of what?".formatted(to.group(3)),
+                        List.of(new Instead(
+                                parts(to.group(1), to.group(2)) + " to " + parts(to.group(3), "olive oil"),
+                                "of olive oil"))))
+                : Optional.empty();
+    }
+
+    /** The parts weighed: of a hundred grams in all where nothing but parts is said, else they are asked about. */
+    static List<RecipeLine> weighed(List<RecipeLine> lines, Map<RecipeLine, Part> parts) {
+        boolean alone = lines.stream().filter(Clear.class::isInstance).allMatch(parts::containsKey);
+        double all = parts.values().stream().mapToDouble(Part::parts).sum();
+        List<RecipeLine> weighed = new ArrayList<>();
+        for (RecipeLine line : lines) {
+            Part part = parts.get(line);
+            if (part == null || !(line instanceof Clear clear)) {
+                weighed.add(line);
+            } else if (alone) {
+                weighed.add(new Clear(
+                        clear.written(),
+                        clear.thing(),
+                        WHOLE.times(part.parts() / all),
+                        "%s of %s parts by weight, for 100 g in all".formatted(plain(part.parts()), plain(all)),
+                        false));
+            } else {
+                weighed.add(new Asked(line.written(), "Parts beside weights: how much in all is not said.", List.of()));
+            }
+        }
+        return weighed;
+    }
+
+    private static String plain(double number) {
+        return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
+    }
+
+    private static Optional<Double> number(String word) {
+        String text = word.strip().toLowerCase(Locale.ROOT);
+        List<String> words = List.of("one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten");
+        if (text.equals("a") || text.equals("an")) {
+            return Optional.of(1.0);
+        }
+        return words.contains(text)
+                ? Optional.of(words.indexOf(text) + 1.0)
+                : ShareReader.read(text).filter(value -> value > 0 && value <= 1000);
+    }
+}
