@@ -20,6 +20,7 @@ import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.Finish;
 import app.velvetcrock.core.planning.FrozenPlan;
+import app.velvetcrock.core.planning.Planner;
 import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.strain.Retention;
@@ -271,6 +272,13 @@ public record BatchSheet(
                 new Aftermath(false, course.isScorched(), false, Antioxidant.NONE),
                 course.peak(),
                 log.all(Line.ToppedUp.class).stream().map(Line.ToppedUp::bottle).toList());
+    }
+
+    /** Till when it keeps: as it was strained, or as the rest of it is placed now. */
+    public LocalDate keepUntil(House house) {
+        return strained.map(gave -> gave.keepUntil().date())
+                .orElseGet(() -> Planner.keepUntil(plan().request(), finish(strainOn(house)))
+                        .date());
     }
 
     /** Tells whether water lay under the oil, at straining or after settling. */

@@ -3,8 +3,10 @@ package app.velvetcrock.stores;
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.kitchen.Amount;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.kitchen.Reading.Understood;
 import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Cut;
@@ -15,6 +17,7 @@ import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Unit;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Arrival;
@@ -186,7 +189,9 @@ class StoresForms {
         Optional<Volume> capacity = weighed
                 ? byWater(fields, form.water())
                 : fields.capacity("capacity", form.capacity(), LEAST_CAPACITY, MOST_CAPACITY);
-        Optional<Length> width = fields.length("width", form.width(), 20, 800);
+        Optional<Length> width = (form.width() == null || form.width().isBlank()) && capacity.isPresent()
+                ? usual(fields, capacity.get())
+                : fields.length("width", form.width(), 20, 800);
         Optional<Integer> pieces = fields.whole("pieces", form.pieces(), 1, 1000, "jars");
         Optional<String> named = fields.optionalWords("name", form.name(), 80);
         return fields.isClear()
@@ -203,6 +208,21 @@ class StoresForms {
                                 width.orElseThrow()),
                         pieces.orElseThrow()))
                 : Optional.empty();
+    }
+
+    /** Nobody has a rule at hand by the jars: what is usual is offered, never taken by itself. */
+    private static Optional<Length> usual(Fields fields, Volume capacity) {
+        double width = Vessel.usualWidth(capacity).millimetres();
+        Amount amount = new Amount(width, width, Unit.MILLIMETRE);
+        String typed = "%.0f mm".formatted(width);
+        fields.trouble(
+                "width",
+                new Fields.Trouble(
+                        "Measure it once across the inside; the cover over the herb goes by it.",
+                        "",
+                        List.of(new Understood(typed, amount, typed + ", usual for such a jar")),
+                        List.of()));
+        return Optional.empty();
     }
 
     /** A jar's size by the water that fills it to the brim. */
@@ -245,16 +265,17 @@ class StoresForms {
                 .filter(kind -> isNamed(kind, name.get()))
                 .min(Comparator.comparing(kind -> !Catalogue.isOwn(kind.key())));
         if (known.isEmpty()) {
+            String add = UriComponentsBuilder.fromPath("/stores/catalogue")
+                    .queryParam("add", "{name}")
+                    .build(name.get())
+                    .toString();
             fields.trouble(
                     "herb",
-                    "“%s” is not in the catalogue.".formatted(name.get()),
-                    "one from the list, such as %s".formatted(nearest(name.get())),
-                    new Fields.Elsewhere(
-                            UriComponentsBuilder.fromPath("/stores/catalogue")
-                                    .queryParam("add", "{name}")
-                                    .build(name.get())
-                                    .toString(),
-                            "Or add it to the catalogue"));
+                    new Fields.Trouble(
+                            "“%s” is not in the catalogue.".formatted(name.get()),
+                            "one from the list, such as %s".formatted(nearest(name.get())),
+                            List.of(),
+                            List.of(new Fields.Elsewhere(add, "Or add it to the catalogue"))));
         }
         return known;
     }

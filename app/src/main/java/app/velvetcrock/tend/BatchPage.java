@@ -16,6 +16,7 @@ import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Sent;
 import java.time.Clock;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -81,7 +82,11 @@ class BatchPage {
         model.addAttribute("log", new LogLines(house).of(sheet));
         model.addAttribute("conditions", conditions.ofBatch(sheet.id()));
         model.addAttribute("drawing", drawing(sheet));
-        model.addAttribute("ribbon", Ribbon.of(sheet, clock.instant(), house));
+        model.addAttribute(
+                "ribbons",
+                Arrays.stream(Ribbon.Paper.values())
+                        .map(paper -> Ribbon.of(sheet, clock.instant(), house, paper))
+                        .toList());
         model.addAttribute("taps", taps(sheet));
         model.addAttribute("sent", sent);
         model.addAttribute(

@@ -99,7 +99,7 @@ public record BatchTold(
                 standing ? sheet.heatAlarm(house).orElse(null) : null,
                 plan.isMoistFood()
                         ? "Food: at 4 °C (39 °F) or colder within 2 hours, used or frozen by "
-                                + house.date(plan.keepUntil().date())
+                                + house.date(sheet.keepUntil(house))
                         : null,
                 plan.mark().orElse(null),
                 course.standsOut(),

@@ -62,7 +62,7 @@ public record JarLabel(
                                         sheet.course().length())
                         : house.date(sheet.strainOn(house)),
                 "Batch %d, %s".formatted(sheet.number(), house.settings().name()),
-                more(plan, request, house),
+                more(sheet, house),
                 plan.cautions().stream()
                         .filter(Caution::onLabel)
                         .map(caution -> caution.head() + ".")
@@ -84,13 +84,17 @@ public record JarLabel(
                                 herb.cut().word()));
     }
 
-    private static List<More> more(BatchPlan plan, PlanRequest request, House house) {
+    private static List<More> more(BatchSheet sheet, House house) {
         List<More> more = new ArrayList<>();
-        request.carrier().first().ifPresent(first -> more.add(new More("", "Infused a second time: " + first.name())));
+        BatchPlan plan = sheet.plan();
+        plan.request()
+                .carrier()
+                .first()
+                .ifPresent(first -> more.add(new More("", "Infused a second time: " + first.name())));
         if (plan.isMoistFood()) {
             more.add(new More(
                     "Food. Refrigerator within 2 hours, 4 °C (39 °F) or colder. Use or freeze by %s."
-                            .formatted(house.date(plan.keepUntil().date())),
+                            .formatted(house.date(sheet.keepUntil(house))),
                     ""));
         }
         plan.mark().ifPresent(why -> more.add(new More("Made against the rule of water:", " " + why)));

@@ -16,11 +16,12 @@ import org.jspecify.annotations.Nullable;
 /**
  * A batch over real time: the plan in one lane, what was done in the next, taken-back lines struck; heat as a trace above.
  *
+ * @param paper what it is drawn for; only on a desk's does a mark bear its words, which show under a pointer
  * @param planEndX where the planned stage ends
  * @param nowX now, while the batch stands; else null
  */
 public record Ribbon(
-        double width,
+        Paper paper,
         double planEndX,
         @Nullable Double nowX,
         List<Tick> axis,
@@ -30,13 +31,49 @@ public record Ribbon(
 
     private static final RibbonMarks MARKS = new RibbonMarks();
 
-    static final double WIDTH = 1180;
-    private static final double LEFT = 74;
-    private static final double RIGHT = 24;
-    private static final int MOST_TICKS = 9;
     private static final double HEAT_GAP = 30;
     private static final double DEEDS_Y = 56;
     private static final double LOOKS_Y = 74;
+
+    /** What a ribbon is drawn for: a desk's width, or a phone's of 390 px, whose letters are to stay as large as the page's. */
+    public enum Paper {
+        DESK(1180, 74, 24, 9),
+        PHONE(358, 64, 24, 3);
+
+        private final double width;
+        private final double left;
+        private final double right;
+        private final int mostTicks;
+
+        Paper(double width, double left, double right, int mostTicks) {
+            this.width = width;
+            this.left = left;
+            this.right = right;
+            this.mostTicks = mostTicks;
+        }
+
+        private TimeScale.Frame frame() {
+            return new TimeScale.Frame(left, width - right);
+        }
+    }
+
+    public double width() {
+        return paper.width;
+    }
+
+    /** Where the lanes begin, beside their names. */
+    public double left() {
+        return paper.left;
+    }
+
+    public double right() {
+        return paper.width - paper.right;
+    }
+
+    /** The class of its style, which shows the one that suits the screen. */
+    public String suits() {
+        return paper == Paper.DESK ? "for-desk" : "for-phone";
+    }
 
     /** A line of the axis with its words. */
     public record Tick(double x, String words) {}
@@ -67,24 +104,24 @@ public record Ribbon(
                 + " paper noted, sieve strained, struck through taken back. The log says each in words.";
     }
 
-    static Ribbon of(BatchSheet sheet, Instant now, House house) {
+    static Ribbon of(BatchSheet sheet, Instant now, House house, Paper paper) {
         Course course = sheet.course();
         ZoneId zone = house.settings().zone();
-        TimeScale scale = sheet.scale(now, house, new TimeScale.Frame(LEFT, WIDTH - RIGHT));
+        TimeScale scale = sheet.scale(now, house, paper.frame());
         boolean standing = course.state() == Course.State.STANDING;
         List<Mark> done = sheet.lines().stream()
                 .filter(line -> !line.isTakingBack())
                 .map(line -> new Mark(
                         scale.x(line.happenedAt()),
                         line.entry().line().accept(MARKS),
-                        house.moment(line.happenedAt()) + ": " + line.words(),
+                        paper == Paper.DESK ? house.moment(line.happenedAt()) + ": " + line.words() : "",
                         line.gone()))
                 .toList();
         return new Ribbon(
-                WIDTH,
+                paper,
                 scale.x(sheet.end(house)),
                 standing ? scale.x(now) : null,
-                axis(scale, course, house),
+                axis(scale, house, paper.mostTicks),
                 planned(course, scale, zone),
                 done,
                 course.heat()
@@ -103,12 +140,12 @@ public record Ribbon(
         return marks;
     }
 
-    private static List<Tick> axis(TimeScale scale, Course course, House house) {
+    private static List<Tick> axis(TimeScale scale, House house, int most) {
         boolean days = Duration.between(scale.start(), scale.end()).toDays() > 3;
         Duration unit = days ? Duration.ofDays(1) : Duration.ofHours(1);
         long units = Math.max(1, Duration.between(scale.start(), scale.end()).dividedBy(unit));
         long coarse = days ? 7 : 1;
-        long step = (units / (MOST_TICKS * coarse) + 1) * coarse;
+        long step = (units / (most * coarse) + 1) * coarse;
         List<Tick> ticks = new ArrayList<>();
         for (long at = 0; at <= units; at += step) {
             Instant moment = scale.start().plus(unit.multipliedBy(at));

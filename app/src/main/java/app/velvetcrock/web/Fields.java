@@ -252,9 +252,9 @@ public final class Fields {
         troubles.put(field, new Trouble(wrong, instead, List.of(), List.of()));
     }
 
-    /** The same, with the place where it can be put right. */
-    public void trouble(String field, String wrong, String instead, Elsewhere elsewhere) {
-        troubles.put(field, new Trouble(wrong, instead, List.of(), List.of(elsewhere)));
+    /** The same, with what can be chosen instead, or the place where it can be put right. */
+    public void trouble(String field, Trouble trouble) {
+        troubles.put(field, trouble);
     }
 
     /** Says nothing back: what was typed is already how it would be said. */

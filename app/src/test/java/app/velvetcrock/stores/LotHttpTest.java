@@ -12,6 +12,7 @@ import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -209,6 +210,20 @@ class LotHttpTest {
         Answer added = tove.submit(
                 "/stores", "form[action$=jars]", Map.of("capacity", "", "water", "498 g", "width", "80 mm"));
         assertThat(added.page().select("main").text()).contains("499 mL jar");
+    }
+
+    /** A jar nobody measured is not put away by a guess: the usual width stands beside the field to be taken by a tap. */
+    @Test
+    void aJarWithoutItsWidthIsOfferedTheUsualOne() {
+        Answer refused = tove.submit(
+                "/stores", "form[action$=jars]", Map.of("capacity", "500 mL", "width", "", "name", "Found"));
+        Element offer = refused.page().selectFirst("#note-j-width button");
+        assertThat(offer.text()).isEqualTo("82 mm, usual for such a jar");
+        assertThat(offer.attr("data-fill")).isEqualTo("82 mm");
+        assertThat(offer.attr("data-into")).isEqualTo("j-width");
+        tove.post(Visitor.form(refused.page(), "form[action$=jars]", Map.of("width", offer.attr("data-fill"))));
+        assertThat(tove.get("/stores").page().select("tr:contains(Found)").text())
+                .contains("82 mm across");
     }
 
     @Test

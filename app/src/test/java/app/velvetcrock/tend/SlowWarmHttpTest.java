@@ -57,7 +57,7 @@ class SlowWarmHttpTest {
         assertThat(last.page().text()).contains("8.0 of 8 heat-hours");
         assertThat(tove.get("/shelf").page().select(".crock-words").text()).contains("46 °C", "strain now");
         Answer off = tove.submit(batch, "form[action*=heat-off]", Map.of("when", "2026-11-24T02:05"));
-        assertThat(off.page().select("circle.heat-dot")).hasSize(6);
+        assertThat(off.page().select(".for-desk circle.heat-dot")).hasSize(6);
         assertThat(tove.get("/shelf").page().select(".rounds").text())
                 .contains("Strain Nettle")
                 .doesNotContain("Read the heat Nettle 45");

@@ -186,7 +186,7 @@ class SeasonJourneyTest {
         page.waitForSelector(".round a.tap:has-text('Strain Nettle')");
         page.click(".board .jar");
         window.waitFor("/batch/.*");
-        assertThat(page.locator("circle.heat-dot").count()).isEqualTo(6);
+        assertThat(page.locator(".for-desk circle.heat-dot").count()).isEqualTo(6);
         assertThat(window.text("section")).contains("8.0 of 8 heat-hours");
         assertThat(window.complaints()).isEmpty();
     }

@@ -84,8 +84,9 @@ class TimeJourneyTest {
     @Test
     void freshLeafWithEveningsOnlyIsOfferedDaysAtHome() {
         hours("17-22", "17-22");
-        window.go("/bench?amount=80+g&method=fresh-low");
+        window.go("/bench?amount=80+g");
         page.selectOption("#herb", new SelectOption().setLabel("Yarrow (fresh tops, cut and sifted)"));
+        page.check("input[name=method][value=fresh-low]");
         page.waitForSelector(
                 "#wet:has-text('sessions for wet herb'):has-text('four are the most'):has-text('two of 13 hours')");
         window.go("/settings/hours");
@@ -96,8 +97,9 @@ class TimeJourneyTest {
         page.click("text=Keep these days");
         page.waitForSelector(".notice:has-text('Those days are otherwise now')");
         window.isAccessible("hours at home");
-        window.go("/bench?amount=80+g&method=fresh-low");
+        window.go("/bench?amount=80+g");
         page.selectOption("#herb", new SelectOption().setLabel("Yarrow (fresh tops, cut and sifted)"));
+        page.check("input[name=method][value=fresh-low]");
         page.waitForSelector("#wet:has-text('2 sessions for wet herb'):has-text('Into the refrigerator at once')");
     }
 

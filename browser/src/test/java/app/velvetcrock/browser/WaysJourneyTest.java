@@ -65,11 +65,11 @@ class WaysJourneyTest {
     void foodOfFreshHerbGoesIntoThePanForFourDays() {
         window.go("/bench?amount=100+g&use=FOOD");
         page.selectOption("#herb", new SelectOption().setLabel("Nettle (fresh leaf, cut and sifted)"));
-        page.waitForSelector(".way:has-text('Slow warm').refused:has-text('it is for food')");
+        page.waitForSelector("#note-method:has-text('Slow warm cannot make this'):has-text('stands here instead')");
+        assertThat(page.isChecked("input[name=method][value='juicy-pan~food']")).isTrue();
         page.click(".refused-ways summary");
         assertThat(page.locator(".refused-way").allInnerTexts().toString())
                 .contains("Cold and dark", "Fresh, low heat", "take the hot pan");
-        page.check("input[name=method][value='juicy-pan~food']");
         page.waitForSelector("#keep:text-is('till 28 Nov 2026')");
         assertThat(window.text("#keep + p")).contains("within 2 hours").contains("within 4 days");
     }
@@ -101,8 +101,10 @@ class WaysJourneyTest {
     void solidFatInAColdPantryIsRefusedWithTheWarmthThatWouldAllowIt() {
         window.go("/bench?amount=30+g&method=cold-dark");
         page.selectOption("#carrier", new SelectOption().setLabel("Coconut, sealed"));
-        page.waitForSelector(
-                ".way.refused:has-text('Coconut is solid below 26 °C and the pantry is 14 °C'):has-text('stand it at 26 °C')");
+        page.waitForSelector("#note-method:has-text('Cold and dark cannot make this'):has-text('stands here instead')");
+        page.click(".refused-ways summary");
+        assertThat(page.locator(".refused-way").allInnerTexts().toString())
+                .contains("Coconut is solid below 26 °C and the pantry is 14 °C", "stand it at 26 °C");
         page.check("input[name=method][value=slow-warm]");
         page.waitForFunction("() => !document.querySelector('#start-batch').disabled");
     }

@@ -82,8 +82,9 @@ public final class AmountReader {
         if (text.length() > 4 * LONGEST) {
             return refuse(text.substring(0, LONGEST) + "…", "this is longer than an amount can be", expect);
         }
-        String plain = OR_SO.matcher(ABOUT.matcher(KitchenNumber.plain(text)).replaceFirst(""))
-                .replaceFirst("");
+        String plain = Respelling.ofAmount(
+                OR_SO.matcher(ABOUT.matcher(KitchenNumber.plain(text)).replaceFirst(""))
+                        .replaceFirst(""));
         if (plain.isEmpty()) {
             return refuse(text, "nothing is written here yet", expect);
         }

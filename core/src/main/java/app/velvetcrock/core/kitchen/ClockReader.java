@@ -38,6 +38,9 @@ final class ClockReader {
     private static final Pattern MINUTES =
             Pattern.compile("(five|ten|twenty|twenty[ -]five|5|10|20|25) (to|past) " + HOUR + "(?: ?([ap]m))?");
     private static final Pattern AT_HOUR = Pattern.compile("at " + HOUR);
+    private static final Pattern PART_AT = Pattern.compile("(morning|afternoon|evening),?(?: at)? " + HOUR);
+    private static final Pattern HOUR_AND_MINUTES =
+            Pattern.compile("(" + NUMBERS + ") (fifteen|thirty|forty[ -]five)(?: ?([ap]m))?");
 
     private ClockReader() {}
 
@@ -58,6 +61,15 @@ final class ClockReader {
         Matcher hour = BARE.matcher(bare);
         if (hour.matches()) {
             return count(hour.group(1)).flatMap(h -> of(h, 0, hour.group(2)));
+        }
+        Matcher part = PART_AT.matcher(bare);
+        if (part.matches()) {
+            return count(part.group(2)).flatMap(h -> of(h, 0, part.group(1).equals("morning") ? "am" : "pm"));
+        }
+        Matcher said = HOUR_AND_MINUTES.matcher(bare);
+        if (said.matches()) {
+            int minutes = said.group(2).equals("fifteen") ? 15 : said.group(2).equals("thirty") ? 30 : 45;
+            return count(said.group(1)).flatMap(h -> of(h, minutes, said.group(3)));
         }
         Matcher near = MINUTES.matcher(bare);
         if (near.matches()) {
@@ -97,6 +109,9 @@ final class ClockReader {
     static Optional<Integer> count(String word) {
         if (word.equals("a") || word.equals("an")) {
             return Optional.of(1);
+        }
+        if (word.equals("a couple of")) {
+            return Optional.of(2);
         }
         int at = WORDS.indexOf(word);
         return at >= 0 ? Optional.of(at + 1) : Optional.of(Integer.valueOf(word));

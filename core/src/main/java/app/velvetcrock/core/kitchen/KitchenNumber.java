@@ -49,6 +49,7 @@ record KitchenNumber(List<Double> values, int length) {
             Map.entry("twelve", 12d),
             Map.entry("a dozen", 12d),
             Map.entry("half a dozen", 6d),
+            Map.entry("a couple of", 2d),
             Map.entry("thirteen", 13d),
             Map.entry("fourteen", 14d),
             Map.entry("fifteen", 15d),
@@ -83,8 +84,8 @@ record KitchenNumber(List<Double> values, int length) {
     private static final String DIGITS =
             "\\d{1,3}(?: \\d{3})+(?![\\d/])|\\.\\d+|\\d{1,3}(?:[,.]\\d{3}){2,}|\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d+(?:[.,]\\d+)?";
     private static final Pattern FRACTION_WORDED = Pattern.compile("(" + FRACTION_WORD + ")\\b(?: of)?(?: an?\\b)?");
-    private static final Pattern WORD =
-            Pattern.compile("(half a dozen|a dozen|one|two|three|four(?:teen)?|five|six(?:teen)?|seven(?:teen)?|"
+    private static final Pattern WORD = Pattern.compile(
+            "(half a dozen|a dozen|a couple of|one|two|three|four(?:teen)?|five|six(?:teen)?|seven(?:teen)?|"
                     + "eight(?:een)?|nine(?:teen)?|ten|eleven|twelve|thirteen|fifteen|twenty|an|a)\\b"
                     + "(?: and (" + FRACTION_WORD + ")\\b)?");
     private static final Pattern TENS = Pattern.compile("(twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)"

@@ -15,6 +15,8 @@ final class UnitWords {
     private static final Map<String, Unit> FIXED = Map.ofEntries(
             word(Unit.GRAM, "g"),
             word(Unit.GRAM, "gr"),
+            word(Unit.GRAM, "gm"),
+            word(Unit.GRAM, "gms"),
             word(Unit.GRAM, "gram"),
             word(Unit.GRAM, "grams"),
             word(Unit.GRAM, "gramme"),
@@ -52,14 +54,24 @@ final class UnitWords {
             word(Unit.CELSIUS, "deg c"),
             word(Unit.CELSIUS, "degrees c"),
             word(Unit.CELSIUS, "celsius"),
+            word(Unit.CELSIUS, "degrees celsius"),
+            word(Unit.CELSIUS, "deg celsius"),
             word(Unit.CELSIUS, "centigrade"),
             word(Unit.FAHRENHEIT, "°f"),
             word(Unit.FAHRENHEIT, "f"),
             word(Unit.FAHRENHEIT, "deg f"),
             word(Unit.FAHRENHEIT, "degrees f"),
             word(Unit.FAHRENHEIT, "fahrenheit"),
+            word(Unit.FAHRENHEIT, "degrees fahrenheit"),
+            word(Unit.FAHRENHEIT, "deg fahrenheit"),
             word(Unit.MILLIMETRE, "mm"),
+            word(Unit.MILLIMETRE, "millimetre"),
+            word(Unit.MILLIMETRE, "millimetres"),
+            word(Unit.MILLIMETRE, "millimeters"),
             word(Unit.CENTIMETRE, "cm"),
+            word(Unit.CENTIMETRE, "centimetre"),
+            word(Unit.CENTIMETRE, "centimetres"),
+            word(Unit.CENTIMETRE, "centimeters"),
             word(Unit.INCH, "inch"),
             word(Unit.INCH, "inches"),
             word(Unit.INCH, "in"),
@@ -80,6 +92,8 @@ final class UnitWords {
             word(Unit.WEEK, "wk"),
             word(Unit.WEEK, "week"),
             word(Unit.WEEK, "weeks"),
+            word(Unit.FORTNIGHT, "fortnight"),
+            word(Unit.FORTNIGHT, "fortnights"),
             word(Unit.MONTH, "month"),
             word(Unit.MONTH, "months"));
 
@@ -112,6 +126,8 @@ final class UnitWords {
             case "pt", "pint", "pints" -> sized(cups.pint(), CupSystem.US.pint(), CupSystem.IMPERIAL.pint(), "pint");
             case "qt", "quart", "quarts" -> sized(
                     cups.quart(), CupSystem.US.quart(), CupSystem.IMPERIAL.quart(), "quart");
+            case "gallon", "gallons" -> sized(
+                    fourOf(cups.quart()), fourOf(CupSystem.US.quart()), fourOf(CupSystem.IMPERIAL.quart()), "gallon");
             case "us pint", "us pints" -> List.of(named(CupSystem.US.pint(), "US pint"));
             case "imperial pint", "imperial pints" -> List.of(named(CupSystem.IMPERIAL.pint(), "imperial pint"));
             case "us quart", "us quarts" -> List.of(named(CupSystem.US.quart(), "US quart"));
@@ -142,6 +158,11 @@ final class UnitWords {
         return household
                 .map(size -> List.of(Unit.ofVolume(size, word, word + "s")))
                 .orElseGet(() -> List.of(named(us, "US " + word), named(imperial, "imperial " + word)));
+    }
+
+    /** Four quarts are a gallon, of whichever kind. */
+    private static Optional<Volume> fourOf(Optional<Volume> quart) {
+        return quart.map(size -> Volume.ofMillilitres(4 * size.millilitres()));
     }
 
     private static Unit named(Optional<Volume> size, String word) {

@@ -31,21 +31,19 @@ public final class WhenReader {
     private static final int FIRST_YEAR = 1900;
     private static final int LAST_YEAR = 2200;
 
-    private static final String COUNT = "(\\d{1,3}|an?|" + ClockReader.NUMBERS + ")";
+    private static final String COUNT = "(\\d{1,3}|an?|a couple of|" + ClockReader.NUMBERS + ")";
     private static final Pattern IN_PART = Pattern.compile("(?:at )?" + ClockReader.HOUR
             + "(?: o'clock)? (?:in the|this|(yesterday|tomorrow)(?: in the)?) (morning|afternoon|evening)");
     private static final Pattern OF_THE_MONTH = Pattern.compile("(?:on )?the (\\d{1,2})(?:st|nd|rd|th)");
-    private static final Pattern ISO_MOMENT = Pattern.compile("^(\\d{4}-\\d{2}-\\d{2})t(?=\\d)");
     private static final Pattern SINCE =
             Pattern.compile(COUNT + " (min(?:ute)?s?|h|hours?|days?|weeks?|months?|fortnights?) ago");
-    private static final Pattern HALF_AN_HOUR = Pattern.compile("half an hour ago");
     private static final Pattern WEEKDAY = Pattern.compile(
             "(?:by |on |next |last |this )?(mon|tues?|wednes|thurs?|fri|satur|sun|wed|thu|sat)(?:day)?( "
                     + "week| in a week)?,?(?: (\\d{1,2}.*))?");
     private static final Pattern AHEAD =
             Pattern.compile("(?:in )?" + COUNT + " (days?|weeks?|months?|fortnights?)(?: from now| from today)?");
-    private static final Pattern DATE =
-            Pattern.compile("(?:by |on )?(\\d{1,2})(?:st|nd|rd|th)?\\.? ?(?:of )?([a-z]{3,9})\\.?,?(?: ?(\\d{4}))?");
+    private static final Pattern DATE = Pattern.compile(
+            "(?:by |on )?(?:the )?(\\d{1,2})(?:st|nd|rd|th)?\\.? ?(?:of )?([a-z]{3,9})\\.?,?(?: ?(\\d{4}))?");
     private static final Pattern MONTH_FIRST =
             Pattern.compile("(?:by |on )?([a-z]{3,9})\\.? (\\d{1,2})(?:st|nd|rd|th)?,?(?: (\\d{4}))?");
     private static final Pattern NUMBERS_ONLY = Pattern.compile("(\\d{1,2})[./](\\d{1,2})[./](\\d{4})?");
@@ -92,12 +90,6 @@ public final class WhenReader {
         if (text.equals("now") || text.equals("just now")) {
             return Optional.of(now);
         }
-        if (text.equals("a quarter of an hour ago")) {
-            return Optional.of(now.minusMinutes(15));
-        }
-        if (HALF_AN_HOUR.matcher(text).matches()) {
-            return Optional.of(now.minusMinutes(30));
-        }
         Matcher since = SINCE.matcher(text);
         if (since.matches() && !since.group(2).matches("(day|week|month|fortnight)s?")) {
             ChronoUnit unit = since.group(2).startsWith("h") ? ChronoUnit.HOURS : ChronoUnit.MINUTES;
@@ -139,15 +131,7 @@ public final class WhenReader {
     }
 
     private static String plain(String typed) {
-        String text = typed.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
-        return ISO_MOMENT
-                .matcher(text)
-                .replaceFirst("$1 ")
-                .replace("this morning", "today morning")
-                .replace("this afternoon", "today afternoon")
-                .replace("this evening", "today evening")
-                .replace("tonight", "today night")
-                .replace("last night", "yesterday night");
+        return Respelling.ofMoment(typed.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " "));
     }
 
     private Optional<LocalDate> plainDay(String text) {

@@ -34,6 +34,7 @@ public record Unit(Dimension dimension, double factor, double offset, String one
     public static final Unit MINUTE = of(Dimension.TIME, 1, "min");
     public static final Unit HOUR = of(Dimension.TIME, 60, "h");
     public static final Unit DAY = new Unit(Dimension.TIME, 1440, 0, "day", "days");
+    public static final Unit FORTNIGHT = new Unit(Dimension.TIME, 20_160, 0, "fortnight", "fortnights");
     public static final Unit WEEK = new Unit(Dimension.TIME, 10_080, 0, "week", "weeks");
     /** A month of 30 days; only stretches of time are read this way, never use-by dates. */
     public static final Unit MONTH = new Unit(Dimension.TIME, 43_200, 0, "month", "months");

@@ -43,6 +43,18 @@ class JarChoiceTest {
                 .isEqualTo(405);
     }
 
+    /** As high as 1.15 times its width: 500 mL of 82 mm are 94.7 mm high, 1.155 times. */
+    @Test
+    void aUsualJarIsALittleHigherThanWide() {
+        for (Vessel jar : List.of(HALF, THREE_QUARTERS, LITRE)) {
+            Length usual = Vessel.usualWidth(jar.capacity());
+            assertThat(usual.millimetres()).isCloseTo(jar.innerWidth().millimetres(), within(4.0));
+            Vessel guessed = new Vessel("usual", jar.capacity(), usual);
+            assertThat(guessed.height().millimetres() / usual.millimetres()).isCloseTo(1.15, within(0.02));
+        }
+        assertThat(Vessel.usualWidth(Volume.ofMillilitres(500)).millimetres()).isEqualTo(82);
+    }
+
     @Test
     void saysWhenNoneWillDo() {
         assertThat(choose(300, new OilWish.ToCover())).isEmpty();
