@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * needed as a line.
  *
  * @param minutesPerPixel what a bar dragged by a pixel is moved by
+ * @param warming the beginning of each session of heat, which earns nothing yet
  * @param needX where it is needed; null where no day is said
  */
 public record TimeRibbon(
@@ -28,6 +29,7 @@ public record TimeRibbon(
         List<Tick> days,
         List<Bar> home,
         List<Bar> bars,
+        List<Bar> warming,
         @Nullable Double needX) {
 
     private static final double WIDTH = 1180;
@@ -67,6 +69,7 @@ public record TimeRibbon(
         double perMinute = (WIDTH - LEFT - RIGHT) / Duration.between(from, to).toMinutes();
         Scale scale = new Scale(from, perMinute, say);
         List<Bar> bars = new ArrayList<>();
+        List<Bar> warming = new ArrayList<>();
         for (int i = 0; i < timetable.placed().size(); i++) {
             Placed placed = timetable.placed().get(i);
             for (Span span : placed.spans()) {
@@ -76,6 +79,10 @@ public record TimeRibbon(
                         kind(placed.step()),
                         i,
                         placed.step().name()));
+                if (placed.step() instanceof Step.Heat) {
+                    Span tepid = Span.of(span.startInclusive(), atHome.warmUp());
+                    warming.add(scale.bar(tepid, TOP + i * LANE, "warming", i, "warming up"));
+                }
             }
         }
         List<Bar> home = new ArrayList<>();
@@ -90,6 +97,7 @@ public record TimeRibbon(
                 ticks(first, last, scale),
                 home,
                 bars,
+                warming,
                 need.filter(at -> !at.isAfter(to)).map(scale::x).orElse(null));
     }
 

@@ -1,6 +1,7 @@
 package app.velvetcrock.bench;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
@@ -60,6 +61,11 @@ class TimeHttpTest {
         assertThat(late.select("#steps tr").last().text()).contains("Fri 4 Dec 21:05 – 21:50");
         // Bars stand where the sums say: five evenings drawn, hands dark, heat in two or three.
         assertThat(late.select(".t-bar.t-heat")).hasSize(3);
+        // each session pays its 45 minutes first
+        double minutes = Double.parseDouble(late.select(".time-ribbon").attr("data-minutes"));
+        assertThat(late.select(".t-warming")).hasSize(3).allSatisfy(bar -> assertThat(
+                        Double.parseDouble(bar.attr("width")) * minutes)
+                .isCloseTo(45, within(0.5)));
     }
 
     /** Home on Tuesdays and Saturdays: 30 days from Tuesday 24 November end on a Thursday and wait for Saturday 26 December. */

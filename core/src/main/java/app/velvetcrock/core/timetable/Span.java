@@ -13,7 +13,8 @@ public record Span(Instant startInclusive, Instant endExclusive) {
         }
     }
 
-    static Span of(Instant start, Duration length) {
+    /** From a moment on, for so long. */
+    public static Span of(Instant start, Duration length) {
         return new Span(start, start.plus(length));
     }
 
