@@ -8,6 +8,7 @@ import app.velvetcrock.core.charge.JarSplit;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
@@ -100,7 +101,7 @@ public class Bench {
                         form,
                         way,
                         new BenchReading.Desk(
-                                fields, shelves, house, new BenchSentence(fields, house, today), withTime)));
+                                fields, shelves, house, new BenchSentence(fields, house, today), withTime, today)));
     }
 
     /** The way named, shipped or the household's own; until one is chosen the fittest stands there. */
@@ -124,9 +125,8 @@ public class Bench {
                                         BenchReading.named(shelves.herbs(), Stock.OfHerb::id, row.herb()).stream()))
                 .map(herb -> new Ingredient(herb.kind(), herb.moisture()))
                 .toList();
-        var carrier = BenchReading.named(shelves.carriers(), Stock.OfCarrier::id, typed.carrier())
-                .orElse(shelves.carriers().get(0))
-                .kind();
+        CarrierKind carrier =
+                reading.together(typed, shelves, new Fields(house.reader()), house.dayOf(clock.instant()));
         Use use = Stream.of(Use.values())
                 .filter(value -> value.name().equals(typed.use()))
                 .findFirst()
@@ -278,7 +278,7 @@ public class Bench {
                 plan,
                 new FrozenPlan.Lots(
                         asked.herbs().stream().map(Stock.OfHerb::id).toList(),
-                        asked.pour().id(),
+                        asked.pour().lots(),
                         asked.spirit().lot().map(Stock.OfSupply::id)));
         return new BenchWork.Part(
                 frozen,

@@ -31,6 +31,14 @@ final class BenchAddress {
         }
         said.put("total", text(form.total()));
         said.put("carrier", text(form.carrier()));
+        SentencePart.Mix mix = Objects.requireNonNullElse(form.mix(), SentencePart.Mix.NONE);
+        said.put("mix.first", text(mix.first()));
+        for (int i = 0; i < mix.others().size(); i++) {
+            said.put(
+                    "mix.more[%d].carrier".formatted(i),
+                    text(mix.others().get(i).carrier()));
+            said.put("mix.more[%d].share".formatted(i), text(mix.others().get(i).share()));
+        }
         said.put("oil", text(form.oil()));
         said.put("jar", text(form.jar()));
         said.put("method", text(form.method()));

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param cut how fine its herbs are to be taken; empty for as they are stored
  * @param more the other herbs of a blend
  * @param total how much herb in all; empty where each says its own
+ * @param mix what the oil is mixed with; of all of it {@code oil} says how much
  * @param jar a jar, a pot, or {@link #SPLIT} for several jars; empty for a jar that fits
  * @param then how long the second stage is to last, of a way that has two
  * @param weighed what the herb really weighed, when it differs
@@ -37,6 +38,7 @@ public record BenchForm(
         @Nullable List<SentencePart.HerbRow> more,
         @Nullable String total,
         @Nullable String carrier,
+        SentencePart.@Nullable Mix mix,
         @Nullable String oil,
         @Nullable String jar,
         @Nullable String method,
@@ -78,6 +80,18 @@ public record BenchForm(
         return more != null && !more.isEmpty() || !isBlank(total);
     }
 
+    /** Tells whether more than one oil is said. */
+    public boolean isMix() {
+        return mix != null && !mix.isBlank();
+    }
+
+    /** The same with its oil mixed with others. */
+    public BenchForm mixed(SentencePart.Mix others) {
+        return new BenchForm(
+                key, herb, amount, cut, more, total, carrier, others, oil, jar, method, length, then, start, use,
+                pressing, storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+    }
+
     /** Tells whether it came out otherwise on the scale. */
     public boolean isWeighed() {
         return !isBlank(weighed) || !isBlank(poured);
@@ -86,14 +100,14 @@ public record BenchForm(
     /** A plain charge of one herb in one oil, all else as usual. */
     public static BenchForm of(String herb, String amount, String carrier, String oil) {
         return new BenchForm(
-                null, herb, amount, null, null, null, carrier, oil, null, null, null, null, null, null, null, null,
-                null, null, null, null, null, null, null, null);
+                null, herb, amount, null, null, null, carrier, null, oil, null, null, null, null, null, null, null,
+                null, null, null, null, null, null, null, null, null);
     }
 
     /** The same by another way. */
     public BenchForm by(String way) {
         return new BenchForm(
-                key, herb, amount, cut, more, total, carrier, oil, jar, way, length, then, start, use, pressing,
+                key, herb, amount, cut, more, total, carrier, mix, oil, jar, way, length, then, start, use, pressing,
                 storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
     }
 
@@ -108,6 +122,7 @@ public record BenchForm(
                 more,
                 blend ? howMuch : total,
                 carrier,
+                mix,
                 ofOil,
                 jar,
                 method,
@@ -130,21 +145,21 @@ public record BenchForm(
     /** The same for so long, from a day. */
     public BenchForm lasting(String howLong, @Nullable String from) {
         return new BenchForm(
-                key, herb, amount, cut, more, total, carrier, oil, jar, method, howLong, then, from, use, pressing,
+                key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, howLong, then, from, use, pressing,
                 storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
     }
 
     /** The same with so long a second stage. */
     public BenchForm then(@Nullable String howLong) {
         return new BenchForm(
-                key, herb, amount, cut, more, total, carrier, oil, jar, method, length, howLong, start, use, pressing,
-                storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+                key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, length, howLong, start, use,
+                pressing, storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
     }
 
     /** The same with other numbers of its way. */
     public BenchForm numbered(BenchNumbers others) {
         return new BenchForm(
-                key, herb, amount, cut, more, total, carrier, oil, jar, method, length, then, start, use, pressing,
+                key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, length, then, start, use, pressing,
                 storage, weighed, poured, others, spirit, knowingly, called, time, want);
     }
 
@@ -158,6 +173,7 @@ public record BenchForm(
                 more,
                 total,
                 carrier,
+                mix,
                 oil,
                 jar,
                 method,
@@ -187,6 +203,7 @@ public record BenchForm(
                 more,
                 total,
                 carrier,
+                mix,
                 oil,
                 jar,
                 method,
@@ -214,7 +231,7 @@ public record BenchForm(
     /** The same with nothing said of what a way brings along: its numbers and its times. */
     BenchForm asItsWay() {
         return new BenchForm(
-                key, herb, amount, cut, more, total, carrier, oil, jar, method, null, null, start, use, pressing,
+                key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, null, null, start, use, pressing,
                 storage, weighed, poured, null, spirit, knowingly, called, time, want);
     }
 
@@ -228,6 +245,7 @@ public record BenchForm(
                 more,
                 total,
                 carrier,
+                mix,
                 oil,
                 jar,
                 method,
@@ -250,7 +268,7 @@ public record BenchForm(
 
     private BenchForm at(SentencePart.Time other) {
         return new BenchForm(
-                key, herb, amount, cut, more, total, carrier, oil, jar, method, length, then, start, use, pressing,
+                key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, length, then, start, use, pressing,
                 storage, weighed, poured, numbers, spirit, knowingly, called, other, want);
     }
 
@@ -262,8 +280,8 @@ public record BenchForm(
     /** The same as a blend with these herbs besides. */
     public BenchForm with(List<SentencePart.HerbRow> others) {
         return new BenchForm(
-                key, herb, amount, cut, others, total, carrier, oil, jar, method, length, then, start, use, pressing,
-                storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+                key, herb, amount, cut, others, total, carrier, mix, oil, jar, method, length, then, start, use,
+                pressing, storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
     }
 
     /** The form with what a newcomer would find filled in. */
@@ -282,6 +300,7 @@ public record BenchForm(
                 rows,
                 or(total, ""),
                 or(carrier, ""),
+                (mix == null ? SentencePart.Mix.NONE : mix).filled(),
                 oil == null ? "" : oil,
                 or(jar, ""),
                 way.key(),

@@ -4,9 +4,12 @@ import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Cover;
 import app.velvetcrock.core.charge.Schools;
+import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.planning.Carriers;
+import app.velvetcrock.core.planning.PlannedCarrier;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.core.spirit.Moistening;
@@ -26,6 +29,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param measures the same charge as the schools measure it
  * @param shares of a blend what each herb has of it; empty for one herb
+ * @param oils of a mix how much of each oil is poured; empty for one oil
  * @param bath what the water bath wants; null where there is none
  * @param water what free water it brings; null where that is not worth saying
  * @param moisten what spirit it is moistened with; null where with none
@@ -38,6 +42,7 @@ public record BenchPage(
         List<Row> measures,
         String blendHead,
         List<Row> shares,
+        List<Row> oils,
         Picture picture,
         String vessel,
         List<Row> split,
@@ -93,6 +98,7 @@ public record BenchPage(
                 measures(plan, house),
                 planned.isSplit() ? "The blend, in each jar" : "The blend",
                 shares(plan, house),
+                oils(planned, house),
                 picture(planned, house),
                 "%s%s, %s across"
                         .formatted(
@@ -155,6 +161,23 @@ public record BenchPage(
                                 house.mass(herb.mass()),
                                 house.percent(herb.mass().grams() / all)))
                         .toList();
+    }
+
+    /** Of all jars together: this is what is measured out. */
+    private static List<Row> oils(BenchWork.Planned planned, House house) {
+        Carriers carriers = planned.plan().request().carriers();
+        Density whole = planned.plan().request().carrier().kind().density();
+        List<Mass> masses = carriers.masses(whole.massOf(planned.oilInAll()));
+        List<Row> rows = new ArrayList<>();
+        for (int i = 0; carriers.isMix() && i < masses.size(); i++) {
+            PlannedCarrier oil = carriers.parts().get(i).carrier();
+            rows.add(new Row(
+                    null,
+                    oil.kind().common(),
+                    house.volume(oil.kind().density().volumeOf(masses.get(i))) + ", " + house.mass(masses.get(i)),
+                    house.percent(carriers.parts().get(i).share())));
+        }
+        return rows;
     }
 
     private static Picture picture(BenchWork.Planned planned, House house) {

@@ -4,9 +4,11 @@ import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Wanted;
@@ -14,8 +16,10 @@ import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -37,7 +41,13 @@ class BenchReading {
     }
 
     /** What one working-out has before it. */
-    record Desk(Fields fields, BenchStock.Shelves shelves, House house, BenchSentence sentence, boolean withTime) {}
+    record Desk(
+            Fields fields,
+            BenchStock.Shelves shelves,
+            House house,
+            BenchSentence sentence,
+            boolean withTime,
+            LocalDate today) {}
 
     /** What is to be planned, read and clear, before a vessel is chosen. */
     record Asked(
@@ -51,7 +61,7 @@ class BenchReading {
 
         /** What is asked for, in one vessel. */
         PlanRequest request(OfJar jar, List<Vessel> free) {
-            return new PlanRequest(planned, pour.carrier(), oil, jar.vessel(), free, how);
+            return new PlanRequest(planned, pour.carriers(), oil, jar.vessel(), free, how);
         }
 
         Asked outOf(Wanted want) {
@@ -68,7 +78,16 @@ class BenchReading {
     Optional<Asked> read(BenchForm form, Method way, Optional<OfJar> vessel, Desk desk) {
         Fields fields = desk.fields();
         List<BlendSentence.Row> rows = rows(form, desk);
-        BenchStock.Pour pour = pour(form, desk);
+        Optional<MixSentence.Read> mixed = new MixSentence(fields, desk.sentence())
+                .read(
+                        Objects.requireNonNullElse(form.mix(), SentencePart.Mix.NONE),
+                        form.oil(),
+                        bottles(form, desk.shelves(), fields));
+        if (mixed.isEmpty()) {
+            return Optional.empty();
+        }
+        BenchStock.Pour pour =
+                new BenchStock.Pour(mixed.get().bottles(), mixed.get().carriers(), desk.today());
         if (form.want() != null && !BenchForm.isBlank(form.want().amount())) {
             List<Vessel> vessels = vessel.map(named -> List.of(named.vessel()))
                     .orElseGet(() ->
@@ -82,7 +101,10 @@ class BenchReading {
         }
         Optional<List<Mass>> masses =
                 new BlendSentence(fields, desk.house()).masses(rows, form.total(), vessel.map(OfJar::vessel));
-        Optional<OilWish> oil = desk.sentence().oil(pour.carrier().kind().density(), form.oil());
+        Optional<OilWish> oil = mixed.get()
+                .all()
+                .map(all -> Optional.<OilWish>of(new OilWish.Exactly(all)))
+                .orElseGet(() -> desk.sentence().oil(pour.density(), form.oil()));
         Method numbered = new NumbersSentence(fields, desk.house())
                 .apply(way, form.numbers() == null ? BenchNumbers.NONE : form.numbers());
         BenchSentence.Spirit spirit = desk.sentence()
@@ -150,11 +172,37 @@ class BenchReading {
         return rows;
     }
 
-    private BenchStock.Pour pour(BenchForm form, Desk desk) {
-        return named(desk.shelves().oils(), Stock.OfOil::id, form.carrier())
+    /** What its oils are together, for choosing a way; shares that are not clear yet count alike. */
+    CarrierKind together(BenchForm form, BenchStock.Shelves shelves, Fields unseen, LocalDate today) {
+        List<BenchStock.Bottled> bottles = bottles(form, shelves, unseen);
+        return new Carriers(bottles.stream()
+                        .map(bottle -> new Carriers.Part(bottle.carrier(), 1.0 / bottles.size()))
+                        .toList())
+                .asFound(today);
+    }
+
+    /** The bottles named, the first before those it is mixed with; a row without its oil stands for nothing yet. */
+    List<BenchStock.Bottled> bottles(BenchForm form, BenchStock.Shelves shelves, Fields fields) {
+        List<BenchStock.Bottled> bottles = new ArrayList<>();
+        bottles.add(bottle("carrier", form.carrier(), shelves, fields));
+        List<SentencePart.OilRow> more =
+                form.mix() == null ? List.of() : form.mix().others();
+        for (int i = 0; i < more.size(); i++) {
+            String field = "mix.more[%d].carrier".formatted(i);
+            if (BenchForm.isBlank(more.get(i).carrier())) {
+                fields.trouble(
+                        field, "An amount stands here without its oil.", "an oil from the list, or empty the amount");
+            } else {
+                bottles.add(bottle(field, more.get(i).carrier(), shelves, fields));
+            }
+        }
+        return bottles;
+    }
+
+    private BenchStock.Bottled bottle(String field, @Nullable String typed, BenchStock.Shelves shelves, Fields fields) {
+        return named(shelves.oils(), Stock.OfOil::id, typed)
                 .map(stock::pour)
-                .orElseGet(() -> BenchStock.pour(pick(
-                        desk.fields(), "carrier", desk.shelves().carriers(), Stock.OfCarrier::id, form.carrier())));
+                .orElseGet(() -> BenchStock.pour(pick(fields, field, shelves.carriers(), Stock.OfCarrier::id, typed)));
     }
 
     static <T> Optional<T> named(List<T> from, Function<T, UUID> id, @Nullable String typed) {

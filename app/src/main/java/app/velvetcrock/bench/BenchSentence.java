@@ -202,8 +202,8 @@ final class BenchSentence {
         if (typed == null || typed.isBlank()) {
             return Optional.of(planned);
         }
-        Density density = from.carrier().kind().density();
-        Volume left = density.volumeOf(from.left());
+        Density density = from.density();
+        Volume left = from.most();
         double most = Math.min(planned.millilitres() * MOST_OFF, left.millilitres());
         return volume("poured", density, typed).filter(volume -> {
             boolean near = volume.millilitres() >= planned.millilitres() / MOST_OFF && volume.millilitres() <= most;

@@ -6,9 +6,11 @@ import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.look.Held;
+import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Source;
+import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.core.planning.FirstInfusion;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedCarrier;
@@ -26,6 +28,7 @@ import app.velvetcrock.ways.OwnWays;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -99,7 +102,37 @@ public class BenchStock {
     }
 
     /** Something to pour over a herb: a bottle, or an oil infused before. */
-    record Pour(UUID id, PlannedCarrier carrier, Mass left) {}
+    record Bottled(UUID id, PlannedCarrier carrier, Mass left) {
+
+        Density density() {
+            return carrier.kind().density();
+        }
+    }
+
+    /** What is poured: one oil, or a mix; each from its bottle. */
+    record Pour(List<Bottled> bottles, Carriers carriers, LocalDate on) {
+
+        Density density() {
+            return carriers.together(on).kind().density();
+        }
+
+        List<UUID> lots() {
+            return bottles.stream().map(Bottled::id).toList();
+        }
+
+        /** The most of it the bottles give, by the one that gives out first. */
+        Volume most() {
+            double most = Double.MAX_VALUE;
+            for (int i = 0; i < bottles.size(); i++) {
+                Bottled bottle = bottles.get(i);
+                most = Math.min(
+                        most,
+                        bottle.density().volumeOf(bottle.left()).millilitres()
+                                / carriers.parts().get(i).share());
+            }
+            return Volume.ofMillilitres(most);
+        }
+    }
 
     public Shelves read(House house, LocalDate today) {
         List<Told> held =
@@ -166,8 +199,8 @@ public class BenchStock {
                 .toList();
     }
 
-    static Pour pour(Stock.OfCarrier bottle) {
-        return new Pour(
+    static Bottled pour(Stock.OfCarrier bottle) {
+        return new Bottled(
                 bottle.id(),
                 new PlannedCarrier(
                         bottle.kind(),
@@ -176,7 +209,7 @@ public class BenchStock {
     }
 
     /** A finished oil with what it carries of its first herb; its own date is the bottle's best before. */
-    Pour pour(Stock.OfOil oil) {
+    Bottled pour(Stock.OfOil oil) {
         BatchSheet sheet = batches.sheet(oil.batch());
         PlanRequest request = sheet.plan().request();
         FirstInfusion first = FirstInfusion.of(
@@ -192,7 +225,39 @@ public class BenchStock {
                         .opened()
                         .or(() -> Optional.of(request.circumstances().start())),
                 Optional.of(oil.useBy()));
-        return new Pour(oil.id(), new PlannedCarrier(request.carrier().kind(), bottle, Optional.of(first)), oil.left());
+        return new Bottled(
+                oil.id(), new PlannedCarrier(request.carrier().kind(), bottle, Optional.of(first)), oil.left());
+    }
+
+    private static void enoughOil(Volume oil, Pour pour, BenchReading.Desk desk) {
+        House house = desk.house();
+        List<Mass> masses = pour.carriers().masses(pour.density().massOf(oil));
+        for (int i = 0; i < masses.size(); i++) {
+            Bottled bottle = pour.bottles().get(i);
+            UUID id = bottle.id();
+            // Of one bottle named twice, both shares count.
+            double need = 0;
+            for (int j = 0; j < masses.size(); j++) {
+                need += pour.bottles().get(j).id().equals(id) ? masses.get(j).grams() : 0;
+            }
+            if (Mass.ofGrams(need).toMilligrams() > bottle.left().toMilligrams()) {
+                desk.fields()
+                        .trouble(
+                                i == 0 ? "oil" : "mix.more[%d].share".formatted(i - 1),
+                                "This takes %s%s; the bottle holds %s."
+                                        .formatted(
+                                                house.volume(bottle.density().volumeOf(Mass.ofGrams(need))),
+                                                masses.size() == 1
+                                                        ? ""
+                                                        : " of "
+                                                                + bottle.carrier()
+                                                                        .kind()
+                                                                        .common()
+                                                                        .toLowerCase(Locale.ROOT),
+                                                house.volume(bottle.density().volumeOf(bottle.left()))),
+                                "less, or another bottle");
+            }
+        }
     }
 
     /** Notes beside the fields what of its herbs, oil or spirit is not there. */
@@ -216,18 +281,7 @@ public class BenchStock {
             }
         }
         Volume oil = parts.stream().map(part -> part.plan().charge().oil()).reduce(Volume.ZERO, Volume::plus);
-        var density = asked.pour().carrier().kind().density();
-        if (density.massOf(oil).toMilligrams() > asked.pour().left().toMilligrams()) {
-            desk.fields()
-                    .trouble(
-                            "oil",
-                            "This takes %s; the bottle holds %s."
-                                    .formatted(
-                                            house.volume(oil),
-                                            house.volume(density.volumeOf(
-                                                    asked.pour().left()))),
-                            "less, or another bottle");
-        }
+        enoughOil(oil, asked.pour(), desk);
         Mass spirit = parts.stream()
                 .flatMap(part -> part.plan().moistening().stream())
                 .map(Moistening::fromBottle)

@@ -1,6 +1,7 @@
 package app.velvetcrock.bench;
 
 import app.velvetcrock.core.charge.Bath;
+import app.velvetcrock.core.charge.OilShares;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
@@ -41,7 +42,22 @@ public record BenchWork(
                     IntStream.range(0, BenchForm.MOST_MORE)
                             .boxed()
                             .flatMap(i -> Stream.of("more[%d].herb".formatted(i), "more[%d].amount".formatted(i))),
-                    Stream.of("total", "oil", "carrier", "jar", "length", "then", "start", "method", "use", "pressing"),
+                    IntStream.range(0, OilShares.MOST - 1)
+                            .boxed()
+                            .flatMap(i ->
+                                    Stream.of("mix.more[%d].carrier".formatted(i), "mix.more[%d].share".formatted(i))),
+                    Stream.of(
+                            "total",
+                            "oil",
+                            "carrier",
+                            "mix.first",
+                            "jar",
+                            "length",
+                            "then",
+                            "start",
+                            "method",
+                            "use",
+                            "pressing"),
                     Stream.of("storage", "numbers.band", "numbers.ceiling", "numbers.thenBand", "numbers.thenCeiling"),
                     Stream.of("numbers.shake", "numbers.look", "numbers.read", "spirit.perGram", "spirit.thin"),
                     Stream.of("knowingly", "called", "want.amount", "want.container", "want.firmness"))

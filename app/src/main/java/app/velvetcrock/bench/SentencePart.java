@@ -1,6 +1,8 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.charge.OilShares;
 import app.velvetcrock.core.method.Pace;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -16,6 +18,55 @@ public final class SentencePart {
 
         public boolean isBlank() {
             return BenchForm.isBlank(herb) && BenchForm.isBlank(amount);
+        }
+    }
+
+    /** Another oil of a mix, and how much of it. */
+    public record OilRow(@Nullable String carrier, @Nullable String share) {
+
+        static final OilRow NONE = new OilRow("", "");
+
+        boolean isBlank() {
+            return BenchForm.isBlank(carrier) && BenchForm.isBlank(share);
+        }
+    }
+
+    /**
+     * What the oil is mixed with.
+     *
+     * @param first how much of the first oil; empty for what the others leave
+     */
+    public record Mix(@Nullable String first, @Nullable List<OilRow> more) {
+
+        static final Mix NONE = new Mix("", List.of());
+
+        private static final int MOST_MORE = OilShares.MOST - 1;
+
+        boolean isBlank() {
+            return BenchForm.isBlank(first) && others().isEmpty();
+        }
+
+        /** Its oils that are said. */
+        List<OilRow> others() {
+            return more == null
+                    ? List.of()
+                    : more.stream()
+                            .filter(row -> row != null && !row.isBlank())
+                            .limit(MOST_MORE)
+                            .toList();
+        }
+
+        /** As many rows as there may be. */
+        public List<OilRow> rows() {
+            List<OilRow> rows = new ArrayList<>(others());
+            while (rows.size() < MOST_MORE) {
+                rows.add(OilRow.NONE);
+            }
+            return rows;
+        }
+
+        Mix filled() {
+            return new Mix(BenchForm.or(first, ""), others());
         }
     }
 

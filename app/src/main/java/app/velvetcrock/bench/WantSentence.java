@@ -46,7 +46,7 @@ final class WantSentence {
     /** Herb and oil for what is wanted, at the ratio said or the first herb's usual one. */
     Optional<Wanted> wanted(BenchForm form, List<BlendSentence.Row> rows, BenchStock.Pour pour, Retentions retentions) {
         Stock.OfHerb herb = rows.get(0).herb();
-        Density density = pour.carrier().kind().density();
+        Density density = pour.density();
         Optional<Volume> oil =
                 BenchForm.isBlank(Objects.requireNonNull(form.want()).container())
                         ? oil(form, density)

@@ -137,7 +137,7 @@ record OilPage(
                                                 herb.moisture().word(),
                                                 herb.texture().part().word())))
                         .toList(),
-                request.carrier().kind().common(),
+                request.carriers().words(),
                 "%s, batch %d, %s"
                         .formatted(
                                 house.volume(shown.net()),

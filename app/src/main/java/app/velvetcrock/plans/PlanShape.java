@@ -44,7 +44,13 @@ public class PlanShape {
         shape.set("takes", json.tree(frozen.takes()));
         shape.set("holds", json.tree(frozen.holds()));
         shape.set("herbs", request.get("herbs"));
-        shape.set("carriers", only(request.get("carrier")));
+        ArrayNode carriers = JsonNodeFactory.instance.arrayNode();
+        request.get("carriers").get("parts").forEach(part -> {
+            ObjectNode carrier = part.get("carrier").deepCopy().asObject();
+            carrier.set("share", part.get("share"));
+            carriers.add(carrier);
+        });
+        shape.set("carriers", carriers);
         for (String part : List.of("oil", "vessel", "jarsInStock", "circumstances")) {
             shape.set(part, request.get(part));
         }
@@ -56,7 +62,16 @@ public class PlanShape {
         ObjectNode shape = UpcastPlan.toLatest((ObjectNode) json.parse(written), json);
         ObjectNode request = JsonNodeFactory.instance.objectNode();
         request.set("herbs", shape.get("herbs"));
-        request.set("carrier", shape.get("carriers").get(0));
+        ArrayNode parts = JsonNodeFactory.instance.arrayNode();
+        shape.get("carriers").forEach(stored -> {
+            ObjectNode carrier = stored.deepCopy().asObject();
+            JsonNode share = carrier.remove("share");
+            ObjectNode part = parts.addObject();
+            part.set("carrier", carrier);
+            // Before there were mixes, one oil was all of it and had no share.
+            part.put("share", share == null ? 1 : share.asDouble());
+        });
+        request.set("carriers", JsonNodeFactory.instance.objectNode().set("parts", parts));
         for (String part : List.of("oil", "vessel", "jarsInStock", "circumstances")) {
             request.set(part, shape.get(part));
         }

@@ -4,6 +4,7 @@ import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.bench.BenchNumbers;
 import app.velvetcrock.bench.BenchStock;
 import app.velvetcrock.bench.SentencePart;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
@@ -19,6 +20,8 @@ import java.util.UUID;
 
 /** A recipe as it is weighed out, told to a friend, and taken to the Bench. */
 record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
+
+    private static final double PERCENT = 100;
 
     /** One line to weigh out, with room for what it really was. */
     public record Line(String amount, String what, String other) {}
@@ -43,10 +46,15 @@ record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
                     "spirit of %.0f %%".formatted(recipe.spiritPercent()),
                     "drinkable grain spirit, to moisten with"));
         }
-        lines.add(new Line(
-                house.volume(Volume.ofMillilitres(recipe.oilMillilitres())),
-                recipe.carrierName(),
-                house.ratio(recipe.ratio()) + " grams to mL"));
+        for (PlanRecipe.Oil oil : recipe.oils()) {
+            lines.add(new Line(
+                    house.volume(Volume.ofMillilitres(recipe.oilMillilitres() * oil.share())),
+                    oil.name(),
+                    recipe.oils().size() == 1
+                            ? house.ratio(recipe.ratio()) + " grams to mL"
+                            : "%s of the oil; in all %s grams to mL"
+                                    .formatted(house.percent(oil.share()), house.ratio(recipe.ratio()))));
+        }
         return lines;
     }
 
@@ -105,11 +113,9 @@ record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
                                 .orElse(""),
                         house.mass(Mass.ofGrams(herb.grams()))))
                 .toList();
-        String carrier = shelves.carriers().stream()
-                .filter(oil -> oil.kind().key().equals(recipe.carrier()))
-                .findFirst()
-                .map(oil -> oil.id().toString())
-                .orElse("");
+        List<SentencePart.OilRow> oils = recipe.oils().stream()
+                .map(oil -> new SentencePart.OilRow(lot(oil, shelves), Decimals.upTo(PERCENT * oil.share(), 1) + " %"))
+                .toList();
         Method method = recipe.method();
         Method shipped = Method.of(method.key()).orElse(method.base());
         List<Stage> stages = method.stages();
@@ -117,15 +123,24 @@ record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
         return BenchForm.of(
                         String.valueOf(herbs.get(0).herb()),
                         String.valueOf(herbs.get(0).amount()),
-                        carrier,
+                        String.valueOf(oils.get(0).carrier()),
                         house.volume(Volume.ofMillilitres(recipe.oilMillilitres())))
                 .with(herbs.subList(1, herbs.size()))
+                .mixed(new SentencePart.Mix("", oils.subList(1, oils.size())))
                 .by(shipped.key())
                 .lasting(stages.get(0).pace().words(lengths.get(0)), null)
                 .then(stages.size() > 1 ? stages.get(1).pace().words(lengths.get(1)) : null)
                 .numbered(BenchNumbers.differing(method, shipped, house))
                 .kept(recipe.use(), recipe.pressing(), recipe.storage())
                 .moistened(recipe.spiritPerGram() > 0 ? String.valueOf(recipe.spiritPerGram()) : null);
+    }
+
+    private static String lot(PlanRecipe.Oil oil, BenchStock.Shelves shelves) {
+        return shelves.carriers().stream()
+                .filter(lot -> lot.kind().key().equals(oil.key()))
+                .findFirst()
+                .map(lot -> lot.id().toString())
+                .orElse("");
     }
 
     /** Herbs of it that are not in stock. */

@@ -17,6 +17,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,6 +32,7 @@ record OpenRecipe(
         String title,
         List<Herb> herbs,
         Oil oil,
+        @Nullable List<Oil> moreOils,
         Way way,
         @Nullable Spirit spirit,
         Use use,
@@ -78,6 +80,9 @@ record OpenRecipe(
                             .map(t -> new Rhythm(t.kind(), t.everyAtFirst(), t.first(), t.everyAfter()))
                             .toList()));
         }
+        List<Oil> oils = recipe.oils().stream()
+                .map(oil -> new Oil(oil.key(), oil.name(), oil.share() * recipe.oilMillilitres()))
+                .toList();
         return new OpenRecipe(
                 FORMAT,
                 VERSION,
@@ -86,7 +91,8 @@ record OpenRecipe(
                         .map(h ->
                                 new Herb(h.key(), h.name(), h.botanical(), h.part(), h.cut(), h.moisture(), h.grams()))
                         .toList(),
-                new Oil(recipe.carrier(), recipe.carrierName(), recipe.oilMillilitres()),
+                oils.get(0),
+                oils.size() == 1 ? null : oils.subList(1, oils.size()),
                 new Way(recipe.method().key(), recipe.method().name(), steps),
                 recipe.spiritPerGram() == 0 ? null : new Spirit(recipe.spiritPercent(), recipe.spiritPerGram()),
                 recipe.use(),
@@ -102,6 +108,10 @@ record OpenRecipe(
      */
     PlanRecipe recipe() {
         Method method = method();
+        List<Oil> oils = Stream.concat(
+                        Stream.of(oil), Stream.ofNullable(moreOils).flatMap(List::stream))
+                .toList();
+        double millilitres = oils.stream().mapToDouble(Oil::millilitres).sum();
         return new PlanRecipe(
                 title,
                 herbs.stream()
@@ -114,9 +124,10 @@ record OpenRecipe(
                                 h.moisture,
                                 h.grams))
                         .toList(),
-                oil.key,
-                oil.name,
-                oil.millilitres,
+                oils.stream()
+                        .map(one -> new PlanRecipe.Oil(one.key, one.name, one.millilitres / millilitres))
+                        .toList(),
+                millilitres,
                 method,
                 way.stages.stream().map(Step::length).toList(),
                 use,

@@ -70,8 +70,7 @@ public class Recipes {
                 new PlanRecipe(
                         charged.title(),
                         charged.herbs(),
-                        charged.carrier(),
-                        charged.carrierName(),
+                        charged.oils(),
                         sheet.course().charge().oil().millilitres(),
                         charged.method(),
                         sheet.course().lengths(),

@@ -58,6 +58,8 @@ final class RowWords {
                 task.entry().orElse(null));
     }
 
+    private static final int A_MINUTE = 60;
+
     private String when(Found found) {
         Task task = found.task();
         LocalDate due = house.dayOf(task.due());
@@ -99,7 +101,10 @@ final class RowWords {
             case HEAT_ON -> sheet.course().heat().map(RowWords::left).orElse("");
             case READ -> sheet.heatAlarm(house)
                     .orElseGet(() -> sheet.course().heat().map(this::heat).orElse(""));
-            case HEAT_OFF -> sheet.course().heat().map(RowWords::left).orElse("") + "; no lid until cool";
+            case HEAT_OFF -> sheet.course()
+                            .heat()
+                            .map(heat -> left(heat) + paused(found, heat))
+                            .orElse("") + "; no lid until cool";
             case NEXT -> "%s has had its time".formatted(sheet.course().stage().name());
             case STRAIN -> sheet.course().overdueDays() > 0
                     ? "%s over; %s back"
@@ -110,6 +115,16 @@ final class RowWords {
             case DECANT -> "settled a day; measure again";
             case USE_FIRST -> useFirst(sheet);
         };
+    }
+
+    /** Nobody is home for the rest of it, so it comes off before it is done. */
+    private static String paused(Found found, HeatCourse heat) {
+        return heat.runsUntil()
+                        .filter(end ->
+                                end.minusSeconds(A_MINUTE).isAfter(found.task().due()))
+                        .isPresent()
+                ? ", in another session"
+                : "";
     }
 
     private String ago(Found found) {

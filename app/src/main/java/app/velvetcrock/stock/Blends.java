@@ -6,9 +6,8 @@ import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.materia.CarrierKind;
-import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.deeds.StoreDeeds;
 import app.velvetcrock.stock.deeds.StoreHands;
@@ -18,8 +17,6 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -58,31 +55,18 @@ public class Blends implements StoreHands {
 
     /** What a blend would be. */
     static CarrierKind kind(String name, List<Part> parts) {
-        double grams = parts.stream().mapToDouble(part -> part.mass().grams()).sum();
-        double millilitres = parts.stream()
-                .mapToDouble(
-                        part -> part.carrier().density().volumeOf(part.mass()).millilitres())
-                .sum();
-        int months = parts.stream()
-                .mapToInt(part -> part.carrier().kind().monthsOpened())
-                .min()
-                .orElseThrow();
-        boolean estimate = parts.stream().anyMatch(part -> part.carrier().kind().densityIsEstimate());
-        // A blend is wholly melted where its hardest part is; what the others do to that is not held.
-        Optional<Temperature> melting = parts.stream()
-                .flatMap(part -> part.carrier().kind().melting().stream())
-                .max(Comparator.naturalOrder());
-        Set<String> traits = new TreeSet<>();
-        parts.forEach(part -> traits.addAll(part.carrier().kind().traits()));
-        return new CarrierKind(
+        double millilitres = parts.stream().mapToDouble(Blends::millilitres).sum();
+        return Carriers.mixed(
                 "",
                 name,
-                Density.ofGramsPerMillilitre(grams / millilitres),
-                estimate,
-                months,
-                melting,
-                "#000000",
-                traits);
+                parts.stream()
+                        .map(part -> new Carriers.Mixed(
+                                part.carrier().kind(), part.carrier().density(), millilitres(part) / millilitres))
+                        .toList());
+    }
+
+    private static double millilitres(Part part) {
+        return part.carrier().density().volumeOf(part.mass()).millilitres();
     }
 
     @Override

@@ -122,7 +122,11 @@ class BatchPage {
 
     /** Bottles in stock of the oil a batch stands in. */
     List<Stock.OfCarrier> sameOil(BatchSheet sheet) {
-        return stores.carriers(sheet.plan().request().carrier().kind());
+        return sheet.plan().request().carriers().parts().stream()
+                .map(part -> part.carrier().kind())
+                .distinct()
+                .flatMap(kind -> stores.carriers(kind).stream())
+                .toList();
     }
 
     private static JarDrawing drawing(BatchSheet sheet) {

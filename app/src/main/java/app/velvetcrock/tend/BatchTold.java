@@ -187,7 +187,7 @@ public record BatchTold(
         facts.add(herbs(sheet, house));
         facts.add(new Fact(
                 "Oil",
-                house.volume(charge.oil()) + " " + request.carrier().kind().common(),
+                house.volume(charge.oil()) + " " + request.carriers().words(),
                 charge.oil().equals(plan.charge().oil())
                         ? ""
                         : " planned " + house.volume(plan.charge().oil())));

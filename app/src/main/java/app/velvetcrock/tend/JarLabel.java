@@ -50,7 +50,7 @@ public record JarLabel(
                         .orElse(null),
                 request.herbNames(),
                 request.herbs().stream().map(herb -> herb(herb, plan, house)).toList(),
-                request.carrier().kind().common(),
+                request.carriers().words(),
                 ", %s (g : mL)".formatted(house.ratio(charge.ratio())),
                 "%s herb, %s oil".formatted(house.mass(charge.herbs().mass()), house.volume(charge.oil())),
                 house.date(request.circumstances().start()),

@@ -18,7 +18,7 @@ import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.heat.HeatReading;
 import app.velvetcrock.core.heat.WarmUp;
 import app.velvetcrock.core.keeping.Bottle;
-import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.hours.Hours;
@@ -119,13 +119,14 @@ class TendingHands implements Hands {
 
     /** Stock falls, and the yield counts it from now on. */
     private UUID topUp(BatchSheet sheet, Doing<Deed.TopUp> doing) {
-        CarrierKind oil = sheet.plan().request().carrier().kind();
-        Stock.OfCarrier from = stores.carriers(oil).stream()
+        Carriers oils = sheet.plan().request().carriers();
+        Stock.OfCarrier from = oils.parts().stream()
+                .flatMap(part -> stores.carriers(part.carrier().kind()).stream())
                 .filter(one -> one.id().equals(doing.deed().bottle()))
                 .findFirst()
                 .orElseThrow(() -> new Refused(
                         "from",
-                        "Jar %d stands in %s; top it up with the same oil.".formatted(sheet.number(), oil.common()),
+                        "Jar %d stands in %s; top it up with the same oil.".formatted(sheet.number(), oils.words()),
                         "one from the list"));
         Bottle bottle = new Bottle(from.name(), from.kind().monthsOpened(), from.opened(), from.bestBefore());
         Take take = new Take(from.id(), from.density().massOf(doing.deed().oil()));

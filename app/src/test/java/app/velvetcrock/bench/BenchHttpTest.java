@@ -429,7 +429,8 @@ class BenchHttpTest {
             if (!Set.of("key", "_csrf", "weighed", "poured", "called", "title").contains(name)) {
                 assertThat(BenchAddress.said(BenchForm.of("", "", "", "").withDefaults(Method.COLD_AND_DARK, "", ""))
                                 .keySet())
-                        .anyMatch(known -> known.equals(name) || name.matches("(more|time\\.hold)\\[\\d+].*"));
+                        .anyMatch(
+                                known -> known.equals(name) || name.matches("(more|mix\\.more|time\\.hold)\\[\\d+].*"));
             }
         }
     }

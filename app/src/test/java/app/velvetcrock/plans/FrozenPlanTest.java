@@ -22,6 +22,7 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Source;
+import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.core.planning.FirstInfusion;
 import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.PlanRequest;
@@ -82,7 +83,7 @@ class FrozenPlanTest {
         Random random = new Random(8);
         int plain = 0;
         for (int i = 0; i < 200; i++) {
-            FrozenPlan frozen = frozen(request(random));
+            FrozenPlan frozen = frozen(ofOneOil(request(random)));
             String older = unnumbered(frozen)
                     .replaceAll(",\"(spirit|first|knowingly|spiritLot)\":null", "")
                     .replace(",\"open\":false", "");
@@ -145,6 +146,16 @@ class FrozenPlanTest {
         assertThat(plans).isEmpty();
     }
 
+    private static PlanRequest ofOneOil(PlanRequest request) {
+        return new PlanRequest(
+                request.herbs(),
+                request.carriers().parts().get(0).carrier(),
+                request.oil(),
+                request.vessel(),
+                request.jarsInStock(),
+                request.circumstances());
+    }
+
     /** What could be planned then: one herb, a plain oil, a jar, no dose and no override. */
     private static PlanRequest plain(PlanRequest request) {
         PlanRequest.Circumstances how = request.circumstances();
@@ -184,6 +195,8 @@ class FrozenPlanTest {
     private String unnumbered(FrozenPlan frozen) {
         ObjectNode all = (ObjectNode) json.tree(Map.of("plan", frozen.plan(), "holds", frozen.holds()));
         int herbs = frozen.plan().request().herbs().size();
+        ObjectNode request = (ObjectNode) all.get("plan").get("request");
+        request.set("carrier", request.remove("carriers").get("parts").get(0).get("carrier"));
         all.set("herbLots", json.tree(lots(frozen).subList(0, herbs)));
         all.set("carrierLot", json.tree(lots(frozen).get(herbs)));
         all.set(
@@ -204,7 +217,11 @@ class FrozenPlanTest {
         FrozenPlan frozen = FrozenPlan.of(
                 planner.plan(request),
                 new FrozenPlan.Lots(
-                        request.herbs().stream().map(herb -> UUID.randomUUID()).toList(), UUID.randomUUID(), spirit));
+                        request.herbs().stream().map(herb -> UUID.randomUUID()).toList(),
+                        request.carriers().parts().stream()
+                                .map(part -> UUID.randomUUID())
+                                .toList(),
+                        spirit));
         return request.herbs().size() > 1
                 ? frozen.holding(Map.of("strain", Instant.parse("2026-12-05T08:00:00Z")))
                 : frozen;
@@ -276,12 +293,19 @@ class FrozenPlanTest {
         List<PlannedHerb> herbs = IntStream.rangeClosed(0, random.nextInt(3))
                 .mapToObj(i -> herb(i == 0 ? herb : pick(List.copyOf(materia.herbs()), random), random))
                 .toList();
+        PlannedCarrier named = new PlannedCarrier(
+                carrier,
+                new Bottle(carrier.common(), carrier.monthsOpened(), opened, Optional.of(start.plusDays(200))),
+                first);
+        CarrierKind other = pick(List.copyOf(materia.carriers()), random);
+        Bottle sealed = new Bottle(other.common(), other.monthsOpened(), Optional.empty(), Optional.empty());
         return new PlanRequest(
                 herbs,
-                new PlannedCarrier(
-                        carrier,
-                        new Bottle(carrier.common(), carrier.monthsOpened(), opened, Optional.of(start.plusDays(200))),
-                        first),
+                random.nextInt(3) > 0
+                        ? Carriers.of(named)
+                        : new Carriers(List.of(
+                                new Carriers.Part(named, 0.625),
+                                new Carriers.Part(new PlannedCarrier(other, sealed), 0.375))),
                 oil,
                 pick(jars, random),
                 jars,

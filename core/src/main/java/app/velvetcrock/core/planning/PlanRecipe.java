@@ -22,7 +22,8 @@ import java.util.Objects;
 /**
  * A plan kept to be made again: what and how much, by what way, without lots, jars and dates.
  *
- * @param oilMillilitres above 0
+ * @param oils one, or up to four of a mix
+ * @param oilMillilitres all of it together, above 0
  * @param spiritPerGram grams of spirit to a gram of herb; 0 for a way without
  * @param spiritPercent its strength; 0 for a way without
  * @param notes what was to be changed next time, the newest first
@@ -30,8 +31,7 @@ import java.util.Objects;
 public record PlanRecipe(
         String title,
         List<Herb> herbs,
-        String carrier,
-        String carrierName,
+        List<Oil> oils,
         double oilMillilitres,
         Method method,
         List<Integer> lengths,
@@ -48,8 +48,13 @@ public record PlanRecipe(
 
     public PlanRecipe {
         herbs = List.copyOf(herbs);
+        oils = List.copyOf(oils);
         lengths = List.copyOf(lengths);
         notes = List.copyOf(notes);
+        if (oils.isEmpty() || oils.size() > Carriers.MOST) {
+            throw new IllegalArgumentException(
+                    "a recipe has one to %d oils; this has %d".formatted(Carriers.MOST, oils.size()));
+        }
         if (herbs.isEmpty() || lengths.size() != method.stages().size()) {
             throw new IllegalArgumentException(
                     "a recipe has a herb and a length for every stage; this has %d herbs and %d lengths for %d stages"
@@ -63,6 +68,13 @@ public record PlanRecipe(
     /** One herb of it: its key in the catalogue, and its names for whoever does not have it. */
     public record Herb(
             String key, String name, String botanical, Part part, Cut cut, Moisture moisture, double grams) {}
+
+    /**
+     * One oil of it: its key in the catalogue, and its name for whoever does not have it.
+     *
+     * @param share of the volume, above 0 and at most 1
+     */
+    public record Oil(String key, String name, double share) {}
 
     /** What of a plan is kept. */
     public static PlanRecipe of(String title, BatchPlan plan, List<String> notes) {
@@ -81,8 +93,12 @@ public record PlanRecipe(
                                 herb.moisture(),
                                 herb.mass().grams()))
                         .toList(),
-                request.carrier().kind().key(),
-                request.carrier().kind().common(),
+                request.carriers().parts().stream()
+                        .map(part -> new Oil(
+                                part.carrier().kind().key(),
+                                part.carrier().kind().common(),
+                                part.share()))
+                        .toList(),
                 plan.charge().oil().millilitres(),
                 how.method(),
                 how.lengths(),
@@ -112,8 +128,7 @@ public record PlanRecipe(
                                 herb.moisture,
                                 herb.grams * factor))
                         .toList(),
-                carrier,
-                carrierName,
+                oils,
                 oilMillilitres * factor,
                 method,
                 lengths,
@@ -188,7 +203,7 @@ public record PlanRecipe(
         List<Difference> found = new ArrayList<>();
         add(found, "herbs", proportions(), other.proportions());
         add(found, "herb as", states(), other.states());
-        add(found, "oil", carrierName, other.carrierName);
+        add(found, "oil", oilWords(), other.oilWords());
         add(found, "grams : mL", ratioWords(), other.ratioWords());
         add(found, "way", method.name(), other.method.name());
         add(found, "time", time(), other.time());
@@ -213,6 +228,16 @@ public record PlanRecipe(
                         .map(herb -> herbs.size() == 1
                                 ? herb.name
                                 : "%s %d %%".formatted(herb.name, Math.round(100 * herb.grams / grams())))
+                        .toList());
+    }
+
+    private String oilWords() {
+        return String.join(
+                ", ",
+                oils.stream()
+                        .map(oil -> oils.size() == 1
+                                ? oil.name
+                                : "%s %d %%".formatted(oil.name, Math.round(100 * oil.share)))
                         .toList());
     }
 

@@ -24,15 +24,27 @@ import java.util.stream.Stream;
  * What somebody wants made, of what, in what.
  *
  * @param herbs one, or several of a blend
+ * @param carriers one oil, or a mix
  * @param jarsInStock every free jar, a size as often as there is one: for choosing, splitting and remedies
  */
 public record PlanRequest(
         List<PlannedHerb> herbs,
-        PlannedCarrier carrier,
+        Carriers carriers,
         OilWish oil,
         Vessel vessel,
         List<Vessel> jarsInStock,
         Circumstances circumstances) {
+
+    /** In one oil. */
+    public PlanRequest(
+            List<PlannedHerb> herbs,
+            PlannedCarrier carrier,
+            OilWish oil,
+            Vessel vessel,
+            List<Vessel> jarsInStock,
+            Circumstances circumstances) {
+        this(herbs, Carriers.of(carrier), oil, vessel, jarsInStock, circumstances);
+    }
 
     public PlanRequest {
         herbs = List.copyOf(herbs);
@@ -40,6 +52,11 @@ public record PlanRequest(
         if (herbs.isEmpty()) {
             throw new IllegalArgumentException("a plan has no herb; it needs at least one");
         }
+    }
+
+    /** What it is infused in, a mix as the one oil it makes. */
+    public PlannedCarrier carrier() {
+        return carriers.together(circumstances.start());
     }
 
     /** The herb there is most of, which gives the charge its look. */
@@ -64,7 +81,7 @@ public record PlanRequest(
     public Moisture wettest() {
         return Stream.concat(
                         herbs.stream().map(PlannedHerb::moisture),
-                        carrier.first().stream().map(FirstInfusion::moisture))
+                        carrier().first().stream().map(FirstInfusion::moisture))
                 .max(Moisture::compareTo)
                 .orElseThrow();
     }
@@ -107,14 +124,14 @@ public record PlanRequest(
 
     /** The same done otherwise. */
     public PlanRequest with(Circumstances other) {
-        return new PlanRequest(herbs, carrier, oil, vessel, jarsInStock, other);
+        return new PlanRequest(herbs, carriers, oil, vessel, jarsInStock, other);
     }
 
     /** The same for a part of the herb and oil, in a jar of its own. */
     public PlanRequest part(JarSplit.Share share) {
         return new PlanRequest(
                 herbs.stream().map(herb -> herb.times(share.share())).toList(),
-                carrier,
+                carriers,
                 oil.times(share.share()),
                 share.vessel(),
                 jarsInStock,

@@ -74,7 +74,7 @@ public final class Planner {
                 request.herbs().stream()
                         .map(herb -> new Ingredient(herb.kind(), herb.moisture()))
                         .toList(),
-                request.carrier().asFound(),
+                request.carriers().asFound(how.start()),
                 how.use(),
                 how.means());
     }
@@ -92,7 +92,7 @@ public final class Planner {
                 treatment(request, finish),
                 finish.storage());
         boolean byFirst =
-                request.carrier().first().isPresent() && keep.limitedBy() == KeepUntil.LimitedBy.BOTTLE_BEST_BEFORE;
+                request.carriers().endsByInfused(poured) && keep.limitedBy() == KeepUntil.LimitedBy.BOTTLE_BEST_BEFORE;
         return byFirst ? new KeepUntil(keep.date(), KeepUntil.LimitedBy.FIRST_OIL, keep.working()) : keep;
     }
 

@@ -254,7 +254,8 @@ public final class Rounds {
         Stage stage = course.stage();
         Instant last = heat.latest().map(reading -> reading.at()).orElse(course.stageSince());
         if (heat.on()) {
-            Instant end = heat.runsUntil().orElseThrow();
+            Instant enough = heat.runsUntil().orElseThrow();
+            Instant end = hours.heatAlone() && !stage.attended() ? enough : hours.whileHome(course.now(), enough);
             return List.of(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, heat.sessions()), end));
         }
         Step.Heat left = new Step.Heat(

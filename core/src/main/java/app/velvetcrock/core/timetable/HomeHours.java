@@ -167,6 +167,16 @@ public final class HomeHours {
         return longest.plus(CLOCK_CHANGE);
     }
 
+    /** A moment, or the end of the stretch at home that {@code now} lies in where that comes first; somebody who is there out of hours is believed. */
+    public Instant whileHome(Instant now, Instant until) {
+        return on(now.atZone(zone).toLocalDate()).stream()
+                .filter(span -> !now.isBefore(span.startInclusive()) && now.isBefore(span.endExclusive()))
+                .map(Span::endExclusive)
+                .filter(until::isAfter)
+                .findFirst()
+                .orElse(until);
+    }
+
     /** Tells whether somebody is home throughout. */
     public boolean covers(Span span) {
         return on(span.startInclusive().atZone(zone).toLocalDate()).stream().anyMatch(window -> window.holds(span));

@@ -11,6 +11,7 @@ import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Lines;
 import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.keeping.Storage;
@@ -88,6 +89,17 @@ class HoursInRoundsTest {
                 .filteredOn(task -> task.key().kind() == TaskKind.HEAT_ON)
                 .singleElement()
                 .matches(task -> task.due().equals(at("2026-10-03T17:00")));
+    }
+
+    /** On at six, 8 h would run to two at night; they go out at ten, so it comes off then. Heat left alone runs on. */
+    @Test
+    void heatComesOffBeforeTheyGo() {
+        BatchPlan plan = plan(Method.SLOW_WARM);
+        log.add(entry("2026-10-01T18:00", new Line.Tended(new TaskKey("warm", TaskKind.HEAT_ON, 1))));
+        assertThat(due(plan, evenings(), TaskKind.HEAT_OFF)).isEqualTo(at("2026-10-01T22:00"));
+        HomeHours alone =
+                new HomeHours(evenings().people(), LONDON, true, evenings().warmUp());
+        assertThat(due(plan, alone, TaskKind.HEAT_OFF)).isEqualTo(at("2026-10-02T17:00"));
     }
 
     /**

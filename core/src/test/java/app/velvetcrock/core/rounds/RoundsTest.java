@@ -170,7 +170,7 @@ class RoundsTest {
                 .isEqualTo(2);
     }
 
-    /** Heat on at 18:00, read 45 °C at 19:00 and 20:00: an hour earned, seven to go at full rate: off at 03:00. */
+    /** Heat on at 18:00, read 45 °C at 19:00 and 20:00: an hour earned, seven to go at full rate: enough at 03:00, and off at ten, when all go to bed. */
     @Test
     void aWarmEveningAsksForReadingsAndMovesItsEnd() {
         plan = plan(Method.SLOW_WARM, 8);
@@ -183,11 +183,12 @@ class RoundsTest {
         assertThat(due("2026-11-24T18:01", TaskKind.READ)).isEqualTo(instant("2026-11-24T19:00"));
         read("2026-11-24T19:00", 1, 45);
         read("2026-11-24T20:00", 2, 45);
-        assertThat(due("2026-11-24T20:01", TaskKind.HEAT_OFF)).isEqualTo(instant("2026-11-25T03:00"));
+        assertThat(enough("2026-11-24T20:01")).isEqualTo(instant("2026-11-25T03:00"));
+        assertThat(due("2026-11-24T20:01", TaskKind.HEAT_OFF)).isEqualTo(instant("2026-11-24T22:00"));
         assertThat(due("2026-11-24T20:01", TaskKind.READ)).isEqualTo(instant("2026-11-24T21:00"));
         // a sag to 30 °C at 21:00 earns 2^-1 … ; from then on half an hour an hour: the end moves by more than an hour
         read("2026-11-24T21:00", 3, 30);
-        assertThat(due("2026-11-24T21:01", TaskKind.HEAT_OFF)).isAfter(instant("2026-11-25T09:00"));
+        assertThat(enough("2026-11-24T21:01")).isAfter(instant("2026-11-25T09:00"));
         doNext("2026-11-24T22:00", TaskKind.HEAT_OFF);
         assertThat(open("2026-11-24T22:01"))
                 .extracting(Task::key)
@@ -197,6 +198,10 @@ class RoundsTest {
         assertThat(ordinals("2026-11-25T18:01", TaskKind.READ))
                 .as("a second evening counts from one")
                 .containsExactly(1);
+    }
+
+    private Instant enough(String now) {
+        return course(now).heat().orElseThrow().runsUntil().orElseThrow();
     }
 
     /**
