@@ -6,6 +6,7 @@ import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.strain.YieldForecast;
+import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stillroom.House;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -29,9 +30,28 @@ final class PressPage {
             String stateMark,
             String day,
             String back,
+            Back level,
             String deed,
             String leadsTo,
             String label) {}
+
+    /** What is expected back of what went in, along 134 px: {@code came} the middle of it, in the oil's own colour. */
+    public record Back(double low, double width, double came, String tint, String words) {
+
+        private static final double WHOLE = 134;
+
+        static Back of(BatchSheet sheet, House house) {
+            YieldForecast forecast = sheet.forecast();
+            double scale = WHOLE / sheet.oilIn().millilitres();
+            return new Back(
+                    forecast.low().millilitres() * scale,
+                    (forecast.high().millilitres() - forecast.low().millilitres()) * scale,
+                    forecast.expected().millilitres() * scale,
+                    JarDrawing.Look.of(sheet.plan(), 1).oil(),
+                    "%s of %s expected back"
+                            .formatted(house.range(forecast.low(), forecast.high()), house.volume(sheet.oilIn())));
+        }
+    }
 
     /**
      * One that is done.
@@ -56,6 +76,7 @@ final class PressPage {
                 sheet.condition().isPresent() ? "bad-word" : "",
                 sheet.course().heat().isPresent() ? "when it has its heat" : house.day(sheet.strainOn(house)),
                 house.about(sheet.forecast().expected()),
+                Back.of(sheet, house),
                 held ? "Answer it" : sheet.course().isDue() ? "Strain it" : "Strain it early",
                 (held ? "/batch/" : "/press/") + sheet.id(),
                 (held ? "Answer what is wrong with %s, jar %d" : "Strain %s, jar %d")

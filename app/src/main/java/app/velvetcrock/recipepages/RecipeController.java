@@ -5,12 +5,17 @@ import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.bench.BenchPages;
 import app.velvetcrock.bench.BenchStock;
 import app.velvetcrock.bench.BenchWork;
+import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.PlanRecipe;
 import app.velvetcrock.core.planning.Wanted;
+import app.velvetcrock.draw.Strata;
+import app.velvetcrock.recipes.RecipeBox;
 import app.velvetcrock.recipes.RecipeFile;
 import app.velvetcrock.recipes.Recipes;
 import app.velvetcrock.stillroom.House;
@@ -21,6 +26,7 @@ import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -41,12 +47,17 @@ class RecipeController {
     private static final String RECIPES = "/bench/recipes";
     private static final int LONGEST_TITLE = 120;
 
+    /** The colour of what the catalogue does not know. */
+    private static final String UNKNOWN = "#b9b0a0";
+
     private final Recipes recipes;
     private final RecipeFile file;
     private final Bench bench;
     private final BenchPages pages;
     private final BenchStock stock;
     private final Materia materia;
+    private final Catalogue catalogue;
+    private final RecipeBox box;
     private final Households households;
     private final Clock clock;
 
@@ -57,6 +68,8 @@ class RecipeController {
             BenchPages pages,
             BenchStock stock,
             Materia materia,
+            Catalogue catalogue,
+            RecipeBox box,
             Households households,
             Clock clock) {
         this.recipes = recipes;
@@ -65,6 +78,8 @@ class RecipeController {
         this.pages = pages;
         this.stock = stock;
         this.materia = materia;
+        this.catalogue = catalogue;
+        this.box = box;
         this.households = households;
         this.clock = clock;
     }
@@ -73,9 +88,9 @@ class RecipeController {
     record Look(@Nullable String factor, @Nullable String grams, @Nullable String oil, @Nullable String with) {}
 
     /** A recipe of the list. */
-    record Row(UUID id, String title, String way, String herb, String oil, String ratio) {
+    record Row(UUID id, String title, String way, String herb, String oil, String ratio, Strata strata) {
 
-        static Row of(Recipes.Kept kept, House house) {
+        static Row of(Recipes.Kept kept, House house, Catalogue catalogue) {
             PlanRecipe recipe = kept.recipe();
             return new Row(
                     kept.id(),
@@ -83,7 +98,22 @@ class RecipeController {
                     recipe.method().name() + ", " + recipe.time(),
                     house.mass(Mass.ofGrams(recipe.grams())),
                     house.volume(Volume.ofMillilitres(recipe.oilMillilitres())),
-                    house.ratio(recipe.ratio()));
+                    house.ratio(recipe.ratio()),
+                    strata(recipe, catalogue, house));
+        }
+
+        /** Its herbs by weight, together one part, and its oils beside them, each in its colour. */
+        private static Strata strata(PlanRecipe recipe, Catalogue catalogue, House house) {
+            List<Strata.Part> parts = new ArrayList<>();
+            recipe.herbs()
+                    .forEach(herb -> parts.add(new Strata.Part(
+                            herb.grams() / recipe.grams(),
+                            catalogue.herb(herb.key()).map(HerbKind::tint).orElse(UNKNOWN))));
+            recipe.oils()
+                    .forEach(oil -> parts.add(new Strata.Part(
+                            recipe.ratio() * oil.share(),
+                            catalogue.carrier(oil.key()).map(CarrierKind::tint).orElse(UNKNOWN))));
+            return Strata.of(parts, "herb to oil, %s".formatted(house.ratio(recipe.ratio())));
         }
     }
 
@@ -272,7 +302,10 @@ class RecipeController {
         House house = households.current();
         model.addAttribute(
                 "recipes",
-                recipes.all().stream().map(kept -> Row.of(kept, house)).toList());
+                recipes.all().stream()
+                        .map(kept -> Row.of(kept, house, catalogue))
+                        .toList());
+        model.addAttribute("cards", box.kept());
         model.addAttribute("typed", typed);
         model.addAttribute("fields", fields);
         return "recipepages/plans";

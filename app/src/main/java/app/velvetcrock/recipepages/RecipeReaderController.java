@@ -36,6 +36,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 class RecipeReaderController {
 
     private static final String LISTS = "/stores/recipes";
+    private static final String ALL = "/bench/recipes";
     private static final int LONGEST_BODY = 6000;
     private static final int LONGEST_TITLE = 120;
     private static final double SCALE_WIDTH = 600;
@@ -116,8 +117,7 @@ class RecipeReaderController {
         return page(
                 model,
                 new RecipeForm(null, "", "", null),
-                new Fields(households.current().reader()),
-                null);
+                new Fields(households.current().reader()));
     }
 
     @GetMapping("/stores/recipes/{id}")
@@ -126,8 +126,7 @@ class RecipeReaderController {
         return page(
                 model,
                 new RecipeForm(null, card.title(), card.body(), null),
-                new Fields(households.current().reader()),
-                id);
+                new Fields(households.current().reader()));
     }
 
     /** Reads a list, and keeps it when that is asked; reading alone changes nothing. */
@@ -143,10 +142,10 @@ class RecipeReaderController {
                         "%d lines too many; 60 can be read.".formatted(RecipeReader.tooMany(text)),
                         "a shorter list"));
         if (!keep && fields.isClear()) {
-            return page(reply.model(), form, fields, null);
+            return page(reply.model(), form, fields);
         }
         return reply.answer(
-                new FormSent("", form.key(), fields, LISTS), () -> page(reply.model(), form, fields, null), () -> {
+                new FormSent("", form.key(), fields, LISTS), () -> page(reply.model(), form, fields), () -> {
                     UUID id = box.keep(title.orElseThrow(), body.orElseThrow());
                     return new Done(LISTS + "/" + id, "Kept.", LISTS + "/%s/remove".formatted(id));
                 });
@@ -155,15 +154,15 @@ class RecipeReaderController {
     @PostMapping("/stores/recipes/{id}/remove")
     String remove(@PathVariable UUID id, @Nullable String back, Reply reply) {
         boolean removed = back == null;
-        return reply.tap(LISTS, () -> {
+        return reply.tap(ALL, () -> {
             box.remove(id, removed);
             return removed
-                    ? new Done(LISTS, "Put away.", LISTS + "/%s/remove?back=yes".formatted(id))
-                    : new Done(LISTS, "It is back.");
+                    ? new Done(ALL, "Put away.", LISTS + "/%s/remove?back=yes".formatted(id))
+                    : new Done(ALL, "It is back.");
         });
     }
 
-    private String page(Model model, RecipeForm form, Fields fields, @Nullable UUID kept) {
+    private String page(Model model, RecipeForm form, Fields fields) {
         House house = households.current();
         Recipe recipe = box.read(
                 form.body() == null || !fields.isClear() && fields.troubles().containsKey("body") ? "" : form.body(),
@@ -174,8 +173,6 @@ class RecipeReaderController {
         }
         model.addAttribute("form", form);
         model.addAttribute("fields", fields);
-        model.addAttribute("keptAs", kept);
-        model.addAttribute("cards", box.kept());
         model.addAttribute("whole", whole(recipe, house));
         model.addAttribute("lines", lines);
         model.addAttribute("bench", bench(recipe));

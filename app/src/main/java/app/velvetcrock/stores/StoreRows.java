@@ -5,7 +5,9 @@ import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.draw.Strata;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
@@ -33,6 +35,9 @@ final class StoreRows {
         this.levels = levels;
     }
 
+    /** The colour of plain oil, where it is oil of any kind. */
+    private static final String OIL = "#e3c76a";
+
     /** How full a bag or bottle is drawn, from 0 to 1. */
     public record Level(double share, String words, String tint) {}
 
@@ -41,6 +46,17 @@ final class StoreRows {
 
         private static final double WHOLE = 120;
         private static final int SOON_DAYS = 30;
+        private static final double LONGEST_CLASS = 24;
+        private static final int SOON_MONTHS = 3;
+
+        /** How long an oil keeps once opened, against what keeps longest. */
+        static LifeBar ofMonths(int months) {
+            return new LifeBar(
+                    WHOLE * Math.min(1, months / LONGEST_CLASS),
+                    months <= SOON_MONTHS ? "life-soon" : "life-left",
+                    "keeps %d months once opened".formatted(months),
+                    "");
+        }
 
         static LifeBar of(LotSheet.Life life, House house) {
             String end = house.date(life.end());
@@ -78,10 +94,29 @@ final class StoreRows {
             String first,
             String firstNote,
             String second,
-            String secondNote) {}
+            String secondNote,
+            @Nullable Strata strata,
+            String tint,
+            @Nullable LifeBar life) {}
 
-    /** A piece of kit. */
-    public record Piece(UUID id, String name, String called, String kind, String holds, String settings) {}
+    /** A piece of kit; {@code drawn} null of what holds nothing. */
+    public record Piece(
+            UUID id, String name, String called, String kind, String holds, String settings, @Nullable Drawn drawn) {}
+
+    /** A vessel drawn to one scale with its brothers, in px. */
+    public record Drawn(double width, double height) {
+
+        /** The widest kept here is drawn so wide. */
+        private static final double PER_MILLIMETRE = 0.26;
+
+        private static final double WIDEST = 110;
+
+        static Drawn of(Length width, Length height) {
+            double scale = PER_MILLIMETRE
+                    * Math.min(1, WIDEST / (PER_MILLIMETRE * Math.max(width.millimetres(), height.millimetres())));
+            return new Drawn(width.millimetres() * scale, height.millimetres() * scale);
+        }
+    }
 
     /** A jar, drawn beside its brothers to one scale. */
     public record Jar(String name, String words, String pieces, double width, double height) {}
@@ -180,7 +215,10 @@ final class StoreRows {
                 kit.pieces() > 1 ? "%s × %d".formatted(kit.name(), kit.pieces()) : kit.name(),
                 kit.kind().word(),
                 kit.capacity().map(holds -> house.volume(holds) + inside).orElse(""),
-                kit.settings());
+                kit.settings(),
+                kit.width()
+                        .flatMap(width -> kit.height().map(height -> Drawn.of(width, height)))
+                        .orElse(null));
     }
 
     Kind herb(HerbKind kind, Set<String> own) {
@@ -193,7 +231,12 @@ final class StoreRows {
                 kind.part().word(),
                 "",
                 house.ratio(kind.usualRatio()),
-                "");
+                "",
+                Strata.of(
+                        List.of(new Strata.Part(1, kind.tint()), new Strata.Part(kind.usualRatio(), OIL)),
+                        "one part of herb to %s of oil".formatted(Decimals.upTo(kind.usualRatio(), 1))),
+                kind.tint(),
+                null);
     }
 
     Kind carrier(CarrierKind kind, Set<String> own) {
@@ -208,7 +251,10 @@ final class StoreRows {
                 density(kind.density()),
                 kind.densityIsEstimate() ? "estimate" : "",
                 kind.monthsOpened() + " months",
-                own.contains(kind.key()) ? "" : "estimate");
+                own.contains(kind.key()) ? "" : "estimate",
+                null,
+                kind.tint(),
+                LifeBar.ofMonths(kind.monthsOpened()));
     }
 
     Kind supply(SupplyKind kind) {
@@ -223,7 +269,10 @@ final class StoreRows {
                 kind.melting()
                         .map(melts -> house.temperature(melts.low()) + " to " + house.temperature(melts.high()))
                         .orElse(""),
-                "");
+                "",
+                null,
+                "",
+                null);
     }
 
     static Kind essential(SupplyKind kind) {
@@ -236,7 +285,10 @@ final class StoreRows {
                 kind.dermalMost().map(most -> most + " %").orElse(""),
                 kind.dermalMost().isPresent() ? "" : "no figure held: 0.5 % for grown-up body, nothing elsewhere",
                 "",
-                "");
+                "",
+                null,
+                "",
+                null);
     }
 
     private static String density(Density density) {

@@ -63,7 +63,7 @@ class RecipesHttpTest {
         assertThat(bench.select(".way:has(input[checked]) b").text()).isEqualTo("Slow warm, gentle");
         assertThat(bench.select("#length").attr("value")).isEqualTo("16 hours");
         assertThat(other.post(Visitor.form(bench, "#bench", Map.of())).path()).startsWith("/batch/");
-        assertThat(tove.get("/bench/recipes").page().select("main section > table tr"))
+        assertThat(tove.get("/bench/recipes").page().select("#plans tr"))
                 .as("the giver's are as they were")
                 .hasSize(2);
     }
@@ -104,10 +104,10 @@ class RecipesHttpTest {
                         "heat 15 to 22 °C 40 to 52 °C",
                         "pressed pressed by hand in cloth left to drip");
         Answer away = tove.post(two + "/undo", Map.of());
-        assertThat(away.page().select("main section > table").text()).doesNotContain("Warm");
+        assertThat(away.page().select("#plans").text()).doesNotContain("Warm");
         assertThat(tove.post(Visitor.form(away.page(), ".notice form", Map.of()))
                         .page()
-                        .select("main section > table")
+                        .select("#plans")
                         .text())
                 .contains("Warm");
     }
@@ -139,8 +139,7 @@ class RecipesHttpTest {
         Answer answer = tove.submit("/bench/recipes", "#take-in", Map.of("file", bad));
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.page().getElementById("note-file").text()).contains(words);
-        assertThat(tove.get("/bench/recipes").page().select("main section > table tr"))
-                .hasSize(2);
+        assertThat(tove.get("/bench/recipes").page().select("#plans tr")).hasSize(2);
     }
 
     @Test

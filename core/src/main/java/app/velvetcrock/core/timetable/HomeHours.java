@@ -167,7 +167,10 @@ public final class HomeHours {
         return longest.plus(CLOCK_CHANGE);
     }
 
-    /** A moment, or the end of the stretch at home that {@code now} lies in where that comes first; somebody who is there out of hours is believed. */
+    /**
+     * A moment, or the end of the stretch at home that {@code now} lies in where that comes first; somebody who is there out of
+     * hours is believed.
+     */
     public Instant whileHome(Instant now, Instant until) {
         return on(now.atZone(zone).toLocalDate()).stream()
                 .filter(span -> !now.isBefore(span.startInclusive()) && now.isBefore(span.endExclusive()))

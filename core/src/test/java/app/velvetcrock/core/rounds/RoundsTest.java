@@ -170,7 +170,10 @@ class RoundsTest {
                 .isEqualTo(2);
     }
 
-    /** Heat on at 18:00, read 45 °C at 19:00 and 20:00: an hour earned, seven to go at full rate: enough at 03:00, and off at ten, when all go to bed. */
+    /**
+     * Heat on at 18:00, read 45 °C at 19:00 and 20:00: an hour earned, seven to go at full rate: enough at 03:00, and off at ten,
+     * when all go to bed.
+     */
     @Test
     void aWarmEveningAsksForReadingsAndMovesItsEnd() {
         plan = plan(Method.SLOW_WARM, 8);
