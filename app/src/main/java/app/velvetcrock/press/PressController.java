@@ -3,6 +3,7 @@ package app.velvetcrock.press;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
+import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
@@ -38,13 +39,16 @@ class PressController {
     private final Batches batches;
     private final Deeds deeds;
     private final Oils oils;
+    private final Retentions retentions;
     private final Households households;
     private final Clock clock;
 
-    PressController(Batches batches, Deeds deeds, Oils oils, Households households, Clock clock) {
+    PressController(
+            Batches batches, Deeds deeds, Oils oils, Retentions retentions, Households households, Clock clock) {
         this.batches = batches;
         this.deeds = deeds;
         this.oils = oils;
+        this.retentions = retentions;
         this.households = households;
         this.clock = clock;
     }
@@ -122,6 +126,8 @@ class PressController {
         Stock.OfOil oil = oils.find(gave.lot());
         model.addAttribute("gave", gave);
         model.addAttribute("taught", PressPage.taught(sheet, gave));
+        model.addAttribute("learned", PressPage.learned(sheet, gave, retentions));
+        model.addAttribute("strainingLine", PressPage.line(sheet, gave));
         glass(model, sheet);
         model.addAttribute("oil", oil);
         model.addAttribute("form", form);

@@ -1,11 +1,15 @@
 package app.velvetcrock.press;
 
 import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.planning.PlannedHerb;
+import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.core.strain.YieldForecast;
+import app.velvetcrock.core.working.Working;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stillroom.House;
 import java.util.UUID;
@@ -128,7 +132,41 @@ final class PressPage {
                         compared.substring(0, 1).toUpperCase(java.util.Locale.ROOT),
                         compared.substring(1),
                         Decimals.upTo(sheet.kept(gave.out()), 2),
-                        gave.learned() ? " The next plan learns from it." : " Left out of the forecast.");
+                        teaches(sheet, gave)
+                                ? " The next plan learns from it."
+                                : gave.learned()
+                                        ? " Of several herbs that cannot be told apart, so it teaches the forecast nothing."
+                                        : " Left out of the forecast.");
+    }
+
+    /** What a blend keeps cannot be told apart by herb. */
+    private static boolean teaches(BatchSheet sheet, Line.Strained gave) {
+        return gave.learned() && sheet.plan().request().herbs().size() == 1;
+    }
+
+    /** How the figure comes about and what the next forecast makes of it; null where it teaches nothing. */
+    static @Nullable Working learned(BatchSheet sheet, Line.Strained gave, Retentions retentions) {
+        PlannedHerb herb = sheet.plan().request().herb();
+        return teaches(sheet, gave)
+                ? Retention.working(
+                        sheet.oilIn(),
+                        gave.out(),
+                        sheet.course().charge().herbs().mass(),
+                        Retention.shipped(herb.texture(), herb.moisture(), gave.pressing())
+                                .learning(
+                                        retentions.of(
+                                                herb.kind().key(), herb.texture(), herb.moisture(), gave.pressing()),
+                                        herb.moisture()))
+                : null;
+    }
+
+    /** The line of a straining, to be corrected. */
+    static UUID line(BatchSheet sheet, Line.Strained gave) {
+        return sheet.lines().stream()
+                .filter(written -> written.entry().line().equals(gave))
+                .findFirst()
+                .orElseThrow()
+                .id();
     }
 
     static Glass glass(BatchSheet sheet, House house) {

@@ -4,6 +4,8 @@ import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Texture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.working.Figure;
+import app.velvetcrock.core.working.Working;
 import java.util.List;
 
 /**
@@ -68,6 +70,21 @@ public record Retention(double mean, double spread, int batches) {
     /** What one strained batch shows: (poured − out at 20 °C − film) ÷ herb; may be outside what is believed. */
     public static double measured(Volume poured, Volume out, Mass herb) {
         return (poured.millilitres() - out.millilitres() - YieldForecast.FILM.millilitres()) / herb.grams();
+    }
+
+    /** The sum of {@link #measured}, and what the next forecast of the same herb then takes. */
+    public static Working working(Volume poured, Volume out, Mass herb, Retention next) {
+        return Working.of(
+                        "a gram keeps = (oil poured − oil that came out at 20 °C − what stays on cloth and vessel) ÷ herb")
+                .given("oil poured, topping up included", Figure.of(poured))
+                .given("came out, at 20 °C", Figure.of(out))
+                .estimate("cloth and vessel keep", Figure.of(YieldForecast.FILM))
+                .given("herb", Figure.of(herb))
+                .result("a gram kept", Figure.ofMillilitresPerGram(measured(poured, out, herb)))
+                .result(
+                        "the next is forecast with, %d measured".formatted(next.batches),
+                        Figure.ofMillilitresPerGram(next.mean))
+                .build();
     }
 
     /** Tells whether a measured figure can be learned without asking: 0 to 4 mL per g. */
