@@ -334,6 +334,9 @@ class ForeignHouseholdTest {
         cases.put(
                 "POST /stores/jars/{id}/undo",
                 route -> isNotHere(stranger.post("/stores/jars/" + jar + "/undo", Map.of())));
+        cases.put(
+                "POST /stores/jars/{id}/width",
+                route -> isNotHere(stranger.post("/stores/jars/" + jar + "/width", Map.of("measured", "90 mm"))));
         for (String what :
                 List.of("split", "process", "merge", "draw", "discard", "correct", "cup", "open", "dry", "wrong")) {
             cases.put(

@@ -17,6 +17,7 @@ import app.velvetcrock.core.strain.YieldForecast;
 import app.velvetcrock.core.water.WaterBudget;
 import app.velvetcrock.core.working.Working;
 import app.velvetcrock.draw.BenchPicture;
+import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Costs;
 import java.util.ArrayList;
@@ -75,9 +76,13 @@ public record BenchPage(
 
     public record Cost(String sum, String of, List<Row> lines) {}
 
+    /** A line of the household's own on the glass. */
+    public record Mark(double y, String words) {}
+
     /** The cut-away jar with its marks in words. */
     public record Picture(
             BenchPicture drawn,
+            List<Mark> marks,
             String oil,
             String herb,
             String label,
@@ -180,6 +185,16 @@ public record BenchPage(
         return rows;
     }
 
+    private static List<Mark> marks(BenchWork.Planned planned) {
+        JarDrawing jar = planned.picture().jar();
+        return planned.jar().glass().marks().stream()
+                .map(mark -> new Mark(
+                        jar.floorY()
+                                - planned.jar().vessel().depthOf(mark.holds()).millimetres() * jar.scale(),
+                        mark.words()))
+                .toList();
+    }
+
     private static Picture picture(BenchWork.Planned planned, House house) {
         BatchPlan plan = planned.plan();
         BatchPlan.Found found = plan.found();
@@ -189,6 +204,7 @@ public record BenchPage(
         boolean out = found.levels().standsOut();
         return new Picture(
                 planned.picture(),
+                marks(planned),
                 oil,
                 herb,
                 "%s: %s of oil over %s of herb".formatted(planned.jar().vessel().name(), oil, herb),

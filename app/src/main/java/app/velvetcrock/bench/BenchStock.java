@@ -178,8 +178,7 @@ public class BenchStock {
 
     private static List<OfJar> free(List<OfJar> all, Map<UUID, Long> taken) {
         return all.stream()
-                .map(jar -> new OfJar(
-                        jar.id(), jar.vessel(), (int) (jar.pieces() - taken.getOrDefault(jar.id(), 0L)), jar.kit()))
+                .map(jar -> jar.times((int) (jar.pieces() - taken.getOrDefault(jar.id(), 0L))))
                 .filter(jar -> jar.pieces() > 0)
                 .toList();
     }

@@ -20,6 +20,7 @@ import app.velvetcrock.core.timetable.HoursReader;
 import app.velvetcrock.core.timetable.Window;
 import app.velvetcrock.demo.DemoHands.Charge;
 import app.velvetcrock.hours.Hours;
+import app.velvetcrock.kit.JarGlass;
 import app.velvetcrock.kit.Jars;
 import app.velvetcrock.stock.Arrival;
 import app.velvetcrock.stock.Cause;
@@ -212,7 +213,7 @@ class DemoSeason {
     }
 
     private void jar(String name, double capacity, double width, int pieces) {
-        jars.add(new Vessel(name, Volume.ofMillilitres(capacity), Length.ofMillimetres(width)), pieces);
+        jars.add(new Vessel(name, Volume.ofMillilitres(capacity), Length.ofMillimetres(width)), JarGlass.PLAIN, pieces);
     }
 
     private UUID herb(String key, double grams, int daysAgo) {

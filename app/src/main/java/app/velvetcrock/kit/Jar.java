@@ -37,17 +37,30 @@ class Jar {
     @Column(name = "inner_width_um")
     long innerWidthMicrometres;
 
+    boolean widthIsUsual;
+    String marks;
     int pieces;
     Instant createdAt;
 
     protected Jar() {}
 
-    Jar(Vessel vessel, int pieces, Instant createdAt) {
+    Jar(Vessel vessel, JarGlass glass, int pieces, Instant createdAt) {
         this.name = vessel.name();
         this.capacityMicrolitres = vessel.capacity().toMicrolitres();
-        this.innerWidthMicrometres = Math.round(vessel.innerWidth().millimetres() * MICROMETRES_PER_MILLIMETRE);
+        measure(vessel.innerWidth());
+        this.widthIsUsual = glass.usualWidth();
+        this.marks = glass.written();
         this.pieces = pieces;
         this.createdAt = createdAt;
+    }
+
+    void measure(Length width) {
+        innerWidthMicrometres = Math.round(width.millimetres() * MICROMETRES_PER_MILLIMETRE);
+        widthIsUsual = false;
+    }
+
+    OfJar shown() {
+        return new OfJar(id, vessel(), pieces, false, JarGlass.read(widthIsUsual, marks));
     }
 
     Vessel vessel() {

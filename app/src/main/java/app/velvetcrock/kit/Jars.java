@@ -1,6 +1,7 @@
 package app.velvetcrock.kit;
 
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
@@ -24,21 +25,26 @@ public class Jars {
 
     @Transactional(readOnly = true)
     public List<OfJar> all() {
-        return jars.all().stream()
-                .map(jar -> new OfJar(jar.id, jar.vessel(), jar.pieces, false))
-                .toList();
+        return jars.all().stream().map(Jar::shown).toList();
     }
 
     /** Locks a jar's row, so that two batches started at once cannot both take the last of it. */
     @Transactional
     public OfJar lock(UUID id) {
-        Jar jar = jars.lock(id).orElseThrow(() -> new NotHere("that jar"));
-        return new OfJar(jar.id, jar.vessel(), jar.pieces, false);
+        return jars.lock(id).orElseThrow(() -> new NotHere("that jar")).shown();
     }
 
     @Transactional
-    public UUID add(Vessel vessel, int pieces) {
-        return jars.save(new Jar(vessel, pieces, clock.instant())).id;
+    public UUID add(Vessel vessel, JarGlass glass, int pieces) {
+        return jars.save(new Jar(vessel, glass, pieces, clock.instant())).id;
+    }
+
+    /** Writes down how wide it really is; plans made before keep the width they were made with. */
+    @Transactional
+    public String measure(UUID id, Length width) {
+        Jar jar = jars.lock(id).orElseThrow(() -> new NotHere("that jar"));
+        jar.measure(width);
+        return jar.name;
     }
 
     /** Takes back a jar; refused when a batch ever stood in it. */

@@ -62,7 +62,10 @@ public class KitShelf {
     public List<OfJar> pots() {
         return owned().stream()
                 .flatMap(
-                        piece -> piece.vessel().map(vessel -> new OfJar(piece.id, vessel, piece.pieces, true)).stream())
+                        piece -> piece
+                                .vessel()
+                                .map(vessel -> new OfJar(piece.id, vessel, piece.pieces, true, JarGlass.PLAIN))
+                                .stream())
                 .toList();
     }
 
@@ -70,7 +73,8 @@ public class KitShelf {
     @Transactional
     public OfJar lockPot(UUID id) {
         Kit pot = kit.lock(id).orElseThrow(() -> new NotHere("that pot"));
-        return new OfJar(pot.id, pot.vessel().orElseThrow(() -> new NotHere("that pot")), pot.pieces, true);
+        return new OfJar(
+                pot.id, pot.vessel().orElseThrow(() -> new NotHere("that pot")), pot.pieces, true, JarGlass.PLAIN);
     }
 
     /** The sources of heat the household has listed. */

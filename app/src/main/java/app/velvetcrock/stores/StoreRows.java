@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /** The rows of the stores' tables, worded as the household writes. */
@@ -119,7 +120,15 @@ final class StoreRows {
     }
 
     /** A jar, drawn beside its brothers to one scale. */
-    public record Jar(String name, String words, String pieces, double width, double height) {}
+    public record Jar(
+            UUID id,
+            String name,
+            String words,
+            String marks,
+            boolean usual,
+            String pieces,
+            double width,
+            double height) {}
 
     /**
      * A herb.
@@ -191,13 +200,20 @@ final class StoreRows {
 
     Jar jar(OfJar jar) {
         double scale = 0.45;
+        boolean usual = jar.glass().usualWidth();
         return new Jar(
+                jar.id(),
                 jar.vessel().name(),
-                "%s, %s across, %s high"
+                "%s, %s across%s, %s high"
                         .formatted(
                                 house.volume(jar.vessel().capacity()),
                                 house.length(jar.vessel().innerWidth()),
+                                usual ? " (usual for its size, not measured)" : "",
                                 house.length(jar.vessel().height())),
+                jar.glass().marks().stream()
+                        .map(mark -> "%s at %s".formatted(mark.words(), house.volume(mark.holds())))
+                        .collect(Collectors.joining(", ")),
+                usual,
                 jar.pieces() == 1 ? "1 jar" : jar.pieces() + " jars",
                 jar.vessel().innerWidth().millimetres() * scale,
                 jar.vessel().height().millimetres() * scale);

@@ -6,6 +6,7 @@ import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.kit.Jars;
 import app.velvetcrock.rack.Rack;
@@ -15,9 +16,9 @@ import app.velvetcrock.stock.Arrival;
 import app.velvetcrock.stock.Origin;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.stores.JarForms.JarForm;
 import app.velvetcrock.stores.StoresForms.CarrierForm;
 import app.velvetcrock.stores.StoresForms.HerbForm;
-import app.velvetcrock.stores.StoresForms.JarForm;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
@@ -101,14 +102,31 @@ class StoresController {
     @PostMapping("/stores/jars")
     String addJar(JarForm form, Reply reply) {
         Fields fields = fields();
-        Optional<StoresForms.NewJar> jar = forms.read(form, fields);
+        Optional<JarForms.NewJar> jar = JarForms.read(form, fields);
         return answer(
                 reply,
                 new Typed("jar", "j-", form, fields),
                 form.key(),
                 () -> added(
                         jar.orElseThrow().vessel().name(),
-                        "/stores/jars/" + jars.add(jar.get().vessel(), jar.get().pieces())));
+                        "/stores/jars/"
+                                + jars.add(
+                                        jar.get().vessel(),
+                                        jar.get().glass(),
+                                        jar.get().pieces())));
+    }
+
+    /** Measures a jar whose width was the usual one. */
+    @PostMapping("/stores/jars/{id}/width")
+    String measureJar(@PathVariable UUID id, @Nullable UUID key, @Nullable String measured, Reply reply) {
+        Fields fields = fields();
+        reply.model().addAttribute("measured", measured);
+        Optional<Length> width = fields.length("measured", measured, JarForms.NARROWEST, JarForms.WIDEST);
+        return answer(
+                reply,
+                new Typed("jar-" + id, "w-" + id + "-", JarForm.empty(), fields),
+                key,
+                () -> new Done("/stores", "“%s” is measured.".formatted(jars.measure(id, width.orElseThrow()))));
     }
 
     @PostMapping("/stores/lots/{id}/undo")
@@ -188,6 +206,7 @@ class StoresController {
                         .toList());
         model.addAttribute("jars", jars.all().stream().map(rows::jar).toList());
         model.addAttribute("sent", new Sent<>(which, fields, "", ""));
+        model.asMap().putIfAbsent("measured", "");
         model.asMap().putIfAbsent("herbForm", HerbForm.empty());
         model.asMap().putIfAbsent("carrierForm", CarrierForm.empty());
         model.asMap().putIfAbsent("jarForm", JarForm.empty());

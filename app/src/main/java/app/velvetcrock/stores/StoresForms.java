@@ -2,11 +2,8 @@ package app.velvetcrock.stores;
 
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.caution.Cautions;
-import app.velvetcrock.core.charge.Vessel;
-import app.velvetcrock.core.kitchen.Amount;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
-import app.velvetcrock.core.kitchen.Reading.Understood;
 import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Cut;
@@ -14,11 +11,7 @@ import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
-import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.measure.Unit;
-import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Arrival;
 import app.velvetcrock.stock.Origin;
@@ -42,8 +35,6 @@ import org.springframework.web.util.UriComponentsBuilder;
 class StoresForms {
 
     private static final double LEAST_GRAMS = 0.1;
-    private static final double LEAST_CAPACITY = 10;
-    private static final double MOST_CAPACITY = 50_000;
 
     private final Materia materia;
     private final Catalogue catalogue;
@@ -111,24 +102,6 @@ class StoresForms {
         }
     }
 
-    /** @param water what the water weighs that fills it, where its size is not known */
-    record JarForm(
-            @Nullable UUID key,
-            @Nullable String name,
-            @Nullable String capacity,
-            @Nullable String water,
-            @Nullable String width,
-            @Nullable String pieces) {
-
-        JarForm {
-            water = water == null ? "" : water;
-        }
-
-        static JarForm empty() {
-            return new JarForm(null, "", "", "", "", "1");
-        }
-    }
-
     Optional<Arrival.Herb> read(HerbForm form, Fields fields, LocalDate today, Currency money) {
         Optional<HerbKind> kind = herb(fields, form.herb());
         Optional<Cut> cut = fields.oneOf("cut", Cut.class, form.cut());
@@ -181,60 +154,6 @@ class StoresForms {
                 : Optional.empty();
     }
 
-    Optional<NewJar> read(JarForm form, Fields fields) {
-        boolean weighed = form.capacity() == null
-                || form.capacity().isBlank()
-                        && form.water() != null
-                        && !form.water().isBlank();
-        Optional<Volume> capacity = weighed
-                ? byWater(fields, form.water())
-                : fields.capacity("capacity", form.capacity(), LEAST_CAPACITY, MOST_CAPACITY);
-        Optional<Length> width = (form.width() == null || form.width().isBlank()) && capacity.isPresent()
-                ? usual(fields, capacity.get())
-                : fields.length("width", form.width(), 20, 800);
-        Optional<Integer> pieces = fields.whole("pieces", form.pieces(), 1, 1000, "jars");
-        Optional<String> named = fields.optionalWords("name", form.name(), 80);
-        return fields.isClear()
-                ? Optional.of(new NewJar(
-                        new Vessel(
-                                named.filter(n -> !n.isEmpty())
-                                        .orElseGet(() -> (weighed
-                                                        ? Math.round(capacity.orElseThrow()
-                                                                        .millilitres()) + " mL"
-                                                        : Objects.requireNonNull(form.capacity())
-                                                                .strip())
-                                                + " jar"),
-                                capacity.orElseThrow(),
-                                width.orElseThrow()),
-                        pieces.orElseThrow()))
-                : Optional.empty();
-    }
-
-    /** Nobody has a rule at hand by the jars: what is usual is offered, never taken by itself. */
-    private static Optional<Length> usual(Fields fields, Volume capacity) {
-        double width = Vessel.usualWidth(capacity).millimetres();
-        Amount amount = new Amount(width, width, Unit.MILLIMETRE);
-        String typed = "%.0f mm".formatted(width);
-        fields.trouble(
-                "width",
-                new Fields.Trouble(
-                        "Measure it once across the inside; the cover over the herb goes by it.",
-                        "",
-                        List.of(new Understood(typed, amount, typed + ", usual for such a jar")),
-                        List.of()));
-        return Optional.empty();
-    }
-
-    /** A jar's size by the water that fills it to the brim. */
-    private static Optional<Volume> byWater(Fields fields, @Nullable String typed) {
-        return fields.mass(
-                        "water",
-                        typed,
-                        LEAST_CAPACITY * Density.WATER.gramsPerMillilitre(),
-                        MOST_CAPACITY * Density.WATER.gramsPerMillilitre())
-                .map(Density.WATER::volumeOf);
-    }
-
     /** A herb picked by oneself that a poisonous one is mistaken for is asked about until somebody says that he is certain. */
     private void lookAlike(Fields fields, HerbKind herb, Provenance from, @Nullable String sure) {
         if (!from.origin().isPicked() || "yes".equals(sure)) {
@@ -244,8 +163,6 @@ class StoresForms {
                 .findFirst()
                 .ifPresent(caution -> fields.trouble("sure", caution.text(), ""));
     }
-
-    record NewJar(Vessel vessel, int pieces) {}
 
     private Optional<HerbKind> herb(Fields fields, @Nullable String typed) {
         Optional<String> name = fields.words("herb", typed, 80);

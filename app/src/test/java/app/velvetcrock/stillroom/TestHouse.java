@@ -7,6 +7,7 @@ import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.kit.JarGlass;
 import app.velvetcrock.kit.Jars;
 import app.velvetcrock.stock.Arrival;
 import app.velvetcrock.stock.Provenance;
@@ -107,6 +108,6 @@ public class TestHouse {
                 null,
                 Provenance.UNSAID,
                 "1 L"));
-        jars.add(new Vessel("500 mL jar", Volume.ofMillilitres(500), Length.ofMillimetres(84)), 2);
+        jars.add(new Vessel("500 mL jar", Volume.ofMillilitres(500), Length.ofMillimetres(84)), JarGlass.PLAIN, 2);
     }
 }

@@ -94,6 +94,17 @@ public final class AmountReader {
         if (plain.startsWith("-")) {
             return refuse(text, "an amount cannot be below zero", expect);
         }
+        boolean ofAThing = expect == Expect.SOLID || expect == Expect.LIQUID;
+        Optional<Reading> counted = ofAThing
+                ? CountReader.read(text, plain, expect, one -> read(one, expect), this::clearly)
+                        .map(reading -> reading instanceof Understood all
+                                        && this.reading(text, all.amount()).isEmpty()
+                                ? refuse(text, "that is outside anything a kitchen holds", expect)
+                                : reading)
+                : Optional.empty();
+        if (counted.isPresent()) {
+            return counted.get();
+        }
         Optional<KitchenNumber> low = KitchenNumber.startOf(plain);
         if (low.isEmpty()) {
             return refuse(text, "it does not begin with a number", expect);

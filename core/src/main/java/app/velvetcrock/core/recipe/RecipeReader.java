@@ -3,6 +3,7 @@ package app.velvetcrock.core.recipe;
 import app.velvetcrock.core.kitchen.AmountReader;
 import app.velvetcrock.core.kitchen.Both;
 import app.velvetcrock.core.kitchen.Contradiction;
+import app.velvetcrock.core.kitchen.CountReader;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.Reading;
 import app.velvetcrock.core.kitchen.Reading.Understood;
@@ -187,6 +188,13 @@ public final class RecipeReader {
 
     private RecipeLine read(String written, Parts parts) {
         Thing thing = things.find(parts.name()).orElseThrow();
+        if (CountReader.isCounted(parts.amount(), parts.name())) {
+            return new Asked(
+                    written,
+                    "%s of %s: what one of them weighs is not known. Weigh ten and write “%s × 0.8 g %s”."
+                            .formatted(parts.amount(), thing.name(), parts.amount(), parts.name()),
+                    List.of());
+        }
         Optional<Both> both = amounts.readBoth(parts.amounts(), thing.expect());
         if (both.isPresent()) {
             return pair(written, parts, thing, both.get());

@@ -53,6 +53,7 @@ class RecipeReaderTest {
             1 tbsp honey                             | honey          | 21
             2 tbsp achillea millefolium              | yarrow         | 2.4
             100 g ribwort                            | plantain       | 100
+            12 × 0.8 g calendula heads               | calendula      | 9.6
             """)
     void understandsAmountAndThing(String line, String key, double grams) {
         Clear clear = (Clear) us.line(line);
@@ -73,6 +74,7 @@ class RecipeReaderTest {
             2 cups olvie oil          | not what                     | ''
             olive oil                 | no amount that can be read   | ''
             stir well                 | No amount and no ingredient  | ''
+            12 calendula heads        | what one of them weighs      | ''
             2 cups, 3 cups olive oil  | Understood                   | ''
             """)
     void asksWhatIsNotClear(String line, String wrong, String instead) {
