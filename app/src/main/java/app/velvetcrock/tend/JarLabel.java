@@ -56,10 +56,13 @@ public record JarLabel(
                 house.date(request.circumstances().start()),
                 heated ? "" : "strain",
                 heated
-                        ? "%s, %d h"
+                        ? "%s, %s"
                                 .formatted(
                                         request.circumstances().method().name(),
-                                        sheet.course().length())
+                                        sheet.course()
+                                                .stage()
+                                                .pace()
+                                                .words(sheet.course().length()))
                         : house.date(sheet.strainOn(house)),
                 "Batch %d, %s".formatted(sheet.number(), house.settings().name()),
                 more(sheet, house),
