@@ -11,9 +11,11 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Profile;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 
@@ -58,11 +60,28 @@ public final class PageBenchmark {
                 SpringApplication.run(VelvetCrock.class, "--server.port=0", "--crock.demo=true")) {
             int port = Integer.parseInt(application.getEnvironment().getProperty("local.server.port", "0"));
             Visitor runa = Visitor.demo(port);
-            new PageBenchmark("http://127.0.0.1:" + port, runa.cookie()).run(runa);
+            PageBenchmark benchmark = new PageBenchmark("http://127.0.0.1:" + port, runa.cookie());
+            Map<String, String> pages = pages(runa);
+            Map<String, Double> month = benchmark.run(pages);
+            if (Boolean.getBoolean("crock.bench.years")) {
+                JdbcClient sql = application.getBean(JdbcClient.class);
+                long began = System.nanoTime();
+                new TenYears(
+                                sql,
+                                sql.sql("select id from stillroom where demo")
+                                        .query(UUID.class)
+                                        .single())
+                        .grow();
+                System.out.printf("%nGrown to ten years in %d s%n%n", (System.nanoTime() - began) / 1_000_000_000);
+                Map<String, Double> years = benchmark.run(pages);
+                System.out.println("\n| page or deed | one month | ten years | times |\n|---|---|---|---|");
+                years.forEach((name, time) -> System.out.printf(
+                        "| %s | %.1f ms | %.1f ms | %.2f |%n", name, month.get(name), time, time / month.get(name)));
+            }
         }
     }
 
-    private void run(Visitor runa) throws IOException, InterruptedException {
+    private static Map<String, String> pages(Visitor runa) {
         Map<String, String> pages = new LinkedHashMap<>();
         String batch = runa.get("/shelf").page().select("a.jar[href]").attr("href");
         pages.put("plain", PLAIN);
@@ -75,6 +94,10 @@ public final class PageBenchmark {
         pages.keySet()
                 .removeIf(
                         page -> !page.equals("plain") && !page.matches(System.getProperty("crock.bench.pages", ".*")));
+        return pages;
+    }
+
+    private Map<String, Double> run(Map<String, String> pages) throws IOException, InterruptedException {
         for (int i = 0; i < WARM_UPS; i++) {
             for (String path : pages.values()) {
                 send(path);
@@ -89,6 +112,9 @@ public final class PageBenchmark {
             }
         }
         print(pages, times);
+        Map<String, Double> medians = new LinkedHashMap<>();
+        times.forEach((page, all) -> medians.put(page, share(all, 0.5)));
+        return medians;
     }
 
     private void print(Map<String, String> pages, Map<String, List<Long>> times)

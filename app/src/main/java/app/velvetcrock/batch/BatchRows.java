@@ -18,21 +18,16 @@ import org.springframework.stereotype.Component;
 @Component
 class BatchRows {
 
-    /** What ended a batch and was not taken back. */
-    private static final String OVER =
-            """
-            exists (select 1 from batch_entry e where e.stillroom_id = b.stillroom_id and e.batch_id = b.id
-                and e.kind in ('STRAINED', 'DISCARDED') and not exists (
-                    select 1 from batch_entry t where t.stillroom_id = e.stillroom_id and t.corrects_id = e.id))""";
+    private static final String OVER = "f.state in ('STRAINED', 'DISCARDED')";
 
-    /** Its start holds, and nothing ended it. */
-    private static final String STANDING = "not " + OVER + " and "
-            + """
-            exists (select 1 from batch_entry e where e.stillroom_id = b.stillroom_id and e.batch_id = b.id
-                and e.kind = 'CHARGED' and not exists (
-                    select 1 from batch_entry t where t.stillroom_id = e.stillroom_id and t.corrects_id = e.id))""";
+    private static final String STANDING = "f.state = 'STANDING'";
 
     private static final String ROWS =
+            """
+            select b.id, b.number, b.name, b.jar_id, b.kit_id from batch_facts f
+            join batch b on b.stillroom_id = f.stillroom_id and b.id = f.batch_id where f.stillroom_id = :stillroom and\s""";
+
+    private static final String ANY =
             "select b.id, b.number, b.name, b.jar_id, b.kit_id from batch b where b.stillroom_id = :stillroom and ";
 
     private final JdbcClient sql;
@@ -46,26 +41,33 @@ class BatchRows {
 
     /** Batches neither strained nor thrown out, whose start holds; the core says of each what that comes to. */
     List<Row> unstrained() {
-        return rows(sql.sql(ROWS + STANDING + " order by b.number"));
+        return rows(sql.sql(ROWS + STANDING + " order by f.number"));
     }
 
     /** Batches that stand, and some others besides. */
     List<Row> unstrainedAnd(Collection<UUID> ids) {
         return ids.isEmpty()
                 ? unstrained()
-                : rows(sql.sql(ROWS + "(b.id in (:ids) or (" + STANDING + ")) order by b.number")
+                : rows(sql.sql(ROWS + STANDING + " union " + ANY + "b.id in (:ids) order by 2")
                         .param("ids", ids));
     }
 
     /** Batches strained or thrown out, and that holds; the newest first. */
     List<Row> finished(int most) {
-        return rows(sql.sql(ROWS + OVER + " order by b.number desc limit :most").param("most", most));
+        return rows(sql.sql(ROWS + OVER + " order by f.number desc limit :most").param("most", most));
     }
 
     List<Row> among(Collection<UUID> ids) {
         return ids.isEmpty()
                 ? List.of()
-                : rows(sql.sql(ROWS + "b.id in (:ids) order by b.number").param("ids", ids));
+                : rows(sql.sql(ANY + "b.id in (:ids) order by b.number").param("ids", ids));
+    }
+
+    /** The next batches of whatever state by their number. */
+    List<Row> after(int number, int most) {
+        return rows(sql.sql(ANY + "b.number > :number order by b.number limit :most")
+                .param("number", number)
+                .param("most", most));
     }
 
     /** The first plans of some batches, as they are written. */

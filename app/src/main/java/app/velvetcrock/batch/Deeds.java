@@ -24,11 +24,13 @@ public class Deeds {
 
     private final Map<Class<?>, Hand<Deed>> hands = new HashMap<>();
     private final BatchLog log;
+    private final BatchFacts facts;
     private final Households households;
     private final Clock clock;
 
-    Deeds(List<Hands> all, BatchLog log, Households households, Clock clock) {
+    Deeds(List<Hands> all, BatchLog log, BatchFacts facts, Households households, Clock clock) {
         this.log = log;
+        this.facts = facts;
         this.households = households;
         this.clock = clock;
         Work work = new Work(hands);
@@ -75,7 +77,9 @@ public class Deeds {
                 .ifPresent(refusal -> {
                     throw new Refused(refusal);
                 });
-        return Objects.requireNonNull(hands.get(doing.deed().getClass()))
+        UUID done = Objects.requireNonNull(hands.get(doing.deed().getClass()))
                 .does(sheet, new Doing<>(doing.key(), doing.at(), doing.by(), doing.typed(), doing.deed()));
+        facts.write(batch);
+        return done;
     }
 }

@@ -36,6 +36,7 @@ public class Starting implements Hands {
     private final BatchRepository repository;
     private final Batches batches;
     private final BatchLog log;
+    private final BatchFacts facts;
     private final Conditions conditions;
     private final HeatWatch heat;
     private final Lineage lineage;
@@ -52,6 +53,7 @@ public class Starting implements Hands {
             BatchRepository repository,
             Batches batches,
             BatchLog log,
+            BatchFacts facts,
             Conditions conditions,
             HeatWatch heat,
             Lineage lineage,
@@ -66,6 +68,7 @@ public class Starting implements Hands {
         this.repository = repository;
         this.batches = batches;
         this.log = log;
+        this.facts = facts;
         this.conditions = conditions;
         this.heat = heat;
         this.lineage = lineage;
@@ -128,6 +131,7 @@ public class Starting implements Hands {
             ledger.take(take.lot(), take.mass(), why);
             lineage.into(batch.id, take.lot());
         }
+        facts.write(batch.id);
         return batch.id;
     }
 

@@ -192,6 +192,14 @@ public class People implements UserDetailsService {
         return anybodyOf(stillroom.id());
     }
 
+    /** Every stillroom there is; for the upkeep of all of them, never for a page. */
+    @Transactional(readOnly = true)
+    public List<UUID> stillrooms() {
+        return sql.sql("select distinct stillroom_id from membership where left_at is null order by stillroom_id")
+                .query(UUID.class)
+                .list();
+    }
+
     /** Whoever belongs to a stillroom for longest; for what is opened by a secret of that stillroom, not by a person. */
     @Transactional(readOnly = true)
     public Optional<SignedIn> anybodyOf(UUID stillroom) {

@@ -63,6 +63,16 @@ public class TestHouse {
 
     /** Signs Tove up with a stillroom of this name; the answer is what her session's cookie holds. */
     public String household(String name, boolean stocked) {
+        SignedIn tove = signedUp(name, stocked);
+        return Base64.getEncoder().encodeToString(session(sessions, tove).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The same for work on the services, stocked. */
+    public SignedIn person(String name) {
+        return signedUp(name, true);
+    }
+
+    private SignedIn signedUp(String name, boolean stocked) {
         HouseSettings usual = House.usual().settings();
         HouseSettings named =
                 new HouseSettings(name, usual.units(), usual.currency(), usual.zone(), usual.pantry(), usual.room());
@@ -74,7 +84,7 @@ public class TestHouse {
                 return true;
             });
         }
-        return Base64.getEncoder().encodeToString(session(sessions, tove).getBytes(StandardCharsets.UTF_8));
+        return tove;
     }
 
     private static <S extends Session> String session(FindByIndexNameSessionRepository<S> sessions, SignedIn person) {

@@ -219,7 +219,7 @@ class LotHttpTest {
                 "/stores", "form[action$=jars]", Map.of("capacity", "500 mL", "width", "", "name", "Found"));
         Element offer = refused.page().selectFirst("#note-j-width button");
         assertThat(offer.text()).isEqualTo("82 mm, usual for such a jar");
-        assertThat(offer.attr("data-fill")).isEqualTo("82 mm");
+        assertThat(offer.attr("data-fill")).isEqualTo("82 mm, usual");
         assertThat(offer.attr("data-into")).isEqualTo("j-width");
         tove.post(Visitor.form(refused.page(), "form[action$=jars]", Map.of("width", offer.attr("data-fill"))));
         assertThat(tove.get("/stores").page().select("tr:contains(Found)").text())

@@ -1,0 +1,119 @@
+package app.velvetcrock;
+
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+
+/**
+ * Grows a household to ten years of a market stall: 20,000 finished batches with 260,000 lines, 120,000 lots used up and 340,000
+ * movements, each a likeness of a batch it finished itself. Bounded, and taken up where it was cut off. For measuring alone.
+ */
+final class TenYears {
+
+    static final int BATCHES = 20_000;
+
+    private static final int AT_ONCE = 1_000;
+    private static final int LINES = 13;
+    private static final int LOTS = 6;
+    private static final int MOVEMENTS = 17;
+
+    private final JdbcClient sql;
+    private final UUID stillroom;
+
+    TenYears(JdbcClient sql, UUID stillroom) {
+        this.sql = sql;
+        this.stillroom = stillroom;
+    }
+
+    void grow() {
+        UUID like = sql.sql(
+                        """
+                        select f.batch_id from batch_facts f where f.stillroom_id = :s and f.state = 'STRAINED'
+                        and exists (select from lot l where l.stillroom_id = f.stillroom_id and l.batch_id = f.batch_id)
+                        order by f.number limit 1""")
+                .param("s", stillroom)
+                .query(UUID.class)
+                .single();
+        int first = sql.sql("select max(number) from batch where stillroom_id = :s and name not like 'Year %'")
+                .param("s", stillroom)
+                .query(Integer.class)
+                .single();
+        int there = sql.sql("select count(*) from batch where stillroom_id = :s and name like 'Year %'")
+                .param("s", stillroom)
+                .query(Integer.class)
+                .single();
+        for (int from = there; from < BATCHES; from += AT_ONCE) {
+            chunk(like, first + from);
+        }
+        sql.sql("vacuum analyze").update();
+    }
+
+    /** A thousand batches; every id is worked out of the batch's number, so that the parts find each other. */
+    private void chunk(UUID like, int from) {
+        String id = "md5(:s::text || ':%s:' || %s)::uuid";
+        String batch = id.formatted("batch", "n");
+        String[] steps = {
+            """
+            insert into batch (stillroom_id, id, version, number, name, jar_id, kit_id, plan, created_at, kind)
+            select b.stillroom_id, %s, 0, n, 'Year ' || n, b.jar_id, b.kit_id, b.plan, %s, b.kind
+            from batch b, generate_series(:from + 1, :from + :count) n where b.stillroom_id = :s and b.id = :like"""
+                    .formatted(batch, ago()),
+            """
+            insert into batch_facts select f.stillroom_id, %s, n, f.kind, f.state, f.herbs, f.carriers,
+            (%s)::date, (%s)::date + 35, (%s)::date + 400
+            from batch_facts f, generate_series(:from + 1, :from + :count) n where f.stillroom_id = :s and f.batch_id = :like"""
+                    .formatted(batch, ago(), ago(), ago()),
+            """
+            insert into batch_entry (stillroom_id, id, batch_id, kind, happened_at, recorded_at, account_id, client_key, typed, value, task)
+            select e.stillroom_id, %s, %s, e.kind, %s + (e.k || ' days')::interval, %s, e.account_id, %s, e.typed, e.value, e.task
+            from generate_series(:from + 1, :from + :count) n cross join (
+                select e.*, row_number() over (order by happened_at) as k from batch_entry e
+                where e.stillroom_id = :s and e.batch_id = :like and corrects_id is null and kind not in ('TAKEN_BACK')
+                order by happened_at limit %d) e"""
+                    .formatted(
+                            id.formatted("line", "n || '-' || e.k"),
+                            batch,
+                            ago(),
+                            ago(),
+                            id.formatted("key", "n || '-' || e.k"),
+                            LINES),
+            """
+            insert into lot select l.stillroom_id, %s, 0, l.kind, l.kind_key, l.name, l.unit, 0, l.part, l.cut, l.moisture,
+            l.bulk_density, l.density, l.acquired_on, l.opened_on, l.best_before, l.typed, %s,
+            case when l.batch_id is null then null else %s end, l.bottle_ul, l.glass, l.place, l.words, l.origin, l.came_from,
+            l.kept_at, l.price_minor, l.price_for, l.abv
+            from generate_series(:from + 1, :from + :count) n cross join generate_series(1, %d) k
+            cross join (select * from lot where stillroom_id = :s and batch_id = :like order by id limit 1) l"""
+                    .formatted(id.formatted("lot", "n || '-' || k"), ago(), batch, LOTS),
+            """
+            insert into movement (stillroom_id, id, lot_id, amount, cause, batch_id, account_id, happened_at, recorded_at)
+            select :s, %s, %s, case when k %% 2 = 1 then 1000 else -1000 end, case when k %% 2 = 1 then 'STRAINED' else 'DRAWN' end,
+            %s, a.account_id, %s, %s from generate_series(:from + 1, :from + :count) n cross join generate_series(1, %d) k
+            cross join (select account_id from batch_entry where stillroom_id = :s and batch_id = :like limit 1) a"""
+                    .formatted(
+                            id.formatted("move", "n || '-' || k"),
+                            id.formatted("lot", "n || '-' || (1 + k % " + LOTS + ")"),
+                            batch,
+                            ago(),
+                            ago(),
+                            MOVEMENTS),
+            """
+            insert into retention select r.stillroom_id, %s, r.herb, r.part, r.cut, r.moisture, r.pressing, r.kept
+            from retention r, generate_series(:from + 1, :from + :count) n
+            where r.stillroom_id = :s and r.id in (select id from batch_entry where stillroom_id = :s and batch_id = :like)"""
+                    .formatted(id.formatted("line", "n || '-1'"))
+        };
+        for (String step : steps) {
+            sql.sql(step)
+                    .param("s", stillroom)
+                    .param("like", like)
+                    .param("from", from)
+                    .param("count", AT_ONCE)
+                    .update();
+        }
+    }
+
+    /** Batch n was begun so long ago: spread over ten years. */
+    private static String ago() {
+        return "now() - interval '3650 days' + (n * interval '4 hours')";
+    }
+}
