@@ -59,7 +59,7 @@ final class TenYears {
                     .formatted(batch, ago()),
             """
             insert into batch_facts select f.stillroom_id, %s, n, f.kind, f.state, f.herbs, f.carriers,
-            (%s)::date, (%s)::date + 35, (%s)::date + 400
+            (%s)::date, (%s)::date + 35, (%s)::date + 400, false
             from batch_facts f, generate_series(:from + 1, :from + :count) n where f.stillroom_id = :s and f.batch_id = :like"""
                     .formatted(batch, ago(), ago(), ago()),
             """

@@ -43,12 +43,13 @@ public class BatchFacts {
         sql.sql(
                         """
                         insert into batch_facts
-                        (stillroom_id, batch_id, number, kind, state, herbs, carriers, began_on, ended_on, keeps_until)
-                        select stillroom_id, id, number, kind, :state, :herbs, :carriers, :began, :ended, :keeps
+                        (stillroom_id, batch_id, number, kind, state, herbs, carriers, began_on, ended_on, keeps_until, settling)
+                        select stillroom_id, id, number, kind, :state, :herbs, :carriers, :began, :ended, :keeps, :settling
                         from batch where stillroom_id = :stillroom and id = :batch
                         on conflict (stillroom_id, batch_id) do update set state = excluded.state,
                         herbs = excluded.herbs, carriers = excluded.carriers, began_on = excluded.began_on,
-                        ended_on = excluded.ended_on, keeps_until = excluded.keeps_until""")
+                        ended_on = excluded.ended_on, keeps_until = excluded.keeps_until,
+                        settling = excluded.settling""")
                 .param("stillroom", Current.stillroom())
                 .param("batch", sheet.id())
                 .param("state", facts.state().name())
@@ -57,6 +58,7 @@ public class BatchFacts {
                 .param("began", date(facts.began()))
                 .param("ended", date(facts.ended()))
                 .param("keeps", date(facts.keepsUntil()))
+                .param("settling", facts.settling())
                 .update();
     }
 
@@ -113,7 +115,8 @@ public class BatchFacts {
                         List.of((String[]) row.getArray("carriers").getArray()),
                         day(row.getDate("began_on")),
                         day(row.getDate("ended_on")),
-                        day(row.getDate("keeps_until"))))
+                        day(row.getDate("keeps_until")),
+                        row.getBoolean("settling")))
                 .optional();
     }
 

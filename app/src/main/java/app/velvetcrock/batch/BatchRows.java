@@ -3,6 +3,7 @@ package app.velvetcrock.batch;
 import app.velvetcrock.stillroom.Current;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -61,6 +62,19 @@ class BatchRows {
         return ids.isEmpty()
                 ? List.of()
                 : rows(sql.sql(ANY + "b.id in (:ids) order by b.number").param("ids", ids));
+    }
+
+    /** Batches whose oil still wants to settle, and those that ended no earlier than a day. */
+    List<UUID> settlingOrEnded(LocalDate from) {
+        return sql.sql(
+                        """
+                        select batch_id from batch_facts where stillroom_id = :stillroom and settling
+                        union select batch_id from batch_facts where stillroom_id = :stillroom and ended_on >= :from
+                        and state in ('STRAINED', 'DISCARDED')""")
+                .param("stillroom", Current.stillroom())
+                .param("from", from)
+                .query(UUID.class)
+                .list();
     }
 
     /** The next batches of whatever state by their number. */

@@ -3,6 +3,7 @@ package app.velvetcrock.batch;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.PerRequest;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -53,6 +54,12 @@ public class Batches {
     public Map<UUID, Long> inUse() {
         return unstrained().stream()
                 .collect(Collectors.groupingBy(batch -> batch.stand().id(), Collectors.counting()));
+    }
+
+    /** Which batches have oil that wants to settle, or ended no earlier than a day. */
+    @Transactional(readOnly = true)
+    public List<UUID> settlingOrEnded(LocalDate from) {
+        return rows.settlingOrEnded(from);
     }
 
     /** The latest batches that were strained or thrown out, the newest first. */

@@ -36,6 +36,9 @@ public class RoundsService {
     /** How far ahead what ends is shown. */
     private static final int DAYS_AHEAD = 7;
 
+    /** An oil that ends later than this asks for nothing yet, and was not smelled for its date today. */
+    private static final int DAYS_OF_ENDING = 45;
+
     /** Of the days ahead only these are shown; shakes and looks come on their own day. Heat may be put on, and a crock read, early. */
     private static final Set<TaskKind> FORESEEN = Set.of(
             TaskKind.NEXT,
@@ -64,7 +67,7 @@ public class RoundsService {
      * What the strip is made of.
      *
      * @param standing what stands in a vessel
-     * @param strained what is strained and not used up
+     * @param strained what is strained, not used up, and asks for something about now
      * @param firstToEnd of each of those the oil that ends first
      */
     public record Gathered(List<BatchSheet> standing, List<BatchSheet> strained, Map<UUID, Stock.OfOil> firstToEnd) {}
@@ -73,7 +76,11 @@ public class RoundsService {
     @Transactional(readOnly = true)
     public Gathered gather() {
         Map<UUID, Stock.OfOil> first = new HashMap<>();
-        oils.left().forEach(oil -> first.putIfAbsent(oil.batch(), oil));
+        LocalDate today = households.current().dayOf(clock.instant());
+        Set<UUID> open = Set.copyOf(batches.settlingOrEnded(today.minusDays(1)));
+        oils.left().stream()
+                .filter(oil -> open.contains(oil.batch()) || oil.useBy().isBefore(today.plusDays(DAYS_OF_ENDING)))
+                .forEach(oil -> first.putIfAbsent(oil.batch(), oil));
         Map<Boolean, List<BatchSheet>> all = batches.standingAnd(first.keySet()).stream()
                 .collect(Collectors.partitioningBy(sheet -> sheet.course().state() == Course.State.STANDING));
         return new Gathered(

@@ -16,6 +16,7 @@ import java.util.stream.Stream;
  * @param began the day herb met oil
  * @param ended the day it was strained or thrown out; absent while it stands
  * @param keepsUntil the day its oil is to be used by, as the log last says; absent before straining
+ * @param settling true while something in it wants to be decanted
  */
 public record Facts(
         Course.State state,
@@ -23,7 +24,8 @@ public record Facts(
         List<String> carriers,
         Optional<LocalDate> began,
         Optional<LocalDate> ended,
-        Optional<LocalDate> keepsUntil) {
+        Optional<LocalDate> keepsUntil,
+        boolean settling) {
 
     public Facts {
         herbs = List.copyOf(herbs);
@@ -51,7 +53,16 @@ public record Facts(
                         .toList(),
                 log.firstAt(Line.Charged.class).map(at -> at.atZone(zone).toLocalDate()),
                 ended,
-                course.state() == Course.State.STRAINED ? keepsUntil(log) : Optional.empty());
+                course.state() == Course.State.STRAINED ? keepsUntil(log) : Optional.empty(),
+                isSettling(course, log));
+    }
+
+    /** Tells whether water, powder or cloud in a strained oil still wants to settle and be decanted; food of anything moist never stands. */
+    public static boolean isSettling(Course course, Log log) {
+        return course.state() == Course.State.STRAINED
+                && !course.moistFood()
+                && log.last(Line.Strained.class).filter(Line.Strained::settles).isPresent()
+                && log.last(Line.Settled.class).isEmpty();
     }
 
     /** The last line that dated the oil as it was strained; what its bottles say is theirs. */

@@ -1,6 +1,7 @@
 package app.velvetcrock.core.rounds;
 
 import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.Facts;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.TaskKey;
@@ -22,9 +23,7 @@ public final class AfterStraining {
     private AfterStraining() {}
 
     static Optional<Task> decant(Course course, Log log) {
-        boolean wanted = !course.moistFood()
-                && log.last(Line.Strained.class).filter(Line.Strained::settles).isPresent();
-        if (!wanted || log.last(Line.Settled.class).isPresent()) {
+        if (!Facts.isSettling(course, log)) {
             return Optional.empty();
         }
         return log.firstAt(Line.Strained.class)
