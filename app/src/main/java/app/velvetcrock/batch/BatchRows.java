@@ -54,8 +54,37 @@ class BatchRows {
     }
 
     /** Batches strained or thrown out, and that holds; the newest first. */
-    List<Row> finished(int most) {
-        return rows(sql.sql(ROWS + OVER + " order by f.number desc limit :most").param("most", most));
+    List<Row> finished(Batches.Ended which, int most) {
+        return rows(sql.sql(
+                        ROWS + OVER
+                                + """
+                         and (cast(:herb as text) is null or :herb = any (f.herbs))
+                        and (cast(:carrier as text) is null or :carrier = any (f.carriers))
+                        and (cast(:year as int) is null or extract(year from f.ended_on) = :year)
+                        and (cast(:state as text) is null or f.state = :state)
+                        and (cast(:before as int) is null or f.number < :before)
+                        order by f.number desc limit :most""")
+                .param("herb", which.herb())
+                .param("carrier", which.carrier())
+                .param("year", which.year())
+                .param("state", which.state())
+                .param("before", which.before())
+                .param("most", most));
+    }
+
+    Batches.Ends ends() {
+        return new Batches.Ends(
+                distinct("unnest(f.herbs)", String.class),
+                distinct("unnest(f.carriers)", String.class),
+                distinct("cast(extract(year from f.ended_on) as int)", Integer.class));
+    }
+
+    private <T> List<T> distinct(String what, Class<T> type) {
+        return sql.sql("select distinct " + what + " as one from batch_facts f where f.stillroom_id = :stillroom and "
+                        + OVER + " order by one desc")
+                .param("stillroom", Current.stillroom())
+                .query(type)
+                .list();
     }
 
     List<Row> among(Collection<UUID> ids) {

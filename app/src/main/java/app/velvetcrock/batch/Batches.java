@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -64,9 +65,37 @@ public class Batches {
 
     /** The latest batches that were strained or thrown out, the newest first. */
     @Transactional(readOnly = true)
-    public List<BatchSheet> finished(int most) {
-        return reader.read(rows.finished(most));
+    public List<BatchSheet> finished(Ended which, int most) {
+        return reader.read(rows.finished(which, most));
     }
+
+    /**
+     * Which ended batches a list shows.
+     *
+     * @param herb key of a herb in it; null for any
+     * @param carrier key of an oil in it; null for any
+     * @param year it ended in; null for any
+     * @param state what became of it; null for either
+     * @param before shows those of lower numbers; null for the newest
+     */
+    public record Ended(
+            @Nullable String herb,
+            @Nullable String carrier,
+            @Nullable Integer year,
+            @Nullable String state,
+            @Nullable Integer before) {
+
+        public static final Ended NEWEST = new Ended(null, null, null, null, null);
+    }
+
+    /** What ended batches were made of and when, for choosing among them. */
+    @Transactional(readOnly = true)
+    public Ends ends() {
+        return rows.ends();
+    }
+
+    /** Keys of herbs and oils, and years, the newest first. */
+    public record Ends(List<String> herbs, List<String> carriers, List<Integer> years) {}
 
     /** What some batches are numbered. */
     @Transactional(readOnly = true)

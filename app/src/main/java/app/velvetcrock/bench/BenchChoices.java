@@ -25,6 +25,9 @@ record BenchChoices(
         List<Pressing> pressings,
         List<Storage> storages) {
 
+    /** Of more finished oils than these, those to be used first are offered; the others are named from the Cupboard. */
+    private static final int MOST_OILS = 40;
+
     static BenchChoices of(BenchWork work, House house) {
         BenchStock.Shelves shelves = work.shelves();
         return new BenchChoices(
@@ -35,6 +38,7 @@ record BenchChoices(
                         .map(bottle -> new Option(bottle.id().toString(), words(bottle, shelves.carriers(), house)))
                         .toList(),
                 shelves.oils().stream()
+                        .limit(MOST_OILS)
                         .map(oil -> new Option(oil.id().toString(), words(oil, house)))
                         .toList(),
                 vessels(shelves.jars()),

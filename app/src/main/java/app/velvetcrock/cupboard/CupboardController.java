@@ -32,6 +32,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -40,12 +41,14 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** Cupboard: finished oils, the first to be used first; bottled, drawn from, smelled, thrown out. */
 @Controller
@@ -79,10 +82,36 @@ class CupboardController {
         this.clock = clock;
     }
 
+    /** Shelves longer than this are gone through in parts. */
+    private static final int ON_A_PAGE = 40;
+
     @GetMapping("/cupboard")
-    String cupboard(Model model) {
+    String cupboard(
+            @RequestParam(required = false) @Nullable String only,
+            @RequestParam(required = false) @Nullable String from,
+            Model model) {
         LocalDate today = households.current().dayOf(clock.instant());
-        List<Stock.OfOil> stock = oils.inStock();
+        String name = only == null ? "" : only.strip();
+        List<List<Stock.OfOil>> lines = OilOnShelf.alike(oils.inStock().stream()
+                .filter(oil -> oil.name().toLowerCase(Locale.ROOT).contains(name.toLowerCase(Locale.ROOT)))
+                .toList());
+        // A page begins with the line whose first bottle it names; one that is used up since begins at the front.
+        int begin = Math.max(
+                0,
+                IntStream.range(0, lines.size())
+                        .filter(i -> lines.get(i).get(0).id().toString().equals(from))
+                        .findFirst()
+                        .orElse(0));
+        List<List<Stock.OfOil>> page = lines.subList(begin, Math.min(lines.size(), begin + ON_A_PAGE));
+        List<Stock.OfOil> stock = page.stream().flatMap(List::stream).toList();
+        model.addAttribute("only", name);
+        model.addAttribute("isFirst", begin == 0);
+        model.addAttribute("rest", lines.size() - begin - page.size());
+        model.addAttribute(
+                "next",
+                begin + ON_A_PAGE < lines.size()
+                        ? lines.get(begin + ON_A_PAGE).get(0).id()
+                        : null);
         Map<UUID, BatchSheet> byId = batches
                 .among(stock.stream().map(Stock.OfOil::batch).distinct().toList())
                 .stream()

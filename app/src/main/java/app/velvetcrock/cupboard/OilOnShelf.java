@@ -33,6 +33,18 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
     }
 
     /** Puts bottles that are just alike into one, in the order they came. */
+    /** Bottles that are alike in what is written on them, each kind one line, in the order they are to be used. */
+    static List<List<Stock.OfOil>> alike(List<Stock.OfOil> oils) {
+        Map<List<Object>, List<Stock.OfOil>> alike = new LinkedHashMap<>();
+        for (Stock.OfOil oil : oils) {
+            Object own = oil.bottle().isPresent() ? oil.bottle().get() : oil.id();
+            alike.computeIfAbsent(
+                            List.of(oil.batch(), own, oil.place(), oil.useBy(), oil.left()), key -> new ArrayList<>())
+                    .add(oil);
+        }
+        return List.copyOf(alike.values());
+    }
+
     static List<OilOnShelf> grouped(List<OilOnShelf> oils) {
         Map<List<Object>, List<OilOnShelf>> alike = new LinkedHashMap<>();
         for (OilOnShelf shown : oils) {

@@ -93,7 +93,7 @@ record OilPage(
                 shown.conditions().isEmpty()
                         ? ""
                         : shown.conditions().get(0).kind().ruin().name(),
-                story.lines().stream()
+                story.part(null).stream()
                         .map(line -> line(line, oil, story, house))
                         .toList(),
                 label(shown, house));

@@ -4,12 +4,15 @@ import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.batch.Retentions;
+import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -21,8 +24,10 @@ import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import java.time.Clock;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -40,21 +45,59 @@ class PressController {
     private final Deeds deeds;
     private final Oils oils;
     private final Retentions retentions;
+    private final Catalogue catalogue;
     private final Households households;
     private final Clock clock;
 
     PressController(
-            Batches batches, Deeds deeds, Oils oils, Retentions retentions, Households households, Clock clock) {
+            Batches batches,
+            Deeds deeds,
+            Oils oils,
+            Retentions retentions,
+            Catalogue catalogue,
+            Households households,
+            Clock clock) {
         this.batches = batches;
         this.deeds = deeds;
         this.oils = oils;
         this.retentions = retentions;
+        this.catalogue = catalogue;
         this.households = households;
         this.clock = clock;
     }
 
+    /** Which of what is done is shown, as chosen. */
+    record Chosen(
+            @Nullable String herb,
+            @Nullable String oil,
+            @Nullable String year,
+            @Nullable String became,
+            @Nullable String before) {
+
+        Batches.Ended ended() {
+            return new Batches.Ended(
+                    blank(herb),
+                    blank(oil),
+                    number(year),
+                    "STRAINED".equals(became) || "DISCARDED".equals(became) ? became : null,
+                    number(before));
+        }
+
+        private static @Nullable String blank(@Nullable String typed) {
+            return typed == null || typed.isBlank() ? null : typed;
+        }
+
+        private static @Nullable Integer number(@Nullable String typed) {
+            return typed != null && typed.matches("\\d{1,9}") ? Integer.valueOf(typed) : null;
+        }
+
+        public boolean isAny() {
+            return ended().equals(Batches.Ended.NEWEST);
+        }
+    }
+
     @GetMapping("/press")
-    String press(Model model) {
+    String press(Chosen chosen, Model model) {
         House house = households.current();
         model.addAttribute(
                 "batches",
@@ -64,11 +107,38 @@ class PressController {
                                 .thenComparing(sheet -> sheet.strainOn(house)))
                         .map(sheet -> PressPage.standing(sheet, house))
                         .toList());
+        List<BatchSheet> finished = batches.finished(chosen.ended(), LATELY);
         model.addAttribute(
                 "finished",
-                batches.finished(LATELY).stream()
-                        .map(sheet -> PressPage.finished(sheet, house))
+                finished.stream().map(sheet -> PressPage.finished(sheet, house)).toList());
+        model.addAttribute("chosen", chosen);
+        model.addAttribute(
+                "older",
+                finished.size() < LATELY ? null : finished.get(LATELY - 1).number());
+        Batches.Ends ends = batches.ends();
+        model.addAttribute(
+                "herbs",
+                ends.herbs().stream()
+                        .map(key -> new Fields.Option(
+                                key, catalogue.herb(key).map(HerbKind::common).orElse(key)))
+                        .sorted(Comparator.comparing(Fields.Option::word))
                         .toList());
+        model.addAttribute(
+                "oils",
+                ends.carriers().stream()
+                        .map(key -> new Fields.Option(
+                                key,
+                                catalogue.carrier(key).map(CarrierKind::common).orElse(key)))
+                        .sorted(Comparator.comparing(Fields.Option::word))
+                        .toList());
+        model.addAttribute(
+                "years",
+                ends.years().stream()
+                        .map(year -> new Fields.Option(year.toString(), year.toString()))
+                        .toList());
+        model.addAttribute(
+                "became",
+                List.of(new Fields.Option("STRAINED", "strained"), new Fields.Option("DISCARDED", "thrown out")));
         return "press/press";
     }
 

@@ -52,7 +52,7 @@ class TasksAhead {
     @Transactional(readOnly = true)
     public List<CalendarFile.Event> all() {
         List<BatchSheet> sheets = new ArrayList<>(batches.standing());
-        sheets.addAll(batches.finished(LATEST_ENDED));
+        sheets.addAll(batches.finished(Batches.Ended.NEWEST, LATEST_ENDED));
         List<CalendarFile.Event> events = new ArrayList<>(of(sheets));
         Map<UUID, Stock.OfOil> first = new HashMap<>();
         oils.left().forEach(oil -> first.putIfAbsent(oil.batch(), oil));

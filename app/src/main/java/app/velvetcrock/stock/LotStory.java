@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** A lot's ledger as a running story. */
 public record LotStory(
@@ -55,6 +56,34 @@ public record LotStory(
                     Oils.DRAWINGS.contains(m.cause) && m.deed == null && holds));
         }
         return new LotStory(lot.id, lot.name, lot.kind, lot.typed, lot.unit == StockUnit.PIECE, lot.balance, lines);
+    }
+
+    /** A long story is told in parts of so many lines, the latest first. */
+    private static final int ON_A_PAGE = 60;
+
+    /**
+     * The lines of one part, in their order.
+     *
+     * @param before the line the part ends before; null, or one that is not there, for the latest
+     */
+    public List<Line> part(@Nullable String before) {
+        int end = end(before);
+        return lines.subList(Math.max(0, end - ON_A_PAGE), end);
+    }
+
+    /** The line that what is earlier than a part ends before; null where nothing is. */
+    public @Nullable UUID earlier(@Nullable String before) {
+        int begin = end(before) - ON_A_PAGE;
+        return begin > 0 ? lines.get(begin).id() : null;
+    }
+
+    private int end(@Nullable String before) {
+        for (int i = 1; i < lines.size() && before != null; i++) {
+            if (lines.get(i).id().toString().equals(before)) {
+                return i;
+            }
+        }
+        return lines.size();
     }
 
     public String left(House house) {

@@ -26,11 +26,13 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** One lot: its story, and what can be done to it. */
 @Controller
@@ -59,8 +61,9 @@ class LotController {
     }
 
     @GetMapping("/stores/lots/{id}")
-    String lot(@PathVariable UUID id, Model model) {
+    String lot(@PathVariable UUID id, @RequestParam(required = false) @Nullable String before, Model model) {
         LotSheet sheet = sheets.of(id, today());
+        model.addAttribute("before", before);
         return page(model, sheet, Sent.nothing(new Fields(households.current().reader()), LotForm.before(sheet)));
     }
 
@@ -250,7 +253,9 @@ class LotController {
         model.addAttribute("conditions", conditions.ofLot(sheet.story().id()));
         model.addAttribute("sheet", sheet);
         model.addAttribute("lot", sheet.story());
-        model.addAttribute("page", LotPage.of(sheet, households.current()));
+        String before = (String) model.asMap().get("before");
+        model.addAttribute("page", LotPage.of(sheet, before, households.current()));
+        model.addAttribute("earlier", sheet.story().earlier(before));
         model.addAttribute("sent", sent);
         model.addAttribute("takings", Taking.values());
         return "stores/lot";

@@ -73,14 +73,16 @@ public record LotPage(
             @Nullable UUID deed,
             String takeBack) {}
 
-    static LotPage of(LotSheet sheet, House house) {
+    static LotPage of(LotSheet sheet, @Nullable String before, House house) {
         LotStory story = sheet.story();
         Optional<LotSheet.HerbState> herb = sheet.herb();
         return new LotPage(
                 sheet.onRack().map(house::mass).orElse(story.left(house)),
                 facts(sheet, house),
                 sheet.known().isPresent(),
-                story.lines().stream().map(line -> line(line, sheet, house)).toList(),
+                story.part(before).stream()
+                        .map(line -> line(line, sheet, house))
+                        .toList(),
                 herb.isPresent(),
                 herb.isPresent() ? "SOLID" : "LIQUID",
                 herb.filter(state -> !state.moisture().isDried()).isPresent()

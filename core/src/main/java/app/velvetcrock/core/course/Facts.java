@@ -57,7 +57,10 @@ public record Facts(
                 isSettling(course, log));
     }
 
-    /** Tells whether water, powder or cloud in a strained oil still wants to settle and be decanted; food of anything moist never stands. */
+    /**
+     * Tells whether water, powder or cloud in a strained oil still wants to settle and be decanted; food of anything moist never
+     * stands.
+     */
     public static boolean isSettling(Course course, Log log) {
         return course.state() == Course.State.STRAINED
                 && !course.moistFood()
