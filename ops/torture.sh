@@ -1,0 +1,58 @@
+# Pulled plugs; read by the launcher, whose functions it uses.
+
+# Builds what pulls the plugs, and the application.
+torture_ready() {
+  install_missing test
+  build
+  mkdir -p "$STATE"
+  maven "The build" "$STATE/torture.log" -Dspotless.check.skip=true -pl browser test-compile
+  trap stop_all EXIT
+  trap 'stop_all; exit 130' INT TERM
+}
+
+pull() { # kills-of-a-node kills-of-the-database first-port folder port...
+  local nodes=$1 databases=$2 port=$3
+  shift 3
+  java -cp "browser/target/test-classes:$(find "$RUN_DIR/lib" -name 'postgresql-*.jar')" app.velvetcrock.browser.Torture "$nodes" "$databases" "$RUN_DIR" "$port" "$@"
+}
+
+# Two nodes on a database of its own, killed in turn under load, and the database too; figures and an exit code.
+torture() { # kills-of-a-node kills-of-the-database
+  local port=${CROCK_TORTURE_PORT:-8460} dir code=0
+  torture_ready
+  dir=$(cluster_dir pg-torture)
+  # As in earnest: what is acknowledged is on its way to the disk.
+  start_cluster pg-torture "$((port + 9))"
+  psql_on "$((port + 9))" postgres "drop database if exists crock with (force)"
+  psql_on "$((port + 9))" postgres "create database crock"
+  pull "${1:-60}" "${2:-20}" "$port" "$dir" "$((port + 9))" || code=$?
+  if [ "$code" = 0 ]; then
+    # What is kept beside the batches, against their plans and logs.
+    (CROCK_DB_URL=jdbc:postgresql://127.0.0.1:$((port + 9))/crock rebuild check) || code=$?
+  fi
+  return $code
+}
+
+# A primary with a synchronous standby; the primary is killed, the standby promoted, the other made its standby, so many times.
+failover() { # times
+  local port=${CROCK_TORTURE_PORT:-8460} one two code=0
+  torture_ready
+  one=$(cluster_dir pg-one)
+  two=$(cluster_dir pg-two)
+  for dir in "$one" "$two"; do
+    pg_run $PG_BIN/pg_ctl -D "$dir" -m immediate -w stop >/dev/null 2>&1 || true
+    rm -rf "$dir"
+  done
+  start_cluster pg-one "$((port + 7))"
+  mkdir -p "$(dirname "$two")"
+  [ "$(id -u)" != 0 ] || { mkdir -p "$two" && chown postgres "$two" "$(dirname "$two")"; }
+  rm -rf "$two"
+  pg_run $PG_BIN/pg_basebackup -h 127.0.0.1 -p "$((port + 7))" -U crock -D "$two" -R -X stream -c fast
+  [ "$(id -u)" != 0 ] || { touch "$two.log" && chown postgres "$two.log"; }
+  pg_run $PG_BIN/pg_ctl -D "$two" -l "$two.log" -w -t 30 -o "-p $((port + 8)) -h 127.0.0.1 -k '' -c max_connections=60" start >/dev/null
+  STARTED_DB="$STARTED_DB $two"
+  psql_on "$((port + 7))" postgres "alter system set synchronous_standby_names = '*'"
+  psql_on "$((port + 7))" postgres "select pg_reload_conf()" >/dev/null
+  pull 0 "${1:-10}" "$port" "$one" "$((port + 7))" "$two" "$((port + 8))" || code=$?
+  return $code
+}
