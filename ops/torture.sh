@@ -13,7 +13,7 @@ torture_ready() {
 pull() { # kills-of-a-node kills-of-the-database first-port folder port...
   local nodes=$1 databases=$2 port=$3
   shift 3
-  java -cp "browser/target/test-classes:$(find "$RUN_DIR/lib" -name 'postgresql-*.jar')" app.velvetcrock.browser.Torture "$nodes" "$databases" "$RUN_DIR" "$port" "$@"
+  java ${CROCK_FRONT:+-Dcrock.front=$CROCK_FRONT} -cp "browser/target/test-classes:$(find "$RUN_DIR/lib" -name 'postgresql-*.jar')" app.velvetcrock.browser.Torture "$nodes" "$databases" "$RUN_DIR" "$port" "$@"
 }
 
 # Two nodes on a database of its own, killed in turn under load, and the database too; figures and an exit code.
@@ -54,5 +54,25 @@ failover() { # times
   psql_on "$((port + 7))" postgres "alter system set synchronous_standby_names = '*'"
   psql_on "$((port + 7))" postgres "select pg_reload_conf()" >/dev/null
   pull 0 "${1:-10}" "$port" "$one" "$((port + 7))" "$two" "$((port + 8))" || code=$?
+  return $code
+}
+
+# The same load through HAProxy, one of the two nodes behind it killed in turn.
+proxied() { # kills-of-a-node
+  local port=${CROCK_TORTURE_PORT:-8460} dir code=0
+  if ! command -v haproxy >/dev/null; then
+    say "Installing haproxy"
+    mkdir -p "$STATE"
+    { as_root apt-get update -qq && as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends haproxy; } >"$STATE/install.log" 2>&1 || fail "HAProxy could not be installed." "see .crock/install.log"
+  fi
+  torture_ready
+  dir=$(cluster_dir pg-torture)
+  start_cluster pg-torture "$((port + 9))"
+  psql_on "$((port + 9))" postgres "drop database if exists crock with (force)"
+  psql_on "$((port + 9))" postgres "create database crock"
+  export CROCK_FRONT_PORT=$((port + 5)) CROCK_NODE_ONE=$port CROCK_NODE_TWO=$((port + 1))
+  haproxy -D -p "$STATE/haproxy.pid" -f "$HOME_DIR/ops/haproxy.cfg" >"$STATE/haproxy.log" 2>&1 || fail "HAProxy will not start." "see .crock/haproxy.log"
+  CROCK_FRONT=http://127.0.0.1:$CROCK_FRONT_PORT pull "${1:-20}" 0 "$port" "$dir" "$((port + 9))" || code=$?
+  kill "$(cat "$STATE/haproxy.pid")" 2>/dev/null || true
   return $code
 }

@@ -57,4 +57,6 @@ left join lateral (select e.happened_at as at from batch_entry e
 
 -- What is in stock, however much ever was.
 create index lot_in_stock on lot (stillroom_id, name, created_at, id) where balance > 0;
+-- What is past its time is found without looking at the rest.
+create index form_key_sent on form_key (sent_at);
 create index lot_of_kind_key on lot (stillroom_id, kind_key);

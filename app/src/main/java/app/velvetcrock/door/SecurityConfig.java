@@ -25,6 +25,8 @@ class SecurityConfig {
         "/join/*",
         "/error",
         "/actuator/health",
+        "/actuator/health/liveness",
+        "/actuator/health/readiness",
         "/css/**",
         "/js/**",
         "/vendor/**",

@@ -1,5 +1,6 @@
 package app.velvetcrock.door;
 
+import app.velvetcrock.web.upkeep.Clears;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -20,7 +21,7 @@ import org.springframework.stereotype.Component;
  * make its owner wait, they only shorten the patience with new addresses. Nobody who is signed in is touched.
  */
 @Component
-class SignInLimit {
+class SignInLimit implements Clears {
 
     /** Wrong guesses of one address at one account before it has to wait. */
     static final int FREE = 5;
@@ -44,6 +45,15 @@ class SignInLimit {
     SignInLimit(JdbcClient sql, Clock clock) {
         this.sql = sql;
         this.clock = clock;
+    }
+
+    @Override
+    public int clear(int most) {
+        return sql.sql(
+                        "delete from sign_in_attempt where ctid in (select ctid from sign_in_attempt where at < :before limit :most)")
+                .param("before", Timestamp.from(clock.instant().minus(WINDOW.multipliedBy(2))))
+                .param("most", most)
+                .update();
     }
 
     /** Counts an attempt, and tells whether it may be looked at. One that may not is not counted again. */

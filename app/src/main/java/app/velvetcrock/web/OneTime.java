@@ -1,8 +1,10 @@
 package app.velvetcrock.web;
 
+import app.velvetcrock.web.upkeep.Clears;
 import jakarta.servlet.http.HttpServletRequest;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -21,7 +23,7 @@ import org.springframework.transaction.annotation.Transactional;
  * the same key is refused.
  */
 @Component
-public class OneTime {
+public class OneTime implements Clears {
 
     /** Where a request notes the key it claimed. */
     private static final String CLAIMED = OneTime.class.getName();
@@ -30,12 +32,25 @@ public class OneTime {
             "This form was sent before, and something in it has been changed since. What was sent first stands; nothing was written now. "
                     + "Open the page again and send it from there.";
 
+    /** No form lies open longer than this and is then sent. */
+    private static final Duration REMEMBERED = Duration.ofDays(90);
+
     private final JdbcClient sql;
     private final Clock clock;
 
     OneTime(JdbcClient sql, Clock clock) {
         this.sql = sql;
         this.clock = clock;
+    }
+
+    @Override
+    @Transactional
+    public int clear(int most) {
+        return sql.sql(
+                        "delete from form_key where ctid in (select ctid from form_key where sent_at < :before limit :most)")
+                .param("before", Timestamp.from(clock.instant().minus(REMEMBERED)))
+                .param("most", most)
+                .update();
     }
 
     /** What a form was answered with: where it led, and what was said there. */

@@ -92,7 +92,8 @@ final class Pulled {
                             true,
                             "bash",
                             "-c",
-                            "[ \"$(%spsql -X -At -h 127.0.0.1 -p %d -U crock -d postgres -c \"select count(*) from pg_stat_replication where sync_state = 'sync'\")\" = 1 ]"
+                            ("[ \"$(%spsql -X -At -h 127.0.0.1 -p %d -U crock -d postgres -c "
+                                            + "\"select count(*) from pg_stat_replication where sync_state = 'sync'\")\" = 1 ]")
                                     .formatted(BIN, primary.port()))
                     == 0) {
                 return;

@@ -34,6 +34,10 @@ import java.util.regex.Pattern;
 final class Torture {
 
     private static final int WRITERS = 4;
+
+    /** What stands before the nodes; empty where they are spoken to themselves. */
+    private static final String FRONT = System.getProperty("crock.front", "");
+
     private static final Duration PATIENCE = Duration.ofSeconds(8);
     private static final Pattern FIELD =
             Pattern.compile("<(input|select)\\b([^>]*)>(.*?)(?=<input|<select|</form|<button)", Pattern.DOTALL);
@@ -168,7 +172,8 @@ final class Torture {
                     count(
                             ask,
                             "select (select count(*) from lot l where not exists (select from movement m where m.lot_id = l.id))"
-                                    + " + (select count(*) from batch b where not exists (select from batch_entry e where e.batch_id = b.id)"
+                                    + " + (select count(*) from batch b where not exists"
+                                    + " (select from batch_entry e where e.batch_id = b.id)"
                                     + " or not exists (select from movement m where m.batch_id = b.id)"
                                     + " or not exists (select from batch_facts f where f.batch_id = b.id))"));
             wrong += say(
@@ -415,7 +420,8 @@ final class Torture {
 
         private String get(String path) throws IOException, InterruptedException {
             HttpResponse<String> answer = client.send(
-                    HttpRequest.newBuilder(URI.create(nodes.get(0).base() + path))
+                    HttpRequest.newBuilder(
+                                    URI.create((FRONT.isEmpty() ? nodes.get(0).base() : FRONT) + path))
                             .header("Cookie", cookie)
                             .timeout(PATIENCE)
                             .build(),
@@ -431,9 +437,12 @@ final class Torture {
                     .append(URLEncoder.encode(name, StandardCharsets.UTF_8))
                     .append('=')
                     .append(URLEncoder.encode(value, StandardCharsets.UTF_8)));
-            Node node = nodes.get(ThreadLocalRandom.current().nextInt(nodes.size()));
+            String base = FRONT.isEmpty()
+                    ? nodes.get(ThreadLocalRandom.current().nextInt(nodes.size()))
+                            .base()
+                    : FRONT;
             HttpResponse<String> answer = client.send(
-                    HttpRequest.newBuilder(URI.create(node.base() + path))
+                    HttpRequest.newBuilder(URI.create(base + path))
                             .header("Cookie", cookie)
                             .header("Content-Type", "application/x-www-form-urlencoded")
                             .timeout(PATIENCE)
