@@ -63,6 +63,11 @@ public final class PageBenchmark {
             PageBenchmark benchmark = new PageBenchmark("http://127.0.0.1:" + port, runa.cookie());
             Map<String, String> pages = pages(runa);
             Map<String, Double> month = benchmark.run(pages);
+            DeedBenchmark deeds = new DeedBenchmark(runa);
+            if (Boolean.getBoolean("crock.bench.years")) {
+                deeds.stock();
+                month.putAll(deeds.run());
+            }
             if (Boolean.getBoolean("crock.bench.years")) {
                 JdbcClient sql = application.getBean(JdbcClient.class);
                 long began = System.nanoTime();
@@ -74,6 +79,15 @@ public final class PageBenchmark {
                         .grow();
                 System.out.printf("%nGrown to ten years in %d s%n%n", (System.nanoTime() - began) / 1_000_000_000);
                 Map<String, Double> years = benchmark.run(pages);
+                years.putAll(deeds.run());
+                Runtime memory = Runtime.getRuntime();
+                memory.gc();
+                System.out.printf(
+                        "%nmemory in use %d MB; database %s%n",
+                        (memory.totalMemory() - memory.freeMemory()) >> 20,
+                        sql.sql("select pg_size_pretty(pg_database_size(current_database()))")
+                                .query(String.class)
+                                .single());
                 System.out.println("\n| page or deed | one month | ten years | times |\n|---|---|---|---|");
                 years.forEach((name, time) -> System.out.printf(
                         "| %s | %.1f ms | %.1f ms | %.2f |%n", name, month.get(name), time, time / month.get(name)));
