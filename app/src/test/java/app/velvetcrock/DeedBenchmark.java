@@ -32,6 +32,7 @@ final class DeedBenchmark {
             Map<String, List<Long>> kept = i < WARM_UPS ? new LinkedHashMap<>() : times;
             var bench = runa.get("/bench").page();
             String herb = bench.select("#herb option:contains(Nettle):contains(dried)")
+                    .last()
                     .attr("value");
             String olive = bench.select("#carrier option:contains(Olive)").attr("value");
             var form = Visitor.form(
@@ -42,7 +43,7 @@ final class DeedBenchmark {
             String batch = timed("start", kept, () -> runa.post(form)).path();
             timed("shake", kept, () -> runa.post(batch + "/tasks/stand.shake.1", Map.of("key", key())));
             var strain = Visitor.form(
-                    runa.get(batch.replace("/batch/", "/press/")).page(), "form[action*=press]", Map.of("out", "60 g"));
+                    runa.get(batch.replace("/batch/", "/press/")).page(), "form[action*=press]", Map.of("out", "90 g"));
             var strained = timed("strain", kept, () -> runa.post(strain));
             String oil = strained.page().select("a[href^=/cupboard/]").attr("href");
             var draw = Visitor.form(runa.get(oil).page(), "form[action$=draw]", Map.of("amount", "10 mL"));

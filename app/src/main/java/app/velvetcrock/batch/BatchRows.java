@@ -73,18 +73,20 @@ class BatchRows {
     }
 
     Batches.Ends ends() {
-        return new Batches.Ends(
-                distinct("unnest(f.herbs)", String.class),
-                distinct("unnest(f.carriers)", String.class),
-                distinct("cast(extract(year from f.ended_on) as int)", Integer.class));
-    }
-
-    private <T> List<T> distinct(String what, Class<T> type) {
-        return sql.sql("select distinct " + what + " as one from batch_facts f where f.stillroom_id = :stillroom and "
-                        + OVER + " order by one desc")
+        return sql.sql(
+                        """
+                        select array(select distinct unnest(f.herbs) from batch_facts f where f.stillroom_id = :stillroom and\s"""
+                                + OVER
+                                + "), array(select distinct unnest(f.carriers) from batch_facts f where f.stillroom_id = :stillroom and "
+                                + OVER
+                                + "), array(select distinct cast(extract(year from f.ended_on) as int) from batch_facts f"
+                                + " where f.stillroom_id = :stillroom and " + OVER + " order by 1 desc)")
                 .param("stillroom", Current.stillroom())
-                .query(type)
-                .list();
+                .query((row, at) -> new Batches.Ends(
+                        List.of((String[]) row.getArray(1).getArray()),
+                        List.of((String[]) row.getArray(2).getArray()),
+                        List.of((Integer[]) row.getArray(3).getArray())))
+                .single();
     }
 
     List<Row> among(Collection<UUID> ids) {

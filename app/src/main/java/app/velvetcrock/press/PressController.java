@@ -11,8 +11,6 @@ import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Smell;
-import app.velvetcrock.core.materia.CarrierKind;
-import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -118,18 +116,15 @@ class PressController {
         Batches.Ends ends = batches.ends();
         model.addAttribute(
                 "herbs",
-                ends.herbs().stream()
-                        .map(key -> new Fields.Option(
-                                key, catalogue.herb(key).map(HerbKind::common).orElse(key)))
-                        .sorted(Comparator.comparing(Fields.Option::word))
+                catalogue.herbs().stream()
+                        .filter(herb -> ends.herbs().contains(herb.key()))
+                        .map(herb -> new Fields.Option(herb.key(), herb.common()))
                         .toList());
         model.addAttribute(
                 "oils",
-                ends.carriers().stream()
-                        .map(key -> new Fields.Option(
-                                key,
-                                catalogue.carrier(key).map(CarrierKind::common).orElse(key)))
-                        .sorted(Comparator.comparing(Fields.Option::word))
+                catalogue.carriers().stream()
+                        .filter(oil -> ends.carriers().contains(oil.key()))
+                        .map(oil -> new Fields.Option(oil.key(), oil.common()))
                         .toList());
         model.addAttribute(
                 "years",
