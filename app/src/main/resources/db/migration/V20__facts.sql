@@ -17,6 +17,9 @@ create table batch_facts (
     check ((state in ('STRAINED', 'DISCARDED')) = (ended_on is not null))
 );
 create index batch_standing on batch_facts (stillroom_id, number) where state = 'STANDING';
+create index batch_ended_on on batch_facts (stillroom_id, ended_on) where state in ('STRAINED', 'DISCARDED');
+create index batch_ended_herbs on batch_facts (stillroom_id, herbs) where state in ('STRAINED', 'DISCARDED');
+create index batch_ended_carriers on batch_facts (stillroom_id, carriers) where state in ('STRAINED', 'DISCARDED');
 create index batch_settling on batch_facts (stillroom_id, number) where settling;
 create index batch_ended on batch_facts (stillroom_id, number desc) where state in ('STRAINED', 'DISCARDED');
 

@@ -72,15 +72,24 @@ class BatchRows {
                 .param("most", most));
     }
 
+    /** Each distinct value is found by its own look into the index, however many batches have it. */
+    private static String each(String column) {
+        return """
+                array(with recursive one as (
+                    (select f.%1$s from batch_facts f where f.stillroom_id = :stillroom and %2$s order by f.%1$s limit 1)
+                    union all
+                    select (select f.%1$s from batch_facts f where f.stillroom_id = :stillroom and %2$s
+                        and f.%1$s > one.%1$s order by f.%1$s limit 1) from one where one.%1$s is not null)
+                select distinct unnest(%1$s) from one)"""
+                .formatted(column, OVER);
+    }
+
     Batches.Ends ends() {
-        return sql.sql(
-                        """
-                        select array(select distinct unnest(f.herbs) from batch_facts f where f.stillroom_id = :stillroom and\s"""
-                                + OVER
-                                + "), array(select distinct unnest(f.carriers) from batch_facts f where f.stillroom_id = :stillroom and "
-                                + OVER
-                                + "), array(select distinct cast(extract(year from f.ended_on) as int) from batch_facts f"
-                                + " where f.stillroom_id = :stillroom and " + OVER + " order by 1 desc)")
+        String year =
+                "(select extract(year from %s(f.ended_on)) from batch_facts f where f.stillroom_id = :stillroom and "
+                        + OVER + ")";
+        return sql.sql("select %s, %s, array(select generate_series(%s::int, %s::int, -1))"
+                        .formatted(each("herbs"), each("carriers"), year.formatted("max"), year.formatted("min")))
                 .param("stillroom", Current.stillroom())
                 .query((row, at) -> new Batches.Ends(
                         List.of((String[]) row.getArray(1).getArray()),
