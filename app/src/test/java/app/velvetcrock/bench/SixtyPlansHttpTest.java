@@ -172,7 +172,19 @@ class SixtyPlansHttpTest {
                     "batch lacks food's day " + till,
                     batch.select("#food-rule").text());
         }
-        check(tove.get("/shelf").page().select("a[href='" + path + "']").size() > 0, asked, "not on the Shelf", path);
+        Document shelf = tove.get("/shelf").page();
+        check(!shelf.select("a[href='" + path + "']").isEmpty(), asked, "not on the Shelf", path);
+        // Rounds says the weekday of what is still to come within a week.
+        String row = shelf.select("[data-row^=" + path.replace("/batch/", "") + "-][data-row*=strain] .when")
+                .text();
+        String weekday = batch.select("#ahead tr:contains(measure)")
+                .text()
+                .replaceFirst("(?s).*?([A-Z][a-z]{2}) \\d{1,2} [A-Z].*", "$1");
+        check(
+                !row.matches("[A-Z][a-z]{2}") || row.equals(weekday),
+                asked,
+                "Rounds says " + row + " and not " + weekday,
+                row);
     }
 
     /** The month and day in the file's own form. */

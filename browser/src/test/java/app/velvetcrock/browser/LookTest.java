@@ -24,11 +24,9 @@ class LookTest {
             window.waitFor("/shelf");
             assertThat(window.page().locator(".board .jar").count()).isGreaterThanOrEqualTo(3);
             String batch = window.page().getAttribute(".board .jar", "href");
-            window.go("/stores/recipes");
-            String recipe = window.page().locator("table a").last().getAttribute("href");
             window.go("/bench/recipes");
-            String kept =
-                    window.page().locator("main section > table a").first().getAttribute("href");
+            String recipe = window.page().locator("#cards a").last().getAttribute("href");
+            String kept = window.page().locator("#plans a").first().getAttribute("href");
             window.go("/stores");
             String lot =
                     window.page().locator("a[href*='/stores/lots/']").first().getAttribute("href");
