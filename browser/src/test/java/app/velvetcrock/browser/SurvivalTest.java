@@ -44,7 +44,15 @@ class SurvivalTest {
             } finally {
                 TestDatabase.start();
             }
-            RunningApp.await(app::isUp);
+            // Pages and sessions have connections of their own to the database: both are back once a page is shown.
+            RunningApp.await(() -> app.isUp()
+                    && window.page()
+                            .context()
+                            .request()
+                            .get(app.url("/shelf"))
+                            .url()
+                            .endsWith("/shelf")
+                    && window.page().context().request().get(app.url("/shelf")).status() == 200);
             page.click("text=Put the herb away");
             page.waitForSelector("text=Self-heal is in the stores");
             assertThat(window.text("table")).contains("Nettle", "Yarrow", "Self-heal");
