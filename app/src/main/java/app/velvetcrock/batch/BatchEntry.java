@@ -11,6 +11,7 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.ColumnTransformer;
 import org.hibernate.annotations.Immutable;
+import org.hibernate.annotations.PartitionKey;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.annotations.UuidGenerator;
 import org.jspecify.annotations.Nullable;
@@ -47,6 +48,7 @@ class BatchEntry {
     UUID id;
 
     @TenantId
+    @PartitionKey
     UUID stillroomId;
 
     UUID batchId;

@@ -68,6 +68,7 @@ class BenchController {
         BenchWork work = bench.charge(form);
         keepAddress(work, response);
         pages.show(model, work);
+        model.addAttribute("isPart", true);
         return "bench/bench :: worked";
     }
 

@@ -1,7 +1,6 @@
 package app.velvetcrock.bench;
 
 import app.velvetcrock.core.charge.Bath;
-import app.velvetcrock.core.charge.OilShares;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
@@ -20,6 +19,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -37,36 +37,23 @@ public record BenchWork(
     private static final double PICTURE_HEIGHT = 390;
 
     /** The fields of the sentence, in their order, that have something said about them. */
-    private static final List<String> SENTENCE = Stream.of(
-                    Stream.of("amount", "herb", "cut"),
-                    IntStream.range(0, BenchForm.MOST_MORE)
-                            .boxed()
-                            .flatMap(i -> Stream.of("more[%d].herb".formatted(i), "more[%d].amount".formatted(i))),
-                    IntStream.range(0, OilShares.MOST - 1)
-                            .boxed()
-                            .flatMap(i ->
-                                    Stream.of("mix.more[%d].carrier".formatted(i), "mix.more[%d].share".formatted(i))),
-                    Stream.of(
-                            "total",
-                            "oil",
-                            "carrier",
-                            "mix.first",
-                            "jar",
-                            "length",
-                            "then",
-                            "start",
-                            "method",
-                            "use",
-                            "pressing"),
-                    Stream.of("storage", "numbers.band", "numbers.ceiling", "numbers.thenBand", "numbers.thenCeiling"),
-                    Stream.of("numbers.shake", "numbers.look", "numbers.read", "spirit.perGram", "spirit.thin"),
-                    Stream.of("knowingly", "called", "want.amount", "want.container", "want.firmness"))
-            .flatMap(names -> names)
-            .toList();
+    private static final List<String> SENTENCE = List.of(
+            "amount", "herb", "cut", "oil", "carrier", "jar", "length", "start", "use", "pressing", "storage", "total");
 
-    /** Those fields of which something was understood otherwise than it stands there, or not at all. */
-    public List<String> noted() {
-        return SENTENCE.stream().filter(fields::isNoted).toList();
+    private static final List<String> ASIDE = List.of("mix.first", "want.amount", "want.container", "want.firmness");
+
+    /** The blanks beside which their notes stand; those of the days and of the numbers stand with these. */
+    public List<String> besides() {
+        Stream<String> herbs = IntStream.range(0, form.rows().size())
+                .boxed()
+                .flatMap(i -> Stream.of("more[%d].amount".formatted(i), "more[%d].herb".formatted(i)));
+        Stream<String> oils = IntStream.range(
+                        0, Objects.requireNonNull(form.mix()).rows().size())
+                .boxed()
+                .flatMap(i -> Stream.of("mix.more[%d].share".formatted(i), "mix.more[%d].carrier".formatted(i)));
+        return Stream.of(SENTENCE.stream(), herbs, oils, ASIDE.stream())
+                .flatMap(names -> names)
+                .toList();
     }
 
     /** Tells whether what is planned is food of anything moist, whose place is the refrigerator. */

@@ -10,6 +10,7 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import org.hibernate.annotations.PartitionKey;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.annotations.UuidGenerator;
 import org.jspecify.annotations.Nullable;
@@ -24,6 +25,7 @@ class OwnCarrier {
     UUID id;
 
     @TenantId
+    @PartitionKey
     UUID stillroomId;
 
     @Version

@@ -11,6 +11,7 @@ import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.hibernate.annotations.PartitionKey;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.annotations.UuidGenerator;
 
@@ -24,6 +25,7 @@ class OwnHerb {
     UUID id;
 
     @TenantId
+    @PartitionKey
     UUID stillroomId;
 
     @Version

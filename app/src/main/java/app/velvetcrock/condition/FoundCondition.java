@@ -9,6 +9,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.PartitionKey;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.annotations.UuidGenerator;
 import org.jspecify.annotations.Nullable;
@@ -32,6 +33,7 @@ class FoundCondition {
     UUID id;
 
     @TenantId
+    @PartitionKey
     UUID stillroomId;
 
     @Version

@@ -8,6 +8,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.hibernate.annotations.PartitionKey;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.annotations.UuidGenerator;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +23,7 @@ class Absence {
     UUID id;
 
     @TenantId
+    @PartitionKey
     UUID stillroomId;
 
     @Version

@@ -13,6 +13,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.hibernate.annotations.PartitionKey;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.annotations.UuidGenerator;
 import org.jspecify.annotations.Nullable;
@@ -27,6 +28,7 @@ class Resident {
     UUID id;
 
     @TenantId
+    @PartitionKey
     UUID stillroomId;
 
     @Version

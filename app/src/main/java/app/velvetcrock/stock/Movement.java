@@ -7,6 +7,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
+import org.hibernate.annotations.PartitionKey;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.annotations.UuidGenerator;
 import org.jspecify.annotations.Nullable;
@@ -22,6 +23,7 @@ class Movement {
     UUID id;
 
     @TenantId
+    @PartitionKey
     UUID stillroomId;
 
     UUID lotId;

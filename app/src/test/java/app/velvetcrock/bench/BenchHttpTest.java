@@ -378,7 +378,9 @@ class BenchHttpTest {
 
     private Answer start(Map<String, String> wish) {
         Answer answer = tove.post(Visitor.form(plan(wish), "#bench", wish));
-        assertThat(answer.status()).as(answer.page().select("#notes").text()).isEqualTo(200);
+        assertThat(answer.status())
+                .as(answer.page().select(".beside, .note").text())
+                .isEqualTo(200);
         assertThat(answer.path()).matches("/(batch/.*|shelf)");
         return answer;
     }

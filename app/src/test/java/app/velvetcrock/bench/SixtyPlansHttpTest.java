@@ -64,7 +64,8 @@ class SixtyPlansHttpTest {
             Document bench = tove.get("/bench?" + query(asked)).page();
             if (bench.select("#start-batch:not([disabled])").isEmpty()) {
                 refused++;
-                String why = bench.select("#notes .bad, .verdict.bad, #chosen-refused, .caution.REFUSE, #refused")
+                String why = bench.select(
+                                ".beside .bad, .note .bad, .verdict.bad, #chosen-refused, .caution.REFUSE, #refused")
                         .text();
                 check(
                         !why.isBlank(),
@@ -79,7 +80,7 @@ class SixtyPlansHttpTest {
                     went,
                     asked,
                     "offered to be started and refused",
-                    answer.page().select("#notes").text());
+                    answer.page().select(".beside, .note").text());
             if (went) {
                 started++;
                 agree(tove, asked, bench, batch(tove, answer));

@@ -163,7 +163,7 @@ class WaysJourneyTest {
         page.fill("[id='more[1].amount']", "60 g");
         page.selectOption("[id='more[1].herb']", new SelectOption().setLabel("Yarrow (dried tops, cut and sifted)"));
         page.waitForSelector("#shares tr:has-text('Yarrow'):has-text('25 %')");
-        assertThat(window.text("#notes")).contains("Self-heal: 60 g");
+        assertThat(window.text("[id='note-more[0].amount']")).contains("Self-heal: 60 g");
         assertThat(page.isDisabled("#start-batch")).isTrue();
         page.click(".chip:has-text('divide it over')");
         page.waitForSelector("#split tr:has-text('in all'):has-text('240 g'):has-text('2.46 L')");
