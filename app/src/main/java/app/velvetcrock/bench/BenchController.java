@@ -29,6 +29,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.view.FragmentsRendering;
 
 /** Bench: plan a batch and start it. */
 @Controller
@@ -61,15 +62,16 @@ class BenchController {
         return pages.show(model, bench.work(form));
     }
 
-    /** The same, worked out again while the sentence is being changed: only the part that changed. */
+    /** The same, worked out again while the sentence is being changed: only the part that changed, and the words beside blanks. */
     @HxRequest
     @GetMapping("/bench/plan")
-    String plan(BenchForm form, Model model, HttpServletResponse response) {
+    FragmentsRendering plan(BenchForm form, Model model, HttpServletResponse response) {
         BenchWork work = bench.charge(form);
         keepAddress(work, response);
         pages.show(model, work);
-        model.addAttribute("isPart", true);
-        return "bench/bench :: worked";
+        return FragmentsRendering.fragment("bench/bench :: worked")
+                .fragment("bench/bench :: besides")
+                .build();
     }
 
     /** The days alone, worked out again while the sentence is being changed. */

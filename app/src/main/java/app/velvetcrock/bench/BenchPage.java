@@ -211,7 +211,7 @@ public record BenchPage(
                 found.fits() ? "band-good" : "band-bad",
                 roomy
                         ? house.percent(found.airShare())
-                        : house.about(plan.charge().tooMuch()),
+                        : house.volume(plan.charge().tooMuch()),
                 found.fits() ? "air" : roomy ? "air: too full" : "too much for it",
                 out ? "band-bad" : "band-good",
                 out ? "stands out" : house.length(found.levels().coverDepth()),

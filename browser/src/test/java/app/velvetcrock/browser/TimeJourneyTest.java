@@ -137,8 +137,7 @@ class TimeJourneyTest {
         page.fill("[id='want.amount']", "18 tins");
         page.waitForSelector("#herb-mark:text-is('292 g')");
         assertThat(window.text("#oil-mark")).isEqualTo("1.46 L");
-        assertThat(window.text("#wanted"))
-                .contains("about 150 g of it beeswax", "enough nine times in ten");
+        assertThat(window.text("#wanted")).contains("about 150 g of it beeswax", "enough nine times in ten");
         page.fill("#amount", "40 g");
         page.waitForSelector("#herb-mark:text-is('40 g')");
         assertThat(page.inputValue("[id='want.amount']"))
