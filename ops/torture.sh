@@ -13,16 +13,37 @@ torture_ready() {
 pull() { # kills-of-a-node kills-of-the-database first-port folder port...
   local nodes=$1 databases=$2 port=$3
   shift 3
-  java ${CROCK_FRONT:+-Dcrock.front=$CROCK_FRONT} -cp "browser/target/test-classes:$(find "$RUN_DIR/lib" -name 'postgresql-*.jar')" app.velvetcrock.browser.Torture "$nodes" "$databases" "$RUN_DIR" "$port" "$@"
+  java ${CROCK_FRONT:+-Dcrock.front=$CROCK_FRONT} ${CROCK_POOL:+-Dcrock.pool=$CROCK_POOL} -Dcrock.troubles="${CROCK_TROUBLES:-0}" -cp "browser/target/test-classes:$(find "$RUN_DIR/lib" -name 'postgresql-*.jar')" app.velvetcrock.browser.Torture "$nodes" "$databases" "$RUN_DIR" "$port" "$@"
 }
 
-# Two nodes on a database of its own, killed in turn under load, and the database too; figures and an exit code.
+# A small disk of its own for the database, so that it can be filled; only root may have one.
+small_disk() { # folder
+  [ "$(id -u)" = 0 ] || return 1
+  mkdir -p "$1"
+  mountpoint -q "$1" || mount -t tmpfs -o size=700m,mode=755 tmpfs "$1" 2>/dev/null
+}
+
+small_disk_away() { # folder
+  pg_run $PG_BIN/pg_ctl -D "$1/data" -m immediate -w stop >/dev/null 2>&1 || true
+  ! mountpoint -q "$1" || umount "$1"
+}
+
+# Two nodes on a database of its own, killed in turn under load, and the database too; its disk filled, it held up; figures and an
+# exit code.
 torture() { # kills-of-a-node kills-of-the-database
-  local port=${CROCK_TORTURE_PORT:-8460} dir code=0
+  local port=${CROCK_TORTURE_PORT:-8460} dir name=pg-torture code=0
   torture_ready
-  dir=$(cluster_dir pg-torture)
+  dir=$(cluster_dir pg-small)
+  small_disk_away "$dir"
+  if small_disk "$dir"; then
+    name=pg-small/data
+    export CROCK_TROUBLES=$(( (${2:-20} + 4) / 5 ))
+  else
+    say "(The disk is not filled: only root may give the database a small one.)"
+  fi
+  dir=$(cluster_dir "$name")
   # As in earnest: what is acknowledged is on its way to the disk.
-  start_cluster pg-torture "$((port + 9))"
+  start_cluster "$name" "$((port + 9))"
   psql_on "$((port + 9))" postgres "drop database if exists crock with (force)"
   psql_on "$((port + 9))" postgres "create database crock"
   pull "${1:-60}" "${2:-20}" "$port" "$dir" "$((port + 9))" || code=$?
@@ -30,7 +51,35 @@ torture() { # kills-of-a-node kills-of-the-database
     # What is kept beside the batches, against their plans and logs.
     (CROCK_DB_URL=jdbc:postgresql://127.0.0.1:$((port + 9))/crock rebuild check) || code=$?
   fi
+  small_disk_away "$(cluster_dir pg-small)"
   return $code
+}
+
+# The same load through pgbouncer in transaction mode; migrations go to the database itself.
+pooled() { # kills-of-a-node kills-of-the-database
+  local port=${CROCK_TORTURE_PORT:-8460} dir code=0 conf
+  package pgbouncer
+  torture_ready
+  dir=$(cluster_dir pg-torture)
+  start_cluster pg-torture "$((port + 9))"
+  psql_on "$((port + 9))" postgres "drop database if exists crock with (force)"
+  psql_on "$((port + 9))" postgres "create database crock"
+  conf=$(dirname "$dir")/pgbouncer.ini
+  sed -e "s/DB_PORT/$((port + 9))/; s/POOL_PORT/$((port + 6))/; s#FOLDER#$(dirname "$dir")#" "$HOME_DIR/ops/pgbouncer.ini" >"$conf"
+  if [ "$(id -u)" = 0 ]; then chown postgres "$conf" "$(dirname "$dir")"; fi
+  pg_run pgbouncer -d "$conf" || fail "pgbouncer will not start." "see $(dirname "$dir")/pgbouncer.log"
+  CROCK_POOL="jdbc:postgresql://127.0.0.1:$((port + 6))/crock?prepareThreshold=0" pull "${1:-20}" "${2:-6}" "$port" "$dir" "$((port + 9))" || code=$?
+  say "Connections to the database: $(psql_on "$((port + 9))" postgres "select count(*) from pg_stat_activity where datname = 'crock'"), behind the pooler"
+  pg_run bash -c "kill \$(cat '$(dirname "$dir")/pgbouncer.pid')" 2>/dev/null || true
+  return $code
+}
+
+package() { # name
+  if ! command -v "$1" >/dev/null; then
+    say "Installing $1"
+    mkdir -p "$STATE"
+    { as_root apt-get update -qq && as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$1"; } >"$STATE/install.log" 2>&1 || fail "$1 could not be installed." "see .crock/install.log"
+  fi
 }
 
 # A primary with a synchronous standby; the primary is killed, the standby promoted, the other made its standby, so many times.
@@ -60,11 +109,7 @@ failover() { # times
 # The same load through HAProxy, one of the two nodes behind it killed in turn.
 proxied() { # kills-of-a-node
   local port=${CROCK_TORTURE_PORT:-8460} dir code=0
-  if ! command -v haproxy >/dev/null; then
-    say "Installing haproxy"
-    mkdir -p "$STATE"
-    { as_root apt-get update -qq && as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends haproxy; } >"$STATE/install.log" 2>&1 || fail "HAProxy could not be installed." "see .crock/install.log"
-  fi
+  package haproxy
   torture_ready
   dir=$(cluster_dir pg-torture)
   start_cluster pg-torture "$((port + 9))"

@@ -57,6 +57,9 @@ class SessionConfig {
         source.setMaximumPoolSize(CONNECTIONS);
         source.setMinimumIdle(1);
         source.setConnectionTimeout(PATIENCE.toMillis());
+        source.setValidationTimeout(PATIENCE.toMillis() / 2);
+        // A server that went without a word is not waited for longer than the pages' own connections wait.
+        source.addDataSourceProperty("socketTimeout", "30");
         source.setInitializationFailTimeout(-1);
         return source;
     }

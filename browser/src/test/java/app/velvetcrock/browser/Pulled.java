@@ -11,6 +11,8 @@ final class Pulled {
 
     private static final String BIN = "/usr/lib/postgresql/15/bin/";
 
+    private static final long MOST_TO_FILL = 2_000_000_000;
+
     private final List<Server> servers;
     private Server primary;
 
@@ -54,6 +56,30 @@ final class Pulled {
         // Nobody confirms for it yet; until the other is back as its standby it answers alone.
         sql(standby, "alter system set synchronous_standby_names = ''", "select pg_reload_conf()");
         primary = standby;
+    }
+
+    /** Fills the disk it lies on for ten seconds; a server that gave up by then is started again. */
+    void fill() throws IOException, InterruptedException {
+        Path filler = primary.dir().resolveSibling("filler");
+        long free = Files.getFileStore(primary.dir()).getUsableSpace();
+        if (free > MOST_TO_FILL) {
+            throw new IllegalStateException("the database lies on no small disk of its own");
+        }
+        call(false, "fallocate", "-l", String.valueOf(free), filler.toString());
+        Thread.sleep(10_000);
+        Files.delete(filler);
+        if (call(true, BIN + "pg_ctl", "-D", primary.dir().toString(), "status") != 0) {
+            start(primary);
+        }
+    }
+
+    /** Lets every process of it stand still for five seconds. */
+    void hold() throws IOException, InterruptedException {
+        String first =
+                Files.readAllLines(primary.dir().resolve("postmaster.pid")).get(0);
+        call(false, "bash", "-c", "kill -STOP " + first + " $(pgrep -P " + first + ")");
+        Thread.sleep(5_000);
+        call(false, "bash", "-c", "kill -CONT " + first + " $(pgrep -P " + first + ")");
     }
 
     /** Brings the one that was killed back as the standby of the other, and waits until it confirms. */
