@@ -36,7 +36,7 @@ class OlderReleaseTest {
 
     private static final int MOST_PAGES = 150;
 
-    /** Set CROCK_RECORD to the beginning of a file's name, to write down what the pages say; a release does so once, for those that come after it. */
+    /** Set CROCK_RECORD to how a file's name begins, to write down what the pages say; a release does so once, for later ones. */
     private static final String RECORD = System.getenv("CROCK_RECORD");
 
     @ParameterizedTest

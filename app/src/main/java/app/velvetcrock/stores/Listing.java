@@ -7,6 +7,9 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -17,8 +20,41 @@ import org.jspecify.annotations.Nullable;
  */
 record Listing(String only, Sort sort) {
 
-    /** More rows than these are not read by anybody; they are counted instead. */
-    static final int MOST = 60;
+    /** More rows than these are not read at once. */
+    static final int MOST = 30;
+
+    /**
+     * As much of a list as is read at once.
+     *
+     * @param beyond how many come after it
+     * @param last the key of its last row, from which the next part goes on
+     */
+    record Part<T>(List<T> rows, int beyond, String last) {
+
+        <R> List<R> as(Function<T, R> row) {
+            return rows.stream().map(row).toList();
+        }
+    }
+
+    /** The rows after which the parts shown begin; each absent for the top. */
+    record After(@Nullable String herb, @Nullable String oil) {
+
+        static final After NOTHING = new After(null, null);
+    }
+
+    /** The part that begins after a row; from the top where that row is not there any more. */
+    static <T> Part<T> part(List<T> all, Function<T, UUID> key, @Nullable String after) {
+        int from = 1
+                + IntStream.range(0, all.size())
+                        .filter(i -> key.apply(all.get(i)).toString().equals(after))
+                        .findFirst()
+                        .orElse(-1);
+        List<T> rows = all.subList(from, Math.min(all.size(), from + MOST));
+        return new Part<>(
+                rows,
+                all.size() - from - rows.size(),
+                rows.isEmpty() ? "" : key.apply(rows.get(rows.size() - 1)).toString());
+    }
 
     /** What comes first. */
     enum Sort implements Worded {

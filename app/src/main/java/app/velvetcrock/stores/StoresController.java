@@ -71,8 +71,8 @@ class StoresController {
     }
 
     @GetMapping("/stores")
-    String stores(@Nullable String only, @Nullable String sort, Model model) {
-        return page(model, fields(), "", Listing.of(only, sort));
+    String stores(@Nullable String only, @Nullable String sort, Listing.After after, Model model) {
+        return page(model, fields(), "", Listing.of(only, sort), after);
     }
 
     @PostMapping("/stores/herbs")
@@ -177,14 +177,16 @@ class StoresController {
     }
 
     private String page(Model model, Fields fields, String which) {
-        return page(model, fields, which, Listing.of("", ""));
+        return page(model, fields, which, Listing.of("", ""), Listing.After.NOTHING);
     }
 
-    private String page(Model model, Fields fields, String which, Listing listing) {
+    private String page(Model model, Fields fields, String which, Listing listing, Listing.After after) {
         House house = households.current();
         List<Stock.OfHerb> herbs = stores.herbs();
         List<Stock.OfCarrier> carriers = stores.carriers();
-        List<Stock.OfHerb> shown = listing.herbs(herbs);
+        Listing.Part<Stock.OfHerb> shownHerbs = Listing.part(listing.herbs(herbs), Stock.OfHerb::id, after.herb());
+        Listing.Part<Stock.OfCarrier> shownOils =
+                Listing.part(listing.carriers(carriers), Stock.OfCarrier::id, after.oil());
         LocalDate today = today();
         StoreRows rows = new StoreRows(house, stores.levels());
         Map<UUID, Mass> onRack = rack.drying().stream().collect(Collectors.toMap(Rack.OnRack::lot, Rack.OnRack::now));
@@ -192,18 +194,11 @@ class StoresController {
         model.addAttribute("sort", listing.sort());
         model.addAttribute("sorts", Listing.Sort.values());
         model.addAttribute("stocked", herbs.size() + carriers.size());
-        model.addAttribute(
-                "herbs",
-                shown.stream()
-                        .limit(Listing.MOST)
-                        .map(herb -> rows.herb(herb, onRack.get(herb.id())))
-                        .toList());
-        model.addAttribute("moreHerbs", Math.max(0, shown.size() - Listing.MOST));
-        model.addAttribute(
-                "carriers",
-                listing.carriers(carriers).stream()
-                        .map(bottle -> rows.carrier(bottle, life(bottle, today)))
-                        .toList());
+        model.addAttribute("herbs", shownHerbs.as(herb -> rows.herb(herb, onRack.get(herb.id()))));
+        model.addAttribute("herbPart", shownHerbs);
+        model.addAttribute("carriers", shownOils.as(bottle -> rows.carrier(bottle, life(bottle, today))));
+        model.addAttribute("oilPart", shownOils);
+        model.addAttribute("after", after);
         model.addAttribute("jars", jars.all().stream().map(rows::jar).toList());
         model.addAttribute("sent", new Sent<>(which, fields, "", ""));
         model.asMap().putIfAbsent("measured", "");

@@ -77,6 +77,41 @@ class LongListsHttpTest {
         assertThat(tove.get("/shelf").raw().body().length()).isLessThan(MOST_BYTES);
     }
 
+    /** 130 bags and 130 bottles more: Stores show thirty of each, then the next, each once, and whatever came first otherwise. */
+    @Test
+    void storesAreGoneThroughInParts() {
+        sql.sql(
+                        """
+                        insert into lot select stillroom_id, gen_random_uuid(), 0, kind, kind_key, name, unit, 900000 + n, part, cut,
+                        moisture, bulk_density, density, acquired_on, opened_on, best_before, typed, created_at, batch_id, bottle_ul,
+                        glass, place, words, origin, came_from, kept_at, price_minor, price_for, abv
+                        from lot, generate_series(1, 130) n
+                        where kind in ('HERB', 'CARRIER') and stillroom_id = (select stillroom_id from batch where id = :id)""")
+                .param("id", java.util.UUID.fromString(batch.replaceAll(".*/|[?#].*", "")))
+                .update();
+        for (String more : List.of("#more-herbs", "#more-oils")) {
+            List<String> seen = new ArrayList<>();
+            String next = "/stores?sort=LEAST_LEFT";
+            int pages = 0;
+            while (!next.isEmpty()) {
+                Answer page = tove.get(next);
+                assertThat(page.raw().body().length()).isLessThan(MOST_BYTES);
+                page.page()
+                        .select(".forms > div")
+                        .get(more.equals("#more-herbs") ? 0 : 1)
+                        .select("table.rows a[href^=/stores/lots/]")
+                        .forEach(a -> seen.add(a.attr("href")));
+                next = page.page().select(more).attr("href");
+                pages++;
+            }
+            assertThat(pages).as(more).isEqualTo(5);
+            assertThat(seen).as(more).hasSize(131).doesNotHaveDuplicates();
+        }
+        assertThat(tove.get("/stores?herb=nonsense&oil=").page().select("#more-herbs"))
+                .as("a key of nothing is the top")
+                .hasSize(1);
+    }
+
     /** 200 drawings: the latest sixty, then what was earlier, each once. */
     @Test
     void aLongStoryIsToldInParts() {
