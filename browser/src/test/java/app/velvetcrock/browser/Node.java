@@ -31,6 +31,7 @@ final class Node {
                 new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1", "-Xshare:auto", "-XX:+UseSerialGC"));
         if (Files.exists(home.resolve("app.jsa"))) {
             command.add("-XX:SharedArchiveFile=app.jsa");
+            command.add("-Dspring.aot.enabled=true");
         }
         command.addAll(List.of("-jar", "velvet-crock.jar"));
         ProcessBuilder builder = new ProcessBuilder(command)

@@ -80,6 +80,7 @@ final class RunningApp {
                 List.of("java", "-XX:TieredStopAtLevel=1", "-XX:ReservedCodeCacheSize=240m", "-Xshare:auto"));
         if (Files.exists(home.resolve("app.jsa"))) {
             command.add("-XX:SharedArchiveFile=app.jsa");
+            command.add("-Dspring.aot.enabled=true");
         }
         command.addAll(List.of("-jar", "velvet-crock.jar"));
         ProcessBuilder builder = new ProcessBuilder(command)
