@@ -23,6 +23,15 @@ document.addEventListener('keydown', (event) => {
   }
 });
 
+// Words beside a blank go when the next answer has none for it.
+const beside = new Set();
+document.addEventListener('htmx:oobBeforeSwap', (event) => beside.add(event.detail.target.id));
+document.addEventListener('htmx:afterSwap', (event) => {
+  if (event.target.id !== 'worked') return;
+  for (const words of document.querySelectorAll('.beside')) if (!beside.has(words.id)) words.replaceChildren();
+  beside.clear();
+});
+
 // The converter opens over any page; without script its link leads to its own page.
 const convert = async () => {
   const dialog = document.getElementById('convert');

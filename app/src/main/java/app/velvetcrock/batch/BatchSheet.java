@@ -255,8 +255,12 @@ public record BatchSheet(
                                     : "leave the lid off until it is below",
                             again);
         }
-        return "On this course it is past %s in about %d min: turn it to warm or lift the lid. Read it again by %s."
-                .formatted(ceiling, alarm.reached().orElseThrow().toMinutes(), again);
+        return alarm.reached()
+                .map(in ->
+                        "On this course it is past %s in about %d min: turn it to warm or lift the lid. Read it again by %s."
+                                .formatted(ceiling, in.toMinutes(), again))
+                .orElseGet(() -> "It is rising and may pass %s; it is too early to say when. Read it again by %s."
+                        .formatted(ceiling, again));
     }
 
     /** What a condition of the whole batch is of. */

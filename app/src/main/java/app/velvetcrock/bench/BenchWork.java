@@ -42,7 +42,7 @@ public record BenchWork(
 
     private static final List<String> ASIDE = List.of("mix.first", "want.amount", "want.container", "want.firmness");
 
-    /** The blanks beside which their notes stand; those of the days and of the numbers stand with these. */
+    /** The blanks that something is said beside; what is said of days and of numbers stands with these. */
     public List<String> besides() {
         Stream<String> herbs = IntStream.range(0, form.rows().size())
                 .boxed()
@@ -53,6 +53,7 @@ public record BenchWork(
                 .flatMap(i -> Stream.of("mix.more[%d].share".formatted(i), "mix.more[%d].carrier".formatted(i)));
         return Stream.of(SENTENCE.stream(), herbs, oils, ASIDE.stream())
                 .flatMap(names -> names)
+                .filter(fields::isNoted)
                 .toList();
     }
 

@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
 record Listing(String only, Sort sort) {
 
     /** More rows than these are not read at once. */
-    static final int MOST = 30;
+    static final int MOST = 25;
 
     /**
      * As much of a list as is read at once.

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.SelectOption;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.time.Instant;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -175,6 +176,19 @@ class WaysJourneyTest {
                 .isEqualTo(parts);
         window.go("/stores");
         assertThat(window.text("main")).contains("80 g", "140 g");
+    }
+
+    /** Words stand beside the blank they are about, and go with what they were about. */
+    @Test
+    void wordsStandBesideTheirBlankAndGo() {
+        window.go("/bench?amount=30+g");
+        page.waitForSelector("#jar + .beside:has-text('smallest of yours')");
+        page.fill("#amount", "30 gg");
+        page.waitForSelector("#amount + .beside:has-text('is not a unit')");
+        page.fill("#amount", "30 g");
+        page.waitForSelector(
+                "#amount + .beside:empty", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.ATTACHED));
+        page.waitForSelector("#jar + .beside:has-text('smallest of yours')");
     }
 
     /** Dragging or typing keeps what is opened and what is being typed elsewhere: the sums stay open. */

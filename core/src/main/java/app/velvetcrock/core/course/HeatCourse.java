@@ -1,6 +1,8 @@
 package app.velvetcrock.core.course;
 
 import app.velvetcrock.core.heat.HeatAlarm;
+import app.velvetcrock.core.heat.HeatForecast;
+import app.velvetcrock.core.heat.HeatForecast.Surroundings;
 import app.velvetcrock.core.heat.HeatReading;
 import app.velvetcrock.core.heat.HeatTrace;
 import app.velvetcrock.core.heat.Heated;
@@ -22,8 +24,9 @@ import java.util.stream.Stream;
  * @param sessions how often it was put on
  * @param onSince when it was last put on
  * @param wanted heat-hours the plan asks for, in minutes
+ * @param forecast where it is going: by Newton's law on the heat, towards the room off it; absent while that cannot be told
  * @param alarm that it is too hot, or will be before the next look
- * @param finish when the last reading's rate will have earned the rest; absent while nothing is earned
+ * @param finish when the course foreseen, or else the last reading's rate, will have earned the rest; absent while nothing is earned
  */
 public record HeatCourse(
         HeatTrace trace,
@@ -34,6 +37,7 @@ public record HeatCourse(
         TimeSpan wanted,
         Optional<HeatReading> latest,
         Optional<Instant> finish,
+        Optional<HeatForecast> forecast,
         Optional<HeatAlarm> alarm) {
 
     public HeatCourse {
@@ -62,8 +66,16 @@ public record HeatCourse(
         TimeSpan wanted = TimeSpan.ofMinutes(length * (double) stage.pace().minutes());
         Optional<HeatReading> latest =
                 readings.isEmpty() ? Optional.empty() : Optional.of(readings.get(readings.size() - 1));
-        Optional<Instant> finish =
-                isOn ? latest.flatMap(reading -> finish(heated, trace, wanted, reading)) : Optional.empty();
+        List<HeatReading> since = readings.isEmpty() ? readings : sinceEvent(readings, events);
+        Surroundings around = Surroundings.of(stage.isWaterBath());
+        Optional<HeatForecast> forecast =
+                isOn ? HeatForecast.of(since, around) : HeatForecast.cooling(since, around.room());
+        double rest = Math.max(0, wanted.minutes() - trace.credited().minutes());
+        Optional<Instant> finish = isOn
+                ? latest.flatMap(reading -> forecast.flatMap(curve -> curve.earns(heated, rest))
+                        .map(in -> reading.at().plus(in))
+                        .or(() -> finish(heated, rest, reading)))
+                : Optional.empty();
         return new HeatCourse(
                 trace,
                 readings,
@@ -73,8 +85,9 @@ public record HeatCourse(
                 wanted,
                 latest,
                 finish,
-                latest.flatMap(last -> HeatAlarm.of(
-                        heated, sinceEvent(readings, events), lookAfter(stage, onSince.orElse(start), last))));
+                forecast,
+                latest.flatMap(
+                        last -> HeatAlarm.of(heated, since, forecast, lookAfter(stage, onSince.orElse(start), last))));
     }
 
     /** The readings since the heat was last put on or off; the newest alone where that came after it. */
@@ -115,9 +128,8 @@ public record HeatCourse(
                 .toList();
     }
 
-    private static Optional<Instant> finish(Heated heated, HeatTrace trace, TimeSpan wanted, HeatReading latest) {
+    private static Optional<Instant> finish(Heated heated, double rest, HeatReading latest) {
         double rate = HeatTrace.rateAt(heated, latest.temperature());
-        double rest = Math.max(0, wanted.minutes() - trace.credited().minutes());
         return rate <= 0
                 ? Optional.empty()
                 : Optional.of(latest.at().plus(Duration.ofSeconds(Math.round(rest / rate * MINUTES_PER_HOUR))));

@@ -7,27 +7,28 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Heat that is over its ceiling, or on its way there by the last two readings; it holds until a reading below.
+ * Heat that is over its ceiling, or on its way there as far as can be told; it holds until a reading below.
  *
  * @param latest the reading that says so
- * @param reached how long after that reading the ceiling is passed on this course; absent where it is passed already
+ * @param reached how long after that reading the ceiling is passed on this course; absent where it is passed already, and where it
+ *     is too early to say when
+ * @param earliest how soon it may be passed, by eight courses in ten; absent where it is passed already
  */
-public record HeatAlarm(HeatReading latest, Temperature ceiling, Optional<Duration> reached) {
+public record HeatAlarm(
+        HeatReading latest, Temperature ceiling, Optional<Duration> reached, Optional<Duration> earliest) {
 
     /** [E] How soon an oil that is too hot is read again, and the least time between two looks at one that is rising. */
     private static final Duration SOON = Duration.ofMinutes(5);
 
-    private static final double SECONDS_PER_MINUTE = 60;
-
     /**
-     * Judges the newest readings of a stage. The straight line through the last two is trusted for one interval of looking and no
-     * longer, since a pot's rise flattens.
+     * Judges the newest readings of a stage.
      *
-     * @param readings in order, none with an event of the heat between it and the next
-     * @param interval between two looks
+     * @param readings in order, none with anything done to the heat between it and the next
+     * @param interval between two looks; what is farther off than this the next look will tell
      * @throws IllegalArgumentException for a stage without a ceiling
      */
-    public static Optional<HeatAlarm> of(Heated heated, List<HeatReading> readings, Duration interval) {
+    public static Optional<HeatAlarm> of(
+            Heated heated, List<HeatReading> readings, Optional<HeatForecast> ahead, Duration interval) {
         if (readings.isEmpty()) {
             return Optional.empty();
         }
@@ -37,31 +38,23 @@ public record HeatAlarm(HeatReading latest, Temperature ceiling, Optional<Durati
                         heated.stage().key() + " is not heated; only a heated stage has a ceiling"));
         HeatReading latest = readings.get(readings.size() - 1);
         if (latest.temperature().compareTo(ceiling) > 0) {
-            return Optional.of(new HeatAlarm(latest, ceiling, Optional.empty()));
+            return Optional.of(new HeatAlarm(latest, ceiling, Optional.empty(), Optional.empty()));
         }
-        return readings.size() < 2
-                ? Optional.empty()
-                : reached(readings.get(readings.size() - 2), latest, ceiling)
-                        .filter(in -> in.compareTo(interval) <= 0)
-                        .map(in -> new HeatAlarm(latest, ceiling, Optional.of(in)));
-    }
-
-    private static Optional<Duration> reached(HeatReading before, HeatReading latest, Temperature ceiling) {
-        double rise = latest.temperature().celsius() - before.temperature().celsius();
-        double seconds = Duration.between(before.at(), latest.at()).toSeconds();
-        if (rise <= 0 || seconds <= 0) {
-            return Optional.empty();
-        }
-        double minutes = (ceiling.celsius() - latest.temperature().celsius()) / rise * seconds / SECONDS_PER_MINUTE;
-        return Optional.of(Duration.ofMinutes(Math.round(minutes)));
+        return ahead.flatMap(forecast -> forecast.passes(ceiling))
+                .filter(passing -> passing.earliest().compareTo(interval) <= 0)
+                .map(passing -> new HeatAlarm(
+                        latest,
+                        ceiling,
+                        passing.isTooEarlyToSay() ? Optional.empty() : Optional.of(passing.in()),
+                        Optional.of(passing.earliest())));
     }
 
     public boolean isOver() {
-        return reached.isEmpty();
+        return earliest.isEmpty();
     }
 
     /** When to look again at the latest. */
     public Instant lookAgain() {
-        return latest.at().plus(reached.filter(in -> in.compareTo(SOON) > 0).orElse(SOON));
+        return latest.at().plus(earliest.filter(in -> in.compareTo(SOON) > 0).orElse(SOON));
     }
 }

@@ -68,6 +68,13 @@ record HeatRate(Band band, Temperature ceiling, boolean wet) {
         return from == to ? (from > celsius ? minutes : 0) : within(from, to, minutes, celsius, Double.MAX_VALUE);
     }
 
+    /** How far above a temperature a straight run lies, summed over its time; °C · min. */
+    static double degreesAbove(double from, double to, double minutes, double celsius) {
+        double hot = Math.max(from, to);
+        double cold = Math.max(celsius, Math.min(from, to));
+        return hot <= celsius ? 0 : above(from, to, minutes, celsius) * ((hot + cold) / 2 - celsius);
+    }
+
     private static double overlap(double a, double b, double low, double high) {
         return Math.max(0, Math.min(b, high) - Math.max(a, low));
     }

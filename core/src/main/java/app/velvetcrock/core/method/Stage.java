@@ -49,6 +49,8 @@ public record Stage(
 
     private static final Set<String> OVEN_AND_PAN = Set.of("oven", "pan");
 
+    private static final Set<String> WATER_BATH = Set.of("bath", "quick");
+
     /** The lowest temperature its band may begin at. */
     public Temperature leastBand() {
         return Temperature.ofCelsius(isHeated() ? LEAST_HEAT : LEAST_STANDING);
@@ -104,6 +106,11 @@ public record Stage(
                 tendings.stream()
                         .map(tending -> tending.kind() == other.kind() ? other : tending)
                         .toList());
+    }
+
+    /** Tells whether it stands in water, which boils at 100 °C and goes no further. */
+    public boolean isWaterBath() {
+        return WATER_BATH.contains(key);
     }
 
     /** Oven and pan, which are hot by their nature and scorch only above 120 °C, wherever their ceiling was put (craft: heat). */

@@ -6,9 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
@@ -138,30 +140,39 @@ class HeatTraceTest {
     }
 
     /**
-     * 46 to 50 °C in half an hour reaches 60 after 75 min: beyond the next look an hour on, so nothing is said. 46 to 54 reaches
-     * it in 22.
+     * Two readings are a line, trusted for twenty minutes: 46 to 54 °C in half an hour reaches 60 after 22, so nothing is said; 46
+     * to 55 after 16.7.
      */
     @Test
     void anAlarmSpeaksOverTheCeilingAndBeforeItIsReached() {
-        java.time.Duration hour = java.time.Duration.ofHours(1);
-        Heated warm = new Heated(WARM, false);
-        assertThat(HeatAlarm.of(warm, List.of(reading(0, 46), reading(30, 50)), hour))
-                .isEmpty();
-        HeatAlarm rising = HeatAlarm.of(warm, List.of(reading(0, 46), reading(30, 54)), hour)
-                .orElseThrow();
-        assertThat(rising.reached().orElseThrow().toMinutes()).isBetween(22L, 23L);
+        assertThat(alarm(reading(0, 46), reading(30, 54))).isEmpty();
+        HeatAlarm rising = alarm(reading(0, 46), reading(30, 55)).orElseThrow();
+        assertThat(rising.reached().orElseThrow()).isEqualTo(Duration.ofSeconds(1000));
         assertThat(rising.lookAgain())
                 .isEqualTo(rising.latest().at().plus(rising.reached().get()));
-        HeatAlarm over = HeatAlarm.of(warm, List.of(reading(0, 50), reading(30, 63)), hour)
-                .orElseThrow();
+        HeatAlarm over = alarm(reading(0, 50), reading(30, 63)).orElseThrow();
         assertThat(over.isOver()).isTrue();
         assertThat(over.lookAgain()).isEqualTo(over.latest().at().plusSeconds(300));
-        assertThat(HeatAlarm.of(warm, List.of(reading(0, 63), reading(10, 60)), hour))
+        assertThat(alarm(reading(0, 63), reading(10, 60)))
                 .as("a reading below ends it")
                 .isEmpty();
-        assertThat(HeatAlarm.of(warm, List.of(reading(0, 50), reading(0, 55)), hour))
+        assertThat(alarm(reading(0, 50), reading(0, 55)))
                 .as("two at one moment tell no course")
                 .isEmpty();
+        HeatAlarm early =
+                alarm(reading(0, 41), reading(15, 47), reading(30, 52)).orElseThrow();
+        assertThat(early.reached()).as("too early to say when").isEmpty();
+        assertThat(early.isOver()).isFalse();
+        assertThat(early.lookAgain()).isBefore(early.latest().at().plus(Duration.ofMinutes(30)));
+    }
+
+    private static Optional<HeatAlarm> alarm(HeatReading... readings) {
+        List<HeatReading> since = List.of(readings);
+        return HeatAlarm.of(
+                new Heated(WARM, false),
+                since,
+                HeatForecast.of(since, HeatForecast.Surroundings.of(false)),
+                Duration.ofHours(1));
     }
 
     @Test
