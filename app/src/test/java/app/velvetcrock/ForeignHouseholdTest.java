@@ -312,6 +312,9 @@ class ForeignHouseholdTest {
                     route -> isNotHere(stranger.post("/batch/" + batch + "/" + form, everything())));
         }
         cases.put(
+                "POST /batch/{id}/turn/{what}",
+                route -> isNotHere(stranger.post("/batch/" + batch + "/turn/WARM", everything())));
+        cases.put(
                 "POST /batch/{id}/tasks/{task}",
                 route -> isNotHere(stranger.post("/batch/" + batch + "/tasks/stand.shake.1", everything())));
         cases.put(

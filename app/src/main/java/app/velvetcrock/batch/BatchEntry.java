@@ -29,6 +29,7 @@ class BatchEntry {
         TENDED,
         LOOKED,
         HEAT,
+        TURNED,
         STRAINED,
         SETTLED,
         BOTTLED,

@@ -10,7 +10,6 @@ import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.deed.May;
-import app.velvetcrock.core.heat.HeatAlarm;
 import app.velvetcrock.core.keeping.Aftermath;
 import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.look.Held;
@@ -239,28 +238,7 @@ public record BatchSheet(
 
     /** What to do about heat that is over its ceiling, or on its way there; absent while it is well. */
     public Optional<String> heatAlarm(House house) {
-        return course.heat().flatMap(heat -> heat.alarm().map(alarm -> heatAlarm(heat, alarm, house)));
-    }
-
-    private static String heatAlarm(HeatCourse heat, HeatAlarm alarm, House house) {
-        String ceiling = house.temperature(alarm.ceiling());
-        String again = house.time(alarm.lookAgain());
-        if (alarm.isOver()) {
-            return "%s is over its ceiling of %s: %s. Read it again by %s."
-                    .formatted(
-                            house.temperature(alarm.latest().temperature()),
-                            ceiling,
-                            heat.on()
-                                    ? "turn it to warm or off and lift the lid now"
-                                    : "leave the lid off until it is below",
-                            again);
-        }
-        return alarm.reached()
-                .map(in ->
-                        "On this course it is past %s in about %d min: turn it to warm or lift the lid. Read it again by %s."
-                                .formatted(ceiling, in.toMinutes(), again))
-                .orElseGet(() -> "It is rising and may pass %s; it is too early to say when. Read it again by %s."
-                        .formatted(ceiling, again));
+        return course.heat().flatMap(heat -> heat.alarm().map(alarm -> alarm.words(heat.on(), house.wording())));
     }
 
     /** What a condition of the whole batch is of. */

@@ -1,11 +1,15 @@
 package app.velvetcrock.draw;
 
 import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.core.heat.HeatForecast;
 import app.velvetcrock.core.heat.HeatReading;
 import app.velvetcrock.core.heat.HeatTrace;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.method.Stage;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -15,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param left where the time begins, in pixels
  * @param bandTop upper end of the band
  * @param ceilingY the ceiling
+ * @param ahead where it is going; null while that cannot be told
  */
 public record HeatPicture(
         double left,
@@ -26,7 +31,13 @@ public record HeatPicture(
         String bandWords,
         String ceilingWords,
         List<Line> lines,
-        List<Dot> dots) {
+        List<Dot> dots,
+        @Nullable Ahead ahead) {
+
+    /** So far ahead it is drawn, in steps a curve looks smooth in; what is farther off nobody decides by [E]. */
+    private static final Duration FAR = Duration.ofHours(2);
+
+    private static final Duration STEP = Duration.ofMinutes(5);
 
     private static final double HEIGHT = 150;
     private static final double COLDEST = 10;
@@ -40,6 +51,14 @@ public record HeatPicture(
             return unwatched ? "2 6" : null;
         }
     }
+
+    /**
+     * What is foreseen.
+     *
+     * @param fan corners of the area it lies in eight times in ten
+     * @param middle corners of the course that is likeliest
+     */
+    public record Ahead(String fan, String middle) {}
 
     /** One reading. */
     public record Dot(double x, double y, String words) {}
@@ -73,7 +92,30 @@ public record HeatPicture(
                                 say.temperature(stage.band().high())),
                 "ceiling " + say.temperature(ceiling),
                 lines,
-                dots);
+                dots,
+                heat.forecast().map(forecast -> ahead(forecast, scale, hottest)).orElse(null));
+    }
+
+    private static Ahead ahead(HeatForecast forecast, TimeScale scale, double hottest) {
+        List<String> high = new ArrayList<>();
+        List<String> low = new ArrayList<>();
+        List<String> middle = new ArrayList<>();
+        Instant begin = forecast.newest().at();
+        for (Instant at = begin; !at.isAfter(begin.plus(FAR)) && !at.isAfter(scale.end()); at = at.plus(STEP)) {
+            HeatForecast.Fan fan = forecast.at(at).orElse(null);
+            if (fan == null) {
+                break;
+            }
+            high.add(corner(scale.x(at), fan.high(), hottest));
+            low.add(0, corner(scale.x(at), fan.low(), hottest));
+            middle.add(corner(scale.x(at), fan.middle(), hottest));
+        }
+        high.addAll(low);
+        return new Ahead(String.join(" ", high), String.join(" ", middle));
+    }
+
+    private static String corner(double x, Temperature temperature, double hottest) {
+        return Math.round(x * 10) / 10.0 + "," + Math.round(Math.max(0, y(temperature.celsius(), hottest)) * 10) / 10.0;
     }
 
     private static Line line(HeatTrace.Run run, TimeScale scale, double hottest) {

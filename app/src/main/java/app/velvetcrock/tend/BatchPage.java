@@ -4,6 +4,8 @@ import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.heat.HeatChange;
+import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.draw.JarDrawing;
@@ -19,6 +21,7 @@ import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -52,6 +55,19 @@ class BatchPage {
 
     /** A task that is done by a tap alone. */
     public record Tap(String address, String words) {}
+
+    /** What can be done to its heat, but for putting it on and off; the water only where it stands in some. */
+    private static List<Tap> turns(BatchSheet sheet) {
+        String address = "/batch/" + sheet.id() + "/turn/";
+        Stream<Tap> settings =
+                Stream.of(HeatSetting.values()).map(to -> new Tap(address + to.name(), "to " + to.word()));
+        Stream<Tap> others = TendingController.BY_HAND.stream()
+                .filter(change -> change != HeatChange.BATH_TOPPED_UP
+                        || sheet.course().stage().isWaterBath()
+                        || !sheet.course().stage().isOvenOrPan())
+                .map(change -> new Tap(address + change.name(), change.word()));
+        return Stream.concat(settings, others).toList();
+    }
 
     private static List<Tap> taps(BatchSheet sheet) {
         return sheet.open().stream()
@@ -88,6 +104,7 @@ class BatchPage {
                         .map(paper -> Ribbon.of(sheet, clock.instant(), house, paper))
                         .toList());
         model.addAttribute("taps", taps(sheet));
+        model.addAttribute("turns", turns(sheet));
         model.addAttribute("sent", sent);
         model.addAttribute(
                 "sameOil",

@@ -5,7 +5,9 @@ import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.core.heat.HeatForecast;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.planning.BatchPlan;
@@ -164,7 +166,28 @@ public record BatchTold(
                         .formatted(
                                 hours(heat.trace().inBand()),
                                 unwatched.minutes() > 0 ? ", %s h not watched".formatted(hours(unwatched)) : ""),
-                sheet.heatDone().map(at -> "; done about " + house.moment(at)).orElse(""));
+                sheet.heatDone().map(at -> "; done about " + house.moment(at)).orElse("")
+                        + heat.forecast()
+                                .map(curve -> goingTo(heat, curve, house))
+                                .orElse(""));
+    }
+
+    /** Where the curve leads: on the heat to its end, off it past the temperature a lid may go on at. */
+    private static String goingTo(HeatCourse heat, HeatForecast curve, House house) {
+        return heat.on()
+                ? curve.end()
+                        .map(end -> "; on this course it comes to about " + house.temperature(rounded(end)))
+                        .orElse("")
+                : curve.passes(HeatCourse.FOR_THE_LID)
+                        .map(passing -> "; down to %s about %s"
+                                .formatted(
+                                        house.temperature(HeatCourse.FOR_THE_LID),
+                                        house.moment(curve.newest().at().plus(passing.in()))))
+                        .orElse("");
+    }
+
+    private static Temperature rounded(Temperature end) {
+        return Temperature.ofCelsius(Math.round(end.celsius()));
     }
 
     private static String hours(TimeSpan span) {

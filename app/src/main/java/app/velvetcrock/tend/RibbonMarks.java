@@ -75,6 +75,11 @@ record RibbonMarks() implements Line.Visitor<String> {
     }
 
     @Override
+    public String turned(Line.Turned line) {
+        return DIAMOND;
+    }
+
+    @Override
     public String noted(Line.Noted line) {
         return NOTE;
     }

@@ -8,6 +8,8 @@ import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.May;
+import app.velvetcrock.core.heat.HeatChange;
+import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Temperature;
@@ -24,10 +26,12 @@ import app.velvetcrock.web.Reply.FormSent;
 import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -36,6 +40,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** The small forms by which a standing charge is tended; Rounds and the batch's own page send the same ones. */
 @Controller
 class TendingController {
+
+    /** What bends the curve and is done by hand, in the order it is offered. */
+    static final List<HeatChange> BY_HAND =
+            List.of(HeatChange.LID_OFF, HeatChange.LID_ON, HeatChange.BATH_TOPPED_UP, HeatChange.MOVED);
 
     private static final int LONGEST_LESSON = 300;
 
@@ -92,6 +100,29 @@ class TendingController {
                 "Read %s.".formatted(temperature.map(asked.house()::temperature).orElse("")),
                 form.temperature(),
                 () -> new Deed.Read(optionalTask(form), temperature.orElseThrow()));
+    }
+
+    /** Something was done to the heat: a setting it was turned to, or what else bends its curve. */
+    @PostMapping("/batch/{id}/turn/{what}")
+    String turn(@PathVariable UUID id, @PathVariable String what, TendForm form, Reply reply) {
+        Deed.Turn deed = turned(what);
+        String words = deed.setting()
+                .map(to -> "turned to " + to.word())
+                .orElse(deed.change().word());
+        return write(reply, asked(id, "turn", "a-", form), words + ".", "", () -> deed);
+    }
+
+    /** What is turned by hand; heat itself is put on and off as a task. */
+    private static Deed.Turn turned(String what) {
+        return Stream.of(HeatSetting.values())
+                .filter(setting -> setting.name().equals(what))
+                .map(setting -> new Deed.Turn(HeatChange.SETTING, Optional.of(setting)))
+                .findFirst()
+                .or(() -> BY_HAND.stream()
+                        .filter(change -> change.name().equals(what))
+                        .map(change -> new Deed.Turn(change, Optional.empty()))
+                        .findFirst())
+                .orElseThrow(() -> new NotHere("that"));
     }
 
     /** Says of a line what it should have said, and when; the line as it was stays, struck through. */

@@ -75,6 +75,7 @@ class TendingHands implements Hands {
         work.on(Deed.Tend.class, this::tend);
         work.on(Deed.LookAt.class, this::look);
         work.on(Deed.Read.class, this::read);
+        work.on(Deed.Turn.class, this::turn);
         work.on(Deed.TopUp.class, this::topUp);
     }
 
@@ -100,6 +101,13 @@ class TendingHands implements Hands {
         UUID entry = log.write(sheet.id(), new Line.Heat(task, doing.deed().temperature()), doing);
         warmedUp(sheet, new HeatReading(doing.at(), doing.deed().temperature()))
                 .ifPresent(took -> warmUps.learn(entry, took));
+        heat.keepHeat(sheet.id(), entry);
+        return entry;
+    }
+
+    private UUID turn(BatchSheet sheet, Doing<Deed.Turn> doing) {
+        UUID entry = log.write(
+                sheet.id(), new Line.Turned(doing.deed().change(), doing.deed().setting()), doing);
         heat.keepHeat(sheet.id(), entry);
         return entry;
     }

@@ -6,6 +6,8 @@ import app.velvetcrock.batch.BatchEntry.Kind;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.heat.HeatChange;
+import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.keeping.Glass;
@@ -54,6 +56,8 @@ class LineCodecTest {
                 new Line.Tended(TaskKey.parse("stand.push-under.1")),
                 new Line.Looked(task, new Look(Smell.SOUR, true, false)),
                 new Line.Heat(Optional.empty(), Temperature.ofCelsius(46.5)),
+                new Line.Turned(HeatChange.SETTING, Optional.of(HeatSetting.LOW)),
+                new Line.Turned(HeatChange.LID_OFF, Optional.empty()),
                 new Line.Strained(
                         oil,
                         Mass.ofGrams(250),

@@ -1,11 +1,14 @@
 package app.velvetcrock.core.course;
 
 import app.velvetcrock.core.heat.HeatAlarm;
+import app.velvetcrock.core.heat.HeatChange;
+import app.velvetcrock.core.heat.HeatEvent;
 import app.velvetcrock.core.heat.HeatForecast;
 import app.velvetcrock.core.heat.HeatForecast.Surroundings;
 import app.velvetcrock.core.heat.HeatReading;
 import app.velvetcrock.core.heat.HeatTrace;
 import app.velvetcrock.core.heat.Heated;
+import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Tending;
@@ -26,6 +29,7 @@ import java.util.stream.Stream;
  * @param wanted heat-hours the plan asks for, in minutes
  * @param forecast where it is going: by Newton's law on the heat, towards the room off it; absent while that cannot be told
  * @param alarm that it is too hot, or will be before the next look
+ * @param touched when something was done to its heat after the newest reading; what comes of it no reading tells yet
  * @param finish when the course foreseen, or else the last reading's rate, will have earned the rest; absent while nothing is earned
  */
 public record HeatCourse(
@@ -36,6 +40,7 @@ public record HeatCourse(
         Optional<Instant> onSince,
         TimeSpan wanted,
         Optional<HeatReading> latest,
+        Optional<Instant> touched,
         Optional<Instant> finish,
         Optional<HeatForecast> forecast,
         Optional<HeatAlarm> alarm) {
@@ -43,6 +48,9 @@ public record HeatCourse(
     public HeatCourse {
         readings = List.copyOf(readings);
     }
+
+    /** A warm oil that is capped sweats; five degrees above a room of 20 °C it no longer does [E]. */
+    public static final Temperature FOR_THE_LID = Temperature.ofCelsius(25);
 
     private static final double MINUTES_PER_HOUR = 60;
 
@@ -60,16 +68,22 @@ public record HeatCourse(
                 .toList();
         Optional<Instant> onSince = on.stream().map(Entry::happenedAt).max(Comparator.naturalOrder());
         boolean isOn = on.size() > off.size();
-        List<Instant> events =
-                Stream.concat(on.stream(), off.stream()).map(Entry::happenedAt).toList();
-        HeatTrace trace = HeatTrace.of(heated, on.isEmpty() ? start : on.get(0).happenedAt(), readings, events);
+        List<HeatEvent> events = events(on, off, start, log);
+        HeatTrace trace =
+                HeatTrace.told(heated, on.isEmpty() ? start : on.get(0).happenedAt(), readings, events);
         TimeSpan wanted = TimeSpan.ofMinutes(length * (double) stage.pace().minutes());
         Optional<HeatReading> latest =
                 readings.isEmpty() ? Optional.empty() : Optional.of(readings.get(readings.size() - 1));
         List<HeatReading> since = readings.isEmpty() ? readings : sinceEvent(readings, events);
+        Optional<Instant> touched = events.stream()
+                .map(HeatEvent::at)
+                .max(Comparator.naturalOrder())
+                .filter(at ->
+                        latest.filter(reading -> reading.at().isBefore(at)).isPresent());
         Surroundings around = Surroundings.of(stage.isWaterBath());
-        Optional<HeatForecast> forecast =
-                isOn ? HeatForecast.of(since, around) : HeatForecast.cooling(since, around.room());
+        Optional<HeatForecast> forecast = touched.isPresent()
+                ? Optional.empty()
+                : isOn ? HeatForecast.of(since, around) : HeatForecast.cooling(since, around.room());
         double rest = Math.max(0, wanted.minutes() - trace.credited().minutes());
         Optional<Instant> finish = isOn
                 ? latest.flatMap(reading -> forecast.flatMap(curve -> curve.earns(heated, rest))
@@ -84,17 +98,40 @@ public record HeatCourse(
                 onSince,
                 wanted,
                 latest,
+                touched,
                 finish,
                 forecast,
                 latest.flatMap(
                         last -> HeatAlarm.of(heated, since, forecast, lookAfter(stage, onSince.orElse(start), last))));
     }
 
-    /** The readings since the heat was last put on or off; the newest alone where that came after it. */
-    private static List<HeatReading> sinceEvent(List<HeatReading> readings, List<Instant> events) {
+    private static List<HeatEvent> events(List<Entry> on, List<Entry> off, Instant start, Log log) {
+        Stream<HeatEvent> turned = log.entries().stream()
+                .filter(entry -> !entry.happenedAt().isBefore(start))
+                .flatMap(entry -> change(entry.line()).stream().map(what -> new HeatEvent(entry.happenedAt(), what)));
+        return Stream.of(
+                        on.stream().map(entry -> new HeatEvent(entry.happenedAt(), HeatChange.ON)),
+                        off.stream().map(entry -> new HeatEvent(entry.happenedAt(), HeatChange.OFF)),
+                        turned)
+                .flatMap(one -> one)
+                .toList();
+    }
+
+    /** What a line other than heat put on or off did to the curve; nothing for most. */
+    private static Optional<HeatChange> change(Line line) {
+        if (line instanceof Line.Turned turned) {
+            return Optional.of(turned.change());
+        }
+        return line instanceof Line.ToppedUp ? Optional.of(HeatChange.OIL_TOPPED_UP) : Optional.empty();
+    }
+
+    /** The readings since the heat was last touched; the newest alone where that came after it. */
+    private static List<HeatReading> sinceEvent(List<HeatReading> readings, List<HeatEvent> events) {
         Instant newest = readings.get(readings.size() - 1).at();
-        Optional<Instant> event =
-                events.stream().filter(at -> !at.isAfter(newest)).max(Comparator.naturalOrder());
+        Optional<Instant> event = events.stream()
+                .map(HeatEvent::at)
+                .filter(at -> !at.isAfter(newest))
+                .max(Comparator.naturalOrder());
         return event.map(at -> readings.stream()
                         .filter(reading -> !reading.at().isBefore(at))
                         .toList())
@@ -116,7 +153,8 @@ public record HeatCourse(
                         onSince.filter(since -> !last.at().isBefore(since)).isPresent())
                 .map(last -> last.at().plus(lookAfter(stage, onSince.orElseThrow(), last)));
         Optional<Instant> byCourse = alarm.map(HeatAlarm::lookAgain);
-        return Stream.concat(byRhythm.stream(), byCourse.stream()).min(Comparator.naturalOrder());
+        Optional<Instant> byTouch = on ? touched.map(at -> at.plus(ATTENDED)) : Optional.empty();
+        return Stream.of(byRhythm, byCourse, byTouch).flatMap(Optional::stream).min(Comparator.naturalOrder());
     }
 
     private static List<Entry> ofStage(List<Entry> done, Stage stage) {

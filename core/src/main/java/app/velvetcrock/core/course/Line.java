@@ -1,5 +1,7 @@
 package app.velvetcrock.core.course;
 
+import app.velvetcrock.core.heat.HeatChange;
+import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.keeping.Glass;
@@ -44,6 +46,8 @@ public sealed interface Line {
         R looked(Looked line);
 
         R heat(Heat line);
+
+        R turned(Turned line);
 
         R strained(Strained line);
 
@@ -116,6 +120,14 @@ public sealed interface Line {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.heat(this);
+        }
+    }
+
+    /** Something was done to its heat that bends the curve; the setting is told where that was turned. */
+    record Turned(HeatChange change, Optional<HeatSetting> setting) implements Line {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.turned(this);
         }
     }
 

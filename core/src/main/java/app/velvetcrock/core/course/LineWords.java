@@ -116,6 +116,14 @@ public record LineWords(Wording say) implements Line.Visitor<String> {
     }
 
     @Override
+    public String turned(Line.Turned line) {
+        String words = line.setting()
+                .map(to -> "turned to " + to.word())
+                .orElse(line.change().word());
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    @Override
     public String noted(Line.Noted line) {
         return line.words();
     }

@@ -3,6 +3,8 @@ package app.velvetcrock.core.deed;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.heat.HeatChange;
+import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
@@ -34,6 +36,8 @@ public sealed interface Deed {
         R look(LookAt deed);
 
         R read(Read deed);
+
+        R turn(Turn deed);
 
         R topUp(TopUp deed);
 
@@ -97,6 +101,14 @@ public sealed interface Deed {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.read(this);
+        }
+    }
+
+    /** Does something to the heat: turns it, lifts the lid, fills up the water. */
+    record Turn(HeatChange change, Optional<HeatSetting> setting) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.turn(this);
         }
     }
 

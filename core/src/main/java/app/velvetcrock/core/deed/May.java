@@ -57,6 +57,13 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
     }
 
     @Override
+    public Optional<Refusal> turn(Deed.Turn deed) {
+        return standing.course().heat().isPresent()
+                ? inTimeAndStanding()
+                : refused("Nothing of this batch is on the heat.");
+    }
+
+    @Override
     public Optional<Refusal> topUp(Deed.TopUp deed) {
         return inTimeAndStanding();
     }
@@ -153,6 +160,7 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
         return line instanceof Line.Looked
                 || line instanceof Line.Heat
                 || line instanceof Line.Tended
+                || line instanceof Line.Turned
                 || line instanceof Line.Noted
                 || line instanceof Line.Lesson
                 || (line instanceof Line.Corrected corrected && canCorrect(corrected.now()));

@@ -1,5 +1,6 @@
 package app.velvetcrock.core.heat;
 
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Temperature;
 import java.time.Duration;
 import java.time.Instant;
@@ -19,6 +20,8 @@ public record HeatAlarm(
 
     /** [E] How soon an oil that is too hot is read again, and the least time between two looks at one that is rising. */
     private static final Duration SOON = Duration.ofMinutes(5);
+
+    private static final long HALF_A_MINUTE = 30;
 
     /**
      * Judges the newest readings of a stage.
@@ -47,6 +50,25 @@ public record HeatAlarm(
                         ceiling,
                         passing.isTooEarlyToSay() ? Optional.empty() : Optional.of(passing.in()),
                         Optional.of(passing.earliest())));
+    }
+
+    /** What is wrong, and what to do about it. */
+    public String words(boolean on, Wording say) {
+        String limit = say.temperature(ceiling);
+        String again = say.time(lookAgain());
+        if (isOver()) {
+            return "%s is over its ceiling of %s: %s. Read it again by %s."
+                    .formatted(
+                            say.temperature(latest.temperature()),
+                            limit,
+                            on ? "turn it to warm or off and lift the lid now" : "leave the lid off until it is below",
+                            again);
+        }
+        return reached.map(in ->
+                        "On this course it is past %s in about %d min: turn it to warm or lift the lid. Read it again by %s."
+                                .formatted(limit, in.plusSeconds(HALF_A_MINUTE).toMinutes(), again))
+                .orElseGet(() -> "It is rising and may pass %s; it is too early to say when. Read it again by %s."
+                        .formatted(limit, again));
     }
 
     public boolean isOver() {
