@@ -180,6 +180,7 @@ class ArchitectureTest {
                 Map.entry("plan_revision", "plans"),
                 Map.entry("lot_edge", "stock"),
                 Map.entry("warm_up", "hours"),
+                Map.entry("source_curve", "kit"),
                 Map.entry("calendar_feed", "rounds"),
                 Map.entry("form_key", "web"),
                 Map.entry("sign_in_attempt", "door"),

@@ -1,8 +1,15 @@
 package app.velvetcrock.bench;
 
 import app.velvetcrock.core.charge.Remedy;
+import app.velvetcrock.core.heat.SourceCurve;
+import app.velvetcrock.core.heat.SourceLearned;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Disagreement;
+import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.draw.BenchPicture;
+import app.velvetcrock.kit.KitShelf;
+import app.velvetcrock.kit.SourceCurves;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Costs;
@@ -11,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -21,10 +29,14 @@ public class BenchPages {
 
     private final List<Disagreement> schools = Disagreement.shipped();
     private final Costs costs;
+    private final KitShelf kit;
+    private final SourceCurves curves;
     private final Households households;
 
-    BenchPages(Costs costs, Households households) {
+    BenchPages(Costs costs, KitShelf kit, SourceCurves curves, Households households) {
         this.costs = costs;
+        this.kit = kit;
+        this.curves = curves;
         this.households = households;
     }
 
@@ -48,10 +60,35 @@ public class BenchPages {
                         .map(timing -> WhenPage.of(timing, Objects.requireNonNull(form.time()), work.isFresh(), house))
                         .orElse(null));
         model.addAttribute("numbers", NumbersSentence.rows(work.way(), Objects.requireNonNull(form.numbers()), house));
+        model.addAttribute(
+                "sources",
+                work.planned().map(planned -> sources(planned, house)).orElse(List.of()));
         model.addAttribute("then", work.then());
         model.addAttribute("remedies", remedies(work));
         model.addAttribute("marks", BenchPicture.Marks.of(house.settings().units()));
         return "bench/bench";
+    }
+
+    /** What is known of each source that could heat it, before anything is warmed: which setting suits, which does not. */
+    private List<String> sources(BenchWork.Planned planned, House house) {
+        Method method = planned.plan().request().circumstances().method();
+        Optional<Stage> heated =
+                method.stages().stream().filter(Stage::isHeated).findFirst();
+        if (heated.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, List<SourceCurve>> shown = curves.all();
+        Optional<Volume> load = Optional.of(planned.plan().charge().oil());
+        return kit.all().stream()
+                .filter(piece -> method.sources().stream().anyMatch(source -> source.name()
+                        .equals(piece.kit().kind().name())))
+                .flatMap(piece -> SourceLearned.advice(
+                        piece.kit().name(),
+                        SourceLearned.of(shown.getOrDefault(piece.id(), List.of()), load),
+                        heated.get(),
+                        house.wording())
+                        .stream())
+                .toList();
     }
 
     /** What the planned herb, oil and spirit cost, where their lots have a price. */

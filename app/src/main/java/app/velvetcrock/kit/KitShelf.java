@@ -86,6 +86,25 @@ public class KitShelf {
                 .collect(Collectors.toSet());
     }
 
+    /**
+     * What gives a way its heat: the pot it lies in, or the only piece of the household's that can; absent where it has several, or
+     * none, since nobody said which.
+     */
+    @Transactional(readOnly = true)
+    public Optional<OfKit> sourceOf(Set<Source> sources, UUID stand) {
+        List<OfKit> able = owned().stream()
+                .filter(piece ->
+                        sources.stream().anyMatch(source -> source.name().equals(piece.kind.name())))
+                .map(Kit::shown)
+                .toList();
+        return able.stream()
+                .filter(piece -> piece.id().equals(stand))
+                .findFirst()
+                .or(() -> able.stream()
+                        .filter(piece -> able.size() == 1 && piece.kit().pieces() == 1)
+                        .findFirst());
+    }
+
     /** How many there are of each source of heat, by its name. */
     @Transactional(readOnly = true)
     public Map<String, Integer> pieces() {

@@ -1,15 +1,19 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.heat.SourceCurve;
+import app.velvetcrock.core.heat.SourceLearned;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.kit.Jars;
 import app.velvetcrock.kit.KitKind;
 import app.velvetcrock.kit.KitShelf;
+import app.velvetcrock.kit.SourceCurves;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -27,11 +31,13 @@ class KitController {
     private static final int LONGEST_SETTINGS = 200;
 
     private final KitShelf kit;
+    private final SourceCurves curves;
     private final Jars jars;
     private final Households households;
 
-    KitController(KitShelf kit, Jars jars, Households households) {
+    KitController(KitShelf kit, SourceCurves curves, Jars jars, Households households) {
         this.kit = kit;
+        this.curves = curves;
         this.jars = jars;
         this.households = households;
     }
@@ -104,7 +110,13 @@ class KitController {
 
     private String page(Model model, KitForm typed, Fields fields) {
         StoreRows rows = new StoreRows(households.current(), Map.of());
-        model.addAttribute("kit", kit.all().stream().map(rows::piece).toList());
+        Map<UUID, List<SourceCurve>> shown = curves.all();
+        model.addAttribute(
+                "kit",
+                kit.all().stream()
+                        .map(piece -> rows.piece(
+                                piece, SourceLearned.of(shown.getOrDefault(piece.id(), List.of()), Optional.empty())))
+                        .toList());
         model.addAttribute("jars", jars.all().stream().map(rows::jar).toList());
         model.addAttribute("typed", typed);
         model.addAttribute("fields", fields);

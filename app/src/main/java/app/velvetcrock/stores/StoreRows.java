@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.heat.SourceLearned;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.SupplyKind;
@@ -7,6 +8,7 @@ import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.draw.SourcePicture;
 import app.velvetcrock.draw.Strata;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.OfJar;
@@ -102,7 +104,14 @@ final class StoreRows {
 
     /** A piece of kit; {@code drawn} null of what holds nothing. */
     public record Piece(
-            UUID id, String name, String called, String kind, String holds, String settings, @Nullable Drawn drawn) {}
+            UUID id,
+            String name,
+            String called,
+            String kind,
+            String holds,
+            String settings,
+            @Nullable Drawn drawn,
+            @Nullable SourcePicture heats) {}
 
     /** A vessel drawn to one scale with its brothers, in px. */
     public record Drawn(double width, double height) {
@@ -219,7 +228,8 @@ final class StoreRows {
                 jar.vessel().height().millimetres() * scale);
     }
 
-    Piece piece(KitShelf.OfKit owned) {
+    /** @param learned what it is known to do as a source of heat, by its settings */
+    Piece piece(KitShelf.OfKit owned, List<SourceLearned> learned) {
         KitShelf.NewKit kit = owned.kit();
         String inside = kit.height()
                 .flatMap(height ->
@@ -234,7 +244,8 @@ final class StoreRows {
                 kit.settings(),
                 kit.width()
                         .flatMap(width -> kit.height().map(height -> Drawn.of(width, height)))
-                        .orElse(null));
+                        .orElse(null),
+                learned.isEmpty() ? null : SourcePicture.of(learned, house.wording()));
     }
 
     Kind herb(HerbKind kind, Set<String> own) {

@@ -3,6 +3,7 @@ package app.velvetcrock.core.course;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.heat.HeatTrace;
 import app.velvetcrock.core.heat.Heated;
+import app.velvetcrock.core.heat.SourceCurve;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
@@ -164,6 +165,11 @@ public record Course(
 
     public boolean isScorched() {
         return traces().stream().anyMatch(HeatTrace::scorched);
+    }
+
+    /** What its source of heat did in the stage it is in, by the readings of its log. */
+    public List<SourceCurve> shown(Log log) {
+        return heat.map(one -> one.shown(log, stage, charge.oil())).orElse(List.of());
     }
 
     /** When a stage was ended, and so the next begun. */

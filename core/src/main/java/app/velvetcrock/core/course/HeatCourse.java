@@ -6,14 +6,18 @@ import app.velvetcrock.core.heat.HeatEvent;
 import app.velvetcrock.core.heat.HeatForecast;
 import app.velvetcrock.core.heat.HeatForecast.Surroundings;
 import app.velvetcrock.core.heat.HeatReading;
+import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.heat.HeatTrace;
 import app.velvetcrock.core.heat.Heated;
+import app.velvetcrock.core.heat.SourceCurve;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.TimeSpan;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Tending;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -29,7 +33,7 @@ import java.util.stream.Stream;
  * @param wanted heat-hours the plan asks for, in minutes
  * @param forecast where it is going: by Newton's law on the heat, towards the room off it; absent while that cannot be told
  * @param alarm that it is too hot, or will be before the next look
- * @param touched when something was done to its heat after the newest reading; what comes of it no reading tells yet
+ * @param touched when it was turned, lifted or topped up after the newest reading; what comes of it no reading tells yet
  * @param finish when the course foreseen, or else the last reading's rate, will have earned the rest; absent while nothing is earned
  */
 public record HeatCourse(
@@ -75,13 +79,16 @@ public record HeatCourse(
         Optional<HeatReading> latest =
                 readings.isEmpty() ? Optional.empty() : Optional.of(readings.get(readings.size() - 1));
         List<HeatReading> since = readings.isEmpty() ? readings : sinceEvent(readings, events);
-        Optional<Instant> touched = events.stream()
+        List<HeatEvent> unread = events.stream()
+                .filter(event -> latest.filter(reading -> reading.at().isBefore(event.at()))
+                        .isPresent())
+                .toList();
+        Optional<Instant> touched = unread.stream()
+                .filter(event -> event.change() != HeatChange.ON && event.change() != HeatChange.OFF)
                 .map(HeatEvent::at)
-                .max(Comparator.naturalOrder())
-                .filter(at ->
-                        latest.filter(reading -> reading.at().isBefore(at)).isPresent());
+                .max(Comparator.naturalOrder());
         Surroundings around = Surroundings.of(stage.isWaterBath());
-        Optional<HeatForecast> forecast = touched.isPresent()
+        Optional<HeatForecast> forecast = !unread.isEmpty()
                 ? Optional.empty()
                 : isOn ? HeatForecast.of(since, around) : HeatForecast.cooling(since, around.room());
         double rest = Math.max(0, wanted.minutes() - trace.credited().minutes());
@@ -115,6 +122,50 @@ public record HeatCourse(
                         turned)
                 .flatMap(one -> one)
                 .toList();
+    }
+
+    /**
+     * What its source of heat did, from one touch to the next, while it was on.
+     *
+     * @param load what was in it
+     */
+    List<SourceCurve> shown(Log log, Stage stage, Volume load) {
+        List<Entry> touches = log.entries().stream()
+                .filter(entry -> entry.line() instanceof Line.Turned
+                        || entry.line() instanceof Line.ToppedUp
+                        || isOnOrOff(entry.line()))
+                .sorted(Comparator.comparing(Entry::happenedAt))
+                .toList();
+        List<SourceCurve> curves = new ArrayList<>();
+        Optional<HeatSetting> setting = Optional.empty();
+        boolean heats = false;
+        for (int i = 0; i < touches.size(); i++) {
+            Line line = touches.get(i).line();
+            if (line instanceof Line.Turned turned && turned.setting().isPresent()) {
+                setting = turned.setting();
+            }
+            heats = isOnOrOff(line) ? line.task().orElseThrow().kind() == TaskKind.HEAT_ON : heats;
+            Instant from = touches.get(i).happenedAt();
+            Instant until = i + 1 < touches.size() ? touches.get(i + 1).happenedAt() : Instant.MAX;
+            if (heats) {
+                SourceCurve.shown(
+                                readings.stream()
+                                        .filter(reading -> !reading.at().isBefore(from)
+                                                && reading.at().isBefore(until))
+                                        .toList(),
+                                setting,
+                                load,
+                                Surroundings.of(stage.isWaterBath()))
+                        .ifPresent(curves::add);
+            }
+        }
+        return curves;
+    }
+
+    private static boolean isOnOrOff(Line line) {
+        return line.task()
+                .filter(key -> key.kind() == TaskKind.HEAT_ON || key.kind() == TaskKind.HEAT_OFF)
+                .isPresent();
     }
 
     /** What a line other than heat put on or off did to the curve; nothing for most. */

@@ -104,9 +104,12 @@ public final class HeatForecast {
         List<HeatReading> late = readings.stream()
                 .filter(reading -> !reading.at().isBefore(newest.at().minus(WINDOW)))
                 .toList();
-        if (late.size() < 2) {
-            late = readings.subList(readings.size() - 2, readings.size());
-        }
+        return through(late.size() < 2 ? readings.subList(readings.size() - 2, readings.size()) : late, around);
+    }
+
+    /** The law through all of them, however long ago; for what is learned, not for what is foreseen. */
+    static Optional<HeatForecast> through(List<HeatReading> late, Surroundings around) {
+        HeatReading newest = late.get(late.size() - 1);
         Instant origin = late.get(0).at();
         List<Point> points = points(late, origin);
         double span = points.get(points.size() - 1).minutes();
@@ -188,6 +191,17 @@ public final class HeatForecast {
     /** Where it ends if nothing is touched; absent for a straight line. */
     public Optional<Temperature> end() {
         return best.map(fit -> Temperature.ofCelsius(fit.end()));
+    }
+
+    /** How far apart the ends are that are likely, eight in ten; °C, absent for a straight line. */
+    OptionalDouble spreadOfEnd() {
+        return likely.isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(likely.stream()
+                                .mapToDouble(CurveFit::end)
+                                .max()
+                                .orElseThrow()
+                        - likely.stream().mapToDouble(CurveFit::end).min().orElseThrow());
     }
 
     /** In how much time the way to its end shrinks to a 2.718th; absent for a straight line. */

@@ -1,0 +1,81 @@
+package app.velvetcrock.kit;
+
+import app.velvetcrock.core.heat.HeatSetting;
+import app.velvetcrock.core.heat.SourceCurve;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.stillroom.Current;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+
+/** What the household's sources of heat did, session by session. */
+@Component
+public class SourceCurves {
+
+    /** Enough to be sure of, few enough to follow a cooker that grows old. */
+    private static final int LATEST = 200;
+
+    private final JdbcClient sql;
+
+    SourceCurves(JdbcClient sql) {
+        this.sql = sql;
+    }
+
+    /** Keeps what the readings of a batch show of a source, in place of what they showed before. */
+    public void keep(UUID batch, UUID kit, List<SourceCurve> curves) {
+        forget(batch);
+        for (int i = 0; i < curves.size(); i++) {
+            SourceCurve curve = curves.get(i);
+            sql.sql("insert into source_curve values (:stillroom, :batch, :ordinal, :kit, :setting, :load, :end, :tau)")
+                    .param("stillroom", Current.stillroom())
+                    .param("batch", batch)
+                    .param("ordinal", i)
+                    .param("kit", kit)
+                    .param("setting", curve.setting().map(Enum::name).orElse(null))
+                    .param("load", curve.load().toMicrolitres())
+                    .param("end", curve.end().celsius())
+                    .param("tau", curve.tau().toSeconds())
+                    .update();
+        }
+    }
+
+    private void forget(UUID batch) {
+        sql.sql("delete from source_curve where stillroom_id = :stillroom and batch_id = :batch")
+                .param("stillroom", Current.stillroom())
+                .param("batch", batch)
+                .update();
+    }
+
+    /** The latest of each source. */
+    public Map<UUID, List<SourceCurve>> all() {
+        Map<UUID, List<SourceCurve>> curves = new LinkedHashMap<>();
+        sql.sql(
+                        """
+                        select kit_id, setting, load_ul, end_celsius, tau_seconds from source_curve
+                        where stillroom_id = :stillroom order by batch_id desc, ordinal limit :most""")
+                .param("stillroom", Current.stillroom())
+                .param("most", LATEST)
+                .query((row, n) -> Map.entry(row.getObject(1, UUID.class), curve(row)))
+                .list()
+                .forEach(one -> curves.computeIfAbsent(one.getKey(), kit -> new ArrayList<>())
+                        .add(one.getValue()));
+        return curves;
+    }
+
+    private static SourceCurve curve(ResultSet row) throws SQLException {
+        return new SourceCurve(
+                Optional.ofNullable(row.getString(2)).map(HeatSetting::valueOf),
+                Volume.ofMicrolitres(row.getLong(3)),
+                Temperature.ofCelsius(row.getDouble(4)),
+                Duration.ofSeconds(row.getLong(5)));
+    }
+}

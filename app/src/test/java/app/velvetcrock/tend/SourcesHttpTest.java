@@ -1,0 +1,98 @@
+package app.velvetcrock.tend;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.velvetcrock.HttpTest;
+import app.velvetcrock.Visitor;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** What a household's cooker does is learned from what was read beside it. */
+@HttpTest
+class SourcesHttpTest {
+
+    @LocalServerPort
+    int port;
+
+    private Visitor tove;
+
+    @BeforeEach
+    void household() {
+        tove = Visitor.stocked(port, "Sources");
+        cooker("The old cooker");
+    }
+
+    private void cooker(String name) {
+        tove.submit("/stores/kit", "#add-kit", Map.of("kind", "SLOW_COOKER", "name", name, "settings", "warm, low"));
+    }
+
+    /**
+     * On low, 66 − 46 · e^(−t/70) after 0, 20, 40, 60, 90, 120 and 180 min: 20, 31.4, 40.0, 46.5, 53.3, 57.7, 62.5. It is drawn on Kit,
+     * and the Bench says before anything is warmed that low is too hot. What bends the curve takes it away again.
+     */
+    @Test
+    void whatACookerDoesIsLearnedAndSaidOnTheBench() {
+        String bench = "/bench?amount=40+g&method=slow-warm";
+        assertThat(tove.get(bench).page().select(".heats"))
+                .as("until learned: unknown")
+                .isEmpty();
+        String batch = warmed();
+        String kit = tove.get("/stores/kit").page().select("main").text();
+        assertThat(kit).containsPattern("on low it ends at about 6[5-7] °C \\(once\\)");
+        assertThat(tove.get("/stores/kit").page().select("svg.source polyline")).hasSize(1);
+        assertThat(tove.get(bench).page().select(".heats").text())
+                .containsPattern("The old cooker: on low it ends at about 6[5-7] °C \\(once\\): too hot for this way")
+                .contains("Nothing it was turned to so far stays under the ceiling");
+        assertThat(tove.get("/bench?amount=40+g&method=cold-dark").page().select(".heats"))
+                .as("nothing is heated")
+                .isEmpty();
+        for (String lifted : new String[] {"05:10", "06:10", "07:10"}) {
+            tove.post(batch + "/turn/LID_OFF", deed(batch, lifted));
+        }
+        assertThat(tove.get("/stores/kit").page().select("main").text())
+                .as("the lid was lifted three times, as is said afterwards: no stretch is long enough")
+                .doesNotContain("it ends at");
+    }
+
+    /** With two cookers nobody knows which it was. */
+    @Test
+    void ofTwoCookersNoneIsBlamed() {
+        cooker("The new cooker");
+        warmed();
+        assertThat(tove.get("/stores/kit").page().select("svg.source")).isEmpty();
+    }
+
+    private String warmed() {
+        String batch = tove.post(Visitor.form(
+                        tove.get("/bench?amount=40+g&method=slow-warm").page(),
+                        "#bench",
+                        Map.of("start", "23 Nov 2026")))
+                .path();
+        tove.submit(batch, "form[action*=heat-on]", Map.of("when", "2026-11-24T05:00"));
+        tove.post(batch + "/turn/LOW", deed(batch, "05:00"));
+        String[][] read = {
+            {"20", "05:00"},
+            {"31.4", "05:20"},
+            {"40.0", "05:40"},
+            {"46.5", "06:00"},
+            {"53.3", "06:30"},
+            {"57.7", "07:00"},
+            {"62.5", "08:00"}
+        };
+        for (String[] one : read) {
+            tove.submit(batch, "form[action$=heat]", Map.of("temperature", one[0], "when", "2026-11-24T" + one[1]));
+        }
+        return batch;
+    }
+
+    private Map<String, String> deed(String batch, String time) {
+        return Map.of("key", UUID.randomUUID().toString(), "when", "2026-11-24T" + time, "_csrf", csrf(batch));
+    }
+
+    private String csrf(String page) {
+        return tove.get(page).page().select("input[name=_csrf]").attr("value");
+    }
+}

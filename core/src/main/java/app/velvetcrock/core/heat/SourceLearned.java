@@ -1,0 +1,124 @@
+package app.velvetcrock.core.heat;
+
+import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Stage;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * What a household's source of heat does on one setting, learned from its watched sessions (craft: devices).
+ *
+ * @param curve the mean of them
+ * @param sessions how many there were
+ */
+public record SourceLearned(SourceCurve curve, int sessions) {
+
+    /** Loads within 30 % of each other heat alike (craft: devices). */
+    private static final double ALIKE = 0.3;
+
+    /** What a setting is for a way. */
+    public enum Suits {
+        TOO_HOT("too hot for this way"),
+        SUITS("suits"),
+        TOO_COOL("too cool for this way");
+
+        private final String word;
+
+        Suits(String word) {
+            this.word = word;
+        }
+
+        public String word() {
+            return word;
+        }
+    }
+
+    /** One for each setting, the unnamed first: of all loads where none is asked for, else of those alike. */
+    public static List<SourceLearned> of(List<SourceCurve> curves, Optional<Volume> load) {
+        List<SourceLearned> learned = new ArrayList<>();
+        Stream.concat(
+                        Stream.of(Optional.<HeatSetting>empty()),
+                        Stream.of(HeatSetting.values()).map(Optional::of))
+                .forEach(setting -> mean(curves.stream()
+                                .filter(curve -> curve.setting().equals(setting))
+                                .filter(curve -> load.map(asked -> areAlike(curve.load(), asked))
+                                        .orElse(true))
+                                .toList())
+                        .ifPresent(learned::add));
+        return learned;
+    }
+
+    private static boolean areAlike(Volume a, Volume b) {
+        return Math.abs(a.millilitres() - b.millilitres()) <= ALIKE * b.millilitres();
+    }
+
+    private static Optional<SourceLearned> mean(List<SourceCurve> alike) {
+        return alike.stream()
+                .map(first -> new SourceLearned(
+                        new SourceCurve(
+                                first.setting(),
+                                Volume.ofMillilitres(alike.stream()
+                                        .mapToDouble(curve -> curve.load().millilitres())
+                                        .average()
+                                        .orElseThrow()),
+                                Temperature.ofCelsius(alike.stream()
+                                        .mapToDouble(curve -> curve.end().celsius())
+                                        .average()
+                                        .orElseThrow()),
+                                Duration.ofSeconds(Math.round(alike.stream()
+                                        .mapToLong(curve -> curve.tau().toSeconds())
+                                        .average()
+                                        .orElseThrow()))),
+                        alike.size()))
+                .findFirst();
+    }
+
+    /** Whether it may be left at this for a heated stage: it ends in the band, or above it and under the ceiling. */
+    public Suits suits(Stage stage) {
+        double end = curve.end().celsius();
+        return end > stage.ceiling().map(Temperature::celsius).orElse(Double.MAX_VALUE)
+                ? Suits.TOO_HOT
+                : end < stage.band().low().celsius() ? Suits.TOO_COOL : Suits.SUITS;
+    }
+
+    /** What it comes to, in a few words: "on low it ends at about 66 °C (3 times)". */
+    public String words(Wording say) {
+        return "%s it ends at about %s (%s)"
+                .formatted(
+                        curve.setting().map(to -> "on " + to.word()).orElse("as it was put on"),
+                        say.temperature(
+                                Temperature.ofCelsius(Math.round(curve.end().celsius()))),
+                        sessions == 1 ? "once" : sessions + " times");
+    }
+
+    /** What to turn a source to for a stage, and what not; empty where nothing is learned of it. */
+    public static Optional<String> advice(String source, List<SourceLearned> learned, Stage stage, Wording say) {
+        if (learned.isEmpty()) {
+            return Optional.empty();
+        }
+        List<String> each = learned.stream()
+                .map(one -> one.words(say) + ": " + one.suits(stage).word())
+                .toList();
+        boolean allTooHot = learned.stream().allMatch(one -> one.suits(stage) == Suits.TOO_HOT);
+        return Optional.of("%s: %s.%s"
+                .formatted(
+                        source,
+                        String.join("; ", each),
+                        allTooHot ? " Nothing it was turned to so far stays under the ceiling of this way." : ""));
+    }
+
+    /** The one to turn to for a stage: of those that suit, what ends nearest the middle of its band. */
+    public static Optional<SourceLearned> best(List<SourceLearned> learned, Stage stage) {
+        double middle = (stage.band().low().celsius() + stage.band().high().celsius()) / 2;
+        return learned.stream()
+                .filter(one -> one.suits(stage) == Suits.SUITS)
+                .min(Comparator.comparingDouble(
+                        one -> Math.abs(one.curve().end().celsius() - middle)));
+    }
+}

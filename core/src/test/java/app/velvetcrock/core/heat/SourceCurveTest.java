@@ -1,0 +1,89 @@
+package app.velvetcrock.core.heat;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.velvetcrock.core.heat.HeatForecast.Surroundings;
+import app.velvetcrock.core.heat.SourceLearned.Suits;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Method;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+class SourceCurveTest {
+
+    private static final Instant START = Instant.parse("2026-11-24T10:00:00Z");
+    private static final Volume HALF_LITRE = Volume.ofMillilitres(500);
+
+    /** The cooker of the handbook: warm ends at 48 °C, low at 66, τ 70 min; a probe's noise of 0.2 °C every two minutes for 3 hours. */
+    @Test
+    void aWatchedSessionShowsWhereItEnds() {
+        SourceCurve low = session(66, 180, 2, new Random(7)).orElseThrow();
+        assertThat(low.end().celsius()).isCloseTo(66, within(1.0));
+        assertThat(low.tau().toMinutes()).isBetween(65L, 76L);
+        assertThat(low.warmUp(Temperature.ofCelsius(20), Temperature.ofCelsius(40))
+                        .orElseThrow()
+                        .toMinutes())
+                .as("70 · ln(46/26) = 39.9")
+                .isBetween(37L, 43L);
+        assertThat(session(48, 180, 2, new Random(8))
+                        .orElseThrow()
+                        .warmUp(Temperature.ofCelsius(20), Temperature.ofCelsius(52)))
+                .as("48 never gets there")
+                .isEmpty();
+    }
+
+    /** Twenty-five minutes say little of where it ends, and nothing is learned from them. */
+    @Test
+    void ashortSessionTeachesNothing() {
+        assertThat(session(66, 25, 5, new Random(9))).isEmpty();
+    }
+
+    /** Three times low and once warm, of half a litre; a litre and a half is another matter. */
+    @Test
+    void eachSettingIsLearnedForItsLoad() {
+        List<SourceCurve> curves = List.of(
+                curve(HeatSetting.LOW, 500, 65, 60),
+                curve(HeatSetting.LOW, 600, 66, 70),
+                curve(HeatSetting.LOW, 400, 67, 80),
+                curve(HeatSetting.LOW, 1500, 62, 140),
+                curve(HeatSetting.WARM, 500, 48, 70));
+        List<SourceLearned> learned = SourceLearned.of(curves, Optional.of(HALF_LITRE));
+        assertThat(learned).extracting(SourceLearned::sessions).containsExactly(1, 3);
+        SourceLearned low = learned.get(1);
+        assertThat(low.curve().end().celsius()).isCloseTo(66, within(1e-9));
+        assertThat(low.curve().tau()).isEqualTo(Duration.ofMinutes(70));
+        assertThat(low.suits(Method.SLOW_WARM.first())).isEqualTo(Suits.TOO_HOT);
+        assertThat(SourceLearned.best(learned, Method.SLOW_WARM.first())
+                        .orElseThrow()
+                        .curve()
+                        .setting())
+                .contains(HeatSetting.WARM);
+        assertThat(SourceLearned.best(List.of(low), Method.SLOW_WARM.first())).isEmpty();
+        assertThat(SourceLearned.of(curves, Optional.empty()))
+                .extracting(SourceLearned::sessions)
+                .containsExactly(1, 4);
+    }
+
+    private static SourceCurve curve(HeatSetting setting, double load, double end, long tau) {
+        return new SourceCurve(
+                Optional.of(setting), Volume.ofMillilitres(load), Temperature.ofCelsius(end), Duration.ofMinutes(tau));
+    }
+
+    private static Optional<SourceCurve> session(double end, int minutes, int every, Random random) {
+        List<HeatReading> readings = new ArrayList<>();
+        for (int at = 0; at <= minutes; at += every) {
+            readings.add(new HeatReading(
+                    START.plusSeconds(at * 60L),
+                    Temperature.ofCelsius(end + (20 - end) * Math.exp(-at / 70.0) + 0.2 * random.nextGaussian()),
+                    true));
+        }
+        return SourceCurve.shown(readings, Optional.of(HeatSetting.LOW), HALF_LITRE, Surroundings.of(false));
+    }
+}
