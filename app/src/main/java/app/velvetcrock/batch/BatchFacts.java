@@ -2,6 +2,8 @@ package app.velvetcrock.batch;
 
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Facts;
+import app.velvetcrock.kit.KitShelf;
+import app.velvetcrock.kit.SourceCurves;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import java.sql.Date;
@@ -21,12 +23,22 @@ import org.springframework.transaction.annotation.Transactional;
 public class BatchFacts {
 
     private final JdbcClient sql;
+    private final KitShelf kit;
+    private final SourceCurves curves;
     private final BatchRows rows;
     private final BatchReader reader;
     private final Households households;
 
-    BatchFacts(JdbcClient sql, BatchRows rows, BatchReader reader, Households households) {
+    BatchFacts(
+            JdbcClient sql,
+            KitShelf kit,
+            SourceCurves curves,
+            BatchRows rows,
+            BatchReader reader,
+            Households households) {
         this.sql = sql;
+        this.kit = kit;
+        this.curves = curves;
         this.rows = rows;
         this.reader = reader;
         this.households = households;
@@ -39,6 +51,7 @@ public class BatchFacts {
     }
 
     private void write(BatchSheet sheet) {
+        learn(sheet);
         Facts facts = facts(sheet);
         sql.sql(
                         """
@@ -99,10 +112,21 @@ public class BatchFacts {
                 if (mend) {
                     write(sheet);
                 }
+            } else if (mend) {
+                learn(sheet);
             }
         }
         int last = next.isEmpty() ? after : next.get(next.size() - 1).number();
         return new Compared(next.size(), last, otherwise);
+    }
+
+    /** What its readings show of the source that heats it; what an earlier stage showed stays. */
+    private void learn(BatchSheet sheet) {
+        if (sheet.course().heat().isPresent()) {
+            kit.sourceOf(sheet.course().method().sources(), sheet.stand().id())
+                    .ifPresent(source ->
+                            curves.keep(sheet.id(), source.id(), sheet.course().shown(sheet.log())));
+        }
     }
 
     private Optional<Facts> kept(UUID batch) {

@@ -4,32 +4,23 @@ import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.look.Condition;
-import app.velvetcrock.kit.KitShelf;
-import app.velvetcrock.kit.SourceCurves;
 import java.time.Clock;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
-/**
- * Opens a batch's conditions of too much heat when its readings come to that, and withdraws them when they do no longer; keeps what
- * they show of the source that heats it.
- */
+/** Opens a batch's conditions of too much heat when its readings come to that, and withdraws them when they do no longer. */
 @Component
 public class HeatWatch {
 
     private final BatchLog log;
     private final Conditions conditions;
-    private final KitShelf kit;
-    private final SourceCurves curves;
     private final Clock clock;
 
-    HeatWatch(BatchLog log, Conditions conditions, KitShelf kit, SourceCurves curves, Clock clock) {
+    HeatWatch(BatchLog log, Conditions conditions, Clock clock) {
         this.log = log;
         this.conditions = conditions;
-        this.kit = kit;
-        this.curves = curves;
         this.clock = clock;
     }
 
@@ -49,7 +40,5 @@ public class HeatWatch {
                         .orElse(clock.instant()));
         conditions.keep(Condition.OVERHEATED, course.isOverheated(), sheet.subject(), finding);
         conditions.keep(Condition.SCORCHED, course.isScorched(), sheet.subject(), finding);
-        kit.sourceOf(course.method().sources(), sheet.stand().id())
-                .ifPresent(source -> curves.keep(batch, source.id(), course.shown(sheet.log())));
     }
 }

@@ -12,6 +12,8 @@ import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.heat.HeatChange;
+import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
@@ -150,6 +152,10 @@ class DemoHands {
 
     void heat(UUID batch, TaskKind onOrOff, int session, Instant at) {
         does(batch, new Deed.Tend(new TaskKey("warm", onOrOff, session)), at, "");
+    }
+
+    void turn(UUID batch, HeatSetting setting, Instant at) {
+        does(batch, new Deed.Turn(HeatChange.SETTING, Optional.of(setting)), at, "");
     }
 
     void read(UUID batch, double celsius, Instant at) {

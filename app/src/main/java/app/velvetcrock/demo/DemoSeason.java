@@ -6,6 +6,7 @@ import app.velvetcrock.bench.SentencePart;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Smell;
@@ -160,6 +161,7 @@ class DemoSeason {
     private void warmed(UUID batch, Instant on) {
         double[][] readings = {{0, 18}, {60, 36}, {120, 44}, {180, 47}, {240, 49}, {420, 46}, {600, 45}};
         hands.heat(batch, TaskKind.HEAT_ON, 1, on);
+        hands.turn(batch, HeatSetting.WARM, on);
         for (double[] reading : readings) {
             hands.read(batch, reading[1], on.plus(Duration.ofMinutes((long) reading[0])));
         }
@@ -199,6 +201,7 @@ class DemoSeason {
         UUID heather = hands.warm(
                 new Charge(larder.heather(), "60 g", larder.sunflower(), ""), 8, on.minus(Duration.ofMinutes(15)));
         hands.heat(heather, TaskKind.HEAT_ON, 1, on);
+        hands.turn(heather, HeatSetting.WARM, on);
         hands.read(heather, 21, on);
         hands.read(heather, 38, on.plus(Duration.ofMinutes(62)));
         hands.read(heather, 44.5, on.plus(Duration.ofMinutes(121)));
