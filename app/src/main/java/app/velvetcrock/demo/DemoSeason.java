@@ -76,6 +76,7 @@ class DemoSeason {
     void fill() {
         home();
         jars();
+        shelves.kit();
         Larder larder = larder();
         finished(larder);
         finishedLately(larder);

@@ -54,7 +54,6 @@ class DemoStores {
     void fill() {
         drying();
         supplies();
-        kit();
         recipes.keep(
                 "Quay stall hand salve",
                 """
@@ -158,7 +157,8 @@ class DemoStores {
                 new Provenance(Origin.BOUGHT, "the ferry shop", "under the stairs", price)));
     }
 
-    private void kit() {
+    /** Before anything is warmed, so that what warms it is known. */
+    void kit() {
         kit(KitKind.SLOW_COOKER, "The old slow cooker", 3500, 220, "warm, low, high");
         kit(KitKind.POT, "Wide enamel pan", 5000, 280, "");
         kit(KitKind.THERMOMETER, "Probe with a lead", 0, 0, "0 to 120 °C");
