@@ -6,6 +6,7 @@ import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.heat.HeatForecast;
+import app.velvetcrock.core.heat.HeatTrace;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.TimeSpan;
@@ -30,6 +31,7 @@ import org.jspecify.annotations.Nullable;
  * @param strainMark how the button to it looks: the main one once it is due
  * @param food the rule it is under as food; null for no food of anything moist
  * @param mark why it is made against the rule of water; null where it is not
+ * @param lukewarm how long wet herb stood where germs grow; null where not for too long
  * @param overheated how hot it was; null where it was not too hot
  * @param heat null where nothing is heated, or it does not stand
  * @param stage its stage as the form for changing the plan asks for it
@@ -48,6 +50,7 @@ public record BatchTold(
         @Nullable String mark,
         boolean standsOut,
         @Nullable String overheated,
+        @Nullable String lukewarm,
         @Nullable Heat heat,
         String ribbon,
         List<Fact> wentIn,
@@ -106,6 +109,7 @@ public record BatchTold(
                 plan.mark().orElse(null),
                 course.standsOut(),
                 course.heat().map(heat -> overheated(heat, house)).orElse(null),
+                lukewarm(course, house),
                 standing ? course.heat().map(heat -> heat(heat, sheet, house)).orElse(null) : null,
                 "%s over time: %d entries; each stands in the log below"
                         .formatted(sheet.name(), sheet.log().entries().size()),
@@ -152,6 +156,20 @@ public record BatchTold(
                         .formatted(
                                 Decimals.upTo(heat.trace().aboveCeiling().minutes(), 0),
                                 heat.trace().peak().map(house::temperature).orElse(""))
+                : null;
+    }
+
+    private static @Nullable String lukewarm(Course course, House house) {
+        double minutes = course.traces().stream()
+                .flatMap(trace -> trace.lukewarm().stream())
+                .mapToDouble(TimeSpan::minutes)
+                .sum();
+        return minutes >= HeatTrace.LUKEWARM_MINUTES
+                ? "Wet herb has been between %s and %s for %s hours in all, where germs grow. Keep it above, or in the refrigerator."
+                        .formatted(
+                                house.temperature(HeatTrace.LUKEWARM_LOW),
+                                house.temperature(HeatTrace.LUKEWARM_HIGH),
+                                Decimals.upTo(minutes / MINUTES, 1))
                 : null;
     }
 

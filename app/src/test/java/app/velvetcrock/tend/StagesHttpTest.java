@@ -134,6 +134,28 @@ class StagesHttpTest {
         assertThat(fragment.getBytes(StandardCharsets.UTF_8).length).isLessThan(15_000);
     }
 
+    /** Fresh herb that does not get warm: 250 min below 40 °C are 4.2 hours where germs grow; at 239 min it is not said yet. */
+    @Test
+    void wetHerbThatStaysLukewarmIsSaid() {
+        String batch = tove.post(Visitor.form(
+                        tove.get("/bench?amount=60+g&method=fresh-low&herb=" + option("#herb", "Yarrow"))
+                                .page(),
+                        "#bench",
+                        Map.of("start", "22 Nov 2026")))
+                .path();
+        tove.submit(batch, "form[action*=next]", Map.of("when", "2026-11-23T12:00"));
+        tove.submit(batch, "form[action*=heat-on]", Map.of("when", "2026-11-23T12:00"));
+        read(batch, "30", "12:00");
+        read(batch, "34", "14:00");
+        assertThat(read(batch, "36", "15:59").page().select("#lukewarm")).isEmpty();
+        assertThat(read(batch, "36", "16:10").page().select("#lukewarm").text())
+                .contains("between 10 °C and 40 °C for 4.2 hours in all");
+    }
+
+    private Answer read(String batch, String celsius, String time) {
+        return tove.submit(batch, "form[action$=heat]", Map.of("temperature", celsius, "when", "2026-11-23T" + time));
+    }
+
     private Answer start(String method, String herb, String amount) {
         String wish =
                 "/bench?amount=" + amount.replace(' ', '+') + "&method=" + method + "&herb=" + option("#herb", herb);

@@ -38,11 +38,6 @@ public record HeatTally(
 
     private static final double SCORCHING_LEAST = 80;
 
-    /** Wet herb may spend four hours between these, °C (craft: heat). */
-    private static final double LUKEWARM_LOW = 10;
-
-    private static final double LUKEWARM_HIGH = 40;
-
     /** Goes on to the next reading; constant work, whatever came before. */
     HeatTally plus(HeatLaw law, HeatReading reading) {
         Temperature hottest =
@@ -110,7 +105,9 @@ public record HeatTally(
                 scorching
                         + HeatRate.above(
                                 from, to, minutes, Math.max(ceiling + SCORCHING_OVER_CEILING, SCORCHING_LEAST)),
-                lukewarm + HeatRate.within(from, to, minutes, LUKEWARM_LOW, LUKEWARM_HIGH),
+                lukewarm
+                        + HeatRate.within(
+                                from, to, minutes, HeatTrace.LUKEWARM_LOW.celsius(), HeatTrace.LUKEWARM_HIGH.celsius()),
                 peak,
                 last,
                 touched);

@@ -19,6 +19,7 @@ import java.util.Optional;
  * @param unwatched time in gaps too long to trust the line between two readings
  * @param peak hottest reading
  * @param aboveCeiling time above the ceiling
+ * @param lukewarm time of wet herb between 10 and 40 °C, where germs grow; absent for dried herb
  * @param runs the straight runs between readings, in order; for drawing
  */
 public record HeatTrace(
@@ -27,8 +28,17 @@ public record HeatTrace(
         TimeSpan unwatched,
         Optional<Temperature> peak,
         TimeSpan aboveCeiling,
+        Optional<TimeSpan> lukewarm,
         boolean scorched,
         List<Run> runs) {
+
+    /** Wet herb goes off after so long between 10 and 40 °C (craft: heat). */
+    public static final double LUKEWARM_MINUTES = 240;
+
+    /** Where germs grow in it (craft: heat). */
+    public static final Temperature LUKEWARM_LOW = Temperature.ofCelsius(10);
+
+    public static final Temperature LUKEWARM_HIGH = Temperature.ofCelsius(40);
 
     /** So long above the ceiling is overheated (craft: heat). */
     private static final double OVERHEATED_MINUTES = 10;
@@ -89,10 +99,11 @@ public record HeatTrace(
             before.last().ifPresent(from -> runs.add(law.between(from, before.touched(), reading)));
             tally = tally.plus(law, reading);
         }
-        return of(heated.stage(), tally, runs);
+        return of(heated, tally, runs);
     }
 
-    private static HeatTrace of(Stage stage, HeatTally tally, List<Run> runs) {
+    private static HeatTrace of(Heated heated, HeatTally tally, List<Run> runs) {
+        Stage stage = heated.stage();
         boolean atOnce = tally.peak()
                 .filter(t -> stage.isOvenOrPan() ? t.celsius() > SCORCHED_IN_PAN : t.celsius() >= SCORCHED_AT_ONCE)
                 .isPresent();
@@ -102,6 +113,7 @@ public record HeatTrace(
                 TimeSpan.ofMinutes(tally.unwatched()),
                 tally.peak(),
                 TimeSpan.ofMinutes(tally.above()),
+                heated.wet() ? Optional.of(TimeSpan.ofMinutes(tally.lukewarm())) : Optional.empty(),
                 atOnce || tally.scorching() >= OVERHEATED_MINUTES,
                 runs);
     }
