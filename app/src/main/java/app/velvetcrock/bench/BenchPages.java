@@ -78,13 +78,14 @@ public class BenchPages {
             return List.of();
         }
         Map<UUID, List<SourceCurve>> shown = curves.all();
-        Optional<Volume> load = Optional.of(planned.plan().charge().oil());
+        Volume load = planned.plan().charge().oil();
         return kit.all().stream()
                 .filter(piece -> method.sources().stream().anyMatch(source -> source.name()
                         .equals(piece.kit().kind().name())))
                 .flatMap(piece -> SourceLearned.advice(
                         piece.kit().name(),
-                        SourceLearned.of(shown.getOrDefault(piece.id(), List.of()), load),
+                        shown.getOrDefault(piece.id(), List.of()),
+                        load,
                         heated.get(),
                         house.wording())
                         .stream())

@@ -17,7 +17,12 @@ import java.util.stream.IntStream;
 public record SourcePicture(double width, double height, List<Line> lines, List<Tick> ticks) {
 
     private static final double WIDTH = 260;
-    private static final double HEIGHT = 96;
+    private static final double HEIGHT = 110;
+
+    /** Room for what the lines across are called. */
+    private static final double LEFT = 52;
+
+    private static final double TOP = 14;
     private static final double COLDEST = 15;
     private static final double EVERY = 20;
     private static final Temperature ROOM = Temperature.ofCelsius(20);
@@ -51,7 +56,7 @@ public record SourcePicture(double width, double height, List<Line> lines, List<
         return IntStream.rangeClosed(0, PIECES)
                 .mapToObj(i -> "%.1f,%.1f"
                         .formatted(
-                                WIDTH * i / PIECES,
+                                LEFT + (WIDTH - LEFT) * i / PIECES,
                                 y(
                                         one.curve()
                                                 .after(LONG.dividedBy(PIECES).multipliedBy(i), ROOM)
@@ -61,6 +66,6 @@ public record SourcePicture(double width, double height, List<Line> lines, List<
     }
 
     private static double y(double celsius, double hottest) {
-        return HEIGHT * (1 - (celsius - COLDEST) / (hottest + 2 - COLDEST));
+        return TOP + (HEIGHT - TOP) * (1 - (celsius - COLDEST) / (hottest - COLDEST));
     }
 }

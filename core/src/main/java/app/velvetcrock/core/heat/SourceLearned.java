@@ -97,18 +97,28 @@ public record SourceLearned(SourceCurve curve, int sessions) {
                         sessions == 1 ? "once" : sessions + " times");
     }
 
-    /** What to turn a source to for a stage, and what not; empty where nothing is learned of it. */
-    public static Optional<String> advice(String source, List<SourceLearned> learned, Stage stage, Wording say) {
+    /**
+     * What to turn a source to for a stage, and what not; empty where nothing is learned of it. Where nothing alike was in it so far,
+     * what it did with another load, and with how much.
+     */
+    public static Optional<String> advice(
+            String source, List<SourceCurve> curves, Volume load, Stage stage, Wording say) {
+        List<SourceLearned> alike = of(curves, Optional.of(load));
+        List<SourceLearned> learned = alike.isEmpty() ? of(curves, Optional.empty()) : alike;
         if (learned.isEmpty()) {
             return Optional.empty();
         }
+        String with = alike.isEmpty()
+                ? ", with %s in it,".formatted(say.volume(learned.get(0).curve().load()))
+                : ":";
         List<String> each = learned.stream()
                 .map(one -> one.words(say) + ": " + one.suits(stage).word())
                 .toList();
         boolean allTooHot = learned.stream().allMatch(one -> one.suits(stage) == Suits.TOO_HOT);
-        return Optional.of("%s: %s.%s"
+        return Optional.of("%s%s %s.%s"
                 .formatted(
                         source,
+                        with,
                         String.join("; ", each),
                         allTooHot ? " Nothing it was turned to so far stays under the ceiling of this way." : ""));
     }

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.velvetcrock.core.heat.HeatForecast.Surroundings;
 import app.velvetcrock.core.heat.SourceLearned.Suits;
+import app.velvetcrock.core.kitchen.HouseholdUnits;
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
@@ -69,6 +71,24 @@ class SourceCurveTest {
         assertThat(SourceLearned.of(curves, Optional.empty()))
                 .extracting(SourceLearned::sessions)
                 .containsExactly(1, 4);
+    }
+
+    /** With another load it is said with which. */
+    @Test
+    void whatIsKnownOfAnotherLoadIsSaidWithIt() {
+        Wording say = new Wording(HouseholdUnits.METRIC, java.time.ZoneOffset.UTC);
+        List<SourceCurve> curves = List.of(curve(HeatSetting.LOW, 500, 66, 70), curve(HeatSetting.WARM, 500, 48, 70));
+        assertThat(SourceLearned.advice("The cooker", curves, HALF_LITRE, Method.SLOW_WARM.first(), say))
+                .contains(
+                        "The cooker: on warm it ends at about 48 °C (once): suits; on low it ends at about 66 °C (once): too"
+                                + " hot for this way.");
+        assertThat(SourceLearned.advice(
+                        "The cooker", curves.subList(0, 1), Volume.ofMillilitres(1500), Method.SLOW_WARM.first(), say))
+                .contains(
+                        "The cooker, with 500 mL in it, on low it ends at about 66 °C (once): too hot for this way. Nothing it"
+                                + " was turned to so far stays under the ceiling of this way.");
+        assertThat(SourceLearned.advice("The cooker", List.of(), HALF_LITRE, Method.SLOW_WARM.first(), say))
+                .isEmpty();
     }
 
     private static SourceCurve curve(HeatSetting setting, double load, double end, long tau) {
