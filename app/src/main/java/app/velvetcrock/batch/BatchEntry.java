@@ -30,6 +30,7 @@ class BatchEntry {
         LOOKED,
         HEAT,
         TURNED,
+        PROBE,
         STRAINED,
         SETTLED,
         BOTTLED,

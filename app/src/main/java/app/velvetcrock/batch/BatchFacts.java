@@ -4,6 +4,8 @@ import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Facts;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.SourceCurves;
+import app.velvetcrock.live.Changes;
+import app.velvetcrock.readings.ProbedHeat;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import java.sql.Date;
@@ -25,6 +27,8 @@ public class BatchFacts {
     private final JdbcClient sql;
     private final KitShelf kit;
     private final SourceCurves curves;
+    private final ProbedHeat probed;
+    private final Changes changes;
     private final BatchRows rows;
     private final BatchReader reader;
     private final Households households;
@@ -33,12 +37,16 @@ public class BatchFacts {
             JdbcClient sql,
             KitShelf kit,
             SourceCurves curves,
+            ProbedHeat probed,
+            Changes changes,
             BatchRows rows,
             BatchReader reader,
             Households households) {
         this.sql = sql;
         this.kit = kit;
         this.curves = curves;
+        this.probed = probed;
+        this.changes = changes;
         this.rows = rows;
         this.reader = reader;
         this.households = households;
@@ -47,7 +55,14 @@ public class BatchFacts {
     /** Writes a batch's facts as its plan and log now say. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void write(UUID batch) {
-        reader.among(List.of(batch)).forEach(this::write);
+        reader.among(List.of(batch)).forEach(sheet -> {
+            if (sheet.course().method().isHeated()) {
+                probed.settle(sheet.probed());
+                probed.advance(sheet.probed());
+            }
+            write(sheet);
+        });
+        changes.batch(batch);
     }
 
     private void write(BatchSheet sheet) {

@@ -2,6 +2,7 @@ package app.velvetcrock.batch;
 
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.readings.ProbedHeat;
 import app.velvetcrock.web.NotHere;
 import java.time.Clock;
 import java.util.List;
@@ -18,13 +19,21 @@ public class BatchLog {
     private final EntryRepository entries;
     private final BatchReader reader;
     private final LineCodec codec;
+    private final ProbedHeat probed;
     private final Clock clock;
 
-    BatchLog(BatchRepository batches, EntryRepository entries, BatchReader reader, LineCodec codec, Clock clock) {
+    BatchLog(
+            BatchRepository batches,
+            EntryRepository entries,
+            BatchReader reader,
+            LineCodec codec,
+            ProbedHeat probed,
+            Clock clock) {
         this.batches = batches;
         this.entries = entries;
         this.reader = reader;
         this.codec = codec;
+        this.probed = probed;
         this.clock = clock;
     }
 
@@ -47,6 +56,7 @@ public class BatchLog {
                 new BatchEntry(batch, doing.at(), codec.write(line), new BatchEntry.Said(doing.key(), doing.typed()));
         entry.accountId = doing.by();
         entry.recordedAt = clock.instant();
+        probed.forget(batch, line, doing.at());
         return entries.saveAndFlush(entry).id;
     }
 }

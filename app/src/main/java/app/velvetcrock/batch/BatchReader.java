@@ -7,12 +7,14 @@ import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.LineWords;
 import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.course.ProbeSpan;
 import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.hours.Hours;
 import app.velvetcrock.plans.Plans;
+import app.velvetcrock.readings.ProbedHeat;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
@@ -41,6 +43,7 @@ class BatchReader {
     private final Conditions conditions;
     private final LineCodec codec;
     private final Plans plans;
+    private final ProbedHeat probed;
     private final Clock clock;
 
     BatchReader(
@@ -52,6 +55,7 @@ class BatchReader {
             Conditions conditions,
             LineCodec codec,
             Plans plans,
+            ProbedHeat probed,
             Clock clock) {
         this.entries = entries;
         this.rows = rows;
@@ -61,6 +65,7 @@ class BatchReader {
         this.conditions = conditions;
         this.codec = codec;
         this.plans = plans;
+        this.probed = probed;
         this.clock = clock;
     }
 
@@ -73,9 +78,11 @@ class BatchReader {
             return List.of();
         }
         List<UUID> ids = batches.stream().map(BatchRows.Row::id).toList();
-        Reading reading =
-                new Reading(households.current(), Lazy.of(hours::home), Lazy.of(people::namesHere), conditions.open());
+        Reading reading = new Reading(
+                households.current(), Lazy.of(hours::home), Lazy.of(people::namesHere), conditions.open(), List.of());
         Map<UUID, FrozenPlan> holding = plans.holding(ids, rows::plans);
+        Map<UUID, List<ProbeSpan>> spans =
+                probed.spans(ids.stream().filter(id -> isHeated(holding, id)).toList());
         Map<UUID, List<BatchEntry>> logs =
                 entries.ofBatches(ids).stream().collect(Collectors.groupingBy(entry -> entry.batchId));
         return batches.stream()
@@ -83,19 +90,40 @@ class BatchReader {
                         batch,
                         Objects.requireNonNull(holding.get(batch.id())),
                         logs.getOrDefault(batch.id(), List.of()),
-                        reading))
+                        reading.with(spans.getOrDefault(batch.id(), List.of()))))
                 .toList();
     }
 
-    private record Reading(House house, Lazy<HomeHours> home, Lazy<Map<UUID, String>> names, List<Told> open) {}
+    private static boolean isHeated(Map<UUID, FrozenPlan> holding, UUID id) {
+        return Objects.requireNonNull(holding.get(id))
+                .plan()
+                .request()
+                .circumstances()
+                .method()
+                .isHeated();
+    }
+
+    private record Reading(
+            House house, Lazy<HomeHours> home, Lazy<Map<UUID, String>> names, List<Told> open, List<ProbeSpan> probes) {
+
+        Reading with(List<ProbeSpan> in) {
+            return new Reading(house, home, names, open, in);
+        }
+    }
 
     private BatchSheet sheet(BatchRows.Row batch, FrozenPlan frozen, List<BatchEntry> log, Reading reading) {
         var zone = reading.house().settings().zone();
         List<Entry> said = log.stream()
                 .map(entry -> new Entry(entry.id, entry.happenedAt, codec.read(entry)))
                 .toList();
-        Course course = Course.of(frozen.plan(), said, clock.instant(), zone);
         Log holding = Log.of(said);
+        Course course = Course.of(
+                new Course.Known(
+                        frozen.plan(),
+                        said,
+                        probed.read(new ProbedHeat.Of(batch.id(), frozen.plan(), holding), reading.probes())),
+                clock.instant(),
+                zone);
         return new BatchSheet(
                 batch.id(),
                 batch.number(),

@@ -29,6 +29,7 @@ import app.velvetcrock.core.timetable.Timetable;
 import app.velvetcrock.draw.HeatPicture;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.draw.TimeScale;
+import app.velvetcrock.readings.ProbedHeat;
 import app.velvetcrock.stillroom.House;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -238,7 +239,14 @@ public record BatchSheet(
 
     /** What to do about heat that is over its ceiling, or on its way there; absent while it is well. */
     public Optional<String> heatAlarm(House house) {
-        return course.heat().flatMap(heat -> heat.alarm().map(alarm -> alarm.words(heat.on(), house.wording())));
+        return course.heat().flatMap(heat -> heat.alarm()
+                .map(alarm -> alarm.words(heat.on(), house.wording()))
+                .or(() -> heat.probe().words(house.wording())));
+    }
+
+    /** As what probes read of it asks for it. */
+    public ProbedHeat.Of probed() {
+        return new ProbedHeat.Of(id, plan(), log);
     }
 
     /** What a condition of the whole batch is of. */
@@ -282,9 +290,12 @@ public record BatchSheet(
 
     /** The word the vessel's tag carries. */
     public String tagWord() {
-        Optional<String> wrong = condition().map(told -> told.kind().word()).or(() -> course.heat()
-                .flatMap(HeatCourse::alarm)
-                .map(alarm -> alarm.isOver() ? "too hot" : "soon too hot"));
+        Optional<String> wrong = condition()
+                .map(told -> told.kind().word())
+                .or(() -> course.heat()
+                        .flatMap(HeatCourse::alarm)
+                        .map(alarm -> alarm.isOver() ? "too hot" : "soon too hot"))
+                .or(() -> course.heat().flatMap(heat -> heat.probe().word()));
         if (wrong.isPresent()) {
             return wrong.get();
         }
@@ -322,6 +333,7 @@ public record BatchSheet(
         return condition().isPresent()
                 || course.standsOut()
                 || course.isDue()
-                || course.heat().flatMap(HeatCourse::alarm).isPresent();
+                || course.heat().flatMap(HeatCourse::alarm).isPresent()
+                || course.heat().flatMap(heat -> heat.probe().word()).isPresent();
     }
 }

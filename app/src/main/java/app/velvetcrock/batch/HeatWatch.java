@@ -3,7 +3,9 @@ package app.velvetcrock.batch;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
 import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.look.Condition;
+import app.velvetcrock.readings.ProbedHeat;
 import java.time.Clock;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -16,22 +18,34 @@ public class HeatWatch {
 
     private final BatchLog log;
     private final Conditions conditions;
+    private final ProbedHeat probed;
     private final Clock clock;
 
-    HeatWatch(BatchLog log, Conditions conditions, Clock clock) {
+    HeatWatch(BatchLog log, Conditions conditions, ProbedHeat probed, Clock clock) {
         this.log = log;
         this.conditions = conditions;
+        this.probed = probed;
         this.clock = clock;
+    }
+
+    /** Judges a batch after readings of the probe in it came. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void keepHeat(BatchSheet sheet) {
+        sheet.log().entries().stream()
+                .filter(entry -> entry.line() instanceof Line.Probe probe && probe.in())
+                .reduce((first, last) -> last)
+                .ifPresent(put -> keepHeat(sheet.id(), put.id()));
     }
 
     /** Judges a batch after a line of its log was written or taken back. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void keepHeat(UUID batch, UUID line) {
-        BatchSheet sheet = log.sheet(batch);
-        Course course = sheet.course();
-        if (!course.method().isHeated()) {
+        BatchSheet before = log.sheet(batch);
+        if (!before.course().method().isHeated()) {
             return;
         }
+        BatchSheet sheet = probed.settle(before.probed()) ? log.sheet(batch) : before;
+        Course course = sheet.course();
         Finding finding = Finding.by(
                 line,
                 course.heat()

@@ -74,6 +74,7 @@ class LineCodec {
             case TENDED -> new Line.Tended(task.orElseThrow());
             case LOOKED -> new Line.Looked(task, json.read(value, Look.class));
             case TURNED -> json.read(value, Line.Turned.class);
+            case PROBE -> json.read(value, Line.Probe.class);
             case HEAT -> new Line.Heat(task, json.read(value, Temperature.class));
             case STRAINED -> {
                 Strained read = json.read(value, Strained.class);
@@ -148,6 +149,11 @@ class LineCodec {
         @Override
         public Stored heat(Line.Heat line) {
             return task(Kind.HEAT, line, line.temperature());
+        }
+
+        @Override
+        public Stored probe(Line.Probe line) {
+            return of(Kind.PROBE, line);
         }
 
         @Override

@@ -158,6 +158,10 @@ class DemoHands {
         does(batch, new Deed.Turn(HeatChange.SETTING, Optional.of(setting)), at, "");
     }
 
+    void probe(UUID batch, UUID device, String name, Instant at) {
+        does(batch, new Deed.Probe(device, name, true), at, "");
+    }
+
     void read(UUID batch, double celsius, Instant at) {
         does(batch, new Deed.Read(Optional.empty(), Temperature.ofCelsius(celsius)), at, String.valueOf(celsius));
     }

@@ -24,6 +24,7 @@ class DemoHousehold implements ApplicationRunner {
     private final People people;
     private final Jars jars;
     private final DemoSeason season;
+    private final DemoDevices devices;
     private final TransactionTemplate together;
     private final boolean wanted;
 
@@ -32,10 +33,12 @@ class DemoHousehold implements ApplicationRunner {
             Jars jars,
             DemoSeason season,
             PlatformTransactionManager transactions,
+            DemoDevices devices,
             @Value("${crock.demo}") boolean wanted) {
         this.people = people;
         this.jars = jars;
         this.season = season;
+        this.devices = devices;
         this.together = new TransactionTemplate(transactions);
         this.wanted = wanted;
     }
@@ -55,6 +58,12 @@ class DemoHousehold implements ApplicationRunner {
                         return true;
                     }));
         }
+        Current.as(
+                person,
+                () -> together.execute(status -> {
+                    devices.plugIn();
+                    return true;
+                }));
     }
 
     private SignedIn signUp() {

@@ -1,5 +1,6 @@
 package app.velvetcrock.door;
 
+import jakarta.servlet.DispatcherType;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -42,8 +43,13 @@ class SecurityConfig {
 
     @Bean
     SecurityFilterChain pages(HttpSecurity http, SignInLimit limit) throws Exception {
-        return http.authorizeHttpRequests(requests ->
-                        requests.requestMatchers(OPEN).permitAll().anyRequest().authenticated())
+        // Whoever opened a stream was let in then; that it ends is another pass of the same request.
+        return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ASYNC)
+                        .permitAll()
+                        .requestMatchers(OPEN)
+                        .permitAll()
+                        .anyRequest()
+                        .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in")
                         .usernameParameter("email")
                         .failureUrl("/sign-in?again")

@@ -19,6 +19,8 @@ import org.jspecify.annotations.Nullable;
  * @param left where the time begins, in pixels
  * @param bandTop upper end of the band
  * @param ceilingY the ceiling
+ * @param lines between two readings where a person read one of them, or nobody watched
+ * @param probed corners of what a probe read in one go, each
  * @param ahead where it is going; null while that cannot be told
  */
 public record HeatPicture(
@@ -31,6 +33,7 @@ public record HeatPicture(
         String bandWords,
         String ceilingWords,
         List<Line> lines,
+        List<String> probed,
         List<Dot> dots,
         @Nullable Ahead ahead) {
 
@@ -69,11 +72,16 @@ public record HeatPicture(
                         ceiling.celsius(),
                         heat.trace().peak().map(Temperature::celsius).orElse(0.0))
                 + ABOVE_CEILING;
-        List<Line> lines = heat.trace().runs().stream()
-                .filter(run -> !run.split())
+        // What lies before the picture would stand at its edge in a heap.
+        List<HeatTrace.Run> runs = heat.trace().runs().stream()
+                .filter(run -> run.to().at().isAfter(scale.start()))
+                .toList();
+        List<Line> lines = runs.stream()
+                .filter(run -> !run.split() && !isProbed(run))
                 .map(run -> line(run, scale, hottest))
                 .toList();
         List<Dot> dots = heat.readings().stream()
+                .filter(reading -> !reading.byProbe() && !reading.at().isBefore(scale.start()))
                 .map(reading -> new Dot(
                         scale.x(reading.at()),
                         y(reading, hottest),
@@ -92,8 +100,41 @@ public record HeatPicture(
                                 say.temperature(stage.band().high())),
                 "ceiling " + say.temperature(ceiling),
                 lines,
+                probed(runs, scale, hottest),
                 dots,
                 heat.forecast().map(forecast -> ahead(forecast, scale, hottest)).orElse(null));
+    }
+
+    private static boolean isProbed(HeatTrace.Run run) {
+        return run.from().byProbe() && run.to().byProbe() && !run.unwatched();
+    }
+
+    /** One path for each stretch a probe watched; thousands of lines would be no picture but a load. */
+    private static List<String> probed(List<HeatTrace.Run> runs, TimeScale scale, double hottest) {
+        List<String> paths = new ArrayList<>();
+        StringBuilder path = new StringBuilder();
+        for (HeatTrace.Run run : runs) {
+            if (!isProbed(run)) {
+                close(path, paths);
+            } else if (path.isEmpty()) {
+                path.append(corner(run.from(), scale, hottest)).append(' ').append(corner(run.to(), scale, hottest));
+            } else {
+                path.append(' ').append(corner(run.to(), scale, hottest));
+            }
+        }
+        close(path, paths);
+        return paths;
+    }
+
+    private static void close(StringBuilder path, List<String> paths) {
+        if (!path.isEmpty()) {
+            paths.add(path.toString());
+            path.setLength(0);
+        }
+    }
+
+    private static String corner(HeatReading reading, TimeScale scale, double hottest) {
+        return corner(scale.x(reading.at()), reading.temperature(), hottest);
     }
 
     private static Ahead ahead(HeatForecast forecast, TimeScale scale, double hottest) {

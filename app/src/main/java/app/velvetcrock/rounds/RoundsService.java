@@ -47,7 +47,8 @@ public class RoundsService {
             TaskKind.USE_FIRST,
             TaskKind.HEAT_ON,
             TaskKind.HEAT_OFF,
-            TaskKind.READ);
+            TaskKind.READ,
+            TaskKind.WATER);
 
     private final Batches batches;
     private final Oils oils;

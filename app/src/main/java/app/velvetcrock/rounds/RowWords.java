@@ -88,7 +88,16 @@ final class RowWords {
         if (kind == TaskKind.SHAKE && found.sheet().course().stage().key().equals(Variants.WINDOW_STAGE)) {
             return "Loosen and shake, three times today";
         }
-        return turn ? "Shake, turn under" : kind.word();
+        return turn ? "Shake, turn under" : kind == TaskKind.READ && isProbed(found) ? "Too hot" : kind.word();
+    }
+
+    /** Tells whether a probe reads it, so that nobody is asked what it reads, but to do something about it. */
+    private static boolean isProbed(Found found) {
+        return found.sheet()
+                .course()
+                .heat()
+                .flatMap(heat -> heat.probe().speaks())
+                .isPresent();
     }
 
     private String why(Found found) {
@@ -101,6 +110,13 @@ final class RowWords {
             case HEAT_ON -> sheet.course().heat().map(RowWords::left).orElse("");
             case READ -> sheet.heatAlarm(house)
                     .orElseGet(() -> sheet.course().heat().map(this::heat).orElse(""));
+            case WATER -> sheet.course()
+                    .heat()
+                    .flatMap(HeatCourse::water)
+                    .map(water -> water.topped()
+                            .map(at -> "topped up last at " + house.time(at))
+                            .orElse("not topped up yet"))
+                    .orElse("");
             case HEAT_OFF -> sheet.course()
                             .heat()
                             .map(heat -> left(heat) + paused(found, heat))
@@ -172,6 +188,7 @@ final class RowWords {
         return switch (found.task().key().kind()) {
             case STRAIN, DECANT -> Optional.of("/press/" + batch);
             case USE_FIRST -> Optional.ofNullable(firstToEnd.get(batch)).map(oil -> "/cupboard/" + oil.id());
+            case READ -> isProbed(found) ? Optional.of("/batch/" + batch + "/watch") : Optional.empty();
             default -> Optional.empty();
         };
     }

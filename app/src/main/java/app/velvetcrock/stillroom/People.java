@@ -212,6 +212,19 @@ public class People implements UserDetailsService {
                 .map(account -> signedIn(account, stillroom));
     }
 
+    /** Somebody who belongs to a stillroom now; for what speaks in their name. */
+    @Transactional(readOnly = true)
+    public Optional<SignedIn> member(UUID stillroom, UUID account) {
+        return sql.sql(
+                        "select account_id from membership where stillroom_id = :stillroom and account_id = :account and left_at is null")
+                .param("stillroom", stillroom)
+                .param("account", account)
+                .query(UUID.class)
+                .optional()
+                .flatMap(accounts::findById)
+                .map(found -> signedIn(found, stillroom));
+    }
+
     private static SignedIn signedIn(Account account, UUID stillroom) {
         return new SignedIn(account.id(), stillroom, account.email(), account.name(), account.passwordHash());
     }

@@ -53,7 +53,7 @@ class BatchController {
 
     @PostMapping("/batch/{id}/entries/{entry}/undo")
     String takeBack(@PathVariable UUID id, @PathVariable UUID entry, @Nullable String back, Reply reply) {
-        String leadsTo = "shelf".equals(back) ? "/shelf" : "/batch/" + id;
+        String leadsTo = "shelf".equals(back) ? "/shelf" : "/batch/" + id + ("watch".equals(back) ? "/watch" : "");
         return reply.tap(leadsTo, () -> {
             deeds.done(id, Current.doing(new Deed.TakeBack(entry), UUID.randomUUID(), clock.instant(), ""));
             return new Done(leadsTo, "Taken back. The log keeps both lines.");

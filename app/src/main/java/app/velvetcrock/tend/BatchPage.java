@@ -3,6 +3,7 @@ package app.velvetcrock.tend;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.ProbeSpan;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.heat.HeatChange;
 import app.velvetcrock.core.heat.HeatSetting;
@@ -10,6 +11,9 @@ import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.hours.Hours;
+import app.velvetcrock.readings.Device;
+import app.velvetcrock.readings.DeviceKind;
+import app.velvetcrock.readings.Devices;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Costs;
@@ -21,6 +25,7 @@ import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -40,14 +45,23 @@ class BatchPage {
     private final Stores stores;
     private final Conditions conditions;
     private final Costs costs;
+    private final Devices devices;
     private final Households households;
     private final Hours hours;
     private final Clock clock;
 
-    BatchPage(Stores stores, Conditions conditions, Costs costs, Households households, Hours hours, Clock clock) {
+    BatchPage(
+            Stores stores,
+            Conditions conditions,
+            Costs costs,
+            Devices devices,
+            Households households,
+            Hours hours,
+            Clock clock) {
         this.stores = stores;
         this.conditions = conditions;
         this.costs = costs;
+        this.devices = devices;
         this.households = households;
         this.hours = hours;
         this.clock = clock;
@@ -57,16 +71,37 @@ class BatchPage {
     public record Tap(String address, String words) {}
 
     /** What can be done to its heat, but for putting it on and off; the water only where it stands in some. */
-    private static List<Tap> turns(BatchSheet sheet) {
+    private List<Tap> turns(BatchSheet sheet) {
         String address = "/batch/" + sheet.id() + "/turn/";
         Stream<Tap> settings =
                 Stream.of(HeatSetting.values()).map(to -> new Tap(address + to.name(), "to " + to.word()));
         Stream<Tap> others = TendingController.BY_HAND.stream()
+                .filter(change -> change != HeatChange.PROBE_IN_OIL || isDoubted(sheet))
                 .filter(change -> change != HeatChange.BATH_TOPPED_UP
                         || sheet.course().stage().isWaterBath()
                         || !sheet.course().stage().isOvenOrPan())
                 .map(change -> new Tap(address + change.name(), change.word()));
-        return Stream.concat(settings, others).toList();
+        Optional<UUID> in = ProbeSpan.of(sheet.log()).stream()
+                .filter(span -> span.until().isEmpty())
+                .map(ProbeSpan::probe)
+                .findFirst();
+        Stream<Tap> probes = sheet.course().heat().isEmpty()
+                ? Stream.of()
+                : devices.all().stream()
+                        .filter(device -> device.kind() == DeviceKind.PROBE)
+                        .map(device -> probe(
+                                sheet, device, in.filter(device.id()::equals).isPresent()));
+        return Stream.of(settings, others, probes).flatMap(one -> one).toList();
+    }
+
+    static Tap probe(BatchSheet sheet, Device device, boolean isIn) {
+        return new Tap(
+                "/batch/%s/probe/%s/%s".formatted(sheet.id(), device.id(), isIn ? "out" : "in"),
+                device.name() + (isIn ? ": out" : ": in"));
+    }
+
+    private static boolean isDoubted(BatchSheet sheet) {
+        return sheet.course().heat().flatMap(heat -> heat.probe().doubt()).isPresent();
     }
 
     private static List<Tap> taps(BatchSheet sheet) {
@@ -82,7 +117,7 @@ class BatchPage {
             case SHAKE -> Optional.of("Shaken");
             case PUSH_UNDER -> Optional.of("Pushed under");
             case NEXT -> sheet.course().next().map(stage -> "Next: " + stage.name());
-            case HEAT_ON, HEAT_OFF -> Optional.of(kind.word());
+            case HEAT_ON, HEAT_OFF, WATER -> Optional.of(kind.word());
             case LOOK, READ, STRAIN, DECANT, USE_FIRST -> Optional.empty();
         };
     }

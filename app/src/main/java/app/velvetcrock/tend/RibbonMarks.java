@@ -75,6 +75,11 @@ record RibbonMarks() implements Line.Visitor<String> {
     }
 
     @Override
+    public String probe(Line.Probe line) {
+        return DIAMOND;
+    }
+
+    @Override
     public String turned(Line.Turned line) {
         return DIAMOND;
     }

@@ -21,7 +21,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 /**
  * What was typed on one of a batch's small forms; each uses a few of these.
  *
- * @param back where to go afterwards: "shelf", else the batch
+ * @param back where to go afterwards: "shelf" or "watch", else the batch
  * @param well "yes" where one tap said that all is well
  * @param when when it was done, as people say it; empty for now
  */
@@ -86,7 +86,12 @@ record TendForm(
     }
 
     String leadsTo(UUID batch) {
-        return "shelf".equals(back) ? shelf() : "/batch/" + batch;
+        return "shelf".equals(back) ? shelf() : "/batch/" + batch + (isWatched() ? "/watch" : "");
+    }
+
+    /** Tells whether it was sent from the watch. */
+    boolean isWatched() {
+        return "watch".equals(back);
     }
 
     /** Rounds stays at the moment somebody catches up with. */

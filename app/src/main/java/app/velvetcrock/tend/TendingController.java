@@ -14,6 +14,8 @@ import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.readings.DeviceKind;
+import app.velvetcrock.readings.Devices;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -42,21 +44,36 @@ import org.springframework.web.bind.annotation.PostMapping;
 class TendingController {
 
     /** What bends the curve and is done by hand, in the order it is offered. */
-    static final List<HeatChange> BY_HAND =
-            List.of(HeatChange.LID_OFF, HeatChange.LID_ON, HeatChange.BATH_TOPPED_UP, HeatChange.MOVED);
+    static final List<HeatChange> BY_HAND = List.of(
+            HeatChange.LID_OFF,
+            HeatChange.LID_ON,
+            HeatChange.BATH_TOPPED_UP,
+            HeatChange.MOVED,
+            HeatChange.PROBE_IN_OIL);
 
     private static final int LONGEST_LESSON = 300;
 
     private final Batches batches;
     private final Deeds deeds;
     private final BatchPage page;
+    private final WatchPage watch;
+    private final Devices devices;
     private final Households households;
     private final Clock clock;
 
-    TendingController(Batches batches, Deeds deeds, BatchPage page, Households households, Clock clock) {
+    TendingController(
+            Batches batches,
+            Deeds deeds,
+            BatchPage page,
+            WatchPage watch,
+            Devices devices,
+            Households households,
+            Clock clock) {
         this.batches = batches;
         this.deeds = deeds;
         this.page = page;
+        this.watch = watch;
+        this.devices = devices;
         this.households = households;
         this.clock = clock;
     }
@@ -110,6 +127,24 @@ class TendingController {
                 .map(to -> "turned to " + to.word())
                 .orElse(deed.change().word());
         return write(reply, asked(id, "turn", "a-", form), words + ".", "", () -> deed);
+    }
+
+    /** A probe of the household is put into the oil, or taken out. */
+    @PostMapping("/batch/{id}/probe/{device}/{where}")
+    String probe(
+            @PathVariable UUID id, @PathVariable UUID device, @PathVariable String where, TendForm form, Reply reply) {
+        String name = devices.all().stream()
+                .filter(one -> one.kind() == DeviceKind.PROBE && one.id().equals(device))
+                .findFirst()
+                .orElseThrow(() -> new NotHere("that probe"))
+                .name();
+        boolean in = "in".equals(where);
+        return write(
+                reply,
+                asked(id, "turn", "a-", form),
+                "%s is %s.".formatted(name, in ? "in it" : "out of it"),
+                "",
+                () -> new Deed.Probe(device, name, in));
     }
 
     /** What is turned by hand; heat itself is put on and off as a task. */
@@ -195,10 +230,13 @@ class TendingController {
                 .ifPresent(refusal -> asked.fields().trouble(refusal.field(), refusal.wrong(), refusal.instead()));
         return reply.answer(
                 new FormSent(asked.prefix(), key, asked.fields(), form.leadsTo(asked.id())),
-                () -> page.show(
-                        reply.model(),
-                        batches.sheet(asked.id()),
-                        new Sent<>(asked.which(), asked.fields(), form, TendForm.empty())),
+                () -> {
+                    Sent<TendForm> sent = new Sent<>(asked.which(), asked.fields(), form, TendForm.empty());
+                    BatchSheet sheet = batches.sheet(asked.id());
+                    return form.isWatched()
+                            ? watch.show(reply.model(), sheet, sent)
+                            : page.show(reply.model(), sheet, sent);
+                },
                 () -> {
                     UUID entry = deeds.done(
                             asked.id(), Current.doing(deed.get(), key, at, Objects.requireNonNullElse(typed, "")));
@@ -208,7 +246,10 @@ class TendingController {
                                     .formatted(
                                             asked.sheet().name(), asked.sheet().number(), words),
                             "/batch/%s/entries/%s/undo?back=%s"
-                                    .formatted(asked.id(), entry, "shelf".equals(form.back()) ? "shelf" : "batch"));
+                                    .formatted(
+                                            asked.id(),
+                                            entry,
+                                            form.isWatched() || "shelf".equals(form.back()) ? form.back() : "batch"));
                 });
     }
 

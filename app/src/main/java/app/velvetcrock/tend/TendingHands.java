@@ -76,6 +76,7 @@ class TendingHands implements Hands {
         work.on(Deed.LookAt.class, this::look);
         work.on(Deed.Read.class, this::read);
         work.on(Deed.Turn.class, this::turn);
+        work.on(Deed.Probe.class, this::probe);
         work.on(Deed.TopUp.class, this::topUp);
     }
 
@@ -108,6 +109,13 @@ class TendingHands implements Hands {
     private UUID turn(BatchSheet sheet, Doing<Deed.Turn> doing) {
         UUID entry = log.write(
                 sheet.id(), new Line.Turned(doing.deed().change(), doing.deed().setting()), doing);
+        heat.keepHeat(sheet.id(), entry);
+        return entry;
+    }
+
+    private UUID probe(BatchSheet sheet, Doing<Deed.Probe> doing) {
+        Deed.Probe deed = doing.deed();
+        UUID entry = log.write(sheet.id(), new Line.Probe(deed.probe(), deed.name(), deed.in()), doing);
         heat.keepHeat(sheet.id(), entry);
         return entry;
     }

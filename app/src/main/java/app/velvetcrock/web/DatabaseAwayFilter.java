@@ -59,6 +59,10 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
             } else {
                 LOG.error("Not answered", e);
             }
+            if (EdgeFilter.isDevices(request)) {
+                answerDevice(response, isDatabaseAway(e) || full);
+                return;
+            }
             answer(response, full ? "full" : isDatabaseAway(e) ? "away" : "broken");
         }
     }
@@ -85,6 +89,20 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
                 .write(new ClassPathResource("templates/web/%s.html".formatted(page))
                         .getContentAsString(StandardCharsets.UTF_8)
                         .getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** A device reads no page: the same as a problem (RFC 9457). */
+    private static void answerDevice(HttpServletResponse response, boolean passes) throws IOException {
+        response.reset();
+        response.setStatus(
+                passes ? HttpServletResponse.SC_SERVICE_UNAVAILABLE : HttpServletResponse.SC_INTERNAL_SERVER_ERROR);
+        response.setHeader("Retry-After", "5");
+        response.setContentType("application/problem+json");
+        response.getOutputStream()
+                .write(
+                        "{\"type\":\"about:blank\",\"status\":%d,\"detail\":\"Nothing was kept: send it again in a while.\"}"
+                                .formatted(response.getStatus())
+                                .getBytes(StandardCharsets.UTF_8));
     }
 
     static boolean isFull(@Nullable Throwable e) {

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.List;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.Ordered;
@@ -28,10 +29,10 @@ class EdgeFilter extends OncePerRequestFilter {
     /** A form; far more than the longest of them says. */
     private static final long MOST_BYTES = 65_536;
 
-    /** A recipe file pasted into its form. */
+    /** A file pasted into its form. */
     private static final long MOST_UPLOADED = 262_144;
 
-    private static final String UPLOAD = "/bench/recipes/import";
+    private static final List<String> UPLOADS = List.of("/bench/recipes/import", "/settings/probes/file");
 
     /** A word, dotted words, or one of at most a hundred rows of them. */
     private static final Pattern NAME = Pattern.compile(
@@ -43,7 +44,11 @@ class EdgeFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        long most = request.getRequestURI().endsWith(UPLOAD) ? MOST_UPLOADED : MOST_BYTES;
+        if (isDevices(request)) {
+            chain.doFilter(request, response);
+            return;
+        }
+        long most = UPLOADS.stream().anyMatch(request.getRequestURI()::endsWith) ? MOST_UPLOADED : MOST_BYTES;
         if (request.getContentLengthLong() > most) {
             response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
         } else if (!isReadable(request)) {
@@ -51,6 +56,11 @@ class EdgeFilter extends OncePerRequestFilter {
         } else {
             chain.doFilter(new OwnCookies(request), response);
         }
+    }
+
+    /** What devices send is no form; how much of it is read is limited where that is done. */
+    static boolean isDevices(HttpServletRequest request) {
+        return request.getRequestURI().startsWith(request.getContextPath() + "/api/");
     }
 
     /**

@@ -57,6 +57,7 @@ class LineCodecTest {
                 new Line.Looked(task, new Look(Smell.SOUR, true, false)),
                 new Line.Heat(Optional.empty(), Temperature.ofCelsius(46.5)),
                 new Line.Turned(HeatChange.SETTING, Optional.of(HeatSetting.LOW)),
+                new Line.Probe(LOT, "probe by the stove", true),
                 new Line.Turned(HeatChange.LID_OFF, Optional.empty()),
                 new Line.Strained(
                         oil,

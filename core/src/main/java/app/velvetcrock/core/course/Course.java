@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -69,9 +70,28 @@ public record Course(
         NEVER_STARTED
     }
 
-    /** Derives the course; entries may come in any order, and a day is the household's own. */
+    /**
+     * What is known of a batch.
+     *
+     * @param entries in any order
+     * @param probed what probes read, by the key of the heated stage
+     */
+    public record Known(BatchPlan plan, Collection<Entry> entries, Map<String, Probed> probed) {
+
+        private HeatCourse heat(HeatTold told, Instant now) {
+            return HeatCourse.of(told, probed.getOrDefault(told.heated().stage().key(), Probed.NOTHING), now);
+        }
+    }
+
+    /** Derives the course of a batch no probe was in. */
     public static Course of(BatchPlan plan, Collection<Entry> all, Instant now, ZoneId zone) {
-        Log log = Log.of(all);
+        return of(new Known(plan, all, Map.of()), now, zone);
+    }
+
+    /** Derives the course; a day is the household's own. */
+    public static Course of(Known known, Instant now, ZoneId zone) {
+        BatchPlan plan = known.plan();
+        Log log = Log.of(known.entries());
         var how = plan.request().circumstances();
         Optional<Instant> started = log.firstAt(Line.Charged.class);
         Instant charged =
@@ -90,9 +110,9 @@ public record Course(
                         ? State.STRAINED
                         : log.last(Line.Discarded.class).isPresent() ? State.DISCARDED : State.STANDING;
         LocalDate until = strained.orElse(now.atZone(zone).toLocalDate());
-        Optional<HeatCourse> heat = stage.isHeated()
-                ? Optional.of(HeatCourse.of(heated(plan, stage), length, since, log))
-                : Optional.empty();
+        List<HeatCourse> heats =
+                heats(plan, log).stream().map(told -> known.heat(told, now)).toList();
+        int earlier = heats.size() - (stage.isHeated() ? 1 : 0);
         return new Course(
                 state,
                 how.method(),
@@ -108,8 +128,8 @@ public record Course(
                 charge(plan.charge(), log),
                 standsOut(log),
                 plan.isMoistFood(),
-                heat,
-                before(plan, log, charged, at));
+                stage.isHeated() ? Optional.of(heats.get(earlier)) : Optional.empty(),
+                heats.subList(0, earlier).stream().map(HeatCourse::trace).toList());
     }
 
     /** Which stage it is in: one further for each that was ended by hand. */
@@ -122,26 +142,24 @@ public record Course(
         return at;
     }
 
-    private static List<HeatTrace> before(BatchPlan plan, Log log, Instant charged, int at) {
+    /** What the log tells of every heated stage it has come to, the one it is in last. */
+    public static List<HeatTold> heats(BatchPlan plan, Log log) {
         List<Stage> stages = plan.request().circumstances().method().stages();
-        List<HeatTrace> traces = new ArrayList<>();
-        Instant since = charged;
-        for (int i = 0; i < at; i++) {
-            Instant until = begun(stages.get(i), log).orElseThrow();
+        int at = reached(plan.request().circumstances().method(), log);
+        List<HeatTold> heats = new ArrayList<>();
+        Instant since = log.firstAt(Line.Charged.class).orElse(Instant.EPOCH);
+        for (int i = 0; i <= at; i++) {
+            Optional<Instant> until = i < at ? begun(stages.get(i), log) : Optional.empty();
             if (stages.get(i).isHeated()) {
-                Log during = new Log(log.entries().stream()
-                        .filter(entry -> !entry.happenedAt().isAfter(until))
-                        .toList());
-                traces.add(HeatCourse.of(
-                                heated(plan, stages.get(i)),
-                                plan.request().circumstances().lengths().get(i),
-                                since,
-                                during)
-                        .trace());
+                heats.add(HeatTold.of(
+                        heated(plan, stages.get(i)),
+                        plan.request().circumstances().lengths().get(i),
+                        new HeatTold.Span(since, until),
+                        log));
             }
-            since = until;
+            since = until.orElse(since);
         }
-        return traces;
+        return heats;
     }
 
     private static Heated heated(BatchPlan plan, Stage stage) {

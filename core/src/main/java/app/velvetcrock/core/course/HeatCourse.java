@@ -7,9 +7,11 @@ import app.velvetcrock.core.heat.HeatForecast;
 import app.velvetcrock.core.heat.HeatForecast.Surroundings;
 import app.velvetcrock.core.heat.HeatReading;
 import app.velvetcrock.core.heat.HeatSetting;
+import app.velvetcrock.core.heat.HeatTally;
 import app.velvetcrock.core.heat.HeatTrace;
 import app.velvetcrock.core.heat.Heated;
 import app.velvetcrock.core.heat.SourceCurve;
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.measure.Volume;
@@ -26,11 +28,12 @@ import java.util.stream.Stream;
 /**
  * How far a heated stage has come.
  *
- * @param readings in order
+ * @param readings in order; of a probe's those its picture goes through
  * @param on true while the heat is on
  * @param sessions how often it was put on
  * @param onSince when it was last put on
  * @param wanted heat-hours the plan asks for, in minutes
+ * @param water the next look at the water; absent where the heat is off or there is none
  * @param forecast where it is going: by Newton's law on the heat, towards the room off it; absent while that cannot be told
  * @param alarm that it is too hot, or will be before the next look
  * @param touched when it was turned, lifted or topped up after the newest reading; what comes of it no reading tells yet
@@ -47,7 +50,9 @@ public record HeatCourse(
         Optional<Instant> touched,
         Optional<Instant> finish,
         Optional<HeatForecast> forecast,
-        Optional<HeatAlarm> alarm) {
+        Optional<HeatAlarm> alarm,
+        Probe probe,
+        Optional<Water> water) {
 
     public HeatCourse {
         readings = List.copyOf(readings);
@@ -61,25 +66,53 @@ public record HeatCourse(
     /** Where somebody stands beside it throughout, so far ahead a rise is looked out for [E]. */
     private static final Duration ATTENDED = Duration.ofMinutes(15);
 
-    static HeatCourse of(Heated heated, int length, Instant start, Log log) {
+    /** What of a probe: when it last spoke of the oil, since when that is doubted, or it is silent. */
+    public record Probe(Optional<Instant> speaks, Optional<Instant> doubt, Optional<Instant> silent) {
+
+        /** A probe that says nothing for so long warns like a ceiling (craft: heat). */
+        private static final Duration SILENCE = Duration.ofMinutes(10);
+
+        private static Probe of(HeatTally tally, Probed probed, boolean on, Instant now) {
+            Optional<Instant> heard = probed.heardOf();
+            boolean late = heard.filter(at -> at.plus(SILENCE).isBefore(now)).isPresent();
+            Optional<Instant> doubt = tally.plunge().doubt().filter(at -> on && heard.isPresent());
+            return new Probe(
+                    late || doubt.isPresent() ? Optional.empty() : heard, doubt, on && late ? heard : Optional.empty());
+        }
+
+        /** The same in a word or two, for a tag. */
+        public Optional<String> word() {
+            return silent.isPresent()
+                    ? Optional.of("probe silent")
+                    : doubt.isPresent() ? Optional.of("probe out?") : Optional.empty();
+        }
+
+        /** What is to be seen to; absent while it speaks of the oil. */
+        public Optional<String> words(Wording say) {
+            return silent.map(at -> "The probe has said nothing since %s: look at the oil, then at the probe."
+                            .formatted(say.time(at)))
+                    .or(() -> doubt.map(at ->
+                            "At %s it fell faster than oil can: is the probe in the oil? Nothing is counted until that is said."
+                                    .formatted(say.time(at))));
+        }
+    }
+
+    static HeatCourse of(HeatTold told, Probed probed, Instant now) {
+        Heated heated = told.heated();
         Stage stage = heated.stage();
-        List<Entry> on = ofStage(log.done(TaskKind.HEAT_ON), stage);
-        List<Entry> off = ofStage(log.done(TaskKind.HEAT_OFF), stage);
-        List<HeatReading> readings = log.entries().stream()
-                .filter(entry ->
-                        entry.line() instanceof Line.Heat && !entry.happenedAt().isBefore(start))
-                .map(entry -> new HeatReading(entry.happenedAt(), ((Line.Heat) entry.line()).temperature()))
-                .toList();
-        Optional<Instant> onSince = on.stream().map(Entry::happenedAt).max(Comparator.naturalOrder());
-        boolean isOn = on.size() > off.size();
-        List<HeatEvent> events = events(on, off, start, log);
-        HeatTrace trace =
-                HeatTrace.told(heated, on.isEmpty() ? start : on.get(0).happenedAt(), readings, events);
-        TimeSpan wanted = TimeSpan.ofMinutes(length * (double) stage.pace().minutes());
-        Optional<HeatReading> latest =
-                readings.isEmpty() ? Optional.empty() : Optional.of(readings.get(readings.size() - 1));
-        List<HeatReading> since = readings.isEmpty() ? readings : sinceEvent(readings, events);
-        List<HeatEvent> unread = events.stream()
+        HeatTally tally = told.record(probed.kept(), probed.lately()).tally();
+        List<HeatReading> readings =
+                inOrder(told.byHand(), probed.outline().plus(probed.lately()).points());
+        HeatTrace trace = probed.isNothing()
+                ? HeatTrace.told(heated, told.start(), readings, told.events())
+                : HeatTrace.outlined(heated, tally, readings);
+        boolean isOn = told.on().size() > told.off().size();
+        Optional<Instant> onSince = told.on().stream().max(Comparator.naturalOrder());
+        Probe probe = Probe.of(tally, probed, isOn, now);
+        List<HeatReading> newest = probed.isNothing() ? readings : inOrder(told.byHand(), probed.lately());
+        Optional<HeatReading> latest = newest.isEmpty() ? Optional.empty() : Optional.of(newest.get(newest.size() - 1));
+        List<HeatReading> since = newest.isEmpty() ? newest : sinceEvent(newest, told.events());
+        List<HeatEvent> unread = told.events().stream()
                 .filter(event -> latest.filter(reading -> reading.at().isBefore(event.at()))
                         .isPresent())
                 .toList();
@@ -88,11 +121,11 @@ public record HeatCourse(
                 .map(HeatEvent::at)
                 .max(Comparator.naturalOrder());
         Surroundings around = Surroundings.of(stage.isWaterBath());
-        Optional<HeatForecast> forecast = !unread.isEmpty()
+        Optional<HeatForecast> forecast = !unread.isEmpty() || probe.doubt().isPresent()
                 ? Optional.empty()
                 : isOn ? HeatForecast.of(since, around) : HeatForecast.cooling(since, around.room());
-        double rest = Math.max(0, wanted.minutes() - trace.credited().minutes());
-        Optional<Instant> finish = isOn
+        double rest = Math.max(0, told.wanted().minutes() - trace.credited().minutes());
+        Optional<Instant> finish = isOn && probe.doubt().isEmpty()
                 ? latest.flatMap(reading -> forecast.flatMap(curve -> curve.earns(heated, rest))
                         .map(in -> reading.at().plus(in))
                         .or(() -> finish(heated, rest, reading)))
@@ -101,27 +134,33 @@ public record HeatCourse(
                 trace,
                 readings,
                 isOn,
-                on.size(),
+                told.on().size(),
                 onSince,
-                wanted,
+                told.wanted(),
                 latest,
                 touched,
                 finish,
                 forecast,
-                latest.flatMap(
-                        last -> HeatAlarm.of(heated, since, forecast, lookAfter(stage, onSince.orElse(start), last))));
+                latest.flatMap(last ->
+                        HeatAlarm.of(heated, since, forecast, lookAfter(stage, onSince.orElse(told.since()), last))),
+                probe,
+                isOn && stage.isWaterBath() ? onSince.map(told::water) : Optional.empty());
     }
 
-    private static List<HeatEvent> events(List<Entry> on, List<Entry> off, Instant start, Log log) {
-        Stream<HeatEvent> turned = log.entries().stream()
-                .filter(entry -> !entry.happenedAt().isBefore(start))
-                .flatMap(entry -> change(entry.line()).stream().map(what -> new HeatEvent(entry.happenedAt(), what)));
-        return Stream.of(
-                        on.stream().map(entry -> new HeatEvent(entry.happenedAt(), HeatChange.ON)),
-                        off.stream().map(entry -> new HeatEvent(entry.happenedAt(), HeatChange.OFF)),
-                        turned)
-                .flatMap(one -> one)
-                .toList();
+    /**
+     * The next look at the water of a bath.
+     *
+     * @param topped when it was last topped up; absent for never since the heat was put on
+     * @param ordinal which look it is
+     */
+    public record Water(Instant by, Optional<Instant> topped, int ordinal) {}
+
+    private static List<HeatReading> inOrder(List<HeatReading> byHand, List<HeatReading> byProbe) {
+        return byProbe.isEmpty()
+                ? byHand
+                : Stream.concat(byHand.stream(), byProbe.stream())
+                        .sorted(Comparator.comparing(HeatReading::at))
+                        .toList();
     }
 
     /**
@@ -168,14 +207,6 @@ public record HeatCourse(
                 .isPresent();
     }
 
-    /** What a line other than heat put on or off did to the curve; nothing for most. */
-    private static Optional<HeatChange> change(Line line) {
-        if (line instanceof Line.Turned turned) {
-            return Optional.of(turned.change());
-        }
-        return line instanceof Line.ToppedUp ? Optional.of(HeatChange.OIL_TOPPED_UP) : Optional.empty();
-    }
-
     /** The readings since the heat was last touched; the newest alone where that came after it. */
     private static List<HeatReading> sinceEvent(List<HeatReading> readings, List<HeatEvent> events) {
         Instant newest = readings.get(readings.size() - 1).at();
@@ -206,15 +237,6 @@ public record HeatCourse(
         Optional<Instant> byCourse = alarm.map(HeatAlarm::lookAgain);
         Optional<Instant> byTouch = on ? touched.map(at -> at.plus(ATTENDED)) : Optional.empty();
         return Stream.of(byRhythm, byCourse, byTouch).flatMap(Optional::stream).min(Comparator.naturalOrder());
-    }
-
-    private static List<Entry> ofStage(List<Entry> done, Stage stage) {
-        return done.stream()
-                .filter(entry -> entry.line()
-                        .task()
-                        .filter(key -> key.stage().equals(stage.key()))
-                        .isPresent())
-                .toList();
     }
 
     private static Optional<Instant> finish(Heated heated, double rest, HeatReading latest) {

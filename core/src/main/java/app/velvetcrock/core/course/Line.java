@@ -49,6 +49,8 @@ public sealed interface Line {
 
         R turned(Turned line);
 
+        R probe(Probe line);
+
         R strained(Strained line);
 
         R settled(Settled line);
@@ -128,6 +130,18 @@ public sealed interface Line {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.turned(this);
+        }
+    }
+
+    /**
+     * A probe was put into the oil, or taken out; what it reads in between is this batch's.
+     *
+     * @param name as it was called then
+     */
+    record Probe(UUID probe, String name, boolean in) implements Line {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.probe(this);
         }
     }
 

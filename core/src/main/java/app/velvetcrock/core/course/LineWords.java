@@ -26,6 +26,7 @@ public record LineWords(Wording say) implements Line.Visitor<String> {
             case PUSH_UNDER -> "Herb pushed under";
             case HEAT_ON -> "Heat on";
             case HEAT_OFF -> "Heat off";
+            case WATER -> "Water seen to";
             case NEXT -> "Next stage begun";
             case LOOK, READ, STRAIN, DECANT, USE_FIRST -> line.key().kind().word() + ": done";
         };
@@ -113,6 +114,11 @@ public record LineWords(Wording say) implements Line.Visitor<String> {
                                 line.pace().words(line.before()))));
         line.strainFrom().ifPresent(at -> words.add("not strained before " + say.moment(at)));
         return "Plan changed: %s, because %s".formatted(String.join(", ", words), line.reason());
+    }
+
+    @Override
+    public String probe(Line.Probe line) {
+        return line.in() ? "Probe put in: " + line.name() : "Probe taken out: " + line.name();
     }
 
     @Override

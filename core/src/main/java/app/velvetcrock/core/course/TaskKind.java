@@ -9,6 +9,7 @@ public enum TaskKind implements Worded {
     PUSH_UNDER("Push under, top up"),
     HEAT_ON("Heat on"),
     READ("Read the heat"),
+    WATER("See to the water"),
     HEAT_OFF("Off the heat"),
     /** The stage is over; what comes next begins. */
     NEXT("Next"),

@@ -39,6 +39,8 @@ public sealed interface Deed {
 
         R turn(Turn deed);
 
+        R probe(Probe deed);
+
         R topUp(TopUp deed);
 
         R note(Note deed);
@@ -109,6 +111,14 @@ public sealed interface Deed {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.turn(this);
+        }
+    }
+
+    /** Puts a probe of the household's into the oil, or takes it out. */
+    record Probe(UUID probe, String name, boolean in) implements Deed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.probe(this);
         }
     }
 

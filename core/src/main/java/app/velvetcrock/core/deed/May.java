@@ -3,6 +3,7 @@ package app.velvetcrock.core.deed;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.course.ProbeSpan;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.kitchen.Wording;
@@ -61,6 +62,15 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
         return standing.course().heat().isPresent()
                 ? inTimeAndStanding()
                 : refused("Nothing of this batch is on the heat.");
+    }
+
+    @Override
+    public Optional<Refusal> probe(Deed.Probe deed) {
+        boolean isIn = ProbeSpan.of(standing.log()).stream()
+                .anyMatch(span -> span.until().isEmpty() && span.probe().equals(deed.probe()));
+        return deed.in() == isIn
+                ? refused(isIn ? deed.name() + " is in it already." : deed.name() + " is not in it.")
+                : inTimeAndStanding();
     }
 
     @Override

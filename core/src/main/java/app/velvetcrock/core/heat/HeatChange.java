@@ -12,7 +12,9 @@ public enum HeatChange implements Worded {
     BATH_TOPPED_UP("water topped up"),
     OIL_TOPPED_UP("oil topped up"),
     HERB_IN("herb put in"),
-    MOVED("moved");
+    MOVED("moved"),
+    /** The answer to a fall too steep for oil. */
+    PROBE_IN_OIL("probe is in the oil");
 
     private final String word;
 

@@ -4,6 +4,7 @@ import app.velvetcrock.core.heat.CurveFit.Point;
 import app.velvetcrock.core.measure.Temperature;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -18,6 +19,11 @@ import java.util.OptionalDouble;
 public final class HeatForecast {
 
     private static final Duration WINDOW = Duration.ofMinutes(60);
+    private static final Duration HALF_A_MINUTE = Duration.ofSeconds(30);
+
+    /** [E] An hour of half minutes; more than that tells nothing more. */
+    private static final int MOST_READINGS = 130;
+
     private static final int LEAST_READINGS = 3;
     private static final double LEAST_SPAN = 20;
 
@@ -104,7 +110,30 @@ public final class HeatForecast {
         List<HeatReading> late = readings.stream()
                 .filter(reading -> !reading.at().isBefore(newest.at().minus(WINDOW)))
                 .toList();
-        return through(late.size() < 2 ? readings.subList(readings.size() - 2, readings.size()) : late, around);
+        List<HeatReading> few = thinned(late);
+        return through(few.size() < 2 ? readings.subList(readings.size() - 2, readings.size()) : few, around);
+    }
+
+    /** The means of every half a minute where a probe says more than can be told apart; the newest stays as it is. */
+    private static List<HeatReading> thinned(List<HeatReading> readings) {
+        if (readings.size() <= MOST_READINGS) {
+            return readings;
+        }
+        List<HeatReading> means = new ArrayList<>();
+        for (int from = 0, to; from < readings.size() - 1; from = to) {
+            Instant until = readings.get(from).at().plus(HALF_A_MINUTE);
+            for (to = from + 1;
+                    to < readings.size() - 1 && readings.get(to).at().isBefore(until);
+                    to++) {}
+            List<HeatReading> one = readings.subList(from, to);
+            double celsius = one.stream()
+                    .mapToDouble(reading -> reading.temperature().celsius())
+                    .average()
+                    .orElseThrow();
+            means.add(new HeatReading(one.get(one.size() / 2).at(), Temperature.ofCelsius(celsius), true));
+        }
+        means.add(readings.get(readings.size() - 1));
+        return means;
     }
 
     /** The law through all of them, however long ago; for what is learned, not for what is foreseen. */

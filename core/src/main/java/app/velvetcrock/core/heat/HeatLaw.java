@@ -63,6 +63,11 @@ record HeatLaw(Heated heated, HeatRate rate, Temperature ceiling, Instant start)
                                 from.temperature().celsius(), to.temperature().celsius(), line.minutes()));
     }
 
+    /** A run of a probe that may not have been in the oil: it earns nothing until that is answered. */
+    static Run doubted(HeatReading from, HeatReading to) {
+        return new Run(from, to, false, true, 0);
+    }
+
     /**
      * Over a short break the line between the readings still tells how hot it was; over a long one only that it stayed as it was
      * until the event.

@@ -32,15 +32,33 @@ public final class HeatRecord {
         static final At NOTHING = new At(Optional.empty(), List.of());
     }
 
+    /** What it had come to at a moment, which goes on from there without what came before. */
+    public record Checkpoint(Instant at, HeatTally tally) {}
+
     /** @throws IllegalArgumentException for a stage without a ceiling */
     public HeatRecord(Heated heated, Instant start) {
         this.law = HeatLaw.of(heated, start);
     }
 
-    /** Takes a reading in; the same moment again changes nothing. */
+    /**
+     * Goes on from a checkpoint; only what came after it may be added then.
+     *
+     * @throws IllegalArgumentException for a stage without a ceiling
+     */
+    public HeatRecord(Heated heated, Instant start, Checkpoint from) {
+        this(heated, start);
+        all.put(from.at(), At.NOTHING);
+        checkpoints.put(from.at(), from.tally());
+        now = from.tally();
+    }
+
+    /** Takes a reading in; the same moment again changes nothing, but that a person's word there holds before a probe's. */
     public HeatRecord add(HeatReading reading) {
         At before = all.getOrDefault(reading.at(), At.NOTHING);
-        if (before.reading().isEmpty()) {
+        boolean holds = before.reading()
+                .filter(there -> reading.byProbe() || !there.byProbe())
+                .isEmpty();
+        if (holds) {
             put(reading.at(), new At(Optional.of(reading), before.events()));
         }
         return this;
@@ -91,6 +109,13 @@ public final class HeatRecord {
         now = kept == null ? HeatTally.NOTHING : kept.getValue();
         sinceCheckpoint = 0;
         (kept == null ? all : all.tailMap(kept.getKey(), false)).forEach(this::step);
+    }
+
+    /** The checkpoints so far, in order, with the one it went on from. */
+    public List<Checkpoint> checkpoints() {
+        return checkpoints.entrySet().stream()
+                .map(kept -> new Checkpoint(kept.getKey(), kept.getValue()))
+                .toList();
     }
 
     /** What it has come to by now. */

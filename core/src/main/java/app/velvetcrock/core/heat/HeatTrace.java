@@ -102,6 +102,22 @@ public record HeatTrace(
         return of(heated, tally, runs);
     }
 
+    /**
+     * What a course comes to that was added up reading by reading.
+     *
+     * @param drawn readings its picture goes through, in order: not all of them, but every peak
+     */
+    public static HeatTrace outlined(Heated heated, HeatTally tally, List<HeatReading> drawn) {
+        List<Run> runs = new ArrayList<>();
+        for (int i = 1; i < drawn.size(); i++) {
+            HeatReading from = drawn.get(i - 1);
+            HeatReading to = drawn.get(i);
+            boolean unwatched = tally.gaps().stream().anyMatch(gap -> gap.overlaps(from.at(), to.at()));
+            runs.add(new Run(from, to, unwatched, false, 0));
+        }
+        return of(heated, tally, runs);
+    }
+
     private static HeatTrace of(Heated heated, HeatTally tally, List<Run> runs) {
         Stage stage = heated.stage();
         boolean atOnce = tally.peak()

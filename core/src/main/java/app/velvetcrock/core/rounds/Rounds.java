@@ -61,7 +61,9 @@ public final class Rounds {
 
     /** Heat that is not left alone has somebody beside it for as long as it is on; heat that is left alone waits for them like all else. */
     private static boolean isBesideIt(Task task, Course course, HomeHours hours) {
-        boolean onHeat = task.key().kind() == TaskKind.READ || task.key().kind() == TaskKind.HEAT_OFF;
+        boolean onHeat = task.key().kind() == TaskKind.READ
+                || task.key().kind() == TaskKind.WATER
+                || task.key().kind() == TaskKind.HEAT_OFF;
         return onHeat && !(hours.heatAlone() && !course.stage().attended());
     }
 
@@ -170,6 +172,14 @@ public final class Rounds {
 
     private static Optional<Task> tending(Course course, Tending tending, Log log, ZoneId zone) {
         TaskKind kind = TaskKind.valueOf(tending.kind().name());
+        boolean isRead = kind == TaskKind.READ
+                && course.heat()
+                        .filter(heat -> heat.alarm().isEmpty())
+                        .flatMap(heat -> heat.probe().speaks())
+                        .isPresent();
+        if (isRead) {
+            return Optional.empty();
+        }
         Optional<Instant> start = kind == TaskKind.READ
                 ? course.heat()
                         .filter(heat -> heat.on()
@@ -256,7 +266,14 @@ public final class Rounds {
         if (heat.on()) {
             Instant enough = heat.runsUntil().orElseThrow();
             Instant end = hours.heatAlone() && !stage.attended() ? enough : hours.whileHome(course.now(), enough);
-            return List.of(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, heat.sessions()), end));
+            Task off = Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, heat.sessions()), end);
+            return heat.water()
+                    .map(water -> List.of(
+                            Task.open(
+                                    new TaskKey(stage.key() + "-" + session(course), TaskKind.WATER, water.ordinal()),
+                                    water.by()),
+                            off))
+                    .orElse(List.of(off));
         }
         Step.Heat left = new Step.Heat(
                 stage.key(),

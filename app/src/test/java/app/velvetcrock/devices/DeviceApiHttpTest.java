@@ -1,0 +1,250 @@
+package app.velvetcrock.devices;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.velvetcrock.HttpTest;
+import app.velvetcrock.Visitor;
+import java.net.http.HttpResponse;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.UUID;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.TestPropertySource;
+
+/** A crock on heat since seven with a probe in it; it is nine o'clock. */
+@HttpTest
+@TestPropertySource(properties = "crock.device-messages=1000000")
+class DeviceApiHttpTest {
+
+    private static final String READINGS = "/api/readings";
+
+    @LocalServerPort
+    int port;
+
+    private Visitor tove;
+    private Teller probe;
+    private String batch;
+
+    @BeforeEach
+    void onHeat() {
+        tove = Visitor.stocked(port, "Probed");
+        probe = Teller.made(port, tove, "PROBE", "probe by the stove");
+        batch = heated(tove);
+        put("in");
+    }
+
+    private static String heated(Visitor by) {
+        Document bench =
+                by.get("/bench?amount=30+g&method=slow-warm&start=2026-11-23").page();
+        String batch = by.post(Visitor.form(bench, "#bench", Map.of())).path();
+        by.submit(batch, "form[action*=heat-on]", Map.of("when", "2026-11-24T07:00"));
+        return batch;
+    }
+
+    private void put(String where) {
+        Document page = tove.get(batch).page();
+        String address = page.select("form[action*=/probe/], button[formaction*=/probe/]").stream()
+                .map(found -> found.hasAttr("formaction") ? found.attr("formaction") : found.attr("action"))
+                .filter(found -> found.endsWith("/" + where))
+                .findFirst()
+                .orElseThrow();
+        tove.post(address, Map.of("key", UUID.randomUUID().toString(), "when", "2026-11-24T07:00"));
+    }
+
+    private static String line(Instant at, double celsius) {
+        return "{\"at\":\"%s\",\"celsius\":%s}".formatted(at, celsius);
+    }
+
+    /** Every half a minute from a moment on: up to 46 °C, by the law a pot follows. */
+    private static List<String> course(Instant from, int readings) {
+        List<String> lines = new ArrayList<>();
+        for (int i = 0; i < readings; i++) {
+            double celsius = 46 - 26 * Math.exp(-i * 0.5 / 20);
+            lines.add(line(from.plusSeconds(i * 30L), Math.round(celsius * 1000) / 1000.0));
+        }
+        return lines;
+    }
+
+    private static String message(List<String> lines) {
+        return "{\"readings\":[" + String.join(",", lines) + "]}";
+    }
+
+    private String heat() {
+        return tove.get(batch).page().select("p:contains(heat-hours)").text();
+    }
+
+    /** However it comes, in pieces, packed, as CSV, late, anyhow, twice: the course is that of every reading once. */
+    @Test
+    void howeverItComesTheCourseIsTheSame() {
+        List<String> lines = course(Instant.parse("2026-11-24T06:00:00Z"), 358);
+        assertThat(probe.says(READINGS, message(lines)).body()).contains("\"taken\":358", "\"refused\":0");
+        String atOnce = heat();
+        // what was read before it was put in, at seven, is not this batch's: 118 minutes above 40 °C are
+        assertThat(atOnce).contains("2.0 of 8 heat-hours").doesNotContain("not watched");
+
+        Visitor other = Visitor.stocked(port, "In pieces");
+        Teller second = Teller.made(port, other, "PROBE", "probe");
+        tove = other;
+        batch = heated(other);
+        put("in");
+        List<String> anyhow = new ArrayList<>(lines);
+        Collections.shuffle(anyhow, new Random(16));
+        for (int from = 0; from < anyhow.size(); from += 50) {
+            List<String> piece = anyhow.subList(from, Math.min(anyhow.size(), from + 50));
+            HttpResponse<String> said = from % 100 == 0
+                    ? second.says(READINGS, Teller.packed(message(piece)), "application/json", "gzip")
+                    : second.says(READINGS, csv(piece).getBytes(), "text/csv; charset=utf-8", "");
+            assertThat(said.statusCode()).isEqualTo(200);
+            assertThat(second.says(READINGS, message(piece)).body())
+                    .as("said again")
+                    .contains("\"taken\":0", "\"repeated\":" + piece.size());
+        }
+        assertThat(heat()).isEqualTo(atOnce);
+    }
+
+    private static String csv(List<String> lines) {
+        StringBuilder csv = new StringBuilder("at,celsius\n");
+        lines.forEach(one -> csv.append(one.replaceAll(".*\"at\":\"(.*)\",\"celsius\":(.*)}", "$1,$2"))
+                .append('\n'));
+        return csv.toString();
+    }
+
+    /** What cannot be is refused by its line and the rest is kept; a device without a clock says how long ago. */
+    @Test
+    void badLinesCostNoGoodOnes() {
+        HttpResponse<String> answer = probe.says(
+                READINGS,
+                message(List.of(
+                        line(Instant.parse("2026-11-24T08:59:00Z"), 45),
+                        line(Instant.parse("2026-11-24T09:06:00Z"), 45),
+                        line(Instant.parse("0001-01-01T00:00:00Z"), 45),
+                        line(Instant.parse("9999-12-31T00:00:00Z"), 45),
+                        line(Instant.parse("2026-11-24T08:58:00Z"), 451),
+                        "{\"secondsAgo\":30,\"fahrenheit\":114.8}",
+                        "{\"celsius\":46}",
+                        "{\"at\":\"yesterday\",\"celsius\":46}",
+                        "7")));
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(answer.body())
+                .contains("\"taken\":2", "\"refused\":7")
+                .contains("{\"line\":2,\"why\":\"its moment lies more than 5 minutes ahead\"}", "\"line\":9");
+        assertThat(tove.get("/shelf").page().select(".crock-words").text()).contains("46 °C");
+    }
+
+    /**
+     * "Low" is too hot, as a probe tells it: 41, 47, 52, 56 °C at quarter-hours and all in between are warned of on batch, Shelf and
+     * Rounds; 63 °C for ten minutes opens the same danger as typed by hand.
+     */
+    @Test
+    void aProbeWarnsAsAHandDoes() {
+        List<String> lines = new ArrayList<>();
+        for (int i = 0; i <= 105; i++) {
+            Instant at = Instant.parse("2026-11-24T07:14:00Z").plusSeconds(i * 60L);
+            lines.add(line(at, Math.round((74 - 50 * Math.exp(-i / 74.0)) * 10) / 10.0));
+        }
+        probe.says(READINGS, message(lines.subList(0, 76)));
+        // 09:00 is 31 minutes later: the probe is silent, and that is what is said as long as nothing is too hot
+        assertThat(tove.get(batch).page().select(".heat-alarm").text()).contains("past 60 °C in about");
+        assertThat(tove.get("/shelf").page().select(".rounds").text()).contains("past 60 °C in about");
+        probe.says(READINGS, message(lines));
+        assertThat(tove.get(batch).page().select(".heat-alarm").text()).contains("over its ceiling of 60 °C");
+        assertThat(tove.get("/shelf").page().select(".wrongs").text()).contains("overheated");
+        assertThat(tove.get("/shelf").page().select(".rounds").text())
+                .as("nobody reads what speaks by itself")
+                .doesNotContain("Read the heat");
+    }
+
+    /** Ten minutes of silence warn; a fall too steep for oil asks, and counts nothing until it is answered. */
+    @Test
+    void silenceAndAFallAreSaid() {
+        probe.says(READINGS, message(course(Instant.parse("2026-11-24T06:00:00Z"), 330)));
+        assertThat(tove.get(batch).page().select(".heat-alarm").text())
+                .contains("The probe has said nothing since 08:44");
+        assertThat(tove.get("/shelf").page().select(".crock-words").text()).contains("probe silent");
+        String before = heat();
+        List<String> air = new ArrayList<>();
+        for (int i = 0; i < 28; i++) {
+            air.add(line(Instant.parse("2026-11-24T08:45:00Z").plusSeconds(i * 30L), 24));
+        }
+        probe.says(READINGS, message(air));
+        Document doubted = tove.get(batch).page();
+        assertThat(doubted.select(".heat-alarm").text()).contains("is the probe in the oil?");
+        assertThat(heat().replaceAll(", .*", "")).isEqualTo(before.replaceAll(", .*", ""));
+        tove.post(batch + "/turn/PROBE_IN_OIL", Map.of("key", UUID.randomUUID().toString()));
+        assertThat(tove.get(batch).page().select(".heat-alarm").text()).doesNotContain("is the probe in the oil?");
+    }
+
+    /** What was read while it was not in counts for nothing; taking the line back takes the readings out of the course. */
+    @Test
+    void readingsBelongToABatchWhileTheProbeIsInIt() {
+        probe.says(READINGS, message(course(Instant.parse("2026-11-24T06:00:00Z"), 358)));
+        String with = heat();
+        put("out");
+        assertThat(heat()).contains("0.0 of 8 heat-hours");
+        tove.post(Visitor.form(
+                tove.get(batch).page(), "form:has(button[aria-label^='Take back: Probe taken out'])", Map.of()));
+        assertThat(heat()).isEqualTo(with);
+    }
+
+    @Test
+    void aLoggersFileIsLookedThroughAndTakenIn() {
+        String file = "Time;Temp (°C)\n24.11.2026 07:30;44,5\n24.11.2026 08:00:10;46,25\nend of file\n";
+        Document seen = tove.submit("/settings/probes", "#logger", Map.of("file", file, "act", "look"))
+                .page();
+        assertThat(seen.getElementById("preview").text())
+                .contains("2 readings, 24 Nov 2026, 07:30 to 24 Nov 2026, 08:00, between 44.5 °C and 46.3 °C")
+                .contains("not understood: Time Temp (°C)")
+                .contains("not understood: end of file");
+        assertThat(heat()).contains("0.0 of 8");
+        Document taken = tove.post(Visitor.form(seen, "#logger", Map.of("file", file, "act", "take")))
+                .page();
+        assertThat(taken.text()).contains("2 readings are taken in.");
+        assertThat(heat()).contains("not watched");
+    }
+
+    /** What opens nothing says so as a problem, and no page; a token taken away opens nothing. */
+    @Test
+    void whoeverHasNoTokenIsToldSo() {
+        HttpResponse<String> wrong = new Teller(port, "A".repeat(43)).says(READINGS, "{}");
+        assertThat(wrong.statusCode()).isEqualTo(401);
+        assertThat(wrong.headers().firstValue("Content-Type")).contains("application/problem+json");
+        assertThat(new Teller(port, "").says(READINGS, "{}").statusCode()).isEqualTo(401);
+        assertThat(probe.says("/api/weighings", "{}").statusCode()).isEqualTo(403);
+        assertThat(probe.says("/api/nothing", "{}").statusCode()).isEqualTo(404);
+        assertThat(probe.says(READINGS, "{\"readings\":[").statusCode()).isEqualTo(400);
+        assertThat(probe.says(READINGS, new byte[3_000_000], "application/json", "")
+                        .statusCode())
+                .isEqualTo(413);
+        assertThat(probe.says(READINGS, "x".getBytes(), "text/plain", "").statusCode())
+                .isEqualTo(415);
+        String bomb = " ".repeat(9_000_000);
+        assertThat(probe.says(READINGS, Teller.packed(bomb), "application/json", "gzip")
+                        .statusCode())
+                .isEqualTo(413);
+        tove.submit("/settings/probes", "form[action$=revoke]", Map.of());
+        assertThat(probe.says(READINGS, message(course(Instant.parse("2026-11-24T06:00:00Z"), 2)))
+                        .statusCode())
+                .isEqualTo(401);
+    }
+
+    /** A token is of one household's device; what others say with theirs never shows here. */
+    @Test
+    void anotherHouseholdsProbeTellsNothingHere() {
+        Visitor stranger = Visitor.stocked(port, "Strangers");
+        Teller theirs = Teller.made(port, stranger, "PROBE", "probe by the stove");
+        String before = tove.get(batch).page().select("section").text();
+        theirs.says(READINGS, message(course(Instant.parse("2026-11-24T06:00:00Z"), 100)));
+        assertThat(tove.get(batch).page().select("section").text()).isEqualTo(before);
+        String address = tove.get(batch).page().select("[formaction*=/probe/]").attr("formaction");
+        assertThat(stranger.post(address, Map.of("key", UUID.randomUUID().toString()))
+                        .status())
+                .isEqualTo(404);
+    }
+}
