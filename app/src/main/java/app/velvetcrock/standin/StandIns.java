@@ -8,13 +8,14 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
-import java.util.concurrent.atomic.AtomicReference;
+import java.util.concurrent.atomic.AtomicInteger;
 
 /** Starts a stand-in: {@code probe} or {@code scale}, as the launcher does. */
 public final class StandIns {
 
     private static final Duration BEAT = Duration.ofSeconds(10);
     private static final long SCALE_BEAT_MILLIS = 2_000;
+    private static final double TENTHS = 10;
     private static final double LOST = 0.02;
 
     private StandIns() {}
@@ -81,18 +82,18 @@ public final class StandIns {
     /** What lies on it is unsteady for one beat after it was put there. */
     private static void scale() throws IOException, InterruptedException {
         Speaker speaker = speaker("/api/weighings", "weighings", 0);
-        AtomicReference<Double> grams = new AtomicReference<>(0.0);
+        AtomicInteger tenths = new AtomicInteger();
         Knob.serve(
                 Integer.parseInt(told("CROCK_KNOB", "8433")),
                 "A simulated scale",
                 List.of(new Knob.Turn("0", "empty"), new Knob.Turn("45", "45 g"), new Knob.Turn("152", "152 g")),
                 "Grams on it",
-                () -> grams.get() + " g lie on it",
-                typed -> put(grams, typed));
+                () -> tenths.get() / TENTHS + " g lie on it",
+                typed -> put(tenths, typed));
         Random random = new Random();
         double before = -1;
         while (true) {
-            double now = grams.get();
+            double now = tenths.get() / TENTHS;
             double shown = now == before ? now : Math.max(0, now + random.nextDouble() - 0.5);
             speaker.say(String.format(
                     Locale.ROOT, "{\"secondsAgo\":0,\"grams\":%.1f,\"steady\":%s}", shown, now == before));
@@ -102,11 +103,11 @@ public final class StandIns {
         }
     }
 
-    private static void put(AtomicReference<Double> grams, String typed) {
+    private static void put(AtomicInteger tenths, String typed) {
         try {
             double put = Double.parseDouble(typed.strip().replace(',', '.'));
             if (put >= 0 && put <= 20_000) {
-                grams.set(put);
+                tenths.set((int) Math.round(put * TENTHS));
             }
         } catch (NumberFormatException word) {
             // Nothing is put on it by that.
