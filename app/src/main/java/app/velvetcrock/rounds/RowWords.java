@@ -93,11 +93,12 @@ final class RowWords {
 
     /** Tells whether a probe reads it, so that nobody is asked what it reads, but to do something about it. */
     private static boolean isProbed(Found found) {
-        return found.sheet()
-                .course()
-                .heat()
-                .flatMap(heat -> heat.probe().speaks())
-                .isPresent();
+        return found.state() != Row.State.DONE
+                && found.sheet()
+                        .course()
+                        .heat()
+                        .flatMap(heat -> heat.probe().speaks())
+                        .isPresent();
     }
 
     private String why(Found found) {

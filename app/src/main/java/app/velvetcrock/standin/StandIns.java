@@ -2,11 +2,15 @@ package app.velvetcrock.standin;
 
 import java.io.IOException;
 import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.atomic.AtomicInteger;
 
@@ -15,12 +19,16 @@ public final class StandIns {
 
     private static final Duration BEAT = Duration.ofSeconds(10);
     private static final long SCALE_BEAT_MILLIS = 2_000;
+    private static final long TEST_BEAT_MILLIS = 40;
     private static final double TENTHS = 10;
     private static final double LOST = 0.02;
 
     private StandIns() {}
 
-    /** The environment they are told by: CROCK_URL, CROCK_TOKEN, CROCK_KNOB (a port), CROCK_FROM (°C), CROCK_POT (1 or 2). */
+    /**
+     * The environment they are told by: CROCK_URL, CROCK_TOKEN, CROCK_KNOB (a port), CROCK_FROM (°C), CROCK_POT (1 or 2); for tests
+     * CROCK_CLOCK, a file whose moment is now, and CROCK_TOLD, a file every line that was not lost is written to.
+     */
     public static void main(String[] what) throws IOException, InterruptedException {
         String which = what.length == 0 ? "" : what[0];
         switch (which) {
@@ -53,7 +61,7 @@ public final class StandIns {
                         System.nanoTime()),
                 speaker("/api/readings", "readings", LOST),
                 BEAT,
-                Instant.now(Clock.systemUTC()));
+                now());
         Knob.serve(
                 Integer.parseInt(told("CROCK_KNOB", "8432")),
                 "A simulated probe in a pot",
@@ -72,11 +80,32 @@ public final class StandIns {
                 "",
                 probe::state,
                 probe::turn);
+        Instant stepped = now();
         while (true) {
-            probe.step();
+            for (; !stepped.plus(BEAT).isAfter(now()); stepped = stepped.plus(BEAT)) {
+                Optional<ProbeStandIn.Told> told = probe.step();
+                if (told.isPresent() && !told("CROCK_TOLD", "").isEmpty()) {
+                    Files.writeString(
+                            Path.of(told("CROCK_TOLD", "")),
+                            told.get().at() + " " + told.get().celsius() + "\n",
+                            StandardOpenOption.CREATE,
+                            StandardOpenOption.APPEND);
+                }
+            }
             probe.send();
-            Thread.sleep(BEAT.toMillis());
+            Thread.sleep(ofTest() ? TEST_BEAT_MILLIS : BEAT.toMillis());
         }
+    }
+
+    private static boolean ofTest() {
+        return !told("CROCK_CLOCK", "").isEmpty();
+    }
+
+    private static Instant now() throws IOException {
+        return ofTest()
+                ? Instant.parse(
+                        Files.readString(Path.of(told("CROCK_CLOCK", ""))).strip())
+                : Instant.now(Clock.systemUTC());
     }
 
     /** What lies on it is unsteady for one beat after it was put there. */

@@ -32,7 +32,7 @@ public record Watch(
         @Nullable Long finish,
         @Nullable Trace picture,
         List<Key> keys,
-        List<Key> probes,
+        List<Key> seldom,
         List<Pad> pad,
         @Nullable Last last) {
 

@@ -110,7 +110,7 @@ class WatchPage {
                                         .orElse("")),
                 voice(heat, house),
                 heat.probe().speaks().isPresent(),
-                new Watch.Reading(degrees.replaceAll("[^0-9.,—−-].*", ""), degrees.replaceAll("^[0-9.,—−-]+\\s*", "")),
+                reading(degrees),
                 trend(heat),
                 done(sheet, house, now),
                 measure(heat),
@@ -126,9 +126,17 @@ class WatchPage {
                         .orElse(null),
                 heat.readings().isEmpty() ? null : trace(sheet, heat, house, now),
                 keys(sheet, heat),
-                probes(sheet),
+                seldom(sheet),
                 pad(heat, house),
                 last(sheet, house));
+    }
+
+    /** The figure to a tenth, so that it does not jump about while a probe speaks. */
+    private static Watch.Reading reading(String degrees) {
+        String figure = degrees.replaceAll("\\s.*", "");
+        return new Watch.Reading(
+                figure.matches("-?\\d+") ? figure + ".0" : figure,
+                degrees.substring(figure.length()).strip());
     }
 
     private static String voice(HeatCourse heat, House house) {
@@ -252,7 +260,7 @@ class WatchPage {
         Stream<Watch.Key> settings = Stream.of(HeatSetting.LOW, HeatSetting.WARM, HeatSetting.HIGH)
                 .map(to -> new Watch.Key(
                         turn + to.name(), to.word(), setting.filter(to::equals).isPresent()));
-        Stream<Watch.Key> others = Stream.of(lid, HeatChange.BATH_TOPPED_UP, HeatChange.MOVED, HeatChange.PROBE_IN_OIL)
+        Stream<Watch.Key> others = Stream.of(HeatChange.PROBE_IN_OIL, lid, HeatChange.BATH_TOPPED_UP)
                 .filter(change -> change != HeatChange.PROBE_IN_OIL
                         || heat.probe().doubt().isPresent())
                 .filter(change -> change != HeatChange.BATH_TOPPED_UP
@@ -269,17 +277,20 @@ class WatchPage {
         return Stream.of(settings, others, onOff).flatMap(one -> one).toList();
     }
 
-    private List<Watch.Key> probes(BatchSheet sheet) {
+    /** What happens seldom: it is moved to another place; a probe is put in or taken out. */
+    private List<Watch.Key> seldom(BatchSheet sheet) {
         Optional<UUID> in = ProbeSpan.of(sheet.log()).stream()
                 .filter(span -> span.until().isEmpty())
                 .map(ProbeSpan::probe)
                 .findFirst();
-        return devices.all().stream()
+        Stream<Watch.Key> probes = devices.all().stream()
                 .filter(device -> device.kind() == DeviceKind.PROBE)
                 .map(device -> BatchPage.probe(
                         sheet, device, in.filter(device.id()::equals).isPresent()))
-                .map(tap -> new Watch.Key(tap.address(), tap.words(), false))
-                .toList();
+                .map(tap -> new Watch.Key(tap.address(), tap.words(), false));
+        Watch.Key moved =
+                new Watch.Key("/batch/" + sheet.id() + "/turn/" + HeatChange.MOVED, HeatChange.MOVED.word(), false);
+        return Stream.concat(Stream.of(moved), probes).toList();
     }
 
     /** Around what it will be by now; the second tap writes it. */

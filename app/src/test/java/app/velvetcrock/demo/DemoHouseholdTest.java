@@ -30,11 +30,14 @@ class DemoHouseholdTest {
     DemoSeason season;
 
     @Autowired
+    DemoDevices devices;
+
+    @Autowired
     PlatformTransactionManager transactions;
 
     @Test
     void loadsOnceAndShowsEveryKindOfJar() {
-        DemoHousehold demo = new DemoHousehold(people, jars, season, transactions, true);
+        DemoHousehold demo = new DemoHousehold(people, jars, season, transactions, devices, true);
         demo.run(new DefaultApplicationArguments());
         demo.run(new DefaultApplicationArguments());
 

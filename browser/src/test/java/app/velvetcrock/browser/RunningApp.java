@@ -60,6 +60,26 @@ final class RunningApp {
         return "http://127.0.0.1:" + port + path;
     }
 
+    /** The file its clock reads. */
+    Path clockFile() {
+        return clock;
+    }
+
+    /** Starts a program of the application's in a process of its own, told by its environment. */
+    Process beside(String type, String argument, Map<String, String> environment) {
+        ProcessBuilder builder = new ProcessBuilder(
+                        "java", "-XX:TieredStopAtLevel=1", "-cp", "velvet-crock.jar", type, argument)
+                .directory(home.toFile())
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
+        builder.environment().putAll(environment);
+        try {
+            return builder.start();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     /** Moves the application's clock. */
     void clock(Instant now) {
         try {

@@ -176,7 +176,7 @@ class TimeJourneyTest {
         }
     }
 
-    private static void stock(Window window) {
+    static void stock(Window window) {
         herb(window, "Nettle", "400 g", "DRIED");
         herb(window, "Yarrow", "300 g", "FRESH");
         Page page = window.page();
