@@ -12,9 +12,6 @@ import org.springframework.stereotype.Component;
 @Component
 class SpeakingLimit {
 
-    /** [E] A probe that speaks every second, and as much again to catch up. */
-    private static final int PER_MINUTE = 120;
-
     private static final int GUESSES_PER_MINUTE = 60;
 
     private static final int MOST_KNOWN = 10_000;
@@ -24,9 +21,10 @@ class SpeakingLimit {
             .expireAfterAccess(Duration.ofMinutes(10))
             .build();
 
+    /** [E] Unless set: a probe that speaks every second, and as much again to catch up. */
     private final int perMinute;
 
-    SpeakingLimit(@Value("${crock.device-messages:" + PER_MINUTE + "}") int perMinute) {
+    SpeakingLimit(@Value("${crock.device-messages}") int perMinute) {
         this.perMinute = perMinute;
     }
 

@@ -19,7 +19,7 @@ public final class StandIns {
 
     private static final Duration BEAT = Duration.ofSeconds(10);
     private static final long SCALE_BEAT_MILLIS = 2_000;
-    private static final long TEST_BEAT_MILLIS = 40;
+    private static final long TEST_BEAT_MILLIS = 100;
     private static final double TENTHS = 10;
     private static final double LOST = 0.02;
 

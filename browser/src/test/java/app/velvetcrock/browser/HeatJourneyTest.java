@@ -162,7 +162,7 @@ class HeatJourneyTest {
                 }
                 Thread.sleep(50);
                 if (now.getEpochSecond() % 1800 == 0) {
-                    seen.add(window.text(".degrees"));
+                    seen.add(window.text(".degrees b"));
                 }
             }
             assertThat(seen.stream().distinct().count())

@@ -7,6 +7,7 @@ import java.net.ServerSocket;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -83,7 +84,9 @@ final class RunningApp {
     /** Moves the application's clock. */
     void clock(Instant now) {
         try {
-            Files.writeString(clock, now.toString());
+            // Whoever reads it meanwhile sees one moment or the other, never half of one.
+            Path next = Files.writeString(clock.resolveSibling(clock.getFileName() + ".next"), now.toString());
+            Files.move(next, clock, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -113,6 +116,8 @@ final class RunningApp {
                         String.valueOf(port),
                         "CROCK_DEMO",
                         "true",
+                        "CROCK_DEVICE_MESSAGES",
+                        "100000",
                         "CROCK_CLOCK",
                         clock.toString(),
                         "CROCK_DB_URL",
