@@ -1,5 +1,6 @@
 package app.velvetcrock.stillroom;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import org.jspecify.annotations.Nullable;
@@ -7,7 +8,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionStatus;
 import org.springframework.transaction.support.DefaultTransactionDefinition;
-import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.AsyncHandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
@@ -16,7 +17,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
  * by a rollback, since a page writes nothing.
  */
 @Configuration
-class ReadTogether implements WebMvcConfigurer, HandlerInterceptor {
+class ReadTogether implements WebMvcConfigurer, AsyncHandlerInterceptor {
 
     private static final String STATUS = ReadTogether.class.getName();
 
@@ -33,7 +34,10 @@ class ReadTogether implements WebMvcConfigurer, HandlerInterceptor {
 
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
-        if ("GET".equals(request.getMethod()) && Current.signedIn().isPresent()) {
+        boolean isFirstPass = request.getDispatcherType() == DispatcherType.REQUEST;
+        if (isFirstPass
+                && "GET".equals(request.getMethod())
+                && Current.signedIn().isPresent()) {
             DefaultTransactionDefinition reading = new DefaultTransactionDefinition();
             reading.setReadOnly(true);
             request.setAttribute(STATUS, transactions.getTransaction(reading));
@@ -44,6 +48,17 @@ class ReadTogether implements WebMvcConfigurer, HandlerInterceptor {
     @Override
     public void afterCompletion(
             HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception thrown) {
+        end(request);
+    }
+
+    /** What goes on without its thread leaves nothing of it behind: the thread answers somebody else next. */
+    @Override
+    public void afterConcurrentHandlingStarted(
+            HttpServletRequest request, HttpServletResponse response, Object handler) {
+        end(request);
+    }
+
+    private void end(HttpServletRequest request) {
         if (request.getAttribute(STATUS) instanceof TransactionStatus status) {
             request.removeAttribute(STATUS);
             transactions.rollback(status);
