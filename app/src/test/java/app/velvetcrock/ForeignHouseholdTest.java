@@ -174,6 +174,39 @@ class ForeignHouseholdTest {
         }
     }
 
+    /** What devices say and what streams tell is of one household; its tests say more of both. */
+    private void devices(Map<String, Consumer<String>> cases) {
+        Document made = owner.submit("/settings/probes", "#make", Map.of("name", SECRET, "kind", "PROBE"))
+                .page();
+        String device = made.select("form[action$=revoke]").attr("action").replaceAll(".*probes/(.*)/revoke", "$1");
+        cases.put("GET /settings/probes", route -> showsNothing(stranger.get("/settings/probes")));
+        cases.put(
+                "POST /settings/probes",
+                route -> showsNothing(stranger.post("/settings/probes", Map.of("name", "probe", "kind", "PROBE"))));
+        cases.put(
+                "POST /settings/probes/file",
+                route -> isNotHere(stranger.post(
+                        "/settings/probes/file", Map.of("probe", device, "file", "2026-11-24 08:00;45"))));
+        cases.put(
+                "POST /settings/probes/{id}/revoke",
+                route -> isNotHere(stranger.post("/settings/probes/" + device + "/revoke", Map.of())));
+        cases.put(
+                "POST /batch/{id}/probe/{device}/{where}",
+                route -> isNotHere(stranger.post("/batch/" + batch + "/probe/" + device + "/in", everything())));
+        for (String api : new String[] {"POST /api/readings", "POST /api/weighings", "ANY /api/**"}) {
+            cases.put(api, route -> assertThat(
+                            stranger.post("/api/readings", Map.of()).status())
+                    .as("a session opens nothing here")
+                    .isEqualTo(401));
+        }
+        cases.put("GET /live", route -> {
+            try (Listening theirs = Listening.as(port, stranger, "", "")) {
+                Listening.rest(300);
+                assertThat(theirs.data()).isEmpty();
+            }
+        });
+    }
+
     private Map<String, Consumer<String>> cases() {
         Map<String, Consumer<String>> cases = new LinkedHashMap<>();
         for (String own : new String[] {
@@ -311,6 +344,8 @@ class ForeignHouseholdTest {
                     "POST /batch/{id}/" + form,
                     route -> isNotHere(stranger.post("/batch/" + batch + "/" + form, everything())));
         }
+        cases.put("GET /batch/{id}/watch", route -> isNotHere(stranger.get("/batch/" + batch + "/watch")));
+        devices(cases);
         cases.put(
                 "POST /batch/{id}/turn/{what}",
                 route -> isNotHere(stranger.post("/batch/" + batch + "/turn/WARM", everything())));

@@ -50,7 +50,7 @@ public final class Visitor {
     }
 
     /** Its session, as a header says it. */
-    String cookie() {
+    public String cookie() {
         return cookies.getCookieStore().getCookies().stream()
                 .map(cookie -> cookie.getName() + "=" + cookie.getValue())
                 .collect(Collectors.joining("; "));

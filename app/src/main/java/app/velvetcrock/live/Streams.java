@@ -31,12 +31,7 @@ class Streams implements SmartLifecycle {
 
     private final List<Stream> open = new CopyOnWriteArrayList<>();
 
-    private final ScheduledExecutorService later = new ScheduledThreadPoolExecutor(THREADS, task -> {
-        Thread thread = new Thread(task, "live");
-        thread.setDaemon(true);
-        return thread;
-    });
-
+    private ScheduledExecutorService later = threads();
     private final SessionRepository<? extends Session> sessions;
     private volatile boolean running;
 
@@ -70,6 +65,14 @@ class Streams implements SmartLifecycle {
         stream.send(SseEmitter.event().comment("here").reconnectTime(TimeUnit.SECONDS.toMillis(2)));
         stream.changed(newest, Stream.ANYTHING, later);
         return emitter;
+    }
+
+    private static ScheduledExecutorService threads() {
+        return new ScheduledThreadPoolExecutor(THREADS, task -> {
+            Thread thread = new Thread(task, "live");
+            thread.setDaemon(true);
+            return thread;
+        });
     }
 
     /** Whose a stream is. */
@@ -121,6 +124,9 @@ class Streams implements SmartLifecycle {
 
     @Override
     public void start() {
+        if (later.isShutdown()) {
+            later = threads();
+        }
         running = true;
         later.scheduleAtFixedRate(this::beat, BEAT_SECONDS, BEAT_SECONDS, TimeUnit.SECONDS);
     }

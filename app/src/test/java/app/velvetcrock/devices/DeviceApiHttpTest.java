@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -15,11 +16,15 @@ import java.util.UUID;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.boot.test.system.CapturedOutput;
+import org.springframework.boot.test.system.OutputCaptureExtension;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.TestPropertySource;
 
 /** A crock on heat since seven with a probe in it; it is nine o'clock. */
 @HttpTest
+@ExtendWith(OutputCaptureExtension.class)
 @TestPropertySource(properties = "crock.device-messages=1000000")
 class DeviceApiHttpTest {
 
@@ -232,6 +237,63 @@ class DeviceApiHttpTest {
         assertThat(probe.says(READINGS, message(course(Instant.parse("2026-11-24T06:00:00Z"), 2)))
                         .statusCode())
                 .isEqualTo(401);
+    }
+
+    /**
+     * Cut, huge, doubled, of a wrong token, of years that cannot be, no numbers at all: ten thousand of them with
+     * -Dcrock.malformed=10000. Nothing fails on our side, nothing is changed, and no token stands in a log.
+     */
+    @Test
+    void whateverADeviceSaysNothingBreaks(CapturedOutput output) {
+        int messages = Integer.getInteger("crock.malformed", 500);
+        Random random = new Random(16);
+        String good = message(course(Instant.parse("2026-11-24T06:00:00Z"), 5));
+        Teller wrong = new Teller(port, "B".repeat(43));
+        Teller theirs = Teller.made(port, Visitor.stocked(port, "Elsewhere"), "SCALE", "scale");
+        String before = heat();
+        List<String> odd = List.of(
+                "NaN",
+                "Infinity",
+                "-1e999",
+                "1e309",
+                "\"46\"x",
+                "null",
+                "{}",
+                "[]",
+                "true",
+                "\"\u0000\"",
+                "1".repeat(500),
+                "-");
+        List<String> years = List.of("0001", "9999", "-2026", "99999999", "1969", "2027");
+        for (int i = 0; i < messages; i++) {
+            int kind = random.nextInt(7);
+            String body =
+                    switch (kind) {
+                        case 0 -> good.substring(0, random.nextInt(good.length()));
+                        case 1 -> "{\"readings\":[{\"at\":\"%s-11-24T08:00:00Z\",\"celsius\":46}]}"
+                                .formatted(years.get(random.nextInt(years.size())));
+                        case 2 -> "{\"readings\":[{\"at\":\"2026-11-24T08:00:00Z\",\"celsius\":%s}]}"
+                                .formatted(odd.get(random.nextInt(odd.size())));
+                        case 3 -> "[".repeat(random.nextInt(3_000));
+                        case 4 -> "{\"readings\":[{\"secondsAgo\":%s,\"celsius\":46}]}"
+                                .formatted(random.nextBoolean() ? "-5" : "1e300");
+                        case 5 -> good + good;
+                        default -> random.ints(200, 1, 0xD000)
+                                .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append)
+                                .toString();
+                    };
+            Teller by = random.nextInt(10) == 0 ? wrong : random.nextInt(10) == 0 ? theirs : probe;
+            String type = random.nextInt(4) == 0 ? "text/csv" : "application/json";
+            int status = by.says(
+                            READINGS,
+                            body.getBytes(StandardCharsets.UTF_8),
+                            type,
+                            random.nextInt(20) == 0 ? "gzip" : "")
+                    .statusCode();
+            assertThat(status).as("%s: %s", kind, body).isBetween(200, 499);
+        }
+        assertThat(heat()).isEqualTo(before);
+        assertThat(output.getAll()).doesNotContain(probe.token()).doesNotContain(wrong.token());
     }
 
     /** A token is of one household's device; what others say with theirs never shows here. */
