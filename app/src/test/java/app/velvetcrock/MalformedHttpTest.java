@@ -260,6 +260,8 @@ class MalformedHttpTest {
                                     ? "GET"
                                     : methods.iterator().next().name()) + " " + pattern));
         }
+        // A stream does not end by itself; what is asked of it is tried where it is tested.
+        routes.remove("GET /live");
         routes.removeIf(route -> route.contains("sign-") || route.contains("demo-entry") || route.contains("/error"));
         routes.sort(null);
         return routes;

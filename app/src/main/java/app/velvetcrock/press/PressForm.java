@@ -27,6 +27,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * What came out, as typed.
  *
+ * @param heat what of a batch that shows no heat: WARMED or COLD; empty until it is asked
  * @param learn what to do with a figure nobody would believe: LEARN or LEAVE; empty until it is asked
  */
 record PressForm(
@@ -40,6 +41,7 @@ record PressForm(
         @Nullable String water,
         @Nullable String colour,
         @Nullable String note,
+        @Nullable String heat,
         @Nullable String learn) {
 
     private static final int LONGEST_NOTE = 500;
@@ -49,7 +51,7 @@ record PressForm(
     private static final double MOST_SHARE_OUT = 1.05;
 
     static PressForm empty(String pressing) {
-        return new PressForm(UUID.randomUUID(), "", "", pressing, "", "NOT_SEEN", "NOT_SMELLED", "", "", "", "");
+        return new PressForm(UUID.randomUUID(), "", "", pressing, "", "NOT_SEEN", "NOT_SMELLED", "", "", "", "", "");
     }
 
     Optional<Doing<Deed.Strain>> read(Fields fields, BatchSheet sheet, House house, Instant now) {
@@ -62,11 +64,16 @@ record PressForm(
         Instant at = at(fields, sheet, house, now);
         Optional<Seen> seen = seen(fields, sheet);
         Optional<String> next = fields.optionalWords("note", note, LONGEST_NOTE);
+        Optional<String> heated = heated(fields, sheet);
         boolean learns = mass.map(m -> learns(fields, sheet, m)).orElse(false);
         return fields.isClear()
                 ? Optional.of(Current.doing(
                         new Deed.Strain(
-                                mass.orElseThrow(), how.orElseThrow(), learns, seen.orElseThrow(), next.orElseThrow()),
+                                mass.orElseThrow(),
+                                how.orElseThrow(),
+                                learns,
+                                seen.orElseThrow(),
+                                (heated.orElse("") + next.orElseThrow()).strip()),
                         key == null ? UUID.randomUUID() : key,
                         at,
                         Objects.requireNonNullElse(out, "")))
@@ -92,6 +99,20 @@ record PressForm(
                     return sensible;
                 })
                 .map(Fields.Weighed::mass);
+    }
+
+    /** Heat that nobody saw is asked about before the oil is taken for what was planned; the answer goes before what to change. */
+    private Optional<String> heated(Fields fields, BatchSheet sheet) {
+        if (!sheet.heatHad().isNone() || "WARMED".equals(heat)) {
+            return Optional.of(sheet.heatHad().isNone() ? "It was warmed, and nobody wrote it down. " : "");
+        }
+        if (!"COLD".equals(heat)) {
+            fields.trouble(
+                    "heat",
+                    "It shows none of its heat-hours, so what came out is not yet what was planned.",
+                    "the readings on its page, or choose below what is so");
+        }
+        return Optional.of("It was strained without its heat. ");
     }
 
     /** A figure outside what herbs keep is asked about before it is learned (craft: strain). */

@@ -119,7 +119,7 @@ final class PressPage {
     static String compared(BatchSheet sheet, Line.Strained gave) {
         YieldForecast forecast = sheet.forecast();
         if (forecast.holds(gave.out())) {
-            return "as expected";
+            return sheet.heatHad().isNone() ? "as much as expected, of its heat nothing was seen" : "as expected";
         }
         return gave.out().compareTo(forecast.low()) < 0 ? "less than expected" : "more than expected";
     }

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
+import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -21,6 +23,8 @@ import org.springframework.boot.test.system.CapturedOutput;
 import org.springframework.boot.test.system.OutputCaptureExtension;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.TestPropertySource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
 
 /** A crock on heat since seven with a probe in it; it is nine o'clock. */
 @HttpTest
@@ -237,6 +241,39 @@ class DeviceApiHttpTest {
         assertThat(probe.says(READINGS, message(course(Instant.parse("2026-11-24T06:00:00Z"), 2)))
                         .statusCode())
                 .isEqualTo(401);
+    }
+
+    /** Every example of the published description is taken as it stands there, and every answer has the shape it says. */
+    @Test
+    void theDescriptionHoldsWhatItSays() throws IOException {
+        JsonNode description = new ObjectMapper()
+                .readTree(
+                        Path.of("..", "docs", "formats", "devices.openapi.json").toFile());
+        Teller scale = Teller.made(port, tove, "SCALE", "kitchen scale");
+        int sent = 0;
+        for (Map.Entry<String, JsonNode> path : description.get("paths").properties()) {
+            Teller by = path.getKey().endsWith("weighings") ? scale : probe;
+            for (Map.Entry<String, JsonNode> type :
+                    path.getValue().at("/post/requestBody/content").properties()) {
+                for (JsonNode example : type.getValue().get("examples")) {
+                    JsonNode value = example.get("value");
+                    String body = value.isString() ? value.asString() : value.toString();
+                    HttpResponse<String> answer =
+                            by.says(path.getKey(), body.getBytes(StandardCharsets.UTF_8), type.getKey(), "");
+                    assertThat(answer.statusCode()).as(body).isEqualTo(200);
+                    JsonNode said = new ObjectMapper().readTree(answer.body());
+                    assertThat(said.get("refused").asInt())
+                            .as(body + answer.body())
+                            .isZero();
+                    assertThat(said.get("taken").asInt()).as(body).isPositive();
+                    description.at("/components/schemas/answer/required").forEach(field -> assertThat(
+                                    said.has(field.asString()))
+                            .isTrue());
+                    sent++;
+                }
+            }
+        }
+        assertThat(sent).isEqualTo(6);
     }
 
     /**

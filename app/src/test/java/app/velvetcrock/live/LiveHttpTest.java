@@ -96,6 +96,17 @@ class LiveHttpTest {
         }
     }
 
+    /** Whatever is asked, a stream opens; what is no revision is none. */
+    @Test
+    void whatIsNoRevisionIsNone() {
+        for (String odd : List.of(
+                "?since=%3Cscript%3E", "?since=-1", "?since=9e99", "?since=&q=%27", "?since=" + "9".repeat(40))) {
+            try (Listening any = Listening.as(port, tove, odd, "NaN")) {
+                assertThat(any.status()).as(odd).isEqualTo(200);
+            }
+        }
+    }
+
     /** Signing out ends the stream; a session that is ended elsewhere is found out at the next beat. */
     @Test
     void aStreamEndsWithItsSession() {

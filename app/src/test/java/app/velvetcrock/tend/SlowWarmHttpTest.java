@@ -76,6 +76,34 @@ class SlowWarmHttpTest {
         assertThat(gap.page().select("svg text").eachText()).contains("not watched");
     }
 
+    /** None of its heat was seen: that is asked before the oil counts as what was planned, and the answer stands in the lesson. */
+    @Test
+    void aStrainingWithoutHeatIsAskedAbout() {
+        String press = batch.replace("batch", "press");
+        Answer asked = tove.submit(press, "form[action*=press]", Map.of("out", "150 g"));
+        assertThat(asked.status()).isEqualTo(422);
+        assertThat(asked.page().select("#refused").text()).contains("It shows none of its heat-hours");
+        Answer done =
+                tove.post(Visitor.form(asked.page(), "form[action*=press]", Map.of("out", "177 g", "heat", "COLD")));
+        assertThat(done.page().select("#taught").text()).contains("of its heat nothing was seen");
+        assertThat(tove.get(batch).page().select("main").text()).contains("It was strained without its heat.");
+    }
+
+    /** What was too hot, and what nobody watched, is said when it is strained. */
+    @Test
+    void thePressIsToldOfHeatOverAndUnseen() {
+        tove.submit(batch, "form[action*=heat-on]", Map.of("when", "2026-11-23T18:00"));
+        tove.submit(batch, "form[action$=heat]", Map.of("temperature", "50", "when", "2026-11-23T18:00"));
+        tove.submit(batch, "form[action$=heat]", Map.of("temperature", "62", "when", "2026-11-23T19:00"));
+        tove.submit(batch, "form[action$=heat]", Map.of("temperature", "50", "when", "2026-11-23T22:01"));
+        // 10 min up from 60 to 62 on the way from 50, 30 min of the way down within the gap of 181 min
+        assertThat(tove.get(batch.replace("batch", "press"))
+                        .page()
+                        .select("#heat-seen")
+                        .text())
+                .contains("Of its heat: 40 min above the ceiling, 3 h nobody watched");
+    }
+
     @Test
     void tooHotIsSaidOnTheBatch() {
         tove.submit(batch, "form[action*=heat-on]", Map.of("when", "2026-11-23T18:00"));

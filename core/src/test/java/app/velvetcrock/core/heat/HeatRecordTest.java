@@ -82,6 +82,77 @@ class HeatRecordTest {
         }
     }
 
+    /** Gone on from any checkpoint, by whoever kept it: the same course, to the last bit. */
+    @Test
+    void goingOnFromACheckpointIsTheSame() {
+        for (int i = 0; i < 60; i++) {
+            Heated heated = random.nextBoolean() ? WARM : WET;
+            List<Object> day = new ArrayList<>(day());
+            for (int n = 0; n < 300; n++) {
+                day.add(new HeatReading(
+                        START.plusSeconds(400_000 + n * 10L), Temperature.ofCelsius(40 + random.nextInt(20)), true));
+            }
+            HeatRecord whole = of(heated, day);
+            HeatRecord.Checkpoint kept =
+                    whole.checkpoints().get(random.nextInt(whole.checkpoints().size()));
+            HeatRecord resumed = new HeatRecord(heated, START, kept);
+            day.stream().filter(item -> at(item).isAfter(kept.at())).forEach(item -> {
+                if (item instanceof HeatReading reading) {
+                    resumed.add(reading);
+                } else {
+                    resumed.add((HeatEvent) item);
+                }
+            });
+            assertThat(resumed.tally()).isEqualTo(whole.tally());
+        }
+    }
+
+    private static Instant at(Object item) {
+        return item instanceof HeatReading reading ? reading.at() : ((HeatEvent) item).at();
+    }
+
+    /**
+     * 46 °C, then 24 °C half a minute later: more than 8 °C in a minute asks whether the probe is in the oil, and nothing counts
+     * until that is answered. 46 to 39 °C does not ask; nor does a fall of 9 °C in two minutes, nor one cold oil explains.
+     */
+    @Test
+    void aFallTooSteepForOilAsks() {
+        HeatTally out = of(WARM, List.of(probed(0, 46), probed(30, 24), probed(330, 46), probed(630, 46)))
+                .tally();
+        assertThat(out.plunge().doubt()).contains(START.plusSeconds(30));
+        assertThat(out.credited()).isZero();
+        HeatTally answered = of(
+                        WARM,
+                        List.of(
+                                probed(0, 46),
+                                probed(30, 24),
+                                probed(330, 46),
+                                new HeatEvent(START.plusSeconds(340), HeatChange.PROBE_IN_OIL),
+                                probed(630, 46),
+                                probed(930, 46)))
+                .tally();
+        assertThat(answered.plunge().doubt()).isEmpty();
+        // across the answer by the lower of two rates of 1, then along the line: 300 + 300 s
+        assertThat(answered.credited()).isCloseTo(10, within(1e-9));
+        for (List<Object> fine : List.<List<Object>>of(
+                List.of(probed(0, 46), probed(60, 39)),
+                List.of(probed(0, 46), probed(60, 41), probed(120, 37)),
+                List.of(probed(0, 46), new HeatEvent(START.plusSeconds(10), HeatChange.OIL_TOPPED_UP), probed(30, 30)),
+                List.of(reading(0, 46), reading(1, 20)))) {
+            assertThat(of(WARM, fine).tally().plunge().doubt()).as("%s", fine).isEmpty();
+        }
+        // in small steps it is a fall all the same: 3 °C every 15 s are 12 in a minute
+        assertThat(of(WARM, List.of(probed(0, 46), probed(15, 43), probed(30, 40), probed(45, 37)))
+                        .tally()
+                        .plunge()
+                        .doubt())
+                .contains(START.plusSeconds(45));
+    }
+
+    private static HeatReading probed(int second, double celsius) {
+        return new HeatReading(START.plusSeconds(second), Temperature.ofCelsius(celsius), true);
+    }
+
     /** Against a sum of slices of a tenth of a second, along the lines between readings: a thousandth at most. */
     @Test
     void agreesWithAFineSumOfSlices() {
