@@ -2,6 +2,7 @@ import './drag.js';
 import './rounds.js';
 import './time.js';
 import './live.js';
+import './scale.js';
 import './watch.js';
 
 // A part that is worked out anew is put into what stands there: what is being typed and what is opened stays as it is.

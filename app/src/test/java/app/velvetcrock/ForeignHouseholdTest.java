@@ -3,6 +3,7 @@ package app.velvetcrock;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.velvetcrock.Visitor.Answer;
+import app.velvetcrock.devices.Teller;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -199,6 +200,11 @@ class ForeignHouseholdTest {
                     .as("a session opens nothing here")
                     .isEqualTo(401));
         }
+        cases.put("GET /scale", route -> {
+            Teller.made(port, owner, "SCALE", "scale").says("/api/weighings", "{\"secondsAgo\":1,\"grams\":731}");
+            assertThat(owner.get("/scale").raw().body()).contains("731 g");
+            assertThat(stranger.get("/scale").status()).isEqualTo(204);
+        });
         cases.put("GET /live", route -> {
             try (Listening theirs = Listening.as(port, stranger, "", "")) {
                 Listening.rest(300);

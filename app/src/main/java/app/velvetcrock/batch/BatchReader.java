@@ -13,6 +13,7 @@ import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.hours.Hours;
+import app.velvetcrock.kit.Warming;
 import app.velvetcrock.plans.Plans;
 import app.velvetcrock.readings.ProbedHeat;
 import app.velvetcrock.stillroom.House;
@@ -44,6 +45,7 @@ class BatchReader {
     private final LineCodec codec;
     private final Plans plans;
     private final ProbedHeat probed;
+    private final Warming warming;
     private final Clock clock;
 
     BatchReader(
@@ -56,6 +58,7 @@ class BatchReader {
             LineCodec codec,
             Plans plans,
             ProbedHeat probed,
+            Warming warming,
             Clock clock) {
         this.entries = entries;
         this.rows = rows;
@@ -66,6 +69,7 @@ class BatchReader {
         this.codec = codec;
         this.plans = plans;
         this.probed = probed;
+        this.warming = warming;
         this.clock = clock;
     }
 
@@ -124,6 +128,11 @@ class BatchReader {
                         probed.read(new ProbedHeat.Of(batch.id(), frozen.plan(), holding), reading.probes())),
                 clock.instant(),
                 zone);
+        Lazy<HomeHours> home = Lazy.of(() -> warming.of(
+                reading.home().get(),
+                course.method(),
+                batch.stand().id(),
+                course.charge().oil()));
         return new BatchSheet(
                 batch.id(),
                 batch.number(),
@@ -133,9 +142,8 @@ class BatchReader {
                 course,
                 holding,
                 holding.last(Line.Strained.class),
-                Lazy.of(() -> Rounds.open(course, holding, reading.home().get(), frozen.holds())),
-                Lazy.of(() -> Remaining.of(
-                        course, frozen.plan().request(), reading.home().get(), frozen.holds())),
+                Lazy.of(() -> Rounds.open(course, holding, home.get(), frozen.holds())),
+                Lazy.of(() -> Remaining.of(course, frozen.plan().request(), home.get(), frozen.holds())),
                 Lazy.of(() -> written(log, said, holding, reading)),
                 reading.open().stream()
                         .filter(told -> batch.id().equals(told.subject().batch()))

@@ -139,11 +139,6 @@ public record BatchSheet(
                 : Optional.empty();
     }
 
-    /** The heat it has had, all its stages together. */
-    public HeatHad heatHad() {
-        return new HeatHad(course);
-    }
-
     /** When its heat will be done, as the rest of it is placed. */
     public Optional<Instant> heatDone() {
         return remaining.get().flatMap(left -> left.of(course.stage().key())).map(Placed::end);

@@ -183,7 +183,7 @@ public class Bench {
             desk.fields().echo("storage", "food of moist herb stands in the refrigerator, whatever is chosen here");
         }
         List<Choice> ways = ways(plan, way, desk.shelves());
-        BenchTime.Asked asked = time.read(form, plan.request(), desk.fields(), desk.house());
+        BenchTime.Asked asked = time.read(form, parts.get(0), desk.fields(), desk.house());
         Map<String, String> late = time.late(
                 asked,
                 plan.request(),

@@ -19,6 +19,7 @@ import app.velvetcrock.core.timetable.Timetable;
 import app.velvetcrock.core.timetable.WetHerb;
 import app.velvetcrock.hours.Hours;
 import app.velvetcrock.kit.KitShelf;
+import app.velvetcrock.kit.Warming;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
 import java.time.Clock;
@@ -33,6 +34,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import org.springframework.stereotype.Component;
 
 /** Gives a plan its days: in the hours somebody is home, by the day it is needed, beside what stands already. */
@@ -42,17 +44,29 @@ class BenchTime {
     private final Hours hours;
     private final Batches batches;
     private final KitShelf kit;
+    private final Warming warming;
     private final Clock clock;
 
-    BenchTime(Hours hours, Batches batches, KitShelf kit, Clock clock) {
+    BenchTime(Hours hours, Batches batches, KitShelf kit, Warming warming, Clock clock) {
         this.hours = hours;
         this.batches = batches;
         this.kit = kit;
+        this.warming = warming;
         this.clock = clock;
     }
 
-    /** The day something is needed, and when its making can begin. */
-    record Asked(HomeHours home, Instant from, Optional<Instant> need, Map<String, Instant> holds) {}
+    /**
+     * The day something is needed, and when its making can begin.
+     *
+     * @param home the hours at home, heat warming up as what heats the chosen way does
+     * @param byWay the same of any other way
+     */
+    record Asked(
+            HomeHours home,
+            Function<Method, HomeHours> byWay,
+            Instant from,
+            Optional<Instant> need,
+            Map<String, Instant> holds) {}
 
     /**
      * A plan in time.
@@ -94,9 +108,13 @@ class BenchTime {
     }
 
     /** Reads when it is needed; what is not clear stands beside its field. */
-    Asked read(BenchForm form, PlanRequest request, Fields fields, House house) {
+    Asked read(BenchForm form, BenchWork.Part part, Fields fields, House house) {
         SentencePart.Time time = form.time() == null ? SentencePart.Time.NONE : form.time();
-        HomeHours home = hours.home();
+        PlanRequest request = part.plan().request();
+        HomeHours any = hours.home();
+        Function<Method, HomeHours> byWay = way ->
+                warming.of(any, way, part.jar().id(), part.plan().charge().oil());
+        HomeHours home = byWay.apply(request.circumstances().method());
         LocalDate today = house.dayOf(clock.instant());
         Optional<Instant> need = need(time, fields, house, today);
         Map<String, Instant> holds = new HashMap<>();
@@ -107,7 +125,7 @@ class BenchTime {
                     .ifPresent(at ->
                             holds.put(key, at.atZone(house.settings().zone()).toInstant()));
         }
-        return new Asked(home, house.instantOn(request.circumstances().start(), clock.instant()), need, holds);
+        return new Asked(home, byWay, house.instantOn(request.circumstances().start(), clock.instant()), need, holds);
     }
 
     private static Optional<Instant> need(SentencePart.Time time, Fields fields, House house, LocalDate today) {
@@ -183,11 +201,12 @@ class BenchTime {
         Map<String, String> late = new HashMap<>();
         asked.need()
                 .ifPresent(need -> ways.forEach(way -> {
+                    HomeHours home = asked.byWay().apply(way);
                     InTime inTime = InTime.of(
-                            PlanSteps.of(request.with(request.circumstances().by(way)), asked.home()),
+                            PlanSteps.of(request.with(request.circumstances().by(way)), home),
                             asked.from(),
                             need,
-                            asked.home());
+                            home);
                     if (inTime.spoils()) {
                         late.put(way.key(), "its heat comes in too many sessions");
                     } else if (!inTime.isFeasible()) {

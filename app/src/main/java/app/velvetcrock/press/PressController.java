@@ -207,7 +207,8 @@ class PressController {
         model.addAttribute("glass", PressPage.glass(sheet, households.current()));
         model.addAttribute("picture", LevelPicture.of(sheet));
         model.addAttribute("cutShort", sheet.cutShort().orElse(null));
-        model.addAttribute("heatSeen", sheet.heatHad().overOrUnseen().orElse(null));
+        model.addAttribute(
+                "heatSeen", new HeatHad(sheet.course()).overOrUnseen().orElse(null));
     }
 
     private String page(Model model, BatchSheet sheet, PressForm form, Fields fields) {

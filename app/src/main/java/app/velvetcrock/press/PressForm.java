@@ -73,7 +73,8 @@ record PressForm(
                                 how.orElseThrow(),
                                 learns,
                                 seen.orElseThrow(),
-                                (heated.orElse("") + next.orElseThrow()).strip()),
+                                next.orElseThrow(),
+                                heated.orElseThrow()),
                         key == null ? UUID.randomUUID() : key,
                         at,
                         Objects.requireNonNullElse(out, "")))
@@ -101,10 +102,10 @@ record PressForm(
                 .map(Fields.Weighed::mass);
     }
 
-    /** Heat that nobody saw is asked about before the oil is taken for what was planned; the answer goes before what to change. */
+    /** Heat that nobody saw is asked about before the oil is taken for what was planned; the answer stands in the log. */
     private Optional<String> heated(Fields fields, BatchSheet sheet) {
-        if (!sheet.heatHad().isNone() || "WARMED".equals(heat)) {
-            return Optional.of(sheet.heatHad().isNone() ? "It was warmed, and nobody wrote it down. " : "");
+        if (!new HeatHad(sheet.course()).isNone() || "WARMED".equals(heat)) {
+            return Optional.of(new HeatHad(sheet.course()).isNone() ? "It was warmed, and nobody wrote it down." : "");
         }
         if (!"COLD".equals(heat)) {
             fields.trouble(
@@ -112,7 +113,7 @@ record PressForm(
                     "It shows none of its heat-hours, so what came out is not yet what was planned.",
                     "the readings on its page, or choose below what is so");
         }
-        return Optional.of("It was strained without its heat. ");
+        return Optional.of("It was strained without its heat.");
     }
 
     /** A figure outside what herbs keep is asked about before it is learned (craft: strain). */

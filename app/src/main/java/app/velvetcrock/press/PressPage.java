@@ -119,7 +119,9 @@ final class PressPage {
     static String compared(BatchSheet sheet, Line.Strained gave) {
         YieldForecast forecast = sheet.forecast();
         if (forecast.holds(gave.out())) {
-            return sheet.heatHad().isNone() ? "as much as expected, of its heat nothing was seen" : "as expected";
+            return new HeatHad(sheet.course()).isNone()
+                    ? "as much as expected, of its heat nothing was seen"
+                    : "as expected";
         }
         return gave.out().compareTo(forecast.low()) < 0 ? "less than expected" : "more than expected";
     }

@@ -104,6 +104,12 @@ class Straining implements Hands {
         if (deed.learn() && request.herbs().size() == 1) {
             retentions.learn(entry, request.herb(), deed.pressing(), sheet.kept(out));
         }
+        if (!deed.heat().isBlank()) {
+            log.write(
+                    id,
+                    new Line.Noted(deed.heat()),
+                    new Doing<>(UUID.randomUUID(), doing.at(), doing.by(), deed.heat(), deed));
+        }
         if (!deed.lesson().isBlank()) {
             log.write(
                     id,

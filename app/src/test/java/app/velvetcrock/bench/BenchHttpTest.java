@@ -206,7 +206,10 @@ class BenchHttpTest {
         assertThat(tove.post(new Filled("/bench/start", withToken(wish))).status())
                 .isEqualTo(422);
         assertThat(plan(wish).select("#knowingly")).isEmpty();
-        tove.submit(started.path().replace("batch", "press"), "form[action*=press]", Map.of("out", "200 g"));
+        tove.submit(
+                started.path().replace("batch", "press"),
+                "form[action*=press]",
+                Map.of("out", "200 g", "heat", "COLD"));
         String oil = tove.get("/cupboard").page().select("main .bottle").attr("href");
         assertThat(tove.get("/cupboard").page().select("table").text()).contains("made against the rule of water");
         assertThat(tove.get(oil).page().text())
@@ -275,7 +278,10 @@ class BenchHttpTest {
     @Test
     void anOilIsInfusedASecondTime() {
         Answer first = start(wish(Map.of("amount", "30 g", "method", "slow-warm", "oil", "235 mL")));
-        tove.submit(first.path().replace("batch", "press"), "form[action*=press]", Map.of("out", "180 g"));
+        tove.submit(
+                first.path().replace("batch", "press"),
+                "form[action*=press]",
+                Map.of("out", "180 g", "heat", "WARMED"));
         String lot =
                 tove.get("/bench").page().select("#carrier optgroup option").attr("value");
         Map<String, String> again = wish(Map.of("amount", "20 g", "carrier", lot, "method", "cold-dark"));

@@ -218,6 +218,19 @@ class DeviceApiHttpTest {
         assertThat(heat()).contains("not watched");
     }
 
+    /** What lies on a scale is offered for a minute, at rest or not; what was said longer ago lies there no more. */
+    @Test
+    void whatLiesOnTheScaleIsOfferedForAMinute() {
+        assertThat(tove.get("/scale").status()).isEqualTo(204);
+        Teller scale = Teller.made(port, tove, "SCALE", "kitchen scale");
+        scale.says("/api/weighings", "{\"secondsAgo\":90,\"grams\":200}");
+        assertThat(tove.get("/scale").status()).isEqualTo(204);
+        scale.says("/api/weighings", "{\"weighings\":[{\"secondsAgo\":20,\"grams\":152.44,\"steady\":false}]}");
+        assertThat(tove.get("/scale").raw().body()).contains("\"typed\":\"152.4 g\"", "not at rest yet");
+        scale.says("/api/weighings", "{\"secondsAgo\":1,\"grams\":45}");
+        assertThat(tove.get("/scale").raw().body()).contains("on the scale: 45 g\"");
+    }
+
     /** What opens nothing says so as a problem, and no page; a token taken away opens nothing. */
     @Test
     void whoeverHasNoTokenIsToldSo() {

@@ -78,7 +78,9 @@ class RecipesHttpTest {
                         Map.of("weighed", "31 g", "poured", "240 mL")))
                 .path();
         tove.submit(
-                batch.replace("batch", "press"), "form[action*=press]", Map.of("out", "180 g", "note", "a finer cut"));
+                batch.replace("batch", "press"),
+                "form[action*=press]",
+                Map.of("out", "180 g", "note", "a finer cut", "heat", "WARMED"));
         Answer again = tove.submit(batch, "form[action*=recipes/from]", Map.of());
         assertThat(again.page().select(".caution").first().text()).isEqualTo("Next time a finer cut");
         assertThat(again.page().select("#weigh-out").text()).contains("31 g", "240 mL");

@@ -130,6 +130,23 @@ class HeatJourneyTest {
         }
     }
 
+    /** What lies on the scale goes into a field by one tap, and is read as if it had been typed. */
+    @Test
+    void whatLiesOnTheScaleIsTakenByOneTap() throws IOException, InterruptedException {
+        window.go("/settings/probes");
+        page.fill("#name", "kitchen scale");
+        page.selectOption("#kind", "SCALE");
+        page.click("text=Make its token");
+        page.waitForSelector("#token");
+        say(page.inputValue("#token"), "/api/weighings", "application/json", "{\"secondsAgo\":2,\"grams\":37.5}");
+        window.go("/bench");
+        page.click("#amount");
+        page.click(".from-scale:has-text('on the scale: 37.5 g')");
+        assertThat(page.inputValue("#amount")).isEqualTo("37.5 g");
+        assertThat(page.locator(".from-scale").count()).isZero();
+        page.waitForSelector("#worked:has-text('37.5 g')");
+    }
+
     /**
      * A whole slow-warm day of the probe that ships with it, 600 times as fast, its network away for five minutes: the watch moves
      * by itself till the heat-hours are had, and the course is that of every reading that was sent, each once.
@@ -225,11 +242,15 @@ class HeatJourneyTest {
     private void send(String token, List<String> told) throws IOException, InterruptedException {
         StringBuilder csv = new StringBuilder("at,celsius\n");
         told.forEach(line -> csv.append(line.replace(' ', ',')).append('\n'));
+        say(token, "/api/readings", "text/csv", csv.toString());
+    }
+
+    private void say(String token, String path, String type, String body) throws IOException, InterruptedException {
         int status = http.send(
-                        HttpRequest.newBuilder(URI.create(app.url("/api/readings")))
+                        HttpRequest.newBuilder(URI.create(app.url(path)))
                                 .header("Authorization", "Bearer " + token)
-                                .header("Content-Type", "text/csv")
-                                .POST(HttpRequest.BodyPublishers.ofString(csv.toString()))
+                                .header("Content-Type", type)
+                                .POST(HttpRequest.BodyPublishers.ofString(body))
                                 .build(),
                         BodyHandlers.discarding())
                 .statusCode();

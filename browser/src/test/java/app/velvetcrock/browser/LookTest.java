@@ -24,6 +24,8 @@ class LookTest {
             window.waitFor("/shelf");
             assertThat(window.page().locator(".board .jar").count()).isGreaterThanOrEqualTo(3);
             String batch = window.page().getAttribute(".board .jar", "href");
+            String toWatch =
+                    window.page().locator(".trace a[href$=watch]").first().getAttribute("href");
             window.go("/bench/recipes");
             String recipe = window.page().locator("#cards a").last().getAttribute("href");
             String kept = window.page().locator("#plans a").first().getAttribute("href");
@@ -31,6 +33,8 @@ class LookTest {
             String lot =
                     window.page().locator("a[href*='/stores/lots/']").first().getAttribute("href");
             List<String> views = List.of(
+                    toWatch,
+                    "/settings/probes",
                     "/shelf",
                     "/stores",
                     "/bench",
@@ -90,7 +94,7 @@ class LookTest {
             return plain.equals("/bench/recipes") ? "recipes-kept" : "kept";
         }
         if (plain.startsWith("/batch/")) {
-            return plain.endsWith("label") ? "label" : "batch";
+            return plain.endsWith("label") ? "label" : plain.endsWith("watch") ? "watch" : "batch";
         }
         return plain.startsWith("/press/")
                 ? "strain"
@@ -113,11 +117,12 @@ class LookTest {
                                 "convert",
                                 "supplies",
                                 "recipes-kept",
-                                "calendar")
+                                "calendar",
+                                "probes")
                         .contains(name);
         boolean phone = width == 390
                 && scheme == ColorScheme.LIGHT
-                && List.of("shelf", "bench", "drying").contains(name);
+                && List.of("shelf", "bench", "drying", "watch").contains(name);
         boolean dark = width == 1280
                 && scheme == ColorScheme.DARK
                 && List.of("shelf", "bench").contains(name);

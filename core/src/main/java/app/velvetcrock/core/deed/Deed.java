@@ -178,8 +178,14 @@ public sealed interface Deed {
      * @param out what came out
      * @param learn whether the next forecast may learn from it
      * @param lesson what to do otherwise next time; empty for nothing
+     * @param heat what was said of heat that nobody wrote down; empty for nothing
      */
-    record Strain(Mass out, Pressing pressing, boolean learn, Seen seen, String lesson) implements Deed {
+    record Strain(Mass out, Pressing pressing, boolean learn, Seen seen, String lesson, String heat) implements Deed {
+
+        public Strain(Mass out, Pressing pressing, boolean learn, Seen seen, String lesson) {
+            this(out, pressing, learn, seen, lesson, "");
+        }
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.strain(this);

@@ -123,6 +123,19 @@ public record SourceLearned(SourceCurve curve, int sessions) {
                         allTooHot ? " Nothing it was turned to so far stays under the ceiling of this way." : ""));
     }
 
+    /**
+     * How long the setting that suits a stage takes to bring a load into its band, to five minutes; absent where nothing is learned of
+     * a load like it, or nothing suits.
+     */
+    public static Optional<Duration> warmUp(List<SourceCurve> curves, Volume load, Stage stage) {
+        return best(of(curves, Optional.of(load)), stage)
+                .flatMap(one -> one.curve().warmUp(COLD, stage.band().low()))
+                .map(took -> WarmUp.learned(List.of(took)));
+    }
+
+    /** [E] What is put on the heat has the warmth of a kitchen. */
+    private static final Temperature COLD = Temperature.ofCelsius(20);
+
     /** The one to turn to for a stage: of those that suit, what ends nearest the middle of its band. */
     public static Optional<SourceLearned> best(List<SourceLearned> learned, Stage stage) {
         double middle = (stage.band().low().celsius() + stage.band().high().celsius()) / 2;

@@ -36,7 +36,7 @@ public final class HomeHours {
     private final ZoneId zone;
     private final boolean heatAlone;
     private final Duration warmUp;
-    private final Map<LocalDate, List<Span>> days = new ConcurrentHashMap<>();
+    private final Map<LocalDate, List<Span>> days;
 
     /**
      * Hours of a household.
@@ -50,11 +50,25 @@ public final class HomeHours {
         this.zone = zone;
         this.heatAlone = heatAlone;
         this.warmUp = warmUp;
+        this.days = new ConcurrentHashMap<>();
     }
 
     /** Hours of a household that lets no heat run alone. */
     public HomeHours(List<Presence> people, ZoneId zone) {
         this(people, zone, false, WarmUp.AT_FIRST);
+    }
+
+    /** The same hours where heat takes so long to come up; what was looked at of their days stays known. */
+    public HomeHours warmingUpIn(Duration warmUp) {
+        return new HomeHours(this, warmUp);
+    }
+
+    private HomeHours(HomeHours same, Duration warmUp) {
+        this.people = same.people;
+        this.zone = same.zone;
+        this.heatAlone = same.heatAlone;
+        this.warmUp = warmUp;
+        this.days = same.days;
     }
 
     public List<Presence> people() {

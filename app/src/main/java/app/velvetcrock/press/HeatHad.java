@@ -1,4 +1,4 @@
-package app.velvetcrock.batch;
+package app.velvetcrock.press;
 
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.measure.Decimals;
@@ -7,18 +7,18 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** The heat a batch has had in all its stages, as it is told when it is strained. */
-public record HeatHad(Course course) {
+record HeatHad(Course course) {
 
     private static final double MINUTES_PER_HOUR = 60;
 
     /** Tells whether it should have been heated and shows none of it. */
-    public boolean isNone() {
+    boolean isNone() {
         return course.method().isHeated()
                 && course.traces().stream().allMatch(trace -> trace.credited().minutes() <= 0);
     }
 
     /** What of its heat was over its ceiling or seen by nobody; empty where nothing was. */
-    public Optional<String> overOrUnseen() {
+    Optional<String> overOrUnseen() {
         double over = course.traces().stream()
                 .mapToDouble(trace -> trace.aboveCeiling().minutes())
                 .sum();

@@ -1,0 +1,50 @@
+package app.velvetcrock.kit;
+
+import app.velvetcrock.core.heat.SourceCurve;
+import app.velvetcrock.core.heat.SourceLearned;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.timetable.HomeHours;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.web.PerRequest;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** How long a session of heat warms up before it earns, by what the source that gives it was seen to do. */
+@Component
+public class Warming {
+
+    private final KitShelf kit;
+    private final SourceCurves curves;
+
+    Warming(KitShelf kit, SourceCurves curves) {
+        this.kit = kit;
+        this.curves = curves;
+    }
+
+    /**
+     * The household's hours with the warm-up of what heats a way; as they are where nothing is learned of it, or nobody said which of
+     * several it is.
+     *
+     * @param stand the vessel it stands in
+     * @param load what is in it
+     */
+    public HomeHours of(HomeHours home, Method way, UUID stand, Volume load) {
+        Optional<Stage> heated = way.stages().stream().filter(Stage::isHeated).findFirst();
+        if (heated.isEmpty()) {
+            return home;
+        }
+        Map<UUID, List<SourceCurve>> shown = PerRequest.of("source curves", Current.person(), curves::all);
+        return shown.isEmpty()
+                ? home
+                : kit.sourceOf(way.sources(), stand)
+                        .flatMap(source ->
+                                SourceLearned.warmUp(shown.getOrDefault(source.id(), List.of()), load, heated.get()))
+                        .map(home::warmingUpIn)
+                        .orElse(home);
+    }
+}
