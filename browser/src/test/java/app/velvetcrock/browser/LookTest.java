@@ -118,14 +118,15 @@ class LookTest {
                                 "supplies",
                                 "recipes-kept",
                                 "calendar",
-                                "probes")
+                                "probes",
+                                "hours")
                         .contains(name);
         boolean phone = width == 390
                 && scheme == ColorScheme.LIGHT
                 && List.of("shelf", "bench", "drying", "watch").contains(name);
         boolean dark = width == 1280
                 && scheme == ColorScheme.DARK
-                && List.of("shelf", "bench").contains(name);
+                && name.equals("shelf");
         if (wide || phone || dark) {
             String suffix = wide ? "" : phone ? "-phone" : "-dark";
             if (name.equals("time")) {
