@@ -1,11 +1,16 @@
 package app.velvetcrock.tend;
 
 import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.heat.HeatReading;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.stillroom.House;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -61,11 +66,39 @@ final class LogLines {
             } else {
                 add(runs, routine);
                 routine = new ArrayList<>();
-                runs.add(new Run("", List.of(shown(line))));
+                runs.add(new Run("", List.of(shown(line, probed(line, sheet)))));
             }
         }
         add(runs, routine);
         return runs;
+    }
+
+    /** What a probe read while it was in, in one line however often it spoke; empty for any other line. */
+    private String probed(BatchSheet.Written line, BatchSheet sheet) {
+        Instant out = sheet.log().entries().stream()
+                .filter(entry ->
+                        entry.line() instanceof Line.Probe && entry.happenedAt().isAfter(line.happenedAt()))
+                .map(Entry::happenedAt)
+                .findFirst()
+                .orElse(Instant.MAX);
+        List<HeatReading> read = !(line.entry().line() instanceof Line.Probe probe) || !probe.in() || line.gone()
+                ? List.of()
+                : sheet.course().heat().map(HeatCourse::readings).orElse(List.of()).stream()
+                        .filter(reading -> reading.byProbe()
+                                && !reading.at().isBefore(line.happenedAt())
+                                && reading.at().isBefore(out))
+                        .toList();
+        Comparator<HeatReading> byHeat = Comparator.comparing(HeatReading::temperature);
+        return read.isEmpty()
+                ? ""
+                : "; it read %s to %s, from %s to %s"
+                        .formatted(
+                                house.temperature(
+                                        read.stream().min(byHeat).orElseThrow().temperature()),
+                                house.temperature(
+                                        read.stream().max(byHeat).orElseThrow().temperature()),
+                                house.moment(read.get(0).at()),
+                                house.moment(read.get(read.size() - 1).at()));
     }
 
     private static boolean isRoutine(BatchSheet.Written line) {
@@ -102,10 +135,14 @@ final class LogLines {
     }
 
     private Shown shown(BatchSheet.Written line) {
+        return shown(line, "");
+    }
+
+    private Shown shown(BatchSheet.Written line, String more) {
         return new Shown(
                 line.id(),
                 house.moment(line.happenedAt()) + ", " + line.by(),
-                line.words(),
+                line.words() + more,
                 line.gone() ? "struck" : "",
                 line.typedFigure().map("typed “%s”"::formatted).orElse(""),
                 line.gone() ? "(%s)".formatted(line.struck()) : "",

@@ -195,6 +195,9 @@ class DeviceApiHttpTest {
     void readingsBelongToABatchWhileTheProbeIsInIt() {
         probe.says(READINGS, message(course(Instant.parse("2026-11-24T06:00:00Z"), 358)));
         String with = heat();
+        assertThat(tove.get(batch).page().select(".log").text())
+                .as("folded into the line it was put in by")
+                .contains("Probe put in: probe by the stove; it read 44.7 °C to 46 °C, from 24 Nov 2026, 07:00 to");
         put("out");
         assertThat(heat()).contains("0.0 of 8 heat-hours");
         tove.post(Visitor.form(

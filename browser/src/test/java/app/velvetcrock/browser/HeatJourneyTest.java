@@ -147,6 +147,30 @@ class HeatJourneyTest {
         page.waitForSelector("#worked:has-text('37.5 g')");
     }
 
+    /** What is read at one node shows on the pages that are open at the other. */
+    @Test
+    void whatIsReadAtOneNodeShowsAtTheOther() throws IOException, InterruptedException {
+        Node other = app.second();
+        other.start();
+        try {
+            other.await();
+            // A session is of the household's database, and cookies know no ports: whoever is signed in here is there.
+            Page there = page.context().newPage();
+            there.navigate(other.base() + batch + "/watch");
+            there.waitForSelector(".degrees:has-text('—')");
+            Thread.sleep(1_500);
+            window.go(batch + "/watch");
+            page.click("#pad summary");
+            page.fill("[id='t-temperature']", "43.4");
+            page.click("#pad button.quiet");
+            page.waitForSelector(".degrees:has-text('43.4')");
+            there.waitForSelector(".degrees:has-text('43.4')", new Page.WaitForSelectorOptions().setTimeout(3_000));
+            there.close();
+        } finally {
+            other.kill();
+        }
+    }
+
     /**
      * A whole slow-warm day of the probe that ships with it, 600 times as fast, its network away for five minutes: the watch moves
      * by itself till the heat-hours are had, and the course is that of every reading that was sent, each once.

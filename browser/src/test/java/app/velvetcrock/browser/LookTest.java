@@ -124,9 +124,7 @@ class LookTest {
         boolean phone = width == 390
                 && scheme == ColorScheme.LIGHT
                 && List.of("shelf", "bench", "drying", "watch").contains(name);
-        boolean dark = width == 1280
-                && scheme == ColorScheme.DARK
-                && name.equals("shelf");
+        boolean dark = width == 1280 && scheme == ColorScheme.DARK && name.equals("shelf");
         if (wide || phone || dark) {
             String suffix = wide ? "" : phone ? "-phone" : "-dark";
             if (name.equals("time")) {

@@ -61,6 +61,22 @@ final class RunningApp {
         return "http://127.0.0.1:" + port + path;
     }
 
+    /** A second node on the same database and clock; started by whoever asks, and killed by them. */
+    Node second() {
+        try (ServerSocket free = new ServerSocket(0)) {
+            return new Node(
+                    home,
+                    free.getLocalPort(),
+                    Map.of(
+                            "CROCK_CLOCK",
+                            clock.toString(),
+                            "CROCK_DB_URL",
+                            "jdbc:postgresql://127.0.0.1:" + required("CROCK_TEST_DB_PORT") + "/crock_browser"));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     /** The file its clock reads. */
     Path clockFile() {
         return clock;
