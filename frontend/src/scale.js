@@ -12,7 +12,7 @@ const offer = async (field) => {
   }
   const { typed, words } = await answer.json();
   document.querySelectorAll('.from-scale').forEach((old) => old.remove());
-  if (document.activeElement !== field) return;
+  if (document.activeElement !== field || field.value === typed) return;
   const chip = document.createElement('button');
   chip.type = 'button';
   chip.className = 'from-scale quiet';
