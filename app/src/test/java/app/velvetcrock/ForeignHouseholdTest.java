@@ -350,6 +350,9 @@ class ForeignHouseholdTest {
                     "POST /batch/{id}/" + form,
                     route -> isNotHere(stranger.post("/batch/" + batch + "/" + form, everything())));
         }
+        cases.put(
+                "POST /batch/{id}/source/{piece}",
+                route -> isNotHere(stranger.post("/batch/" + batch + "/source/" + kit, everything())));
         cases.put("GET /batch/{id}/watch", route -> isNotHere(stranger.get("/batch/" + batch + "/watch")));
         devices(cases);
         cases.put(

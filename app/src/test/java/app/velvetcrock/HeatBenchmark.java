@@ -41,13 +41,11 @@ public final class HeatBenchmark {
     private static final int ROUNDS = 150;
 
     private final int port;
-    private final Visitor tove;
     private final JdbcClient sql;
 
     private HeatBenchmark(int port, JdbcClient sql) {
         this.port = port;
         this.sql = sql;
-        this.tove = Visitor.stocked(port, "Bench of heat");
     }
 
     /**
@@ -84,12 +82,12 @@ public final class HeatBenchmark {
     private final class Heated {
         final String batch;
         final Teller probe;
-        final String name;
+        final Visitor tove;
 
-        Heated(String batch, Teller probe, String name) {
+        Heated(String batch, Teller probe, Visitor tove) {
             this.batch = batch;
             this.probe = probe;
-            this.name = name;
+            this.tove = tove;
         }
 
         /** So many readings up to ten seconds ago, so many seconds apart. */
@@ -116,6 +114,7 @@ public final class HeatBenchmark {
     }
 
     private Heated heated(String name) {
+        Visitor tove = Visitor.stocked(port, "Bench of heat, " + name);
         Teller probe = Teller.made(port, tove, "PROBE", name);
         String batch = tove.post(Visitor.form(
                         tove.get("/bench?amount=30+g&method=slow-warm&start=2026-11-12")
@@ -129,7 +128,7 @@ public final class HeatBenchmark {
                 .select("[formaction*=/probe/]:contains(" + name + ")")
                 .attr("formaction");
         tove.post(address, Map.of("key", UUID.randomUUID().toString(), "when", "2026-11-12T13:00"));
-        return new Heated(batch, probe, name);
+        return new Heated(batch, probe, tove);
     }
 
     /** Five million readings of other probes of the household. */
@@ -158,14 +157,14 @@ public final class HeatBenchmark {
         List<Long> ofFew = new ArrayList<>();
         List<Long> ofMany = new ArrayList<>();
         for (int i = 0; i < 2 * ROUNDS; i++) {
-            long a = took(few.batch + "/watch");
-            long b = took(many.batch + "/watch");
+            long a = took(few);
+            long b = took(many);
             if (i >= ROUNDS) {
                 ofFew.add(a);
                 ofMany.add(b);
             }
         }
-        String page = tove.get(many.batch + "/watch").raw().body();
+        String page = many.tove.get(many.batch + "/watch").raw().body();
         Matcher points = Pattern.compile("<polyline class=\"heat-line\"[^>]*points=\"([^\"]*)\"")
                 .matcher(page);
         int drawn = 0;
@@ -182,14 +181,15 @@ public final class HeatBenchmark {
                 page.length());
         System.out.printf(
                 "statements: %d and %d%n",
-                StatementCount.during(() -> tove.get(few.batch + "/watch")).size(),
-                StatementCount.during(() -> tove.get(many.batch + "/watch")).size());
+                StatementCount.during(() -> few.tove.get(few.batch + "/watch")).size(),
+                StatementCount.during(() -> many.tove.get(many.batch + "/watch"))
+                        .size());
     }
 
-    private long took(String path) {
+    private static long took(Heated one) {
         long began = System.nanoTime();
-        if (tove.get(path).status() != 200) {
-            throw new IllegalStateException(path);
+        if (one.tove.get(one.batch + "/watch").status() != 200) {
+            throw new IllegalStateException(one.batch);
         }
         return System.nanoTime() - began;
     }
@@ -198,7 +198,7 @@ public final class HeatBenchmark {
     private void intake(Heated second) throws Exception {
         long copied = copy();
         long told = second.tell(MILLION, 1);
-        Heated none = new Heated("", Teller.made(port, tove, "PROBE", "in nothing"), "in nothing");
+        Heated none = new Heated("", Teller.made(port, second.tove, "PROBE", "in nothing"), second.tove);
         long alone = none.tell(MILLION, 1);
         long again = copy();
         double base = (copied + again) / 2.0;
@@ -253,12 +253,12 @@ public final class HeatBenchmark {
         for (int i = 0; i < STREAMS; i++) {
             // Each of another browser, so of another session.
             HttpRequest request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/live"))
-                    .header("Cookie", tove.cookie())
+                    .header("Cookie", followed.tove.cookie())
                     .build();
             client.sendAsync(request, BodyHandlers.fromLineSubscriber(new Lines(line -> {
                 if (line.startsWith("data:")) {
                     long at = said.get();
-                    fetch(client, followed.batch + "/watch").thenRun(() -> times.add(System.nanoTime() - at));
+                    fetch(client, followed).thenRun(() -> times.add(System.nanoTime() - at));
                 }
             })));
         }
@@ -278,10 +278,10 @@ public final class HeatBenchmark {
                 STREAMS, SECONDS, times.size(), share(times, 0.5), share(times, 0.95), before, during);
     }
 
-    private CompletableFuture<Integer> fetch(HttpClient client, String path) {
+    private CompletableFuture<Integer> fetch(HttpClient client, Heated followed) {
         return client.sendAsync(
-                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
-                                .header("Cookie", tove.cookie())
+                        HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + followed.batch + "/watch"))
+                                .header("Cookie", followed.tove.cookie())
                                 .build(),
                         BodyHandlers.ofString())
                 .thenApply(answer -> answer.body().length());

@@ -138,7 +138,7 @@ public class BatchFacts {
     /** What its readings show of the source that heats it; what an earlier stage showed stays. */
     private void learn(BatchSheet sheet) {
         if (sheet.course().heat().isPresent()) {
-            kit.sourceOf(sheet.course().method().sources(), sheet.stand().id())
+            kit.sourceOf(sheet.course().method().sources(), sheet.heatedBy())
                     .ifPresent(source ->
                             curves.keep(sheet.id(), source.id(), sheet.course().shown(sheet.log())));
         }

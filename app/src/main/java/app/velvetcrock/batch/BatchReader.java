@@ -131,7 +131,7 @@ class BatchReader {
         Lazy<HomeHours> home = Lazy.of(() -> warming.of(
                 reading.home().get(),
                 course.method(),
-                batch.stand().id(),
+                holding.source().orElse(batch.stand().id()),
                 course.charge().oil()));
         return new BatchSheet(
                 batch.id(),

@@ -244,6 +244,11 @@ public record BatchSheet(
                 .or(() -> heat.probe().words(house.wording())));
     }
 
+    /** What heats it, as far as the kit tells: what was said to, or else the vessel it stands in. */
+    public UUID heatedBy() {
+        return log.source().orElse(stand.id());
+    }
+
     /** As what probes read of it asks for it. */
     public ProbedHeat.Of probed() {
         return new ProbedHeat.Of(id, plan(), log);

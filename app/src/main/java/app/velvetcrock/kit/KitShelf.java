@@ -92,17 +92,23 @@ public class KitShelf {
      */
     @Transactional(readOnly = true)
     public Optional<OfKit> sourceOf(Set<Source> sources, UUID stand) {
-        List<OfKit> able = owned().stream()
-                .filter(piece ->
-                        sources.stream().anyMatch(source -> source.name().equals(piece.kind.name())))
-                .map(Kit::shown)
-                .toList();
+        List<OfKit> able = able(sources);
         return able.stream()
                 .filter(piece -> piece.id().equals(stand))
                 .findFirst()
                 .or(() -> able.stream()
                         .filter(piece -> able.size() == 1 && piece.kit().pieces() == 1)
                         .findFirst());
+    }
+
+    /** The household's pieces that could heat a way. */
+    @Transactional(readOnly = true)
+    public List<OfKit> able(Set<Source> sources) {
+        return owned().stream()
+                .filter(piece ->
+                        sources.stream().anyMatch(source -> source.name().equals(piece.kind.name())))
+                .map(Kit::shown)
+                .toList();
     }
 
     /** How many there are of each source of heat, by its name. */

@@ -11,6 +11,8 @@ import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.hours.Hours;
+import app.velvetcrock.kit.KitShelf;
+import app.velvetcrock.kit.KitShelf.OfKit;
 import app.velvetcrock.readings.Device;
 import app.velvetcrock.readings.DeviceKind;
 import app.velvetcrock.readings.Devices;
@@ -45,6 +47,7 @@ class BatchPage {
     private final Stores stores;
     private final Conditions conditions;
     private final Costs costs;
+    private final KitShelf kit;
     private final Devices devices;
     private final Households households;
     private final Hours hours;
@@ -54,6 +57,7 @@ class BatchPage {
             Stores stores,
             Conditions conditions,
             Costs costs,
+            KitShelf kit,
             Devices devices,
             Households households,
             Hours hours,
@@ -61,6 +65,7 @@ class BatchPage {
         this.stores = stores;
         this.conditions = conditions;
         this.costs = costs;
+        this.kit = kit;
         this.devices = devices;
         this.households = households;
         this.hours = hours;
@@ -91,7 +96,27 @@ class BatchPage {
                         .filter(device -> device.kind() == DeviceKind.PROBE)
                         .map(device -> probe(
                                 sheet, device, in.filter(device.id()::equals).isPresent()));
-        return Stream.of(settings, others, probes).flatMap(one -> one).toList();
+        return Stream.of(settings, others, sources(sheet, kit).stream(), probes)
+                .flatMap(one -> one)
+                .toList();
+    }
+
+    /** Which of several it is on, where nobody could know otherwise. */
+    static List<Tap> sources(BatchSheet sheet, KitShelf kit) {
+        List<OfKit> able = sheet.course().heat().isEmpty()
+                ? List.of()
+                : kit.able(sheet.course().method().sources());
+        boolean isKnown = able.size() < 2
+                || able.stream()
+                        .anyMatch(piece -> piece.id().equals(sheet.stand().id()));
+        return isKnown
+                ? List.of()
+                : able.stream()
+                        .filter(piece -> !piece.id().equals(sheet.heatedBy()))
+                        .map(piece -> new Tap(
+                                "/batch/%s/source/%s".formatted(sheet.id(), piece.id()),
+                                "on " + piece.kit().name()))
+                        .toList();
     }
 
     static Tap probe(BatchSheet sheet, Device device, boolean isIn) {

@@ -14,6 +14,7 @@ import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.readings.DeviceKind;
 import app.velvetcrock.readings.Devices;
 import app.velvetcrock.stillroom.Current;
@@ -57,6 +58,7 @@ class TendingController {
     private final Deeds deeds;
     private final BatchPage page;
     private final WatchPage watch;
+    private final KitShelf kit;
     private final Devices devices;
     private final Households households;
     private final Clock clock;
@@ -66,6 +68,7 @@ class TendingController {
             Deeds deeds,
             BatchPage page,
             WatchPage watch,
+            KitShelf kit,
             Devices devices,
             Households households,
             Clock clock) {
@@ -73,6 +76,7 @@ class TendingController {
         this.deeds = deeds;
         this.page = page;
         this.watch = watch;
+        this.kit = kit;
         this.devices = devices;
         this.households = households;
         this.clock = clock;
@@ -127,6 +131,25 @@ class TendingController {
                 .map(to -> "turned to " + to.word())
                 .orElse(deed.change().word());
         return write(reply, asked(id, "turn", "a-", form), words + ".", "", () -> deed);
+    }
+
+    /** Which of the household's several sources it is on. */
+    @PostMapping("/batch/{id}/source/{piece}")
+    String source(@PathVariable UUID id, @PathVariable UUID piece, TendForm form, Reply reply) {
+        Asked asked = asked(id, "turn", "a-", form);
+        String name = kit.able(asked.sheet().course().method().sources()).stream()
+                .filter(one -> one.id().equals(piece))
+                .findFirst()
+                .orElseThrow(() -> new NotHere("that source of heat"))
+                .kit()
+                .name();
+        return write(
+                reply,
+                asked,
+                "on %s.".formatted(name),
+                "",
+                () -> new Deed.Turn(
+                        HeatChange.MOVED, Optional.empty(), Optional.of(new Line.Turned.OnSource(piece, name))));
     }
 
     /** A probe of the household is put into the oil, or taken out. */

@@ -108,7 +108,12 @@ class TendingHands implements Hands {
 
     private UUID turn(BatchSheet sheet, Doing<Deed.Turn> doing) {
         UUID entry = log.write(
-                sheet.id(), new Line.Turned(doing.deed().change(), doing.deed().setting()), doing);
+                sheet.id(),
+                new Line.Turned(
+                        doing.deed().change(),
+                        doing.deed().setting(),
+                        doing.deed().source()),
+                doing);
         heat.keepHeat(sheet.id(), entry);
         return entry;
     }

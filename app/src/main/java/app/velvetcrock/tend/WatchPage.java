@@ -103,9 +103,7 @@ class WatchPage {
                         .formatted(
                                 sheet.name(),
                                 sheet.number(),
-                                kit.sourceOf(
-                                                course.method().sources(),
-                                                sheet.stand().id())
+                                kit.sourceOf(course.method().sources(), sheet.heatedBy())
                                         .map(source -> " · " + source.kit().name())
                                         .orElse("")),
                 voice(heat, house),
@@ -277,7 +275,7 @@ class WatchPage {
         return Stream.of(settings, others, onOff).flatMap(one -> one).toList();
     }
 
-    /** What happens seldom: it is moved to another place; a probe is put in or taken out. */
+    /** What happens seldom: it is moved to another place, or said which source it is on; a probe is put in or taken out. */
     private List<Watch.Key> seldom(BatchSheet sheet) {
         Optional<UUID> in = ProbeSpan.of(sheet.log()).stream()
                 .filter(span -> span.until().isEmpty())
@@ -290,7 +288,9 @@ class WatchPage {
                 .map(tap -> new Watch.Key(tap.address(), tap.words(), false));
         Watch.Key moved =
                 new Watch.Key("/batch/" + sheet.id() + "/turn/" + HeatChange.MOVED, HeatChange.MOVED.word(), false);
-        return Stream.concat(Stream.of(moved), probes).toList();
+        Stream<Watch.Key> sources =
+                BatchPage.sources(sheet, kit).stream().map(tap -> new Watch.Key(tap.address(), tap.words(), false));
+        return Stream.of(Stream.of(moved), sources, probes).flatMap(one -> one).toList();
     }
 
     /** Around what it will be by now; the second tap writes it. */

@@ -58,6 +58,10 @@ class LineCodecTest {
                 new Line.Heat(Optional.empty(), Temperature.ofCelsius(46.5)),
                 new Line.Turned(HeatChange.SETTING, Optional.of(HeatSetting.LOW)),
                 new Line.Probe(LOT, "probe by the stove", true),
+                new Line.Turned(
+                        HeatChange.MOVED,
+                        Optional.empty(),
+                        Optional.of(new Line.Turned.OnSource(LOT, "The old cooker"))),
                 new Line.Turned(HeatChange.LID_OFF, Optional.empty()),
                 new Line.Strained(
                         oil,

@@ -205,6 +205,20 @@ class DeviceApiHttpTest {
         assertThat(heat()).isEqualTo(with);
     }
 
+    /** Two batches in one bath share what its probe reads. */
+    @Test
+    void twoBatchesInOneBathShareItsProbe() {
+        probe.says(READINGS, message(course(Instant.parse("2026-11-24T06:00:00Z"), 358)));
+        String first = heat();
+        batch = heated(tove);
+        put("in");
+        assertThat(heat()).isEqualTo(first).contains("2.0 of 8");
+        probe.says(READINGS, line(Instant.parse("2026-11-24T08:59:30Z"), 47.3));
+        assertThat(tove.get("/shelf").page().select(".crock-words").eachText().toString())
+                .contains("47.3 °C")
+                .doesNotContain("46 °C");
+    }
+
     @Test
     void aLoggersFileIsLookedThroughAndTakenIn() {
         String file = "Time;Temp (°C)\n24.11.2026 07:30;44,5\n24.11.2026 08:00:10;46,25\nend of file\n";

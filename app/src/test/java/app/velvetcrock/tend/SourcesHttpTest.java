@@ -75,12 +75,35 @@ class SourcesHttpTest {
         assertThat(tove.get(batch).page().select("#ahead").text()).contains("09:00 – 18:15");
     }
 
-    /** With two cookers nobody knows which it was. */
+    /** With two cookers nobody knows which it was, until it is said; said wrongly, it is said again, and the other learns. */
     @Test
-    void ofTwoCookersNoneIsBlamed() {
+    void ofTwoCookersNoneIsBlamedUntilItIsSaid() {
         cooker("The new cooker");
-        warmed();
+        String batch = warmed();
         assertThat(tove.get("/stores/kit").page().select("svg.source")).isEmpty();
+        on(batch, "The old cooker");
+        assertThat(tove.get("/stores/kit").page().select("svg.source")).hasSize(1);
+        assertThat(tove.get("/bench?amount=40+g&method=slow-warm")
+                        .page()
+                        .select(".heats")
+                        .text())
+                .contains("The old cooker: on low");
+        assertThat(tove.get(batch + "/watch").page().select("h1").text()).contains("The old cooker");
+        on(batch, "The new cooker");
+        assertThat(tove.get("/bench?amount=40+g&method=slow-warm")
+                        .page()
+                        .select(".heats")
+                        .text())
+                .contains("The new cooker: on low")
+                .doesNotContain("The old cooker");
+    }
+
+    private void on(String batch, String cooker) {
+        String address = tove.get(batch)
+                .page()
+                .select("[formaction*=/source/]:contains(" + cooker + ")")
+                .attr("formaction");
+        assertThat(tove.post(address, deed(batch, "05:00")).status()).isEqualTo(200);
     }
 
     private String warmed() {

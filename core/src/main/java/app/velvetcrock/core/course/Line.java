@@ -125,8 +125,21 @@ public sealed interface Line {
         }
     }
 
-    /** Something was done to its heat that bends the curve; the setting is told where that was turned. */
-    record Turned(HeatChange change, Optional<HeatSetting> setting) implements Line {
+    /**
+     * Something was done to its heat that bends the curve.
+     *
+     * @param setting told where that was turned
+     * @param source told where it was said which of several heats it
+     */
+    record Turned(HeatChange change, Optional<HeatSetting> setting, Optional<OnSource> source) implements Line {
+
+        public Turned(HeatChange change, Optional<HeatSetting> setting) {
+            this(change, setting, Optional.empty());
+        }
+
+        /** A piece of the kit that heats, as it was called then. */
+        public record OnSource(UUID kit, String name) {}
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.turned(this);

@@ -125,6 +125,7 @@ public record LineWords(Wording say) implements Line.Visitor<String> {
     public String turned(Line.Turned line) {
         String words = line.setting()
                 .map(to -> "turned to " + to.word())
+                .or(() -> line.source().map(source -> "on " + source.name()))
                 .orElse(line.change().word());
         return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }

@@ -72,6 +72,14 @@ public record Log(List<Entry> entries) {
         return said.isEmpty() ? Optional.empty() : Optional.of(said.get(said.size() - 1));
     }
 
+    /** The piece of the kit that was said to heat it; absent where nobody said. */
+    public Optional<UUID> source() {
+        return all(Line.Turned.class).stream()
+                .flatMap(line -> line.source().stream())
+                .map(Line.Turned.OnSource::kit)
+                .reduce((earlier, later) -> later);
+    }
+
     /** When the first of one kind happened. */
     public Optional<Instant> firstAt(Class<? extends Line> kind) {
         return entries.stream()

@@ -107,7 +107,13 @@ public sealed interface Deed {
     }
 
     /** Does something to the heat: turns it, lifts the lid, fills up the water. */
-    record Turn(HeatChange change, Optional<HeatSetting> setting) implements Deed {
+    record Turn(HeatChange change, Optional<HeatSetting> setting, Optional<Line.Turned.OnSource> source)
+            implements Deed {
+
+        public Turn(HeatChange change, Optional<HeatSetting> setting) {
+            this(change, setting, Optional.empty());
+        }
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.turn(this);
