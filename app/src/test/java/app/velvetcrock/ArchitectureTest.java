@@ -181,6 +181,7 @@ class ArchitectureTest {
                 Map.entry("lot_edge", "stock"),
                 Map.entry("warm_up", "hours"),
                 Map.entry("source_curve", "kit"),
+                Map.entry("source_trial", "kit"),
                 Map.entry("revision", "live"),
                 Map.entry("device", "readings"),
                 Map.entry("probe_reading", "readings"),

@@ -350,6 +350,16 @@ class ForeignHouseholdTest {
                     "POST /batch/{id}/" + form,
                     route -> isNotHere(stranger.post("/batch/" + batch + "/" + form, everything())));
         }
+        cases.put("GET /stores/kit/trial", route -> showsNothing(stranger.get("/stores/kit/trial")));
+        cases.put("POST /stores/kit/trial", route -> {
+            Answer refused =
+                    stranger.post("/stores/kit/trial", Map.of("piece", kit, "water", "500 mL", "read", "0 20"));
+            assertThat(refused.status()).isEqualTo(422);
+            showsNothing(refused);
+        });
+        cases.put(
+                "POST /stores/kit/trial/{id}/undo",
+                route -> isNotHere(stranger.post("/stores/kit/trial/" + UUID.randomUUID() + "/undo", Map.of())));
         cases.put(
                 "POST /batch/{id}/source/{piece}",
                 route -> isNotHere(stranger.post("/batch/" + batch + "/source/" + kit, everything())));

@@ -5,8 +5,11 @@ import app.velvetcrock.core.heat.SourceCurve;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.web.NotHere;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -16,6 +19,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /** What the household's sources of heat did, session by session. */
 @Component
@@ -25,9 +29,11 @@ public class SourceCurves {
     private static final int LATEST = 200;
 
     private final JdbcClient sql;
+    private final Clock clock;
 
-    SourceCurves(JdbcClient sql) {
+    SourceCurves(JdbcClient sql, Clock clock) {
         this.sql = sql;
+        this.clock = clock;
     }
 
     /** Keeps what the readings of a batch show of a source, in place of what they showed before. */
@@ -48,6 +54,34 @@ public class SourceCurves {
         }
     }
 
+    /** Keeps what a trial with plain water showed. */
+    @Transactional
+    public UUID keepTrial(UUID kit, SourceCurve curve) {
+        UUID id = UUID.randomUUID();
+        sql.sql("insert into source_trial values (:stillroom, :id, :kit, :setting, :load, :end, :tau, :now)")
+                .param("stillroom", Current.stillroom())
+                .param("id", id)
+                .param("kit", kit)
+                .param("setting", curve.setting().map(Enum::name).orElse(null))
+                .param("load", curve.load().toMicrolitres())
+                .param("end", curve.end().celsius())
+                .param("tau", curve.tau().toSeconds())
+                .param("now", Timestamp.from(clock.instant()))
+                .update();
+        return id;
+    }
+
+    @Transactional
+    public void takeTrialBack(UUID id) {
+        int gone = sql.sql("delete from source_trial where stillroom_id = :stillroom and id = :id")
+                .param("stillroom", Current.stillroom())
+                .param("id", id)
+                .update();
+        if (gone == 0) {
+            throw new NotHere("that trial");
+        }
+    }
+
     private void forget(UUID batch) {
         sql.sql("delete from source_curve where stillroom_id = :stillroom and batch_id = :batch")
                 .param("stillroom", Current.stillroom())
@@ -60,8 +94,11 @@ public class SourceCurves {
         Map<UUID, List<SourceCurve>> curves = new LinkedHashMap<>();
         sql.sql(
                         """
-                        select kit_id, setting, load_ul, end_celsius, tau_seconds from source_curve
-                        where stillroom_id = :stillroom order by batch_id desc, ordinal limit :most""")
+                        (select kit_id, setting, load_ul, end_celsius, tau_seconds from source_curve
+                        where stillroom_id = :stillroom order by batch_id desc, ordinal limit :most)
+                        union all
+                        (select kit_id, setting, load_ul, end_celsius, tau_seconds from source_trial
+                        where stillroom_id = :stillroom order by tried_at desc limit :most)""")
                 .param("stillroom", Current.stillroom())
                 .param("most", LATEST)
                 .query((row, n) -> Map.entry(row.getObject(1, UUID.class), curve(row)))
