@@ -133,12 +133,13 @@ public final class HeatBenchmark {
 
     /** Five million readings of other probes of the household. */
     private void others() {
+        Teller.made(port, Visitor.stocked(port, "Others"), "PROBE", "seed");
         for (int i = 0; i < OTHERS; i++) {
             UUID id = UUID.randomUUID();
             sql.sql(
                             """
                             insert into device (stillroom_id, id, kind, name, token_hash, account_id, made_at)
-                            select stillroom_id, :id, 'PROBE', :name, :name, account_id, made_at from device limit 1""")
+                            select stillroom_id, :id, 'PROBE', :name, :name, account_id, made_at from device where name = 'seed'""")
                     .param("id", id)
                     .param("name", "other " + i)
                     .update();
@@ -198,7 +199,8 @@ public final class HeatBenchmark {
     private void intake(Heated second) throws Exception {
         long copied = copy();
         long told = second.tell(MILLION, 1);
-        Heated none = new Heated("", Teller.made(port, second.tove, "PROBE", "in nothing"), second.tove);
+        Heated none = new Heated(
+                "", Teller.made(port, Visitor.stocked(port, "In nothing"), "PROBE", "in nothing"), second.tove);
         long alone = none.tell(MILLION, 1);
         long again = copy();
         double base = (copied + again) / 2.0;
@@ -212,7 +214,7 @@ public final class HeatBenchmark {
         sql.sql(
                         """
                         insert into device (stillroom_id, id, kind, name, token_hash, account_id, made_at)
-                        select stillroom_id, :id, 'PROBE', :name, :name, account_id, made_at from device limit 1""")
+                        select stillroom_id, :id, 'PROBE', :name, :name, account_id, made_at from device where name = 'seed'""")
                 .param("id", probe)
                 .param("name", "copied " + probe)
                 .update();

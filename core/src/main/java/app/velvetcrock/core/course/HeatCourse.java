@@ -101,8 +101,7 @@ public record HeatCourse(
         Heated heated = told.heated();
         Stage stage = heated.stage();
         HeatTally tally = told.record(probed.kept(), probed.lately()).tally();
-        List<HeatReading> readings =
-                inOrder(told.byHand(), probed.outline().plus(probed.lately()).points());
+        List<HeatReading> readings = inOrder(told.byHand(), probed.drawn());
         HeatTrace trace = probed.isNothing()
                 ? HeatTrace.told(heated, told.start(), readings, told.events())
                 : HeatTrace.outlined(heated, tally, readings);

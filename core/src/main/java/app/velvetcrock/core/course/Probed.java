@@ -6,6 +6,7 @@ import app.velvetcrock.core.heat.HeatRecord;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What probes read of one heated stage: the course as far as it is kept, and the readings it goes on with.
@@ -30,6 +31,18 @@ public record Probed(
     /** Tells whether no probe ever was in it, so that the log tells all. */
     boolean isNothing() {
         return kept.isEmpty() && lately.isEmpty() && inSince.isEmpty();
+    }
+
+    /** The readings a picture goes through, in order: the last hour's as finely as it is short, the rest as it was outlined. */
+    List<HeatReading> drawn() {
+        if (lately.isEmpty()) {
+            return outline.points();
+        }
+        Instant fine = lately.get(0).at();
+        return Stream.concat(
+                        outline.points().stream().filter(reading -> reading.at().isBefore(fine)),
+                        HeatOutline.EMPTY.plus(lately).points().stream())
+                .toList();
     }
 
     /** When a probe last spoke, or was put in and has not yet; absent where none is in it. */
