@@ -93,11 +93,6 @@ class Streams implements SmartLifecycle {
         return open.size();
     }
 
-    /** Ends the streams of somebody whose session is over. */
-    void check(UUID account) {
-        open.stream().filter(stream -> stream.account.equals(account)).forEach(this::endIfOver);
-    }
-
     private void endIfOver(Stream stream) {
         Session session = sessions.findById(stream.session);
         if (session == null || session.isExpired()) {

@@ -10,7 +10,6 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -47,19 +46,6 @@ public class Readings {
                                 .mapToInt(r -> (int) Math.round(r.temperature().celsius() * MILLI))
                                 .toArray())
                 .update();
-    }
-
-    /** The newest a probe read. */
-    @Transactional(readOnly = true)
-    public Optional<HeatReading> newest(UUID probe) {
-        return sql.sql(
-                        """
-                        select at, millidegrees from probe_reading
-                        where stillroom_id = :stillroom and probe_id = :probe order by at desc limit 1""")
-                .param("stillroom", Current.stillroom())
-                .param("probe", probe)
-                .query((row, n) -> reading(row))
-                .optional();
     }
 
     static HeatReading reading(ResultSet row) throws SQLException {

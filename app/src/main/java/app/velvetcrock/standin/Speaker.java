@@ -88,8 +88,4 @@ final class Speaker {
             return "stopped";
         }
     }
-
-    int waiting() {
-        return waiting.size();
-    }
 }

@@ -1,6 +1,7 @@
 package app.velvetcrock.standin;
 
 import java.io.IOException;
+import java.net.BindException;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -62,24 +63,25 @@ public final class StandIns {
                 speaker("/api/readings", "readings", LOST),
                 BEAT,
                 now());
-        Knob.serve(
-                Integer.parseInt(told("CROCK_KNOB", "8432")),
-                "A simulated probe in a pot",
-                List.of(
-                        new Knob.Turn("low", "low"),
-                        new Knob.Turn("warm", "warm"),
-                        new Knob.Turn("high", "high"),
-                        new Knob.Turn("off", "heat off"),
-                        new Knob.Turn("lid-off", "lid off"),
-                        new Knob.Turn("lid-on", "lid on"),
-                        new Knob.Turn("top-up", "cold water in"),
-                        new Knob.Turn("out", "probe out of the oil"),
-                        new Knob.Turn("in", "probe in the oil"),
-                        new Knob.Turn("cut", "network away"),
-                        new Knob.Turn("back", "network back")),
-                "",
-                probe::state,
-                probe::turn);
+        knob(
+                "8432",
+                new Knob.Page(
+                        "A simulated probe in a pot",
+                        List.of(
+                                new Knob.Turn("low", "low"),
+                                new Knob.Turn("warm", "warm"),
+                                new Knob.Turn("high", "high"),
+                                new Knob.Turn("off", "heat off"),
+                                new Knob.Turn("lid-off", "lid off"),
+                                new Knob.Turn("lid-on", "lid on"),
+                                new Knob.Turn("top-up", "cold water in"),
+                                new Knob.Turn("out", "probe out of the oil"),
+                                new Knob.Turn("in", "probe in the oil"),
+                                new Knob.Turn("cut", "network away"),
+                                new Knob.Turn("back", "network back")),
+                        "",
+                        probe::state,
+                        probe::turn));
         Instant stepped = now();
         while (true) {
             for (; !stepped.plus(BEAT).isAfter(now()); stepped = stepped.plus(BEAT)) {
@@ -94,6 +96,16 @@ public final class StandIns {
             }
             probe.send();
             Thread.sleep(ofTest() ? TEST_BEAT_MILLIS : BEAT.toMillis());
+        }
+    }
+
+    /** Where its port is taken it speaks all the same, and is turned by nobody. */
+    private static void knob(String otherwise, Knob.Page page) throws IOException {
+        String port = told("CROCK_KNOB", otherwise);
+        try {
+            Knob.serve(Integer.parseInt(port), page);
+        } catch (BindException taken) {
+            System.err.println("Port " + port + " is taken: no page turns this one.");
         }
     }
 
@@ -112,13 +124,17 @@ public final class StandIns {
     private static void scale() throws IOException, InterruptedException {
         Speaker speaker = speaker("/api/weighings", "weighings", 0);
         AtomicInteger tenths = new AtomicInteger();
-        Knob.serve(
-                Integer.parseInt(told("CROCK_KNOB", "8433")),
-                "A simulated scale",
-                List.of(new Knob.Turn("0", "empty"), new Knob.Turn("45", "45 g"), new Knob.Turn("152", "152 g")),
-                "Grams on it",
-                () -> tenths.get() / TENTHS + " g lie on it",
-                typed -> put(tenths, typed));
+        knob(
+                "8433",
+                new Knob.Page(
+                        "A simulated scale",
+                        List.of(
+                                new Knob.Turn("0", "empty"),
+                                new Knob.Turn("45", "45 g"),
+                                new Knob.Turn("152", "152 g")),
+                        "Grams on it",
+                        () -> tenths.get() / TENTHS + " g lie on it",
+                        typed -> put(tenths, typed)));
         Random random = new Random();
         double before = -1;
         while (true) {
