@@ -8,6 +8,8 @@ const dirty = (field) => (field.tagName === 'SELECT'
 let newest = 0;
 let busy = false;
 let again = null;
+// A form is on its way: the page it leads to is newer than anything fetched meanwhile.
+let sending = 0;
 
 // What is typed, opened or waiting to be sent with its one-time key is nobody's to change but the hand's that did it.
 const kept = {
@@ -28,7 +30,7 @@ const lost = (is) => {
 
 const fetchParts = async (what) => {
   if (!parts().some((part) => own(part, what))) return;
-  if (busy) {
+  if (busy || sending) {
     again = [...(again ?? []), ...what];
     return;
   }
@@ -50,7 +52,7 @@ const fetchParts = async (what) => {
     lost(true);
   } finally {
     busy = false;
-    if (again) {
+    if (again && !sending) {
       const next = again;
       again = null;
       fetchParts(next);
@@ -114,10 +116,14 @@ if (document.querySelector('.places')) {
 }
 
 // A page that was made before the newest change is behind when it comes.
-let leaving = 0;
-document.addEventListener('htmx:beforeRequest', () => { leaving = newest; });
-document.addEventListener('htmx:afterSettle', (event) => {
-  if (event.target === document.body && leaving < newest) fetchParts(['*']);
-});
+const arrived = () => {
+  sending = Math.max(0, sending - 1);
+  if (sending || busy || !again) return;
+  const next = again;
+  again = null;
+  fetchParts(next);
+};
+document.addEventListener('htmx:beforeRequest', (event) => { if (event.detail.boosted) sending += 1; });
+document.addEventListener('htmx:afterRequest', (event) => { if (event.detail.boosted) setTimeout(arrived, 300); });
 window.addEventListener('online', () => fetchParts(['*']));
 document.addEventListener('visibilitychange', () => { if (!document.hidden) fetchParts(['*']); });
