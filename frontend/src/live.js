@@ -85,13 +85,14 @@ const listen = () => new Promise((ends) => {
   });
   stream.onopen = () => {
     clearTimeout(gone);
+    gone = 0;
     if (!sinceKnown) fetchParts(['*']);
     lost(false);
     others?.postMessage({ lost: false });
   };
   stream.onerror = () => {
-    clearTimeout(gone);
-    gone = setTimeout(() => {
+    // The browser tries again every two seconds, and fails each time: the first failure counts.
+    gone ||= setTimeout(() => {
       lost(true);
       others?.postMessage({ lost: true });
     }, 3000);
