@@ -2,6 +2,8 @@ package app.velvetcrock.batch;
 
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Facts;
+import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.kit.Baths;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.SourceCurves;
 import app.velvetcrock.live.Changes;
@@ -28,6 +30,7 @@ public class BatchFacts {
     private final KitShelf kit;
     private final SourceCurves curves;
     private final ProbedHeat probed;
+    private final Baths baths;
     private final Changes changes;
     private final BatchRows rows;
     private final BatchReader reader;
@@ -38,6 +41,7 @@ public class BatchFacts {
             KitShelf kit,
             SourceCurves curves,
             ProbedHeat probed,
+            Baths baths,
             Changes changes,
             BatchRows rows,
             BatchReader reader,
@@ -46,6 +50,7 @@ public class BatchFacts {
         this.kit = kit;
         this.curves = curves;
         this.probed = probed;
+        this.baths = baths;
         this.changes = changes;
         this.rows = rows;
         this.reader = reader;
@@ -139,8 +144,16 @@ public class BatchFacts {
     private void learn(BatchSheet sheet) {
         if (sheet.course().heat().isPresent()) {
             kit.sourceOf(sheet.course().method().sources(), sheet.heatedBy())
-                    .ifPresent(source ->
-                            curves.keep(sheet.id(), source.id(), sheet.course().shown(sheet.log())));
+                    .ifPresent(source -> curves.keep(
+                            sheet.id(),
+                            source.id(),
+                            sheet.course()
+                                    .shown(
+                                            sheet.log(),
+                                            kit.load(
+                                                    sheet.course().method(),
+                                                    sheet.course().charge()))));
+            sheet.course().heat().flatMap(HeatCourse::water).ifPresent(water -> baths.keep(sheet.id(), water));
         }
     }
 

@@ -13,6 +13,7 @@ import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.hours.Hours;
+import app.velvetcrock.kit.Baths;
 import app.velvetcrock.kit.Warming;
 import app.velvetcrock.plans.Plans;
 import app.velvetcrock.readings.ProbedHeat;
@@ -46,6 +47,7 @@ class BatchReader {
     private final Plans plans;
     private final ProbedHeat probed;
     private final Warming warming;
+    private final Baths baths;
     private final Clock clock;
 
     BatchReader(
@@ -59,6 +61,7 @@ class BatchReader {
             Plans plans,
             ProbedHeat probed,
             Warming warming,
+            Baths baths,
             Clock clock) {
         this.entries = entries;
         this.rows = rows;
@@ -70,6 +73,7 @@ class BatchReader {
         this.plans = plans;
         this.probed = probed;
         this.warming = warming;
+        this.baths = baths;
         this.clock = clock;
     }
 
@@ -125,14 +129,15 @@ class BatchReader {
                 new Course.Known(
                         frozen.plan(),
                         said,
-                        probed.read(new ProbedHeat.Of(batch.id(), frozen.plan(), holding), reading.probes())),
+                        probed.read(new ProbedHeat.Of(batch.id(), frozen.plan(), holding), reading.probes()),
+                        baths::lasted),
                 clock.instant(),
                 zone);
         Lazy<HomeHours> home = Lazy.of(() -> warming.of(
                 reading.home().get(),
                 course.method(),
                 holding.source().orElse(batch.stand().id()),
-                course.charge().oil()));
+                course.charge()));
         return new BatchSheet(
                 batch.id(),
                 batch.number(),

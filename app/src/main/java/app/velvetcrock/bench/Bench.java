@@ -17,7 +17,6 @@ import app.velvetcrock.core.method.Ingredient;
 import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Situation;
-import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.FrozenPlan;
@@ -41,7 +40,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -323,8 +321,7 @@ public class Bench {
 
     /** Tells whether a way heats a jar in water. */
     private static boolean isInWater(BatchPlan plan) {
-        Set<Source> sources = plan.request().circumstances().method().sources();
-        return (sources.contains(Source.POT) || sources.contains(Source.SLOW_COOKER))
+        return plan.request().circumstances().method().isInWater()
                 && !plan.charge().vessel().open();
     }
 

@@ -78,7 +78,7 @@ public class BenchPages {
             return List.of();
         }
         Map<UUID, List<SourceCurve>> shown = curves.all();
-        Volume load = planned.plan().charge().oil();
+        Volume load = kit.load(method, planned.plan().charge());
         return kit.all().stream()
                 .filter(piece -> method.sources().stream().anyMatch(source -> source.name()
                         .equals(piece.kit().kind().name())))

@@ -112,8 +112,8 @@ class BenchTime {
         SentencePart.Time time = form.time() == null ? SentencePart.Time.NONE : form.time();
         PlanRequest request = part.plan().request();
         HomeHours any = hours.home();
-        Function<Method, HomeHours> byWay = way ->
-                warming.of(any, way, part.jar().id(), part.plan().charge().oil());
+        Function<Method, HomeHours> byWay =
+                way -> warming.of(any, way, part.jar().id(), part.plan().charge());
         HomeHours home = byWay.apply(request.circumstances().method());
         LocalDate today = house.dayOf(clock.instant());
         Optional<Instant> need = need(time, fields, house, today);

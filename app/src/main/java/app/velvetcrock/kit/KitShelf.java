@@ -1,8 +1,11 @@
 package app.velvetcrock.kit;
 
+import app.velvetcrock.core.charge.Bath;
+import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Source;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
@@ -67,6 +70,20 @@ public class KitShelf {
                                 .map(vessel -> new OfJar(piece.id, vessel, piece.pieces, true, JarGlass.PLAIN))
                                 .stream())
                 .toList();
+    }
+
+    /** The pan a jar can stand in, of a way that heats it in water; absent where it lies in the pot itself, or none is large enough. */
+    @Transactional(readOnly = true)
+    public Optional<Bath> bath(Method way, Charge charge) {
+        return way.isInWater() && !charge.vessel().open()
+                ? Bath.smallest(pots().stream().map(OfJar::vessel).toList(), charge)
+                : Optional.empty();
+    }
+
+    /** What a source has to heat: the oil, and the water it stands in as far as that is known (craft: devices). */
+    @Transactional(readOnly = true)
+    public Volume load(Method way, Charge charge) {
+        return bath(way, charge).map(bath -> charge.oil().plus(bath.water())).orElse(charge.oil());
     }
 
     /** Locks a pot's row, so that two batches started at once cannot both take the last of it. */

@@ -1,8 +1,8 @@
 package app.velvetcrock.kit;
 
+import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.heat.SourceCurve;
 import app.velvetcrock.core.heat.SourceLearned;
-import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.timetable.HomeHours;
@@ -31,9 +31,9 @@ public class Warming {
      * several it is.
      *
      * @param stand the vessel it stands in
-     * @param load what is in it
+     * @param charge what is in it
      */
-    public HomeHours of(HomeHours home, Method way, UUID stand, Volume load) {
+    public HomeHours of(HomeHours home, Method way, UUID stand, Charge charge) {
         Optional<Stage> heated = way.stages().stream().filter(Stage::isHeated).findFirst();
         if (heated.isEmpty()) {
             return home;
@@ -42,8 +42,8 @@ public class Warming {
         return shown.isEmpty()
                 ? home
                 : kit.sourceOf(way.sources(), stand)
-                        .flatMap(source ->
-                                SourceLearned.warmUp(shown.getOrDefault(source.id(), List.of()), load, heated.get()))
+                        .flatMap(source -> SourceLearned.warmUp(
+                                shown.getOrDefault(source.id(), List.of()), kit.load(way, charge), heated.get()))
                         .map(home::warmingUpIn)
                         .orElse(home);
     }

@@ -6,6 +6,8 @@ import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import java.util.Map;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -135,6 +137,59 @@ class SourcesHttpTest {
                         .text())
                 .contains("The new cooker: on low")
                 .doesNotContain("The old cooker");
+    }
+
+    /** What a source has to heat is the oil and the water its jar stands in, for the batch and on the Bench alike. */
+    @Test
+    void theWaterABathHoldsIsPartOfTheLoad() {
+        tove.submit(
+                "/stores/kit",
+                "#add-kit",
+                Map.of("kind", "POT", "name", "The jam pan", "capacity", "5 L", "width", "240 mm"));
+        Document bench = tove.get("/bench?amount=40+g&method=slow-warm").page();
+        double water = number(bench.select("#bath").text().replaceFirst(".*wants ", ""));
+        double oil = number(bench.select("#oil-mark").text());
+        assertThat(water).isGreaterThan(200);
+        warmed();
+        String learned = tove.get("/bench?amount=160+g&method=slow-warm")
+                .page()
+                .select(".heats")
+                .text();
+        assertThat(number(learned.replaceFirst(".*with ", ""))).isBetween((oil + water) * 0.97, (oil + water) * 1.03);
+        assertThat(tove.get("/bench?amount=40+g&method=slow-warm")
+                        .page()
+                        .select(".heats")
+                        .text())
+                .as("its own load again")
+                .contains("The old cooker: on low");
+    }
+
+    /** Topped up an hour after it was put on: the next bath is looked at after 48 minutes, not after the 45 nobody knows better than. */
+    @Test
+    void howLongABathLastsIsRememberedForTheNext() {
+        String first = bathFrom("05:00");
+        assertThat(tove.get(first + "/watch").page().text()).contains("05:45");
+        tove.post(first + "/turn/BATH_TOPPED_UP", deed(first, "06:00"));
+        assertThat(tove.get(first + "/watch").page().text()).contains("06:48");
+        String second = bathFrom("07:00");
+        assertThat(tove.get(second + "/watch").page().text()).contains("07:48").doesNotContain("07:45");
+    }
+
+    private String bathFrom(String time) {
+        String batch = tove.post(Visitor.form(
+                        tove.get("/bench?amount=40+g&method=water-bath").page(),
+                        "#bench",
+                        Map.of("start", "23 Nov 2026")))
+                .path();
+        tove.submit(batch, "form[action*=heat-on]", Map.of("when", "2026-11-24T" + time));
+        return batch;
+    }
+
+    /** The first volume in a text, in millilitres. */
+    private static double number(String text) {
+        Matcher found = Pattern.compile("([0-9.]+) (mL|L)").matcher(text);
+        assertThat(found.find()).as(text).isTrue();
+        return Double.parseDouble(found.group(1)) * (found.group(2).equals("L") ? 1000 : 1);
     }
 
     private void on(String batch, String cooker) {

@@ -21,6 +21,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /**
@@ -75,17 +76,23 @@ public record Course(
      *
      * @param entries in any order
      * @param probed what probes read, by the key of the heated stage
+     * @param bathLasted how long the water of the household's last bath lasted; asked only where it stands in one
      */
-    public record Known(BatchPlan plan, Collection<Entry> entries, Map<String, Probed> probed) {
+    public record Known(
+            BatchPlan plan,
+            Collection<Entry> entries,
+            Map<String, Probed> probed,
+            Supplier<Optional<Duration>> bathLasted) {
 
         private HeatCourse heat(HeatTold told, Instant now) {
-            return HeatCourse.of(told, probed.getOrDefault(told.heated().stage().key(), Probed.NOTHING), now);
+            return HeatCourse.of(
+                    told, probed.getOrDefault(told.heated().stage().key(), Probed.NOTHING), now, bathLasted);
         }
     }
 
     /** Derives the course of a batch no probe was in. */
     public static Course of(BatchPlan plan, Collection<Entry> all, Instant now, ZoneId zone) {
-        return of(new Known(plan, all, Map.of()), now, zone);
+        return of(new Known(plan, all, Map.of(), Optional::empty), now, zone);
     }
 
     /** Derives the course; a day is the household's own. */
@@ -185,9 +192,13 @@ public record Course(
         return traces().stream().anyMatch(HeatTrace::scorched);
     }
 
-    /** What its source of heat did in the stage it is in, by the readings of its log. */
-    public List<SourceCurve> shown(Log log) {
-        return heat.map(one -> one.shown(log, stage, charge.oil())).orElse(List.of());
+    /**
+     * What its source of heat did in the stage it is in, by the readings of its log.
+     *
+     * @param load the oil, and the water it stands in
+     */
+    public List<SourceCurve> shown(Log log, Volume load) {
+        return heat.map(one -> one.shown(log, stage, load)).orElse(List.of());
     }
 
     /** When a stage was ended, and so the next begun. */

@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /**
@@ -97,7 +98,7 @@ public record HeatCourse(
         }
     }
 
-    static HeatCourse of(HeatTold told, Probed probed, Instant now) {
+    static HeatCourse of(HeatTold told, Probed probed, Instant now, Supplier<Optional<Duration>> bathLasted) {
         Heated heated = told.heated();
         Stage stage = heated.stage();
         HeatTally tally = told.record(probed.kept(), probed.lately()).tally();
@@ -143,16 +144,17 @@ public record HeatCourse(
                 latest.flatMap(last ->
                         HeatAlarm.of(heated, since, forecast, lookAfter(stage, onSince.orElse(told.since()), last))),
                 probe,
-                isOn && stage.isWaterBath() ? onSince.map(told::water) : Optional.empty());
+                isOn && stage.isWaterBath() ? onSince.map(at -> told.water(at, bathLasted)) : Optional.empty());
     }
 
     /**
      * The next look at the water of a bath.
      *
      * @param topped when it was last topped up; absent for never since the heat was put on
+     * @param lasted how long it lasted before that
      * @param ordinal which look it is
      */
-    public record Water(Instant by, Optional<Instant> topped, int ordinal) {}
+    public record Water(Instant by, Optional<Instant> topped, Optional<Duration> lasted, int ordinal) {}
 
     private static List<HeatReading> inOrder(List<HeatReading> byHand, List<HeatReading> byProbe) {
         return byProbe.isEmpty()

@@ -8,9 +8,11 @@ import app.velvetcrock.core.heat.HeatRecord;
 import app.velvetcrock.core.heat.Heated;
 import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.method.Stage;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /**
@@ -69,7 +71,7 @@ public record HeatTold(
     }
 
     /** The next look at the water of a bath that is on the heat. */
-    HeatCourse.Water water(Instant onSince) {
+    HeatCourse.Water water(Instant onSince, Supplier<Optional<Duration>> before) {
         List<Instant> topped = events.stream()
                 .filter(event -> event.change() == HeatChange.BATH_TOPPED_UP
                         && event.at().isAfter(onSince))
@@ -79,7 +81,10 @@ public record HeatTold(
         List<Instant> seen =
                 waterSeen.stream().filter(at -> at.isAfter(onSince)).sorted().toList();
         return new HeatCourse.Water(
-                BathWater.nextLook(onSince, topped, last(seen)), last(topped), topped.size() + seen.size() + 1);
+                BathWater.nextLook(onSince, topped, last(seen), topped.isEmpty() ? before.get() : Optional.empty()),
+                last(topped),
+                BathWater.lasted(onSince, topped),
+                topped.size() + seen.size() + 1);
     }
 
     private static Optional<Instant> last(List<Instant> moments) {

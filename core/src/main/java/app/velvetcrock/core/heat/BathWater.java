@@ -22,18 +22,28 @@ public final class BathWater {
      * @param on when the heat was put on
      * @param toppedUp since then, in order
      * @param seen when somebody last looked without having to; absent for never
+     * @param before how long a bath of the household's last lasted before this one; absent for never yet
      */
-    public static Instant nextLook(Instant on, List<Instant> toppedUp, Optional<Instant> seen) {
+    public static Instant nextLook(
+            Instant on, List<Instant> toppedUp, Optional<Instant> seen, Optional<Duration> before) {
         Instant last = toppedUp.isEmpty() ? on : toppedUp.get(toppedUp.size() - 1);
-        Instant before = toppedUp.size() < 2 ? on : toppedUp.get(toppedUp.size() - 2);
-        Duration lasts = toppedUp.isEmpty()
-                ? AT_FIRST
-                : Duration.ofSeconds(
-                        Math.round(LESS * Duration.between(before, last).toSeconds()));
+        Duration lasts = lasted(on, toppedUp)
+                .or(() -> before)
+                .map(time -> Duration.ofSeconds(Math.round(LESS * time.toSeconds())))
+                .orElse(AT_FIRST);
         Instant from = Stream.concat(Stream.of(last), seen.stream())
                 .max(Instant::compareTo)
                 .orElse(last);
         return from.plus(lasts.compareTo(LEAST) < 0 ? LEAST : lasts);
+    }
+
+    /** How long the water lasted before it was last topped up; absent while it never was. */
+    public static Optional<Duration> lasted(Instant on, List<Instant> toppedUp) {
+        if (toppedUp.isEmpty()) {
+            return Optional.empty();
+        }
+        Instant before = toppedUp.size() < 2 ? on : toppedUp.get(toppedUp.size() - 2);
+        return Optional.of(Duration.between(before, toppedUp.get(toppedUp.size() - 1)));
     }
 
     /** [E] Two top-ups one after the other are one. */

@@ -40,6 +40,8 @@ public record Method(String key, String name, List<Stage> stages) {
             "oven",
             EnumSet.of(Source.OVEN));
 
+    private static final Set<Source> IN_WATER = EnumSet.of(Source.POT, Source.SLOW_COOKER);
+
     /** Attended heat is looked at every quarter of an hour, its water too. */
     private static final List<Tending> QUARTERLY = List.of(new Tending(Tending.Kind.READ, 15, 15, 15));
 
@@ -286,6 +288,11 @@ public record Method(String key, String name, List<Stage> stages) {
 
     public Stage first() {
         return stages.get(0);
+    }
+
+    /** Tells whether what heats it holds water that a closed jar can stand in. */
+    public boolean isInWater() {
+        return sources().stream().anyMatch(IN_WATER::contains);
     }
 
     public boolean isHeated() {

@@ -3,6 +3,7 @@ package app.velvetcrock.core.heat;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.velvetcrock.core.measure.Temperature;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -75,15 +76,21 @@ class HeatOutlineTest {
      */
     @Test
     void theWaterIsLookedAtALittleSoonerThanItWasNeeded() {
-        assertThat(BathWater.nextLook(START, List.of(), Optional.empty())).isEqualTo(minute(45));
-        assertThat(BathWater.nextLook(START, List.of(minute(60)), Optional.empty()))
+        assertThat(BathWater.nextLook(START, List.of(), Optional.empty(), Optional.empty()))
+                .isEqualTo(minute(45));
+        assertThat(BathWater.nextLook(START, List.of(minute(60)), Optional.empty(), Optional.empty()))
                 .isEqualTo(minute(108));
         List<Instant> twice = List.of(minute(60), minute(100));
-        assertThat(BathWater.nextLook(START, twice, Optional.empty())).isEqualTo(minute(132));
-        assertThat(BathWater.nextLook(START, twice, Optional.of(minute(120)))).isEqualTo(minute(152));
-        assertThat(BathWater.nextLook(START, List.of(minute(60), minute(61)), Optional.empty()))
+        assertThat(BathWater.nextLook(START, twice, Optional.empty(), Optional.empty()))
+                .isEqualTo(minute(132));
+        assertThat(BathWater.nextLook(START, twice, Optional.of(minute(120)), Optional.empty()))
+                .isEqualTo(minute(152));
+        assertThat(BathWater.nextLook(START, List.of(minute(60), minute(61)), Optional.empty(), Optional.empty()))
                 .as("twice in a minute is once")
                 .isEqualTo(minute(71));
+        assertThat(BathWater.nextLook(START, List.of(), Optional.empty(), Optional.of(Duration.ofMinutes(60))))
+                .as("the bath before this one wanted water after an hour")
+                .isEqualTo(minute(48));
     }
 
     private static Instant minute(int minute) {
