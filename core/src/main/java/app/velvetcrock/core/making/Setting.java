@@ -11,6 +11,12 @@ import java.util.stream.Collectors;
 /** What a gram of each wax and butter sets like; anything else sets like nothing. */
 public final class Setting {
 
+    /** The wax all others are compared with. */
+    public static final String BEESWAX = "beeswax";
+
+    /** What sets at least like this is a hard butter, as cocoa butter is. */
+    public static final double HARD_BUTTER = 0.3;
+
     private final Map<String, Line> lines;
 
     private Setting(Map<String, Line> lines) {

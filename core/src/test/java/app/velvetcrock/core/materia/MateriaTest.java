@@ -17,7 +17,7 @@ class MateriaTest {
 
     /** Traits that steer method or drawing and need no caution of their own. */
     private static final Set<String> NO_CAUTION =
-            Set.of("aromatic", "resinous", "poor-in-oil", "fragile", "solid", "edible");
+            Set.of("aromatic", "resinous", "poor-in-oil", "fragile", "solid", "edible", "sum-only");
 
     private final Materia materia = Materia.shipped();
 
@@ -75,7 +75,7 @@ class MateriaTest {
                 .isEqualTo(!standard.contains(carrier.key())));
     }
 
-    /** Only the craft's eleven figures are held; every other essential oil says that none is. */
+    /** Only the craft's figures are held; every other essential oil says that none is. */
     @Test
     void dermalFiguresAreTheCraftsAlone() {
         List<SupplyKind> oils = materia.supplies().stream()
@@ -97,7 +97,22 @@ class MateriaTest {
                         Map.entry("eo-thyme", 1.3),
                         Map.entry("eo-lemon", 2.0),
                         Map.entry("eo-peppermint", 5.4),
-                        Map.entry("eo-tea-tree", 15.0)));
+                        Map.entry("eo-tea-tree", 15.0),
+                        Map.entry("eo-cassia", 0.05),
+                        Map.entry("eo-bay-laurel", 0.5),
+                        Map.entry("eo-rose", 0.6),
+                        Map.entry("eo-ylang-ylang", 0.8),
+                        Map.entry("eo-nutmeg", 0.8),
+                        Map.entry("eo-angelica-root", 0.8),
+                        Map.entry("eo-melissa", 0.9),
+                        Map.entry("eo-bitter-orange", 1.25),
+                        Map.entry("eo-spearmint", 1.7),
+                        Map.entry("eo-sandalwood", 2.0),
+                        Map.entry("eo-wintergreen", 2.4),
+                        Map.entry("eo-grapefruit", 4.0),
+                        Map.entry("eo-vetiver", 15.0),
+                        Map.entry("eo-geranium", 17.5),
+                        Map.entry("eo-citronella", 18.0)));
     }
 
     @Test

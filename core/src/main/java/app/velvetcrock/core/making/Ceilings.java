@@ -1,0 +1,181 @@
+package app.velvetcrock.core.making;
+
+import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.measure.Mass;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What share of essential oils a made thing may have, by whom it is for (craft: making, essential oils).
+ *
+ * <p>Ceilings of the sum [E] by use; of each oil the lesser of that and its own dermal maximum [S: Tisserand & Young, Essential Oil
+ * Safety, 2nd ed. 2014]. Where no figure is held: 0.5 % on a grown-up body, nothing elsewhere; for those of which only the sum applies,
+ * the sum. Phototoxic oils together: Σ c/max at most 1.
+ *
+ * @param lines one for each oil
+ * @param sum of all, percent of the whole
+ * @param ceiling of the sum, percent
+ * @param photo Σ c/max of the phototoxic, absent where there are none
+ * @param within the most drops that would be within, oil for oil
+ */
+public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Double> photo, List<Drops> within) {
+
+    private static final double PERCENT = 100;
+    private static final double NO_FIGURE = 0.5;
+    private static final String PHOTOTOXIC = "phototoxic";
+    private static final String CAMPHOR = "camphor";
+    private static final String SUM_ONLY = "sum-only";
+    private static final Set<Use> GROWN_UP_BODY =
+            Set.of(Use.ADULT_SKIN, Use.HANDS, Use.HAIR, Use.MASSAGE, Use.WITH_LATEX);
+    private static final Set<Use> SMALL_CHILDREN = Set.of(Use.BABY, Use.CHILD_2_5);
+
+    /** Percent of the whole, by use; what is eaten or licked off gets none. */
+    private static final Map<Use, Double> SUMS = Map.ofEntries(
+            Map.entry(Use.BABY, 0.0),
+            Map.entry(Use.CHILD_2_5, 0.5),
+            Map.entry(Use.CHILD_6_14, 1.0),
+            Map.entry(Use.PREGNANCY, 1.0),
+            Map.entry(Use.NURSING, 1.0),
+            Map.entry(Use.ELDERLY, 1.0),
+            Map.entry(Use.FACE, 1.0),
+            Map.entry(Use.LIPS, 1.0),
+            Map.entry(Use.FOOD, 0.0),
+            Map.entry(Use.ANIMALS, 0.0));
+
+    private static final double BODY = 2;
+    private static final double SLACK = 1e-9;
+    private static final int HALVINGS = 40;
+
+    public Ceilings {
+        lines = List.copyOf(lines);
+        within = List.copyOf(within);
+    }
+
+    /** One oil: its percent of the whole, and the most it may have, with what that rests on. */
+    public record Line(Drops drops, double percent, double most, String why) {
+
+        public boolean isOver() {
+            return percent > most + 1e-9;
+        }
+    }
+
+    /** Checks what is added to so much of all else; {@code noneAtAll} where the kind takes none whoever it is for. */
+    public static Ceilings of(List<Drops> drops, Mass rest, Use use, boolean noneAtAll) {
+        double whole = whole(drops, rest);
+        double ceiling = noneAtAll ? 0 : ceiling(use);
+        List<Line> lines = drops.stream()
+                .map(one -> new Line(
+                        one,
+                        PERCENT * one.mass().grams() / whole,
+                        most(one.oil(), use, ceiling),
+                        why(one.oil(), use, ceiling)))
+                .toList();
+        return new Ceilings(
+                lines,
+                lines.stream().mapToDouble(Line::percent).sum(),
+                ceiling,
+                photo(lines),
+                within(drops, rest, use, ceiling));
+    }
+
+    /** Percent of the whole that all together may have. */
+    public static double ceiling(Use use) {
+        return SUMS.getOrDefault(use, BODY);
+    }
+
+    public boolean isOver() {
+        return sum > ceiling + 1e-9
+                || lines.stream().anyMatch(Line::isOver)
+                || photo.filter(sums -> sums > 1 + 1e-9).isPresent();
+    }
+
+    private static double whole(List<Drops> drops, Mass rest) {
+        return Math.max(
+                1e-9,
+                rest.grams()
+                        + drops.stream().mapToDouble(one -> one.mass().grams()).sum());
+    }
+
+    private static double most(SupplyKind oil, Use use, double ceiling) {
+        if (SMALL_CHILDREN.contains(use) && oil.traits().contains(CAMPHOR)) {
+            return 0;
+        }
+        double own = oil.dermalMost()
+                .orElse(oil.traits().contains(SUM_ONLY) ? ceiling : GROWN_UP_BODY.contains(use) ? NO_FIGURE : 0);
+        return Math.min(ceiling, own);
+    }
+
+    private static String why(SupplyKind oil, Use use, double ceiling) {
+        if (ceiling == 0) {
+            return "none for " + use.word();
+        }
+        if (SMALL_CHILDREN.contains(use) && oil.traits().contains(CAMPHOR)) {
+            return "not near small children";
+        }
+        if (oil.dermalMost().filter(own -> own <= ceiling).isPresent()) {
+            return "its own ceiling on skin";
+        }
+        return oil.dermalMost().isPresent() || oil.traits().contains(SUM_ONLY)
+                ? "the sum's ceiling"
+                : "no figure is held of it";
+    }
+
+    private static Optional<Double> photo(List<Line> lines) {
+        List<Line> sunny = lines.stream()
+                .filter(line -> line.drops().oil().traits().contains(PHOTOTOXIC)
+                        && line.drops().oil().dermalMost().isPresent())
+                .toList();
+        return sunny.isEmpty()
+                ? Optional.empty()
+                : Optional.of(sunny.stream()
+                        .mapToDouble(line ->
+                                line.percent() / line.drops().oil().dermalMost().orElseThrow())
+                        .sum());
+    }
+
+    /**
+     * Each cut down to what it may have by itself, then all alike until the sums hold; whole drops. n drops of d grams have a share c of
+     * the whole where n = c·rest/(d·(1 − c)); what else is in it only makes that less.
+     */
+    private static List<Drops> within(List<Drops> drops, Mass rest, Use use, double ceiling) {
+        List<Drops> alone = drops.stream()
+                .map(one -> {
+                    double most = most(one.oil(), use, ceiling) / PERCENT;
+                    double fits = most * rest.grams() / (gramsADrop(one) * (1 - most));
+                    return new Drops(one.oil(), Math.floor(Math.min(one.count(), fits) + SLACK), one.perMillilitre());
+                })
+                .toList();
+        double most = 1;
+        double least = 0;
+        for (int i = 0; i < HALVINGS && !holds(scaled(alone, most), rest, use, ceiling); i++) {
+            double middle = (least + most) / 2;
+            if (holds(scaled(alone, middle), rest, use, ceiling)) {
+                least = middle;
+            } else {
+                most = middle;
+            }
+        }
+        return holds(scaled(alone, most), rest, use, ceiling) ? scaled(alone, most) : scaled(alone, least);
+    }
+
+    private static double gramsADrop(Drops drops) {
+        return drops.oil().density().gramsPerMillilitre() / drops.perMillilitre();
+    }
+
+    private static List<Drops> scaled(List<Drops> drops, double factor) {
+        return drops.stream().map(one -> one.times(factor)).toList();
+    }
+
+    private static boolean holds(List<Drops> drops, Mass rest, Use use, double ceiling) {
+        double whole = whole(drops, rest);
+        List<Line> lines = drops.stream()
+                .map(one -> new Line(one, PERCENT * one.mass().grams() / whole, most(one.oil(), use, ceiling), ""))
+                .toList();
+        return lines.stream().mapToDouble(Line::percent).sum() <= ceiling + 1e-9
+                && lines.stream().noneMatch(Line::isOver)
+                && photo(lines).filter(sums -> sums > 1 + 1e-9).isEmpty();
+    }
+}

@@ -1,0 +1,45 @@
+package app.velvetcrock.core.making;
+
+import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.measure.Check;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+
+/**
+ * So much of one essential oil, counted in drops.
+ *
+ * @param perMillilitre 20 by convention; a calibrated bottle gives 10 to 50. Ceilings are checked at 20 or fewer unless calibrated
+ */
+public record Drops(SupplyKind oil, double count, double perMillilitre) {
+
+    /** By convention (craft: measures, drops). */
+    public static final double USUAL = 20;
+
+    private static final double MOST = 10_000;
+
+    public Drops {
+        Check.range("drops", count, 0, MOST, "drops");
+        Check.range("drops to the millilitre", perMillilitre, 5, 60, "drops");
+    }
+
+    public static Drops of(SupplyKind oil, double count) {
+        return new Drops(oil, count, USUAL);
+    }
+
+    /** So many drops as weigh so much. */
+    public static Drops from(SupplyKind oil, Mass mass) {
+        return of(oil, oil.density().volumeOf(mass).millilitres() * USUAL);
+    }
+
+    public Volume volume() {
+        return Volume.ofMillilitres(count / perMillilitre);
+    }
+
+    public Mass mass() {
+        return oil.density().massOf(volume());
+    }
+
+    Drops times(double factor) {
+        return new Drops(oil, Math.floor(count * factor + 1e-9), perMillilitre);
+    }
+}

@@ -1,0 +1,57 @@
+package app.velvetcrock.core.making;
+
+import app.velvetcrock.core.materia.DataFile;
+import app.velvetcrock.core.materia.Row;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A kind of thing that is made, with the formula to start from [E] (craft: making, kinds).
+ *
+ * @param name as it follows "of": "firm tin salve"
+ * @param firmness F it comes to; what its wax is reckoned for
+ * @param wax true where wax sets it
+ * @param others butters and the like, by their key and share of the whole; the rest is oil
+ * @param whipped true where air is beaten in
+ * @param noEssentialOil true where none may go in
+ */
+public record Kind(
+        String key,
+        String name,
+        double firmness,
+        boolean wax,
+        Map<String, Double> others,
+        boolean whipped,
+        boolean noEssentialOil,
+        String note) {
+
+    private static final double PERCENT = 100;
+
+    public Kind {
+        others = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(others));
+    }
+
+    /** Reads the shipped kinds, in the order they are offered; a bad line stops with file, line and text. */
+    public static List<Kind> shipped() {
+        return DataFile.read(Kind.class, "kinds.csv", Kind::from);
+    }
+
+    private static Kind from(Row row) {
+        Map<String, Double> others = new LinkedHashMap<>();
+        row.list("others").forEach(part -> {
+            String[] both = part.split(":");
+            others.put(both[0], Double.parseDouble(both[1]) / PERCENT);
+        });
+        java.util.Set<String> traits = row.set("traits");
+        return new Kind(
+                row.text("key"),
+                row.text("name"),
+                row.number("firmness"),
+                traits.contains("wax"),
+                others,
+                traits.contains("whipped"),
+                traits.contains("no-essential-oil"),
+                row.optional("note").orElse(""));
+    }
+}
