@@ -31,7 +31,7 @@ class Batch {
     Integer version;
 
     @Enumerated(EnumType.STRING)
-    BatchKind kind;
+    Kind kind;
 
     /** Counts from 1 in each household; what people write on a jar. */
     int number;
@@ -50,15 +50,34 @@ class Batch {
 
     Instant createdAt;
 
+    /** What a batch makes; all kinds share one series of numbers, one log, one ledger and one lineage. */
+    enum Kind {
+        /** Herb infused into oil. */
+        INFUSION,
+        /** Salve, balm or the like made of oil. */
+        MAKING
+    }
+
     protected Batch() {}
 
-    Batch(BatchKind kind, int number, String name, Stand stand, String plan, Instant createdAt) {
-        this.kind = kind;
+    Batch(int number, String name, Stand stand, String plan, Instant createdAt) {
+        this.kind = Kind.INFUSION;
         this.number = number;
         this.name = name;
         this.jarId = stand.kit() ? null : stand.id();
         this.kitId = stand.kit() ? stand.id() : null;
         this.plan = plan;
         this.createdAt = createdAt;
+    }
+
+    /** A making, which stands in no vessel of the stores. */
+    static Batch making(int number, String name, String plan, Instant createdAt) {
+        Batch batch = new Batch();
+        batch.kind = Kind.MAKING;
+        batch.number = number;
+        batch.name = name;
+        batch.plan = plan;
+        batch.createdAt = createdAt;
+        return batch;
     }
 }

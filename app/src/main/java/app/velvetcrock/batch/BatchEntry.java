@@ -39,6 +39,7 @@ class BatchEntry {
         CONDITION,
         ANSWERED,
         PLAN_CHANGED,
+        PAN,
         NOTED,
         LESSON,
         CORRECTED,

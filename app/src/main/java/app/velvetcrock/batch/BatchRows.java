@@ -19,9 +19,9 @@ import org.springframework.stereotype.Component;
 @Component
 class BatchRows {
 
-    private static final String OVER = "f.state in ('STRAINED', 'DISCARDED')";
+    private static final String OVER = "f.state in ('STRAINED', 'DISCARDED') and f.kind = 'INFUSION'";
 
-    private static final String STANDING = "f.state = 'STANDING'";
+    private static final String STANDING = "f.state = 'STANDING' and f.kind = 'INFUSION'";
 
     private static final String ROWS =
             """
@@ -29,7 +29,8 @@ class BatchRows {
             join batch b on b.stillroom_id = f.stillroom_id and b.id = f.batch_id where f.stillroom_id = :stillroom and\s""";
 
     private static final String ANY =
-            "select b.id, b.number, b.name, b.jar_id, b.kit_id from batch b where b.stillroom_id = :stillroom and ";
+            "select b.id, b.number, b.name, b.jar_id, b.kit_id from batch b where b.stillroom_id = :stillroom "
+                    + "and b.kind = 'INFUSION' and ";
 
     private final JdbcClient sql;
 
@@ -110,7 +111,7 @@ class BatchRows {
                         """
                         select batch_id from batch_facts where stillroom_id = :stillroom and settling
                         union select batch_id from batch_facts where stillroom_id = :stillroom and ended_on >= :from
-                        and state in ('STRAINED', 'DISCARDED')""")
+                        and state in ('STRAINED', 'DISCARDED') and kind = 'INFUSION'""")
                 .param("stillroom", Current.stillroom())
                 .param("from", from)
                 .query(UUID.class)

@@ -47,6 +47,12 @@ public class Deeds {
         UUID does(BatchSheet sheet, Doing<D> doing);
     }
 
+    /** Does some kinds of deeds; says which when the application starts. */
+    public interface Hands {
+
+        void takeUp(Work work);
+    }
+
     /** Where it is said who does what. */
     public record Work(Map<Class<?>, Hand<Deed>> hands) {
 

@@ -94,6 +94,7 @@ class LineCodec {
             case CONDITION -> json.read(value, Line.Found.class);
             case ANSWERED -> json.read(value, Line.Answered.class);
             case PLAN_CHANGED -> json.read(value, Line.PlanChanged.class);
+            case PAN -> json.read(value, Line.Panned.class);
             case NOTED -> new Line.Noted(said);
             case LESSON -> new Line.Lesson(said);
             case CORRECTED -> {
@@ -199,6 +200,11 @@ class LineCodec {
         @Override
         public Stored planChanged(Line.PlanChanged line) {
             return of(Kind.PLAN_CHANGED, line);
+        }
+
+        @Override
+        public Stored panned(Line.Panned line) {
+            return of(Kind.PAN, line);
         }
 
         @Override

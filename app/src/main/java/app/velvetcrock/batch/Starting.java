@@ -28,7 +28,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Charges vessels, and takes lines of a log back, the charging too: vessel and stock are where they were. */
 @Service
-public class Starting implements Hands {
+public class Starting implements Deeds.Hands {
 
     /** The longest name a batch bears, before which part of a divided charge it is. */
     private static final int LONGEST_NAME = 100;
@@ -121,8 +121,8 @@ public class Starting implements Hands {
         occupy(stand);
         String names = plan.request().herbNames();
         String name = (names.length() > LONGEST_NAME ? names.substring(0, LONGEST_NAME) + "…" : names) + which;
-        Batch batch = repository.saveAndFlush(new Batch(
-                BatchKind.INFUSION, repository.nextNumber(), name, stand, shape.write(deed.plan()), clock.instant()));
+        Batch batch = repository.saveAndFlush(
+                new Batch(repository.nextNumber(), name, stand, shape.write(deed.plan()), clock.instant()));
         List<Take> takes = deed.plan()
                 .taking(deed.herb(), plan.request().carrier().kind().density().massOf(deed.oil()));
         UUID entry = log.write(batch.id, new Line.Charged(deed.herb(), deed.oil(), takes), doing);

@@ -3,7 +3,6 @@ package app.velvetcrock.cupboard;
 import app.velvetcrock.batch.BatchLog;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Deeds;
-import app.velvetcrock.batch.Hands;
 import app.velvetcrock.batch.Lineage;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
@@ -41,7 +40,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What is done to a finished oil and belongs in its batch's log: bottling, sniffing, throwing out. */
 @Service
-class OilCare implements Hands {
+class OilCare implements Deeds.Hands {
 
     private final BatchLog log;
     private final Oils oils;

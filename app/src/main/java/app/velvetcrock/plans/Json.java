@@ -2,6 +2,7 @@ package app.velvetcrock.plans;
 
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Remedy;
+import app.velvetcrock.core.pan.MakingLine;
 import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
@@ -25,6 +26,7 @@ public class Json {
             .changeDefaultVisibility(seen -> seen.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
             .addMixIn(OilWish.class, OilWishNames.class)
             .addMixIn(Remedy.class, RemedyNames.class)
+            .addMixIn(MakingLine.class, MakingLineNames.class)
             .build();
 
     public String write(Object value) {
@@ -68,4 +70,21 @@ public class Json {
         @JsonSubTypes.Type(value = Remedy.OtherJar.class, name = "other-jar")
     })
     private interface RemedyNames {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "what")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = MakingLine.Begun.class, name = "begun"),
+        @JsonSubTypes.Type(value = MakingLine.Did.class, name = "did"),
+        @JsonSubTypes.Type(value = MakingLine.Skipped.class, name = "skipped"),
+        @JsonSubTypes.Type(value = MakingLine.Tested.class, name = "tested"),
+        @JsonSubTypes.Type(value = MakingLine.Corrected.class, name = "corrected"),
+        @JsonSubTypes.Type(value = MakingLine.OffHeat.class, name = "off-heat"),
+        @JsonSubTypes.Type(value = MakingLine.Read.class, name = "read"),
+        @JsonSubTypes.Type(value = MakingLine.Hazed.class, name = "hazed"),
+        @JsonSubTypes.Type(value = MakingLine.Added.class, name = "added"),
+        @JsonSubTypes.Type(value = MakingLine.Poured.class, name = "poured"),
+        @JsonSubTypes.Type(value = MakingLine.TurnedOut.class, name = "turned-out"),
+        @JsonSubTypes.Type(value = MakingLine.Noted.class, name = "noted")
+    })
+    private interface MakingLineNames {}
 }

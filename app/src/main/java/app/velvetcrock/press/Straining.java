@@ -3,7 +3,6 @@ package app.velvetcrock.press;
 import app.velvetcrock.batch.BatchLog;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Deeds;
-import app.velvetcrock.batch.Hands;
 import app.velvetcrock.batch.Lineage;
 import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.condition.Conditions;
@@ -38,7 +37,7 @@ import org.springframework.stereotype.Component;
 
 /** Does the straining: writes down what came out of a batch, learns from it, and what was left when it had settled. */
 @Component
-class Straining implements Hands {
+class Straining implements Deeds.Hands {
 
     private final BatchLog log;
     private final Retentions retentions;

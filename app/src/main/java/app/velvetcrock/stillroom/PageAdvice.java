@@ -18,7 +18,8 @@ class PageAdvice {
             new Place("stores", "Stores", "what I have to work with", "t"),
             new Place("bench", "Bench", "plan a batch", "b"),
             new Place("press", "Press", "strain and measure", "p"),
-            new Place("cupboard", "Cupboard", "finished oils", "c"));
+            new Place("cupboard", "Cupboard", "finished oils and goods", "c"),
+            new Place("pan", "Pan", "make something of an oil", "n"));
 
     /** A demo's dates are relative to its loading; after this it no longer shows what it is meant to show. */
     private static final Duration DEMO_KEEPS = Duration.ofDays(2);

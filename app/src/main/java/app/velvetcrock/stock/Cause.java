@@ -16,6 +16,7 @@ public enum Cause {
     STRAINED("strained off"),
     SETTLED("decanted off"),
     BOTTLED("bottled"),
+    POURED("poured"),
     DRAWN("drawn out"),
     GIVEN("given away"),
     SOLD("sold"),
@@ -56,7 +57,7 @@ public enum Cause {
             case DRAWN -> Optional.of(Held.DRAW);
             case GIVEN -> Optional.of(Held.GIVE);
             case SOLD -> Optional.of(Held.SELL);
-            case BOUGHT, GATHERED, STRAINED, SETTLED, DISCARDED, CORRECTED, UNDONE -> Optional.empty();
+            case BOUGHT, GATHERED, STRAINED, SETTLED, POURED, DISCARDED, CORRECTED, UNDONE -> Optional.empty();
         };
     }
 }

@@ -1,6 +1,7 @@
 package app.velvetcrock.stock;
 
 import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
@@ -84,6 +85,12 @@ public class Ledger {
         move(locked(lot), amount.toMilligrams(), why);
     }
 
+    /** Puts some pieces into a lot that is counted. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void putPieces(UUID lot, int pieces, Why why) {
+        move(locked(lot), pieces, why);
+    }
+
     /** Moves a lot counted in its own unit by so much, in or out. */
     @Transactional(propagation = Propagation.MANDATORY)
     void change(UUID lot, long by, Why why) {
@@ -160,7 +167,7 @@ public class Ledger {
             lot.openedOn = households.current().dayOf(why.at());
         }
         if (amount < 0) {
-            why.cause().held().ifPresent(held -> conditions.refuseHeld(lot.batchId(), lot.id, held));
+            why.cause().held().ifPresent(held -> refuseHeld(lot, held));
         }
         Movement movement = movement(lot, amount, why.cause(), why.at());
         movement.batchId = why.batch();
@@ -168,6 +175,13 @@ public class Ledger {
         movement.deed = why.deed();
         movement.note = why.note().isEmpty() ? null : why.note();
         change(lot, movement);
+    }
+
+    private void refuseHeld(Lot lot, Held held) {
+        conditions.refuseHeld(lot.batchId(), lot.id, held);
+        if (lot.keptBack != null && (held == Held.GIVE || held == Held.SELL)) {
+            throw new Refused("%s is not %s: %s".formatted(lot.name, held.word(), lot.keptBack));
+        }
     }
 
     private void change(Lot lot, Movement movement) {

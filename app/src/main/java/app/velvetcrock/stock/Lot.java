@@ -51,7 +51,7 @@ class Lot {
     String name;
 
     @Enumerated(EnumType.STRING)
-    StockUnit unit = StockUnit.MILLIGRAM;
+    Stock.Unit unit = Stock.Unit.MILLIGRAM;
 
     long balance;
 
@@ -87,6 +87,10 @@ class Lot {
     @Column(name = "bottle_ul")
     @Nullable
     Long bottleMicrolitres;
+
+    /** Why a made thing may be neither given away nor sold; null where it may. */
+    @Nullable
+    String keptBack;
 
     /** Every name it goes by, lower case, for search. */
     String words = "";
@@ -167,7 +171,7 @@ class Lot {
 
     /** What two lots that can be put together have in common; containers and oils of batches have it with none but themselves. */
     Object alikeAs() {
-        return kind == LotKind.CONTAINER || kind == LotKind.INFUSED_OIL
+        return kind == LotKind.CONTAINER || kind == LotKind.INFUSED_OIL || kind == LotKind.MADE
                 ? id
                 : Arrays.asList(kind, kindKey, herbPart == null ? null : herbPart.state(), abv);
     }

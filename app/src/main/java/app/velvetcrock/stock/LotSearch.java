@@ -53,7 +53,7 @@ class LotSearch implements Findable {
         String moisture = row.getString("moisture");
         String left = row.getLong("balance") == 0
                 ? "used up"
-                : StockUnit.valueOf(row.getString("unit")).words(row.getLong("balance")) + " left";
+                : Stock.Unit.valueOf(row.getString("unit")).words(row.getLong("balance")) + " left";
         return kind.word()
                 + (moisture == null ? ", " : ", " + Moisture.valueOf(moisture).word() + ", ")
                 + left;

@@ -55,7 +55,7 @@ public record LotStory(
                     left,
                     Oils.DRAWINGS.contains(m.cause) && m.deed == null && holds));
         }
-        return new LotStory(lot.id, lot.name, lot.kind, lot.typed, lot.unit == StockUnit.PIECE, lot.balance, lines);
+        return new LotStory(lot.id, lot.name, lot.kind, lot.typed, lot.unit == Stock.Unit.PIECE, lot.balance, lines);
     }
 
     /** A long story is told in parts of so many lines, the latest first. */

@@ -8,6 +8,7 @@ import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.materia.Texture;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -99,7 +100,7 @@ public final class Stock {
             LotKind kind,
             String kindKey,
             String name,
-            StockUnit unit,
+            Unit unit,
             Optional<HerbState> herb,
             Optional<Density> density,
             Origin origin,
@@ -141,5 +142,61 @@ public final class Stock {
         public Volume volumeLeft() {
             return density.volumeOf(left);
         }
+    }
+
+    /**
+     * A made thing: tins, jars, bars, or what is left of a melt.
+     *
+     * @param holds what one holds to the brim; absent for what stayed in the pan, which is weighed
+     * @param each what is in one; of what is weighed, nothing
+     * @param left pieces, or milligrams
+     * @param keptBack why it may be neither given away nor sold
+     */
+    public record OfGood(
+            UUID id,
+            String name,
+            String kind,
+            UUID batch,
+            Optional<Volume> holds,
+            Mass each,
+            LocalDate useBy,
+            Storage place,
+            long left,
+            Optional<String> keptBack) {
+
+        public boolean inPieces() {
+            return holds.isPresent();
+        }
+
+        /** How much of it there is in all. */
+        public Mass mass() {
+            return inPieces() ? each.times(left) : Mass.ofMilligrams(left);
+        }
+    }
+
+    /** The one unit a lot is counted in. */
+    public enum Unit {
+        MILLIGRAM {
+            @Override
+            public String words(long amount) {
+                return Decimals.upTo(amount / PER_THOUSAND, 1) + " g";
+            }
+        },
+        MICROLITRE {
+            @Override
+            public String words(long amount) {
+                return Decimals.upTo(amount / PER_THOUSAND, 1) + " mL";
+            }
+        },
+        PIECE {
+            @Override
+            public String words(long amount) {
+                return String.valueOf(amount);
+            }
+        };
+
+        private static final double PER_THOUSAND = 1000;
+
+        public abstract String words(long amount);
     }
 }

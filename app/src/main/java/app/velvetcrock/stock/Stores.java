@@ -125,7 +125,7 @@ public class Stores implements Catalogue.Stored {
                 container.name(),
                 container.pieces() + " × " + container.name(),
                 clock.instant());
-        lot.unit = StockUnit.PIECE;
+        lot.unit = Stock.Unit.PIECE;
         lot.bottleMicrolitres = container.holds().toMicrolitres();
         return bringIn(lot, container.pieces(), container.provenance());
     }

@@ -16,7 +16,6 @@ import app.velvetcrock.core.water.WaterContent;
 import app.velvetcrock.rack.Rack;
 import app.velvetcrock.stock.LotStory;
 import app.velvetcrock.stock.Stock;
-import app.velvetcrock.stock.StockUnit;
 import app.velvetcrock.stock.Stores;
 import java.time.LocalDate;
 import java.util.List;
@@ -74,7 +73,7 @@ class LotSheets {
                 lot.keptAt(),
                 lot.costOf(lot.priceFor()).map(Math::round),
                 lot.costOf(lot.left()).map(Math::round),
-                lot.unit() == StockUnit.PIECE
+                lot.unit() == Stock.Unit.PIECE
                         ? Optional.empty()
                         : lot.costOf(Mass.ofGrams(1).toMilligrams()),
                 lot.acquired(),

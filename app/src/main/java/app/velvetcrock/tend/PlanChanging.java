@@ -3,7 +3,6 @@ package app.velvetcrock.tend;
 import app.velvetcrock.batch.BatchLog;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Deeds;
-import app.velvetcrock.batch.Hands;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
@@ -24,7 +23,7 @@ import org.springframework.stereotype.Component;
 
 /** Changes the plan of a standing batch: how long its stage lasts, when it is strained. The plan before is kept, and so is the reason. */
 @Component
-class PlanChanging implements Hands {
+class PlanChanging implements Deeds.Hands {
 
     private final BatchLog log;
     private final PlanRevisions revisions;

@@ -90,6 +90,11 @@ record RibbonMarks() implements Line.Visitor<String> {
     }
 
     @Override
+    public String panned(Line.Panned line) {
+        return NOTE;
+    }
+
+    @Override
     public String lesson(Line.Lesson line) {
         return NOTE;
     }

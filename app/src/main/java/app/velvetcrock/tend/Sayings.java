@@ -3,7 +3,6 @@ package app.velvetcrock.tend;
 import app.velvetcrock.batch.BatchLog;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Deeds;
-import app.velvetcrock.batch.Hands;
 import app.velvetcrock.batch.HeatWatch;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
@@ -25,7 +24,7 @@ import org.springframework.stereotype.Component;
 
 /** Does what is said of a batch or of one oil of it: notes, what is wrong with it, that it was thrown out, and corrections of all that. */
 @Component
-class Sayings implements Hands {
+class Sayings implements Deeds.Hands {
 
     private final BatchLog log;
     private final Conditions conditions;

@@ -3,7 +3,6 @@ package app.velvetcrock.tend;
 import app.velvetcrock.batch.BatchLog;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Deeds;
-import app.velvetcrock.batch.Hands;
 import app.velvetcrock.batch.HeatWatch;
 import app.velvetcrock.batch.Lineage;
 import app.velvetcrock.condition.Conditions;
@@ -37,7 +36,7 @@ import org.springframework.stereotype.Component;
 
 /** Does what is done to a standing charge: its tasks, looks, readings and top-ups. */
 @Component
-class TendingHands implements Hands {
+class TendingHands implements Deeds.Hands {
 
     private final BatchLog log;
     private final Conditions conditions;

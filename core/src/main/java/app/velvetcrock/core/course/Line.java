@@ -14,6 +14,7 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.core.strain.Pressing;
 import java.time.Instant;
@@ -70,6 +71,8 @@ public sealed interface Line {
         R noted(Noted line);
 
         R lesson(Lesson line);
+
+        R panned(Panned line);
 
         R corrected(Corrected line);
 
@@ -284,6 +287,14 @@ public sealed interface Line {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.lesson(this);
+        }
+    }
+
+    /** Something done at the pan, while something is made of an oil. */
+    record Panned(MakingLine step) implements Line {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.panned(this);
         }
     }
 

@@ -136,6 +136,11 @@ public record LineWords(Wording say) implements Line.Visitor<String> {
     }
 
     @Override
+    public String panned(Line.Panned line) {
+        return line.step().words(say);
+    }
+
+    @Override
     public String lesson(Line.Lesson line) {
         return "Next time: " + line.words();
     }

@@ -1,0 +1,256 @@
+package app.velvetcrock.batch;
+
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.course.LineWords;
+import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.pan.MakingCourse;
+import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.live.Changes;
+import app.velvetcrock.plans.MakingShape;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stillroom.People;
+import app.velvetcrock.stock.Ledger;
+import app.velvetcrock.web.NotHere;
+import java.sql.Date;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Batches that make something of an oil: their frozen plans and their logs. What is done to them is the pan's. */
+@Service
+public class Makings {
+
+    private final BatchRepository batches;
+    private final EntryRepository repository;
+    private final Entries entries;
+    private final LineCodec codec;
+    private final MakingShape shape;
+    private final Ledger ledger;
+    private final Households households;
+    private final People people;
+    private final Changes changes;
+    private final JdbcClient sql;
+    private final Clock clock;
+
+    Makings(
+            BatchRepository batches,
+            EntryRepository repository,
+            Entries entries,
+            LineCodec codec,
+            MakingShape shape,
+            Ledger ledger,
+            Households households,
+            People people,
+            Changes changes,
+            JdbcClient sql,
+            Clock clock) {
+        this.batches = batches;
+        this.repository = repository;
+        this.entries = entries;
+        this.codec = codec;
+        this.shape = shape;
+        this.ledger = ledger;
+        this.households = households;
+        this.people = people;
+        this.changes = changes;
+        this.sql = sql;
+        this.clock = clock;
+    }
+
+    /** A line as it is shown. */
+    public record Written(UUID id, Instant at, String by, String words, Line line, String typed, boolean gone) {}
+
+    /** A making as it stands. */
+    public record Sheet(
+            UUID id, int number, String name, MakingPlan plan, List<Written> lines, List<MakingCourse.At> holding) {
+
+        public MakingCourse course() {
+            return MakingCourse.of(plan, holding);
+        }
+
+        /** The newest line that holds; absent where even its beginning was taken back. */
+        public Optional<Written> last() {
+            return lines.stream()
+                    .filter(line -> !line.gone() && line.line() instanceof Line.Panned)
+                    .reduce((first, then) -> then);
+        }
+
+        public boolean isBegun() {
+            return !holding.isEmpty();
+        }
+    }
+
+    /** Freezes a plan under the next number; its first line is yet to be written. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public UUID begin(MakingPlan plan) {
+        households.oneAtATime();
+        return batches.saveAndFlush(
+                        Batch.making(batches.nextNumber(), plan.made().name(), shape.write(plan), clock.instant()))
+                .id;
+    }
+
+    /** Writes the line a deed leaves; its making is locked. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public UUID write(UUID id, Line line, Doing<?> doing) {
+        BatchEntry entry =
+                new BatchEntry(id, doing.at(), codec.write(line), new BatchEntry.Said(doing.key(), doing.typed()));
+        entry.accountId = doing.by();
+        entry.recordedAt = clock.instant();
+        UUID written = repository.saveAndFlush(entry).id;
+        keepFacts(sheet(id));
+        changes.batch(id);
+        return written;
+    }
+
+    /** Moves back what a line moved; the log keeps both lines. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void takeBack(UUID id, UUID entry, Doing<?> doing) {
+        ledger.takeBack(entry);
+        write(id, new Line.TakenBack(entry), doing);
+    }
+
+    @Transactional(readOnly = true)
+    public Sheet sheet(UUID id) {
+        return among(List.of(id)).stream().findFirst().orElseThrow(() -> new NotHere("that making"));
+    }
+
+    /** Lets only one at a time write about a making, and reads it as it then stands. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Sheet locked(UUID id) {
+        batches.lock(id).orElseThrow(() -> new NotHere("that making"));
+        return sheet(id);
+    }
+
+    /** Those in the pan now, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Sheet> inThePan() {
+        return among(ids("f.state = 'STANDING' order by f.number", null, 50));
+    }
+
+    /** Those poured, the newest first, of one kind or of all. */
+    @Transactional(readOnly = true)
+    public List<Sheet> made(@Nullable String kind, int most) {
+        List<Sheet> sheets = among(ids(
+                "f.state = 'STRAINED' and (cast(:kind as text) is null or f.herbs = array[cast(:kind as text)]) order by f.number desc",
+                kind,
+                most));
+        return sheets.stream()
+                .sorted((one, other) -> Integer.compare(other.number(), one.number()))
+                .toList();
+    }
+
+    private List<UUID> ids(String which, @Nullable String kind, int most) {
+        return sql.sql(
+                        "select f.batch_id from batch_facts f where f.stillroom_id = :stillroom and f.kind = 'MAKING' and "
+                                + which + " limit :most")
+                .param("stillroom", Current.stillroom())
+                .param("kind", kind)
+                .param("most", most)
+                .query(UUID.class)
+                .list();
+    }
+
+    private record Row(UUID id, int number, String name, String plan) {}
+
+    /** Some makings, by number. */
+    @Transactional(readOnly = true)
+    public List<Sheet> among(Collection<UUID> ids) {
+        if (ids.isEmpty()) {
+            return List.of();
+        }
+        List<Row> rows = sql.sql(
+                        "select id, number, name, plan from batch where stillroom_id = :stillroom and kind = 'MAKING' "
+                                + "and id in (:ids) order by number")
+                .param("stillroom", Current.stillroom())
+                .param("ids", ids)
+                .query((row, at) ->
+                        new Row(row.getObject(1, UUID.class), row.getInt(2), row.getString(3), row.getString(4)))
+                .list();
+        if (rows.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, List<BatchEntry>> logs = entries
+                .ofBatches(rows.stream().map(Row::id).toList())
+                .stream()
+                .collect(Collectors.groupingBy(entry -> entry.batchId));
+        Map<UUID, String> names = people.namesHere();
+        LineWords words = new LineWords(households.current().wording());
+        return rows.stream()
+                .map(row -> sheet(row, logs.getOrDefault(row.id(), List.of()), names, words))
+                .toList();
+    }
+
+    private Sheet sheet(Row row, List<BatchEntry> log, Map<UUID, String> names, LineWords words) {
+        List<app.velvetcrock.core.course.Entry> said = log.stream()
+                .map(entry -> new app.velvetcrock.core.course.Entry(entry.id, entry.happenedAt, codec.read(entry)))
+                .toList();
+        Set<UUID> gone = Log.gone(said);
+        List<Written> lines = new java.util.ArrayList<>();
+        for (int i = 0; i < log.size(); i++) {
+            BatchEntry entry = log.get(i);
+            lines.add(new Written(
+                    entry.id,
+                    entry.happenedAt,
+                    names.getOrDefault(entry.accountId, "somebody"),
+                    said.get(i).line().accept(words),
+                    said.get(i).line(),
+                    entry.typed == null ? "" : entry.typed,
+                    gone.contains(entry.id)));
+        }
+        return new Sheet(
+                row.id(),
+                row.number(),
+                row.name(),
+                shape.read(row.plan()),
+                lines,
+                lines.stream()
+                        .filter(line -> !line.gone() && line.line() instanceof Line.Panned)
+                        .map(line -> new MakingCourse.At(line.at(), ((Line.Panned) line.line()).step()))
+                        .toList());
+    }
+
+    /** What lists ask of it: begun, poured when, of what kind, kept until when. */
+    private void keepFacts(Sheet sheet) {
+        Optional<Instant> poured = sheet.holding().stream()
+                .filter(at -> at.line() instanceof app.velvetcrock.core.pan.MakingLine.Poured)
+                .map(MakingCourse.At::at)
+                .findFirst();
+        Optional<LocalDate> ended = poured.map(at -> households.current().dayOf(at));
+        String state = !sheet.isBegun() ? "NEVER_STARTED" : ended.isPresent() ? "STRAINED" : "STANDING";
+        sql.sql(
+                        """
+                        insert into batch_facts
+                        (stillroom_id, batch_id, number, kind, state, herbs, carriers, began_on, ended_on, keeps_until, settling)
+                        values (:stillroom, :batch, :number, 'MAKING', :state, array[cast(:kind as text)], array[]::text[], :began, :ended, :keeps, false)
+                        on conflict (stillroom_id, batch_id) do update set state = excluded.state, began_on = excluded.began_on,
+                        ended_on = excluded.ended_on""")
+                .param("stillroom", Current.stillroom())
+                .param("batch", sheet.id())
+                .param("number", sheet.number())
+                .param("state", state)
+                .param("kind", sheet.plan().made().kind())
+                .param(
+                        "began",
+                        sheet.holding().stream()
+                                .findFirst()
+                                .map(at -> Date.valueOf(households.current().dayOf(at.at())))
+                                .orElse(null))
+                .param("ended", sheet.isBegun() ? ended.map(Date::valueOf).orElse(null) : null)
+                .param("keeps", Date.valueOf(sheet.plan().keepsUntil()))
+                .update();
+    }
+}

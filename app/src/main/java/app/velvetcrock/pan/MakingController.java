@@ -1,0 +1,348 @@
+package app.velvetcrock.pan;
+
+import app.velvetcrock.batch.Makings;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.making.Container;
+import app.velvetcrock.core.making.Cooling;
+import app.velvetcrock.core.making.Felt;
+import app.velvetcrock.core.making.Filling;
+import app.velvetcrock.core.making.Firmness;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.pan.Fault;
+import app.velvetcrock.core.pan.MakingLine;
+import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.core.pan.MakingStep;
+import app.velvetcrock.core.pan.Touch;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Reply;
+import app.velvetcrock.web.Reply.Done;
+import app.velvetcrock.web.Reply.FormSent;
+import app.velvetcrock.web.Sent;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** A making, gone along step by step from the weighing in to the jars in the Cupboard. */
+@Controller
+class MakingController {
+
+    private static final int LONGEST = 300;
+
+    private final Makings makings;
+    private final PanWork work;
+    private final PanStock stock;
+    private final Households households;
+    private final Clock clock;
+
+    MakingController(Makings makings, PanWork work, PanStock stock, Households households, Clock clock) {
+        this.makings = makings;
+        this.work = work;
+        this.stock = stock;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    @GetMapping("/pan/{id}")
+    String making(@PathVariable UUID id, @RequestParam(required = false) @Nullable String firm, Model model) {
+        return show(model, makings.sheet(id), firm, Sent.nothing(fields(), MakingForm.empty()));
+    }
+
+    private Fields fields() {
+        return new Fields(households.current().reader());
+    }
+
+    private String show(Model model, Makings.Sheet sheet, @Nullable String firm, Sent<MakingForm> sent) {
+        House house = households.current();
+        Instant now = clock.instant();
+        Fields asked = fields();
+        double target = firm == null || firm.isBlank()
+                ? MakingPage.target(sheet.course(), sheet.plan().firmness())
+                : asked.number("firm", firm, 0, Firmness.HARDEST, "on the scale")
+                        .orElse(sheet.plan().firmness());
+        model.addAttribute("sheet", sheet);
+        MakingPage page = MakingPage.of(sheet, target, now, house);
+        model.addAttribute("page", page);
+        model.addAttribute("firm", app.velvetcrock.core.measure.Decimals.upTo(target, 1));
+        model.addAttribute("asked", asked);
+        model.addAttribute("sent", sent);
+        model.addAttribute("felts", Felt.values());
+        model.addAttribute("wheres", Cooling.Where.values());
+        model.addAttribute("touches", Touch.values());
+        model.addAttribute("faults", Fault.values());
+        model.addAttribute("hint", MakingPage.hint(sheet.course().pouring(), house));
+        model.addAttribute("tins", stock.shelves(house, house.dayOf(now)).containers());
+        model.addAttribute("pourBefore", MakingForm.pouring(sheet.plan().into()));
+        model.addAttribute("fixBefore", MakingForm.adding(page.fix()));
+        model.addAttribute(
+                "eachBefore",
+                sheet.plan()
+                        .into()
+                        .map(into -> house.mass(MakingPage.each(into, sheet)))
+                        .orElse(""));
+        model.addAttribute(
+                "meltables",
+                Stream.concat(
+                                sheet.course().formula().parts().stream().map(Formula.Part::stuff),
+                                Stream.of(new Formula.Stuff("beeswax", "Beeswax", Formula.Role.WAX, 1)))
+                        .map(stuff -> new Fields.Option(stuff.key(), stuff.name()))
+                        .distinct()
+                        .toList());
+        return "pan/making";
+    }
+
+    /** A form of a making's page, read beside the making it is about. */
+    private record Asked(
+            Makings.Sheet sheet, String which, String prefix, MakingForm form, House house, Fields fields) {}
+
+    private Asked asked(UUID id, String which, String prefix, MakingForm form) {
+        return new Asked(makings.sheet(id), which, prefix, form, households.current(), fields());
+    }
+
+    private String does(
+            Reply reply, Asked asked, String typed, Function<app.velvetcrock.core.deed.Doing<String>, UUID> deed) {
+        UUID id = asked.sheet().id();
+        UUID key = asked.form().keyOrNew();
+        Instant at = asked.form().at(asked.fields(), asked.house(), clock.instant());
+        return reply.answer(
+                new FormSent(asked.prefix(), key, asked.fields(), "/pan/" + id),
+                () -> show(
+                        reply.model(),
+                        asked.sheet(),
+                        null,
+                        new Sent<>(asked.which(), asked.fields(), asked.form(), MakingForm.empty())),
+                () -> {
+                    UUID entry = deed.apply(Current.doing(asked.which(), key, at, typed));
+                    String words = makings.sheet(id).lines().stream()
+                            .filter(line -> line.id().equals(entry))
+                            .map(Makings.Written::words)
+                            .findFirst()
+                            .orElse("Done");
+                    return new Done("/pan/" + id, words + ".", "/pan/%s/lines/%s/undo".formatted(id, entry));
+                });
+    }
+
+    @PostMapping("/pan/{id}/did/{step}")
+    String did(@PathVariable UUID id, @PathVariable MakingStep step, MakingForm form, Reply reply) {
+        return does(reply, asked(id, "did", "n-", form), "", doing -> work.did(id, step, doing));
+    }
+
+    @PostMapping("/pan/{id}/skip/{step}")
+    String skip(@PathVariable UUID id, @PathVariable MakingStep step, MakingForm form, Reply reply) {
+        Asked asked = asked(id, "skip", "k-", form);
+        Optional<String> why = asked.fields().optionalWords("words", form.words(), LONGEST);
+        return does(reply, asked, "", doing -> work.skipped(id, step, why.orElse(""), doing));
+    }
+
+    @PostMapping("/pan/{id}/test")
+    String test(@PathVariable UUID id, MakingForm form, Reply reply) {
+        Asked asked = asked(id, "test", "t-", form);
+        Optional<Felt> felt = asked.fields().oneOf("felt", Felt.class, form.felt());
+        return does(reply, asked, "", doing -> work.tested(id, felt.orElseThrow(), doing));
+    }
+
+    @PostMapping("/pan/{id}/correct")
+    String correct(@PathVariable UUID id, MakingForm form, Reply reply) {
+        Asked asked = asked(id, "correct", "c-", form);
+        Optional<Formula.Stuff> stuff = Stream.concat(
+                        asked.sheet().course().formula().parts().stream().map(Formula.Part::stuff),
+                        Stream.of(new Formula.Stuff("beeswax", "Beeswax", Formula.Role.WAX, 1)))
+                .filter(one -> one.key().equals(form.of()))
+                .findFirst();
+        if (stuff.isEmpty()) {
+            asked.fields().trouble("of", "It is not said what went in.", "one from the list");
+        }
+        Optional<Mass> mass = asked.fields()
+                .massOf("amount", form.amount(), Expect.SOLID, KnownDensity.ofOil(Density.ofGramsPerMillilitre(0.92)))
+                .map(Fields.Weighed::mass)
+                .filter(much -> {
+                    boolean sensible = much.grams() > 0 && much.grams() <= 5_000;
+                    if (!sensible) {
+                        asked.fields().trouble("amount", "More than nothing, and at most 5 kg.", "14.8 g");
+                    }
+                    return sensible;
+                });
+        return does(reply, asked, PanForm.text(form.amount()), doing -> {
+            Optional<UUID> lot = PanWork.lotOf(asked.sheet().plan(), stuff.orElseThrow())
+                    .or(() -> stock.shelves(asked.house(), asked.house().dayOf(clock.instant())).waxes().stream()
+                            .filter(wax -> wax.key().equals(stuff.get().key()))
+                            .flatMap(wax -> wax.lot().stream())
+                            .findFirst());
+            return work.corrected(id, stuff.get().of(mass.orElseThrow()), lot, doing);
+        });
+    }
+
+    @PostMapping("/pan/{id}/off-heat")
+    String offHeat(@PathVariable UUID id, MakingForm form, Reply reply) {
+        Asked asked = asked(id, "off-heat", "o-", form);
+        Temperature at = PanForm.text(form.temperature()).isEmpty()
+                ? PanPlanner.CLEAR
+                : temperature(asked).orElse(PanPlanner.CLEAR);
+        Optional<Cooling.Where> where = asked.fields().oneOf("where", Cooling.Where.class, form.where());
+        return does(
+                reply,
+                asked,
+                PanForm.text(form.temperature()),
+                doing -> work.offHeat(id, at, where.orElseThrow(), doing));
+    }
+
+    private static Optional<Temperature> temperature(Asked asked) {
+        return asked.fields()
+                .amount("temperature", asked.form().temperature(), Expect.TEMPERATURE)
+                .map(read -> (Temperature) read.amount().middle())
+                .filter(at -> {
+                    boolean sensible = at.celsius() >= 0 && at.celsius() <= 140;
+                    if (!sensible) {
+                        asked.fields().trouble("temperature", "No melt is so hot or so cold.", "62");
+                    }
+                    return sensible;
+                });
+    }
+
+    @PostMapping("/pan/{id}/read")
+    String read(@PathVariable UUID id, MakingForm form, Reply reply) {
+        Asked asked = asked(id, "read", "r-", form);
+        Optional<Touch> touch = PanForm.text(form.touch()).isEmpty()
+                ? Optional.empty()
+                : asked.fields().oneOf("touch", Touch.class, form.touch());
+        Optional<Temperature> at = touch.map(Touch::about);
+        if (at.isEmpty()) {
+            at = temperature(asked);
+        }
+        Optional<Temperature> read = at;
+        return does(
+                reply,
+                asked,
+                PanForm.text(form.temperature()),
+                doing -> work.read(id, read.orElseThrow(), touch, doing));
+    }
+
+    @PostMapping("/pan/{id}/haze")
+    String haze(@PathVariable UUID id, MakingForm form, Reply reply) {
+        return does(reply, asked(id, "haze", "r-", form), "", doing -> work.hazed(id, doing));
+    }
+
+    @PostMapping("/pan/{id}/add")
+    String add(@PathVariable UUID id, MakingForm form, Reply reply) {
+        Asked asked = asked(id, "add", "n-", form);
+        return does(reply, asked, "", doing -> work.added(id, PanForm.text(form.of()), doing));
+    }
+
+    @PostMapping("/pan/{id}/pour")
+    String pour(@PathVariable UUID id, MakingForm form, Reply reply) {
+        Asked asked = asked(id, "pour", "p-", form);
+        List<PanWork.Fill> fills = new ArrayList<>();
+        fill(asked, "into", form.into(), "count", form.count()).ifPresent(fills::add);
+        if (!PanForm.text(form.andInto()).isEmpty()) {
+            fill(asked, "andInto", form.andInto(), "andCount", form.andCount()).ifPresent(fills::add);
+        }
+        return does(reply, asked, "", doing -> work.poured(id, fills, doing));
+    }
+
+    /** What was filled; each holds what was weighed, or what such a one takes. */
+    private Optional<PanWork.Fill> fill(
+            Asked asked, String intoField, @Nullable String into, String countField, @Nullable String count) {
+        Fields fields = asked.fields();
+        Optional<PanStock.Tin> tin =
+                stock.shelves(asked.house(), asked.house().dayOf(clock.instant())).containers().stream()
+                        .filter(one -> one.name().equals(PanForm.text(into)))
+                        .findFirst();
+        Optional<MakingPlan.Into> planned = asked.sheet().plan().into().filter(one -> one.lot()
+                .filter(lot -> lot.toString().equals(PanForm.text(into)))
+                .isPresent());
+        Optional<Container> container =
+                tin.map(PanStock.Tin::container).or(() -> planned.map(MakingPlan.Into::container));
+        if (container.isEmpty()) {
+            fields.trouble(
+                    intoField,
+                    "It is not said what it was poured into.",
+                    "one from the list; put yours into the Stores first");
+        }
+        Optional<Integer> many = fields.whole(countField, count, 1, 1000, "pieces");
+        if (container.isEmpty() || many.isEmpty()) {
+            return Optional.empty();
+        }
+        if (tin.isEmpty() || (!container.get().mould() && many.get() > tin.get().left())) {
+            fields.trouble(
+                    countField,
+                    "Only %d × %s are in the stores."
+                            .formatted(
+                                    tin.map(PanStock.Tin::left).orElse(0),
+                                    container.get().name()),
+                    "fewer, or others");
+        }
+        boolean whipped = asked.sheet().plan().made().whipped();
+        double shrinkage = Filling.shrinkage(asked.sheet().course().formula());
+        Optional<Mass> each =
+                intoField.equals("into") && !PanForm.text(asked.form().each()).isEmpty()
+                        ? fields.mass("each", asked.form().each(), 0.5, 5_000)
+                        : Optional.of(Filling.wanted(1, container.get(), shrinkage, whipped));
+        return each.map(mass -> new PanWork.Fill(
+                new MakingPlan.Into(container.get(), many.get(), Optional.of(UUID.fromString(PanForm.text(into)))),
+                mass));
+    }
+
+    @PostMapping("/pan/{id}/turned-out")
+    String turnedOut(@PathVariable UUID id, MakingForm form, Reply reply) {
+        Asked asked = asked(id, "turned-out", "u-", form);
+        Optional<Felt> felt = asked.fields().oneOf("felt", Felt.class, form.felt());
+        List<Fault> faults = Stream.of(Fault.values())
+                .filter(fault -> form.faults() != null && form.faults().contains(fault.name()))
+                .toList();
+        Optional<String> words = asked.fields().optionalWords("words", form.words(), LONGEST);
+        return does(reply, asked, "", doing -> work.turnedOut(id, felt.orElseThrow(), faults, words.orElse(""), doing));
+    }
+
+    @PostMapping("/pan/{id}/note")
+    String note(@PathVariable UUID id, MakingForm form, Reply reply) {
+        Asked asked = asked(id, "note", "m-", form);
+        Optional<String> words = asked.fields().words("words", form.words(), LONGEST);
+        return does(reply, asked, "", doing -> work.noted(id, words.orElseThrow(), doing));
+    }
+
+    @PostMapping("/pan/{id}/lines/{entry}/undo")
+    String undo(@PathVariable UUID id, @PathVariable UUID entry, Reply reply) {
+        return reply.tap("/pan/" + id, () -> {
+            work.takeBack(id, entry, Current.doing("undo", UUID.randomUUID(), clock.instant(), ""));
+            return new Done("/pan/" + id, "Taken back: what it moved is where it was.");
+        });
+    }
+
+    /** Takes back the weighing in, from the page it leads to. */
+    @PostMapping("/pan/{id}/back")
+    String back(@PathVariable UUID id, Reply reply) {
+        Makings.Sheet sheet = makings.sheet(id);
+        return reply.tap("/pan/" + id, () -> {
+            Optional<Makings.Written> first = sheet.lines().stream()
+                    .filter(line -> !line.gone()
+                            && line.line() instanceof app.velvetcrock.core.course.Line.Panned panned
+                            && panned.step() instanceof MakingLine.Begun)
+                    .findFirst();
+            first.ifPresent(line ->
+                    work.takeBack(id, line.id(), Current.doing("undo", UUID.randomUUID(), clock.instant(), "")));
+            return new Done(
+                    "/pan",
+                    "“%s” was not begun: all of it is back in the stores."
+                            .formatted(sheet.name().toLowerCase(Locale.ROOT)));
+        });
+    }
+}

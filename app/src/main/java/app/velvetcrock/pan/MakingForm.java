@@ -1,0 +1,58 @@
+package app.velvetcrock.pan;
+
+import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.web.Fields;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** What was typed on one of a making's small forms; each uses a few of these. */
+record MakingForm(
+        @Nullable UUID key,
+        @Nullable String when,
+        @Nullable String felt,
+        @Nullable String of,
+        @Nullable String amount,
+        @Nullable String temperature,
+        @Nullable String where,
+        @Nullable String touch,
+        @Nullable String into,
+        @Nullable String count,
+        @Nullable String each,
+        @Nullable String andInto,
+        @Nullable String andCount,
+        @Nullable String words,
+        @Nullable List<String> faults) {
+
+    static MakingForm empty() {
+        return new MakingForm(null, "", "", "", "", "", "", "", "", "", "", "", "", "", List.of());
+    }
+
+    /** What stands in the pouring before anything is typed: as it was planned. */
+    static MakingForm pouring(Optional<MakingPlan.Into> planned) {
+        String into = planned.flatMap(MakingPlan.Into::lot).map(UUID::toString).orElse("");
+        String count = planned.map(one -> String.valueOf(one.count())).orElse("");
+        return new MakingForm(null, "", "", "", "", "", "", "", into, count, "", "", "", "", List.of());
+    }
+
+    /** What stands in the correction before anything is typed: what is proposed. */
+    static MakingForm adding(MakingPage.@Nullable Fix fix) {
+        String of = fix == null ? "" : fix.of();
+        String amount = fix == null ? "" : fix.amount();
+        return new MakingForm(null, "", "", of, amount, "", "", "", "", "", "", "", "", "", List.of());
+    }
+
+    UUID keyOrNew() {
+        return key == null ? UUID.randomUUID() : key;
+    }
+
+    /** When it was done; now where nothing is said, or nothing that can be read. */
+    Instant at(Fields fields, House house, Instant now) {
+        return fields.moment("when", when, house.past(now))
+                .map(there -> there.atZone(house.settings().zone()).toInstant())
+                .orElse(now);
+    }
+}

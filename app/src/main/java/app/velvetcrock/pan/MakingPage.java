@@ -1,0 +1,276 @@
+package app.velvetcrock.pan;
+
+import app.velvetcrock.batch.Makings;
+import app.velvetcrock.core.making.Correction;
+import app.velvetcrock.core.making.Felt;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.making.OwnRight;
+import app.velvetcrock.core.making.Pouring;
+import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.pan.MakingCourse;
+import app.velvetcrock.core.pan.MakingLine;
+import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.core.pan.MakingStep;
+import app.velvetcrock.draw.PanPicture;
+import app.velvetcrock.stillroom.House;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A making's page, worded before it is drawn.
+ *
+ * @param now the step to do, as its key; "done" when all is
+ * @param head what to do now
+ * @param how what to watch at it
+ * @param timing when it is due, or too late; empty where that is not known
+ * @param late true where it is too late already
+ * @param fix what would bring it to the firmness wanted; null where it is there, or is poured
+ * @param degrees how warm it should be now; empty while it is on the heat
+ * @param left what stayed in the pan; empty where nothing did
+ */
+record MakingPage(
+        String title,
+        String lead,
+        String now,
+        String head,
+        String how,
+        String timing,
+        boolean late,
+        @Nullable String addition,
+        @Nullable Fix fix,
+        String degrees,
+        boolean cooling,
+        PanPicture.Melt melt,
+        List<PanPage.Part> parts,
+        PanPicture.Scale scale,
+        String firm,
+        PanPicture.@Nullable Cool cool,
+        List<StepRow> steps,
+        String count,
+        String left,
+        String keeps,
+        @Nullable String over,
+        List<LogRow> log) {
+
+    /** What to add, in words and as it is typed; {@code unreachable} says why nothing can. */
+    record Fix(String words, String of, String amount) {}
+
+    /** A step in the list. */
+    record StepRow(String mark, String words, String small) {}
+
+    /** A line of the log; {@code undo} null where it cannot be taken back. */
+    record LogRow(UUID id, String when, String words, String typed, String mark, boolean undo) {}
+
+    static MakingPage of(Makings.Sheet sheet, double target, Instant now, House house) {
+        MakingCourse course = sheet.course();
+        MakingPlan plan = sheet.plan();
+        Optional<MakingCourse.Step> next = course.next();
+        Formula formula = course.formula();
+        PanPicture.Melt melt = PanPicture.Melt.of(formula);
+        double firmness = formula.firmness().value();
+        return new MakingPage(
+                "%s, batch %d".formatted(sheet.name(), sheet.number()),
+                "%s in the pan, %s"
+                        .formatted(
+                                house.mass(course.toPour(sheet.holding())),
+                                plan.use() == null ? "" : "for " + plan.use().word()),
+                next.map(step -> step.step().name()).orElse("DONE"),
+                next.map(step -> head(step, house)).orElse("All is done"),
+                next.map(step -> step.addition()
+                                .map(addition -> addition.when().word() + ".")
+                                .orElse(step.step().how()))
+                        .orElse("How it turned out is worth a word: after a day, a month, in summer."),
+                next.map(step -> timing(step, course, now, house)).orElse(""),
+                next.filter(step -> step.until().filter(now::isAfter).isPresent())
+                        .isPresent(),
+                next.flatMap(MakingCourse.Step::addition)
+                        .map(addition -> addition.key())
+                        .orElse(null),
+                course.poured().isPresent() ? null : fix(sheet, target, house),
+                course.poured().isPresent()
+                        ? ""
+                        : course.at(now)
+                                .map(at -> "about " + house.temperature(PanPage.rounded(at)))
+                                .orElse(""),
+                course.off().isPresent() && course.poured().isEmpty(),
+                melt,
+                melt.strata().stream()
+                        .map(stratum -> {
+                            Formula.Part part = formula.parts().get(stratum.at());
+                            return new PanPage.Part(
+                                    "%s, %s".formatted(house.mass(part.mass()), house.percent(formula.shareOf(part))),
+                                    part.stuff().name(),
+                                    stratum.labelY());
+                        })
+                        .toList(),
+                PanPicture.Scale.of(firmness, marks(course, firmness, target), Optional.empty()),
+                "F %s, %s"
+                        .formatted(
+                                Decimals.upTo(firmness, 1),
+                                formula.firmness().band().word()),
+                course.poured().isPresent()
+                        ? null
+                        : course.cooling()
+                                .map(cooling -> PanPicture.Cool.of(
+                                        cooling,
+                                        course.pouring(),
+                                        course.off()
+                                                .map(off -> Duration.between(off, now))
+                                                .filter(past -> !past.isNegative())))
+                                .orElse(null),
+                course.steps().stream().map(step -> row(step, house)).toList(),
+                plan.into().map(into -> String.valueOf(into.count())).orElse(""),
+                course.poured()
+                        .map(MakingLine.Poured::left)
+                        .filter(mass -> mass.grams() >= 1)
+                        .map(house::mass)
+                        .orElse(""),
+                "till %s, %s".formatted(house.date(plan.keepsUntil()), plan.limitedBy()),
+                plan.over()
+                        .map(why -> "It may be neither given away nor sold: " + why)
+                        .orElse(null),
+                log(sheet, house));
+    }
+
+    private static List<PanPicture.Mark> marks(MakingCourse course, double firmness, double target) {
+        List<PanPicture.Mark> marks = new ArrayList<>();
+        marks.add(new PanPicture.Mark(firmness, Decimals.upTo(firmness, 1) + " this melt", true));
+        if (Math.abs(target - firmness) > 0.3) {
+            marks.add(new PanPicture.Mark(target, Decimals.upTo(target, 1) + " wanted", false));
+        }
+        for (OwnRight.Test test : course.tests()) {
+            if (Math.abs(test.firmness() - firmness) > 0.05) {
+                marks.add(new PanPicture.Mark(
+                        test.firmness(),
+                        "%s felt %s"
+                                .formatted(
+                                        Decimals.upTo(test.firmness(), 1),
+                                        test.felt().word()),
+                        false));
+            }
+        }
+        return marks;
+    }
+
+    private static String head(MakingCourse.Step step, House house) {
+        return step.addition()
+                .map(addition -> "Stir in %s of %s"
+                        .formatted(amount(addition, house), addition.name().toLowerCase(Locale.ROOT)))
+                .orElseGet(() -> upper(step.step().word()));
+    }
+
+    static String amount(app.velvetcrock.core.pan.Addition addition, House house) {
+        return addition.drops()
+                .map(count -> Decimals.upTo(count, 0) + " drops, " + house.mass(addition.mass()))
+                .orElseGet(() -> house.mass(addition.mass()));
+    }
+
+    private static String upper(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+    }
+
+    private static String timing(MakingCourse.Step step, MakingCourse course, Instant now, House house) {
+        if (step.until().filter(now::isAfter).isPresent()) {
+            return "! It should have set in the pan since %s: warm it again before you pour."
+                    .formatted(house.time(step.until().orElseThrow()));
+        }
+        if (step.from().filter(now::isBefore).isPresent()) {
+            Instant from = step.from().orElseThrow();
+            return "from %s, in %s minutes".formatted(house.time(from), PanPage.minutes(Duration.between(now, from)))
+                    + step.until().map(until -> ", till " + house.time(until)).orElse("");
+        }
+        if (step.until().isPresent()) {
+            return "now, till %s: %s minutes"
+                    .formatted(
+                            house.time(step.until().get()),
+                            PanPage.minutes(Duration.between(now, step.until().get())));
+        }
+        boolean byEye = (step.step() == MakingStep.POUR || step.step() == MakingStep.STIR_IN)
+                && course.off().isPresent()
+                && course.pouring().isEmpty()
+                && course.formula().firmness().value() >= 6;
+        return byEye
+                ? "Where it sets is not known: at the first haze at the rim."
+                : step.from().isPresent() ? "now" : "";
+    }
+
+    private static StepRow row(MakingCourse.Step step, House house) {
+        String time = step.state() == MakingCourse.Step.State.DONE || step.state() == MakingCourse.Step.State.SKIPPED
+                ? ""
+                : step.from().map(from -> "from " + house.time(from)).orElse("")
+                        + step.until()
+                                .map(until -> " till " + house.time(until))
+                                .orElse("");
+        return new StepRow(
+                step.state().name().toLowerCase(Locale.ROOT),
+                head(step, house),
+                step.state() == MakingCourse.Step.State.SKIPPED ? "left out" : time);
+    }
+
+    private static @Nullable Fix fix(Makings.Sheet sheet, double target, House house) {
+        MakingCourse course = sheet.course();
+        if (course.formula().firmness().value() == 0) {
+            return null;
+        }
+        Optional<Correction> add = PanWork.correction(course, target);
+        return add.map(one -> new Fix(
+                        "%s of %s brings it from F %s to F %s."
+                                .formatted(
+                                        house.mass(one.add().mass()),
+                                        one.add().stuff().name().toLowerCase(Locale.ROOT),
+                                        Decimals.upTo(
+                                                course.formula().firmness().value(), 1),
+                                        Decimals.upTo(one.then().value(), 1)),
+                        one.add().stuff().key(),
+                        Decimals.upTo(one.add().mass().grams(), 1) + " g"))
+                .orElse(null);
+    }
+
+    private static List<LogRow> log(Makings.Sheet sheet, House house) {
+        List<LogRow> rows = new ArrayList<>();
+        for (Makings.Written line : sheet.lines()) {
+            boolean panned = line.line() instanceof app.velvetcrock.core.course.Line.Panned;
+            if (panned) {
+                rows.add(new LogRow(
+                        line.id(),
+                        house.moment(line.at()) + ", " + line.by(),
+                        line.words(),
+                        line.typed().equals(line.words()) ? "" : line.typed(),
+                        line.gone() ? "gone" : "",
+                        !line.gone()));
+            }
+        }
+        Collections.reverse(rows);
+        return rows;
+    }
+
+    /** What to aim at after a test: what it would have been right at, or what was planned. */
+    static double target(MakingCourse course, double planned) {
+        return course.lastTest()
+                .filter(test -> test.felt() != Felt.RIGHT)
+                .map(test -> test.felt().rightAt(test.firmness()))
+                .orElse(planned);
+    }
+
+    /** Where the window for a temperature lies, for the reading's hint. */
+    static String hint(Optional<Pouring> pouring, House house) {
+        return pouring.map(at -> house.temperature(PanPage.rounded(at.drops())))
+                .orElse(house.temperature(Temperature.ofCelsius(60)));
+    }
+
+    static Mass each(MakingPlan.Into into, Makings.Sheet sheet) {
+        double shrinkage =
+                app.velvetcrock.core.making.Filling.shrinkage(sheet.course().formula());
+        return app.velvetcrock.core.making.Filling.wanted(
+                1, into.container(), shrinkage, sheet.plan().made().whipped());
+    }
+}

@@ -1,0 +1,121 @@
+package app.velvetcrock.pan;
+
+import app.velvetcrock.core.caution.Use;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.util.UriComponentsBuilder;
+import org.springframework.web.util.UriUtils;
+
+/**
+ * The Pan's sentence as typed.
+ *
+ * @param much "12", "300 g", "all", "17 people"
+ * @param into a container of the stores
+ * @param was the kind its rows were filled in for; of another kind they are filled in anew
+ * @param share of the wax, where it is said
+ * @param firm F wanted, where it is said
+ * @param with what is melted besides oil and wax
+ * @param add what is stirred in
+ */
+record PanForm(
+        @Nullable UUID key,
+        @Nullable String much,
+        @Nullable String into,
+        @Nullable String kind,
+        @Nullable String was,
+        @Nullable String oil,
+        @Nullable String wax,
+        @Nullable String share,
+        @Nullable String firm,
+        @Nullable String name,
+        @Nullable String use,
+        @Nullable String room,
+        @Nullable List<Row> with,
+        @Nullable List<Row> add) {
+
+    static final int MOST_ROWS = 6;
+
+    /** One thing and how much of it. */
+    record Row(@Nullable String of, @Nullable String share) {
+
+        static final Row EMPTY = new Row("", "");
+
+        boolean isEmpty() {
+            return text(of).isEmpty() && text(share).isEmpty();
+        }
+    }
+
+    /** Rows as they were sent, those left empty and what is more than any pan takes dropped. */
+    static List<Row> said(@Nullable List<Row> rows) {
+        return rows == null
+                ? List.of()
+                : rows.stream()
+                        .filter(row -> row != null && !row.isEmpty())
+                        .limit(MOST_ROWS)
+                        .toList();
+    }
+
+    static String text(@Nullable String typed) {
+        return typed == null ? "" : typed.strip();
+    }
+
+    PanForm filled(String anotherKind, List<Row> rows) {
+        return new PanForm(
+                key, much, into, anotherKind, anotherKind, oil, wax, share, firm, name, use, room, rows, said(add));
+    }
+
+    PanForm withoutFirmness() {
+        return new PanForm(key, much, into, kind, was, oil, wax, "", "", name, use, room, with, add);
+    }
+
+    PanForm from(String thatOil, String thatContainer) {
+        return new PanForm(key, much, thatContainer, kind, was, thatOil, wax, share, firm, name, use, room, with, add);
+    }
+
+    /** The address of the sentence: only what is said. For whom is in it only where that is no child and nobody pregnant. */
+    String address() {
+        Map<String, String> all = new LinkedHashMap<>();
+        all.put("much", text(much));
+        all.put("into", text(into));
+        all.put("kind", text(kind));
+        all.put("was", text(kind));
+        all.put("oil", text(oil));
+        all.put("wax", text(wax));
+        all.put("share", text(share));
+        all.put("firm", text(firm));
+        all.put("name", text(name));
+        all.put("use", Use.ADULT_SKIN.name().equals(text(use)) ? "" : text(use));
+        all.put("room", text(room));
+        put(all, "with", said(with));
+        put(all, "add", said(add));
+        UriComponentsBuilder address = UriComponentsBuilder.fromPath("/pan");
+        all.forEach((field, value) -> {
+            if (!value.isEmpty()) {
+                address.queryParam(
+                        UriUtils.encode(field, java.nio.charset.StandardCharsets.UTF_8),
+                        UriUtils.encode(value, java.nio.charset.StandardCharsets.UTF_8));
+            }
+        });
+        return address.build(true).toUriString();
+    }
+
+    private static void put(Map<String, String> all, String list, List<Row> rows) {
+        for (int i = 0; i < rows.size(); i++) {
+            all.put("%s[%d].of".formatted(list, i), text(rows.get(i).of()));
+            all.put("%s[%d].share".formatted(list, i), text(rows.get(i).share()));
+        }
+    }
+
+    /** Rows to show: what is said, and one to go on. */
+    static List<Row> shown(@Nullable List<Row> rows) {
+        List<Row> shown = new ArrayList<>(said(rows));
+        if (shown.size() < MOST_ROWS) {
+            shown.add(Row.EMPTY);
+        }
+        return shown;
+    }
+}

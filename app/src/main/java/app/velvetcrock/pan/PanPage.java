@@ -1,0 +1,339 @@
+package app.velvetcrock.pan;
+
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.making.Ceilings;
+import app.velvetcrock.core.making.Drops;
+import app.velvetcrock.core.making.Filling;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.making.Formula.Role;
+import app.velvetcrock.core.making.OwnRight;
+import app.velvetcrock.core.making.Pouring;
+import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.working.Working;
+import app.velvetcrock.draw.PanPicture;
+import app.velvetcrock.stillroom.House;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The Pan's plan, worded before it is drawn.
+ *
+ * @param firm what it sets like, with what was wanted where that cannot be
+ * @param window when it is poured; by eye where that is not known
+ * @param rest what stays in the pan; empty where nothing worth naming does
+ * @param within where the most drops that would be within are taken; null where they are within
+ */
+record PanPage(
+        String whole,
+        PanPicture.Melt melt,
+        List<Part> parts,
+        PanPicture.Scale scale,
+        String firm,
+        PanPicture.Cool cool,
+        String window,
+        List<Tin> tins,
+        String poured,
+        String rest,
+        List<Card> cards,
+        List<Drop> drops,
+        String dropsSum,
+        @Nullable String within,
+        List<Caution> cautions,
+        @Nullable String over,
+        List<String> missing,
+        boolean canStart) {
+
+    /** A part of the melt: how much, what, and how that is measured. */
+    record Part(String amount, String what, double labelY) {}
+
+    /** A figure with what it rests on. */
+    record Card(String id, String big, String small, @Nullable Working working, String ask) {}
+
+    /** A container, drawn to the share of it that is filled. */
+    record Tin(boolean mould, double level) {
+
+        public String outline() {
+            return mould ? "M2 4 H6 L10 37 H42 L46 4 H50" : "M1 3 H51 M4 3 V33 q0 4 4 4 H44 q4 0 4 -4 V3";
+        }
+    }
+
+    /** An essential oil against its ceiling. */
+    record Drop(String what, String percent, String most, String mark) {}
+
+    private static final int DRAWN_TINS = 24;
+    private static final double PERCENT = 100;
+    private static final double WORTH_NAMING = 1;
+
+    static PanPage of(PanPlanner.Planned planned, PanPlanner.Learned learned, PanForm form, House house) {
+        PanReading.Read read = planned.read();
+        Formula formula = read.melt().formula();
+        PanPicture.Melt melt = PanPicture.Melt.of(formula);
+        boolean over = planned.ceilings().isOver();
+        return new PanPage(
+                house.mass(planned.whole()),
+                melt,
+                melt.strata().stream()
+                        .map(stratum -> part(read, formula, stratum, house))
+                        .toList(),
+                scale(read.melt().firmness().value(), learned, house),
+                firm(read, learned),
+                PanPicture.Cool.of(planned.cooling(), planned.pouring(), Optional.empty()),
+                window(planned, house),
+                tins(planned),
+                planned.filling().map(filling -> poured(filling, house)).orElse(""),
+                planned.filling().map(filling -> rest(filling, house)).orElse(""),
+                cards(planned, house),
+                planned.ceilings().lines().stream().map(PanPage::drop).toList(),
+                sum(planned.ceilings(), read),
+                over ? within(planned, form) : null,
+                planned.cautions().stream()
+                        .filter(caution ->
+                                caution.onLabel() || caution.level() != app.velvetcrock.core.caution.Level.NOTE)
+                        .toList(),
+                planned.over()
+                        .map(why -> "It could be neither given away nor sold: " + why)
+                        .orElse(null),
+                planned.missing().stream().map(PanPlanner.Missing::words).toList(),
+                planned.canStart());
+    }
+
+    private static Part part(PanReading.Read read, Formula formula, PanPicture.Stratum stratum, House house) {
+        Formula.Part part = formula.parts().get(stratum.at());
+        String share = house.percent(formula.shareOf(part));
+        PanThing thing =
+                Objects.requireNonNull(PanPlanner.things(read).get(part.stuff().key()));
+        String measured = part.stuff().role() == Role.OIL
+                ? ", " + house.volume(thing.density().volumeOf(part.mass()))
+                : "";
+        return new Part(
+                "%s%s, %s".formatted(house.mass(part.mass()), measured, share),
+                part.stuff().name(),
+                stratum.labelY());
+    }
+
+    static PanPicture.Scale scale(double firmness, PanPlanner.Learned learned, House house) {
+        List<PanPicture.Mark> marks = new ArrayList<>();
+        marks.add(new PanPicture.Mark(firmness, Decimals.upTo(firmness, 1) + " this melt", true));
+        learned.past().stream()
+                .limit(3)
+                .forEach(past -> marks.add(new PanPicture.Mark(
+                        past.firmness(),
+                        "%s %s, %s"
+                                .formatted(Decimals.upTo(past.firmness(), 1), past.felt(), house.shortDay(past.on())),
+                        false)));
+        return PanPicture.Scale.of(
+                firmness, marks, learned.right().map(right -> new double[] {right.least(), right.most()}));
+    }
+
+    private static String firm(PanReading.Read read, PanPlanner.Learned learned) {
+        double value = read.melt().firmness().value();
+        String band = read.melt().firmness().band().word();
+        if (read.melt().tooHard()) {
+            return "F %s, %s: what is said sets harder than the F %s wanted, even without wax."
+                    .formatted(Decimals.upTo(value, 1), band, Decimals.upTo(read.firmness(), 1));
+        }
+        Optional<OwnRight> own = learned.right();
+        return "F %s, %s%s"
+                .formatted(
+                        Decimals.upTo(value, 1),
+                        band,
+                        own.map(right -> "; right for you is about %s, from %d %s"
+                                        .formatted(
+                                                Decimals.upTo(right.target(), 1),
+                                                right.tests(),
+                                                right.tests() == 1 ? "test" : "tests"))
+                                .orElse(""));
+    }
+
+    static String minutes(Duration duration) {
+        long seconds = duration.toSeconds();
+        return seconds < 600 && seconds % 60 != 0
+                ? Decimals.upTo(Math.round(seconds / 6.0) / 10.0, 1)
+                : String.valueOf(Math.round(seconds / 60.0));
+    }
+
+    private static String window(PanPlanner.Planned planned, House house) {
+        Optional<Pouring.Window> window = planned.pouring().flatMap(at -> at.window(planned.cooling()));
+        if (window.isEmpty()) {
+            return planned.read().melt().firmness().value() < 6
+                    ? "It does not set: pour when it pleases."
+                    : "Where it begins to set is not known of this melt: pour at the first haze at the rim.";
+        }
+        Pouring pouring = planned.pouring().orElseThrow();
+        int tins = planned.filling().map(Filling::count).orElse(0);
+        return "Drops go in and it is poured between %s and %s: from %s to %s minutes off the heat%s."
+                .formatted(
+                        house.temperature(rounded(pouring.drops())),
+                        house.temperature(rounded(pouring.tooLate())),
+                        minutes(window.get().from()),
+                        minutes(window.get().until()),
+                        tins > window.get().tins()
+                                ? ", time for %d of the %d: pour in lots, the rest on the bath"
+                                        .formatted(window.get().tins(), tins)
+                                : "");
+    }
+
+    static app.velvetcrock.core.measure.Temperature rounded(app.velvetcrock.core.measure.Temperature at) {
+        return app.velvetcrock.core.measure.Temperature.ofCelsius(Math.round(at.celsius()));
+    }
+
+    private static List<Tin> tins(PanPlanner.Planned planned) {
+        List<Tin> tins = new ArrayList<>();
+        planned.filling().ifPresent(filling -> {
+            filling.pours().forEach(pour -> {
+                for (int i = 0; i < Math.min(DRAWN_TINS, pour.count()); i++) {
+                    tins.add(new Tin(pour.container().mould(), pour.container().mould() ? 1 : 0.92));
+                }
+            });
+            planned.read().tin().ifPresent(tin -> {
+                double full =
+                        tin.container().filled(planned.read().kind().whipped()).grams();
+                if (filling.left().grams() > WORTH_NAMING && tins.size() < DRAWN_TINS) {
+                    tins.add(new Tin(
+                            tin.container().mould(),
+                            0.92 * Math.min(1, filling.left().grams() / full)));
+                }
+            });
+        });
+        return tins;
+    }
+
+    static String poured(Filling filling, House house) {
+        if (filling.count() == 0) {
+            return "It does not fill one of them.";
+        }
+        Filling.Pour pour = filling.pours().get(0);
+        return "%d × %s, %s each%s"
+                .formatted(
+                        pour.count(),
+                        pour.container().name(),
+                        house.mass(pour.each()),
+                        filling.holdBack().grams() < WORTH_NAMING
+                                ? ""
+                                : "; hold %s back to top the hollows".formatted(house.mass(filling.holdBack())));
+    }
+
+    static String rest(Filling filling, House house) {
+        return filling.left().grams() < WORTH_NAMING
+                ? ""
+                : "%s stays in the pan: a smaller tin, or a mould for it".formatted(house.mass(filling.left()));
+    }
+
+    private static List<Card> cards(PanPlanner.Planned planned, House house) {
+        List<Card> cards = new ArrayList<>();
+        PanReading.Read read = planned.read();
+        Formula formula = read.melt().formula();
+        read.wax().ifPresent(wax -> {
+            Mass mass = formula.parts().stream()
+                    .filter(part -> part.stuff().role() == Role.WAX
+                            && part.stuff().key().equals(wax.key()))
+                    .map(Formula.Part::mass)
+                    .findFirst()
+                    .orElse(Mass.ZERO);
+            String spoons = wax.bulk()
+                    .map(bulk -> "; about %s of pellets".formatted(house.volume(bulk.volumeOf(mass))))
+                    .orElse("");
+            cards.add(new Card(
+                    "wax-figure",
+                    "%s %s".formatted(house.mass(mass), wax.common().toLowerCase(Locale.ROOT)),
+                    (wax.isHere() ? "of %s in store".formatted(house.mass(wax.left())) : "none in store") + spoons,
+                    read.melt().working(),
+                    "how is this worked out?"));
+        });
+        cards.add(new Card(
+                "keeps",
+                "till " + house.date(planned.keeping().date()),
+                planned.keeping().limitedBy(),
+                planned.keeping().working(),
+                "the whole sum"));
+        planned.cost().ifPresent(cost -> {
+            int count = planned.filling().map(Filling::count).orElse(0);
+            long hundred = Math.round(cost.minor() * 100 / planned.whole().grams());
+            cards.add(new Card(
+                    "cost",
+                    count > 0
+                            ? "%s each".formatted(house.money(Math.round(cost.minor() / (double) count)))
+                            : house.money(cost.minor()),
+                    "%s for 100 g%s"
+                            .formatted(
+                                    house.money(hundred),
+                                    cost.unpriced().isEmpty()
+                                            ? ""
+                                            : "; without " + String.join(", ", cost.unpriced())
+                                                    + ", whose price is not known"),
+                    null,
+                    ""));
+        });
+        return cards;
+    }
+
+    private static Drop drop(Ceilings.Line line) {
+        return new Drop(
+                "%s drops of %s"
+                        .formatted(
+                                Decimals.upTo(line.drops().count(), 0),
+                                line.drops().oil().common()),
+                percent(line.percent()),
+                "at most %s: %s".formatted(percent(line.most()), line.why()),
+                line.isOver() ? "over" : "");
+    }
+
+    private static String percent(double percent) {
+        return Decimals.upTo(Math.round(percent * PERCENT) / PERCENT, 2) + " %";
+    }
+
+    private static String sum(Ceilings ceilings, PanReading.Read read) {
+        if (ceilings.lines().isEmpty()) {
+            return "";
+        }
+        String photo = ceilings.photo()
+                .map(sums -> " Phototoxic together: %s of 1."
+                        .formatted(Decimals.upTo(Math.round(sums * PERCENT) / PERCENT, 2)))
+                .orElse("");
+        return "Together %s of at most %s for %s.%s"
+                .formatted(
+                        percent(ceilings.sum()),
+                        percent(ceilings.ceiling()),
+                        read.use().word(),
+                        photo);
+    }
+
+    /** The same sentence with the most drops that would be within. */
+    private static String within(PanPlanner.Planned planned, PanForm form) {
+        List<PanForm.Row> rows = new ArrayList<>();
+        List<Drops> within = planned.ceilings().within();
+        int next = 0;
+        for (PanReading.Stirred one : planned.read().stirred()) {
+            if (one.drops().isEmpty()) {
+                rows.add(PanForm.said(form.add()).get(rows.size()));
+            } else {
+                Drops drops = within.get(next++);
+                rows.add(new PanForm.Row(
+                        drops.count() == 0 ? "" : one.thing().name(),
+                        drops.count() == 0 ? "" : "%s drops".formatted(Decimals.upTo(drops.count(), 0))));
+            }
+        }
+        return new PanForm(
+                        null,
+                        form.much(),
+                        form.into(),
+                        form.kind(),
+                        form.was(),
+                        form.oil(),
+                        form.wax(),
+                        form.share(),
+                        form.firm(),
+                        form.name(),
+                        form.use(),
+                        form.room(),
+                        form.with(),
+                        rows)
+                .address();
+    }
+}

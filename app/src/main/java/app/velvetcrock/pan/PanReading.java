@@ -1,0 +1,383 @@
+package app.velvetcrock.pan;
+
+import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.kitchen.ShareReader;
+import app.velvetcrock.core.making.Container;
+import app.velvetcrock.core.making.Drops;
+import app.velvetcrock.core.making.Firmness;
+import app.velvetcrock.core.making.Formula.Role;
+import app.velvetcrock.core.making.HowMuch;
+import app.velvetcrock.core.making.Kind;
+import app.velvetcrock.core.making.Melt;
+import app.velvetcrock.core.making.MeltRequest;
+import app.velvetcrock.core.making.MeltRequest.Share;
+import app.velvetcrock.core.making.MeltRequest.Wish;
+import app.velvetcrock.core.making.OwnRight;
+import app.velvetcrock.core.making.Setting;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.pan.Addition;
+import app.velvetcrock.pan.PanStock.Shelves;
+import app.velvetcrock.pan.PanStock.Tin;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.web.Fields;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Reads the Pan's sentence; what is not clear, or cannot be, stands beside its field. */
+final class PanReading {
+
+    private static final Pattern COUNT = Pattern.compile("(\\d{1,4})\\s*(?:x|×)?\\s*[\\p{L} ]{0,30}");
+    private static final Pattern ALL = Pattern.compile("all(?: (?:of )?(?:this|the|it|the oil|this oil))?|");
+    private static final Pattern PER_OIL = Pattern.compile("(.{1,40}?)\\s+(?:per|to a|to the|a)\\s+cup(?: of oil)?");
+    private static final Pattern PARTS = Pattern.compile(
+            "(\\S{1,12})\\s+parts?\\s+(?:wax\\s+)?to\\s+(\\S{1,12})(?:\\s+(?:parts?|of oil|oil).{0,20})?");
+    private static final Pattern DROPS = Pattern.compile("(\\d{1,4})\\s*(?:drops?|gtt)?");
+    private static final double MOST_GRAMS = 20_000;
+
+    private final Shelves shelves;
+    private final Setting setting;
+    private final House house;
+    private final Fields fields;
+
+    PanReading(Shelves shelves, Setting setting, House house, Fields fields) {
+        this.shelves = shelves;
+        this.setting = setting;
+        this.house = house;
+        this.fields = fields;
+    }
+
+    /**
+     * The sentence read.
+     *
+     * @param tin the containers it is poured into; absent where it is told by weight alone
+     * @param count of them, where that is said
+     */
+    record Read(
+            Kind kind,
+            Use use,
+            Temperature room,
+            PanThing oil,
+            Optional<PanThing> wax,
+            List<PanThing> others,
+            Melt melt,
+            double firmness,
+            List<Stirred> stirred,
+            Optional<Tin> tin,
+            Optional<Integer> count) {}
+
+    /** An addition, what it is of, and its drops where it is an essential oil. */
+    record Stirred(PanThing thing, Addition addition, Optional<Drops> drops) {}
+
+    /** Reads it; absent with troubles where nothing can be worked out. */
+    Optional<Read> read(PanForm form, Kind kind, Optional<OwnRight> own) {
+        Temperature room = room(form);
+        Use use = use(form);
+        Optional<PanThing> oil = shelves.oil(PanForm.text(form.oil()))
+                .or(() -> shelves.oils().stream().findFirst());
+        if (oil.isEmpty()) {
+            oil = shelves.otherOils().stream().findFirst();
+        }
+        Optional<PanThing> wax = kind.wax() ? wax(form) : Optional.empty();
+        double firmness = firmness(form, kind, own);
+        Optional<Tin> tin = shelves.containers().stream()
+                .filter(one -> one.name().equals(PanForm.text(form.into())))
+                .findFirst();
+        if (oil.isEmpty()) {
+            return Optional.empty();
+        }
+        PanThing from = oil.get();
+        Optional<HowMuch> much = howMuch(form, from, tin);
+        Optional<Share> share = PanForm.text(form.share()).isEmpty() || wax.isEmpty()
+                ? Optional.empty()
+                : share("share", form.share(), wax.get(), from);
+        List<PanThing> others = new ArrayList<>();
+        List<Wish> wishes = wishes(form, others, from, room);
+        if (!fields.isClear() || much.isEmpty()) {
+            return Optional.empty();
+        }
+        try {
+            Melt melt = Melt.of(new MeltRequest(
+                    much.get(),
+                    from.stuff(Role.OIL, setting, room),
+                    wax.map(one -> one.stuff(Role.WAX, setting, room)),
+                    share,
+                    wishes,
+                    firmness,
+                    kind.whipped()));
+            List<Stirred> stirred = stirred(form, melt.formula().total());
+            return fields.isClear()
+                    ? Optional.of(new Read(
+                            kind,
+                            use,
+                            room,
+                            from,
+                            wax,
+                            others,
+                            melt,
+                            firmness,
+                            stirred,
+                            tin,
+                            much.get() instanceof HowMuch.Count count ? Optional.of(count.count()) : Optional.empty()))
+                    : Optional.empty();
+        } catch (Melt.CannotBe wrong) {
+            fields.trouble(wrong.field(), wrong.getMessage() + ".", "less of the rest, or more in all");
+            return Optional.empty();
+        }
+    }
+
+    private Temperature room(PanForm form) {
+        if (PanForm.text(form.room()).isEmpty()) {
+            return house.settings().room();
+        }
+        return fields.amount("room", form.room(), Expect.TEMPERATURE)
+                .map(read -> (Temperature) read.amount().middle())
+                .filter(at -> {
+                    boolean sensible = at.celsius() >= 5 && at.celsius() <= 40;
+                    if (!sensible) {
+                        fields.trouble("room", "No room is so warm or so cold.", "something from 5 to 40 °C");
+                    }
+                    return sensible;
+                })
+                .orElse(house.settings().room());
+    }
+
+    static Use use(PanForm form) {
+        for (Use use : Use.values()) {
+            if (use.name().equals(form.use())) {
+                return use;
+            }
+        }
+        return Use.ADULT_SKIN;
+    }
+
+    private Optional<PanThing> wax(PanForm form) {
+        String said = PanForm.text(form.wax());
+        return shelves.waxes().stream()
+                .filter(one -> one.name().equals(said))
+                .findFirst()
+                .or(() -> shelves.ofKey(Setting.BEESWAX));
+    }
+
+    private double firmness(PanForm form, Kind kind, Optional<OwnRight> own) {
+        double usual = own.map(OwnRight::target).orElse(kind.firmness());
+        return PanForm.text(form.firm()).isEmpty()
+                ? usual
+                : fields.number("firm", form.firm(), 0, Firmness.HARDEST, "on the scale")
+                        .orElse(usual);
+    }
+
+    private Optional<HowMuch> howMuch(PanForm form, PanThing oil, Optional<Tin> tin) {
+        String typed = PanForm.text(form.much());
+        if (fields.isTooLong("much", typed, Fields.LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
+        if (ALL.matcher(typed.toLowerCase(Locale.ROOT)).matches()) {
+            if (oil.left().grams() <= 0) {
+                fields.trouble(
+                        "much",
+                        "There is no %s here, so it is not known how much “all” is.".formatted(oil.common()),
+                        "300 g, or a number of tins");
+                return Optional.empty();
+            }
+            return Optional.of(new HowMuch.AllTheOil(oil.left()));
+        }
+        Matcher count = COUNT.matcher(typed);
+        if (count.matches() && !isWeight(typed)) {
+            int many = Integer.parseInt(count.group(1));
+            Optional<Container> container = tin.map(Tin::container);
+            if (container.isEmpty()) {
+                fields.trouble(
+                        "into",
+                        "%d of what?".formatted(many),
+                        "a container from the list; put yours into the Stores first");
+                return Optional.empty();
+            }
+            if (many < 1 || many > 1000) {
+                fields.trouble("much", "Understood %d; it must be from 1 to 1000.".formatted(many), "12");
+                return Optional.empty();
+            }
+            return Optional.of(new HowMuch.Count(many, container.get()));
+        }
+        return fields.massOf("much", typed, Expect.SOLID, KnownDensity.ofOil(Density.ofGramsPerMillilitre(0.9)))
+                .map(Fields.Weighed::mass)
+                .filter(mass -> within("much", mass))
+                .map(HowMuch.Weight::new);
+    }
+
+    private boolean isWeight(String typed) {
+        return !typed.matches("\\d+")
+                && house.reader().readBoth(typed, Expect.SOLID).isEmpty()
+                && house.reader().read(typed, Expect.SOLID) instanceof app.velvetcrock.core.kitchen.Reading.Understood;
+    }
+
+    private boolean within(String field, Mass mass) {
+        boolean sensible = mass.grams() > 0 && mass.grams() <= MOST_GRAMS;
+        if (!sensible) {
+            fields.trouble(
+                    field, "Understood %s; more than nothing and at most 20 kg.".formatted(house.mass(mass)), "300 g");
+        }
+        return sensible;
+    }
+
+    private List<Wish> wishes(PanForm form, List<PanThing> others, PanThing oil, Temperature room) {
+        List<Wish> wishes = new ArrayList<>();
+        List<PanForm.Row> rows = PanForm.said(form.with());
+        for (int i = 0; i < rows.size(); i++) {
+            PanForm.Row row = rows.get(i);
+            String field = "with[%d].".formatted(i);
+            Optional<PanThing> thing = shelves.meltable(PanForm.text(row.of()));
+            if (thing.isEmpty()) {
+                fields.trouble(field + "of", "It is not said what.", "one from the list");
+            } else if (PanForm.text(row.share()).isEmpty()) {
+                fields.trouble(field + "share", "It is not said how much.", "10 %, 30 g or 2 tbsp");
+            } else {
+                Optional<Share> share = share(field + "share", row.share(), thing.get(), oil);
+                others.add(thing.get());
+                share.ifPresent(
+                        much -> wishes.add(new Wish(thing.get().stuff(role(thing.get()), setting, room), much)));
+            }
+        }
+        return wishes;
+    }
+
+    private Role role(PanThing thing) {
+        return shelves.waxes().contains(thing) ? Role.WAX : shelves.butters().contains(thing) ? Role.BUTTER : Role.OIL;
+    }
+
+    /** "10 %", "a third", "1 part to 5", "3 oz per cup of oil", "½ tsp", "30 g". */
+    private Optional<Share> share(
+            String field, @org.jspecify.annotations.Nullable String said, PanThing thing, PanThing oil) {
+        String typed = PanForm.text(said).replaceFirst("(?i)\\s+each$", "");
+        if (fields.isTooLong(field, typed, Fields.LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
+        Matcher parts = PARTS.matcher(typed.toLowerCase(Locale.ROOT));
+        if (parts.matches()) {
+            Optional<Double> one = ShareReader.read(parts.group(1)).filter(n -> n > 0);
+            Optional<Double> to = ShareReader.read(parts.group(2)).filter(n -> n > 0);
+            if (one.isPresent() && to.isPresent()) {
+                fields.echo(field, "by weight: %s of it to %s of oil".formatted(parts.group(1), parts.group(2)));
+                return Optional.of(new Share.PerOil(one.get() / to.get()));
+            }
+        }
+        Matcher per = PER_OIL.matcher(typed.toLowerCase(Locale.ROOT));
+        if (per.matches()) {
+            double cup = oil.density().gramsPerMillilitre()
+                    * house.settings().units().cups().cup().millilitres();
+            return mass(field, per.group(1), thing).map(mass -> {
+                fields.echo(field, "%s to %s of oil".formatted(house.mass(mass), house.mass(Mass.ofGrams(cup))));
+                return new Share.PerOil(mass.grams() / cup);
+            });
+        }
+        Optional<Double> plain = ShareReader.read(
+                        typed.replaceFirst("(?i)^a\\s+(third|half|quarter|fifth|tenth)", "$1"))
+                .or(() -> word(typed));
+        if (plain.isPresent() && (plain.get() <= 1 || typed.endsWith("%"))) {
+            double share = plain.get();
+            if (share > 0 && share <= 1) {
+                fields.echo(field, house.percent(share) + " of the whole");
+                return Optional.of(new Share.Of(share));
+            }
+            fields.trouble(
+                    field,
+                    "Understood as %s of the whole.".formatted(house.percent(share)),
+                    "more than nothing and at most 100 %");
+            return Optional.empty();
+        }
+        return mass(field, typed, thing).map(Share.Weighed::new);
+    }
+
+    private static Optional<Double> word(String typed) {
+        return switch (typed.toLowerCase(Locale.ROOT).replaceFirst("^(a|one)\\s+", "")) {
+            case "third", "thirds" -> Optional.of(1 / 3.0);
+            case "half", "halves" -> Optional.of(0.5);
+            case "quarter" -> Optional.of(0.25);
+            case "fifth" -> Optional.of(0.2);
+            case "tenth" -> Optional.of(0.1);
+            default -> Optional.empty();
+        };
+    }
+
+    /** By weight, or by volume: pellets as they are scooped, all else as a liquid. */
+    private Optional<Mass> mass(String field, String typed, PanThing thing) {
+        String plain =
+                typed.replaceFirst("(?i)\\s+of\\s+(?:wax\\s+)?pellets$", "").replaceFirst("(?i)\\s+pellets$", "");
+        KnownDensity known =
+                thing.bulk().map(KnownDensity::ofPellets).orElseGet(() -> KnownDensity.ofOil(thing.density()));
+        return fields.massOf(field, plain, thing.bulk().isPresent() ? Expect.SOLID : Expect.LIQUID, known)
+                .map(Fields.Weighed::mass)
+                .filter(mass -> within(field, mass));
+    }
+
+    private List<Stirred> stirred(PanForm form, Mass melt) {
+        List<Stirred> all = new ArrayList<>();
+        List<PanForm.Row> rows = PanForm.said(form.add());
+        for (int i = 0; i < rows.size(); i++) {
+            PanForm.Row row = rows.get(i);
+            String field = "add[%d].".formatted(i);
+            Optional<PanThing> thing = shelves.additions().stream()
+                    .filter(one -> one.name().equals(PanForm.text(row.of())))
+                    .findFirst();
+            if (thing.isEmpty()) {
+                fields.trouble(field + "of", "It is not said what.", "one from the list");
+            } else if (PanForm.text(row.share()).isEmpty()) {
+                fields.trouble(field + "share", "It is not said how much.", "10 drops, 0.5 %, 5 mL or 2 g");
+            } else {
+                addition(field + "share", PanForm.text(row.share()), thing.get(), melt)
+                        .ifPresent(all::add);
+            }
+        }
+        return all;
+    }
+
+    private Optional<Stirred> addition(String field, String typed, PanThing thing, Mass melt) {
+        boolean essential = thing.supply()
+                .filter(kind -> kind.type() == app.velvetcrock.core.materia.SupplyType.ESSENTIAL_OIL)
+                .isPresent();
+        Matcher drops = DROPS.matcher(typed.toLowerCase(Locale.ROOT));
+        if (drops.matches() && (essential || typed.toLowerCase(Locale.ROOT).contains("drop"))) {
+            Drops counted = Drops.of(thing.supply().orElseThrow(), Integer.parseInt(drops.group(1)));
+            fields.echo(field, "%s, %s".formatted(house.volume(counted.volume()), house.mass(counted.mass())));
+            return Optional.of(stirred(thing, counted.mass(), Optional.of(counted.count()), essential));
+        }
+        Optional<Mass> mass = typed.endsWith("%")
+                ? ShareReader.read(typed)
+                        .filter(share -> share > 0 && share < 0.5)
+                        .map(share -> melt.times(share / (1 - share)))
+                : fields.massOf(field, typed, Expect.LIQUID, KnownDensity.ofLiquid(thing.density()))
+                        .map(Fields.Weighed::mass);
+        if (mass.isEmpty() && typed.endsWith("%")) {
+            fields.trouble(
+                    field, "“%s” is no share something is stirred in by.".formatted(typed), "0.5 %, or 10 drops");
+        }
+        return mass.filter(one -> within(field, one)).map(one -> {
+            if (typed.endsWith("%")) {
+                fields.echo(field, house.mass(one));
+            }
+            return stirred(thing, one, Optional.empty(), essential);
+        });
+    }
+
+    private static Stirred stirred(PanThing thing, Mass mass, Optional<Double> count, boolean essential) {
+        return new Stirred(
+                thing,
+                new Addition(
+                        thing.key(),
+                        thing.common(),
+                        mass,
+                        count,
+                        Addition.When.of(thing.supply().orElseThrow())),
+                essential
+                        ? Optional.of(count.map(many -> Drops.of(thing.supply().orElseThrow(), many))
+                                .orElseGet(() -> Drops.from(thing.supply().orElseThrow(), mass)))
+                        : Optional.empty());
+    }
+}

@@ -1,0 +1,263 @@
+package app.velvetcrock.pan;
+
+import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.making.Container;
+import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.materia.SupplyType;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stock.LotKind;
+import app.velvetcrock.stock.Oils;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.stock.Stores;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+
+/** What the stores have for the pan, and what could be bought for it. */
+@Component
+class PanStock {
+
+    private static final Set<LotKind> SUPPLIES =
+            EnumSet.of(LotKind.WAX, LotKind.ANTIOXIDANT, LotKind.ESSENTIAL_OIL, LotKind.ADDITION, LotKind.SPIRIT);
+    private static final Set<SupplyType> ADDED =
+            EnumSet.of(SupplyType.ANTIOXIDANT, SupplyType.ESSENTIAL_OIL, SupplyType.ADDITION);
+
+    private final Stores stores;
+    private final Oils oils;
+    private final Catalogue catalogue;
+    private final Materia materia;
+
+    PanStock(Stores stores, Oils oils, Catalogue catalogue, Materia materia) {
+        this.stores = stores;
+        this.oils = oils;
+        this.catalogue = catalogue;
+        this.materia = materia;
+    }
+
+    /**
+     * What there is.
+     *
+     * @param oils of the cupboard and plain ones, the first to be used first
+     * @param otherOils kinds that are not here
+     * @param butters those here before those that are not
+     */
+    record Shelves(
+            List<PanThing> oils,
+            List<PanThing> otherOils,
+            List<PanThing> waxes,
+            List<PanThing> butters,
+            List<PanThing> additions,
+            List<Tin> containers) {
+
+        Optional<PanThing> oil(String name) {
+            return Stream.concat(oils.stream(), otherOils.stream())
+                    .filter(one -> one.name().equals(name))
+                    .findFirst();
+        }
+
+        Optional<PanThing> meltable(String name) {
+            return Stream.of(oils, otherOils, butters, waxes)
+                    .flatMap(List::stream)
+                    .filter(one -> one.name().equals(name))
+                    .findFirst();
+        }
+
+        /** The lot, or else the kind, of a key. */
+        Optional<PanThing> ofKey(String key) {
+            return Stream.concat(butters.stream(), waxes.stream())
+                    .filter(one -> one.key().equals(key))
+                    .findFirst();
+        }
+    }
+
+    /** A container of the stores. */
+    record Tin(String name, String word, Container container, int left)
+            implements app.velvetcrock.core.measure.Worded {}
+
+    Shelves shelves(House house, LocalDate today) {
+        List<PanThing> infused = oils.left().stream()
+                .filter(oil -> !oil.useBy().isBefore(today))
+                .map(oil -> infused(oil, house))
+                .toList();
+        List<Stock.OfCarrier> carriers = stores.carriers();
+        List<PanThing> plain = carriers.stream()
+                .filter(one -> !isSolid(one.kind()))
+                .map(one -> carrier(one, house, today))
+                .toList();
+        List<PanThing> solid = carriers.stream()
+                .filter(one -> isSolid(one.kind()))
+                .map(one -> carrier(one, house, today))
+                .toList();
+        List<Stock.OfSupply> supplies = stores.supplies(SUPPLIES);
+        List<PanThing> waxes = supplies.stream()
+                .filter(one -> one.kind() == LotKind.WAX)
+                .flatMap(one -> supply(one, house, today).stream())
+                .toList();
+        List<PanThing> additions = supplies.stream()
+                .filter(one -> one.kind() != LotKind.WAX)
+                .flatMap(one -> supply(one, house, today).stream())
+                .toList();
+        return new Shelves(
+                both(infused, plain),
+                kinds(
+                        plain,
+                        catalogue.carriers().stream()
+                                .filter(kind -> !isSolid(kind))
+                                .map(PanStock::notHere)),
+                both(
+                        waxes,
+                        kinds(
+                                waxes,
+                                materia.supplies().stream()
+                                        .filter(kind -> kind.type() == SupplyType.WAX)
+                                        .map(PanStock::notHere))),
+                both(
+                        solid,
+                        kinds(
+                                solid,
+                                catalogue.carriers().stream()
+                                        .filter(PanStock::isSolid)
+                                        .map(PanStock::notHere))),
+                both(
+                        additions,
+                        kinds(
+                                additions,
+                                materia.supplies().stream()
+                                        .filter(kind -> ADDED.contains(kind.type()))
+                                        .map(PanStock::notHere))),
+                stores.supplies(EnumSet.of(LotKind.CONTAINER)).stream()
+                        .flatMap(one -> tin(one, house).stream())
+                        .toList());
+    }
+
+    private static boolean isSolid(CarrierKind kind) {
+        return kind.melting().isPresent();
+    }
+
+    private static List<PanThing> both(List<PanThing> here, List<PanThing> elsewhere) {
+        List<PanThing> all = new ArrayList<>(here);
+        all.addAll(elsewhere);
+        return all;
+    }
+
+    /** Kinds none of which is here. */
+    private static List<PanThing> kinds(List<PanThing> here, Stream<PanThing> all) {
+        Set<String> keys = here.stream().map(PanThing::key).collect(Collectors.toSet());
+        return all.filter(kind -> !keys.contains(kind.key())).toList();
+    }
+
+    private static PanThing infused(Stock.OfOil oil, House house) {
+        return new PanThing(
+                oil.id().toString(),
+                "%s, %s, till %s".formatted(oil.name(), house.volume(oil.volumeLeft()), house.shortDay(oil.useBy())),
+                "infused:" + oil.id(),
+                oil.name(),
+                Optional.of(oil.id()),
+                oil.density(),
+                Optional.empty(),
+                oil.left(),
+                Optional.of(oil.useBy()),
+                Set.of(),
+                Optional.empty(),
+                Optional.of(oil.batch()));
+    }
+
+    private static PanThing carrier(Stock.OfCarrier one, House house, LocalDate today) {
+        String left = isSolid(one.kind()) ? house.mass(one.left()) : house.volume(one.volumeLeft());
+        return new PanThing(
+                one.id().toString(),
+                "%s, %s".formatted(one.name(), left),
+                one.kind().key(),
+                one.kind().common(),
+                Optional.of(one.id()),
+                one.density(),
+                Optional.empty(),
+                one.left(),
+                Optional.of(
+                        new Bottle(one.name(), one.kind().monthsOpened(), one.opened(), one.bestBefore()).end(today)),
+                one.kind().traits(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    private Optional<PanThing> supply(Stock.OfSupply one, House house, LocalDate today) {
+        return materia.supply(one.key())
+                .map(kind -> new PanThing(
+                        one.id().toString(),
+                        "%s, %s".formatted(one.name(), house.mass(one.mass())),
+                        kind.key(),
+                        kind.common(),
+                        Optional.of(one.id()),
+                        one.density().orElse(kind.density()),
+                        kind.bulk(),
+                        one.mass(),
+                        ends(kind, one, today),
+                        kind.traits(),
+                        Optional.of(kind),
+                        Optional.empty()));
+    }
+
+    private static Optional<LocalDate> ends(SupplyKind kind, Stock.OfSupply one, LocalDate today) {
+        Optional<LocalDate> byOpening =
+                kind.monthsOpened().map(months -> one.opened().orElse(today).plusMonths(months));
+        return Stream.of(byOpening, one.bestBefore()).flatMap(Optional::stream).min(LocalDate::compareTo);
+    }
+
+    private static PanThing notHere(CarrierKind kind) {
+        return new PanThing(
+                PanThing.KIND + kind.key(),
+                kind.common() + " (not here)",
+                kind.key(),
+                kind.common(),
+                Optional.empty(),
+                kind.density(),
+                Optional.empty(),
+                Mass.ZERO,
+                Optional.empty(),
+                kind.traits(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    private static PanThing notHere(SupplyKind kind) {
+        return new PanThing(
+                PanThing.KIND + kind.key(),
+                kind.common() + " (not here)",
+                kind.key(),
+                kind.common(),
+                Optional.empty(),
+                kind.density(),
+                kind.bulk(),
+                Mass.ZERO,
+                Optional.empty(),
+                kind.traits(),
+                Optional.of(kind),
+                Optional.empty());
+    }
+
+    private static Optional<Tin> tin(Stock.OfSupply one, House house) {
+        return one.holds()
+                .map(holds -> new Tin(
+                        one.id().toString(),
+                        "%s (%d here)".formatted(one.name(), one.left()),
+                        new Container(one.name(), holds, isMould(one.name())),
+                        (int) Math.min(Integer.MAX_VALUE, one.left())));
+    }
+
+    /** What is called a mould is one: it is filled to the brim and emptied when set. */
+    static boolean isMould(String name) {
+        return name.toLowerCase(Locale.ROOT).contains("mould")
+                || name.toLowerCase(Locale.ROOT).contains("mold");
+    }
+}

@@ -1,0 +1,53 @@
+package app.velvetcrock.pan;
+
+import app.velvetcrock.core.making.Formula.Role;
+import app.velvetcrock.core.making.Formula.Stuff;
+import app.velvetcrock.core.making.Setting;
+import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.measure.Density;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Worded;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+
+/**
+ * Something that can go into the pan: a lot of the stores, or a kind that is not here.
+ *
+ * @param name as it is sent: a lot's id, or "kind:shea"
+ * @param word as it is read in a list
+ * @param key in the catalogue
+ * @param bulk as scooped; absent for what is poured
+ * @param ends when it ends by itself
+ * @param supply what is known of an addition; absent for oils and butters
+ * @param batch an infused oil's
+ */
+record PanThing(
+        String name,
+        String word,
+        String key,
+        String common,
+        Optional<UUID> lot,
+        Density density,
+        Optional<Density> bulk,
+        Mass left,
+        Optional<LocalDate> ends,
+        Set<String> traits,
+        Optional<SupplyKind> supply,
+        Optional<UUID> batch)
+        implements Worded {
+
+    /** Before the key of a kind that is not in the stores. */
+    static final String KIND = "kind:";
+
+    Stuff stuff(Role role, Setting setting, Temperature room) {
+        // Two lots of one kind are two things in a melt: what is taken of each is known by its own name.
+        return new Stuff(key, common, role, role == Role.OIL ? 0 : setting.equivalent(key, room));
+    }
+
+    boolean isHere() {
+        return lot.isPresent();
+    }
+}

@@ -1,0 +1,317 @@
+package app.velvetcrock.pan;
+
+import app.velvetcrock.batch.Lineage;
+import app.velvetcrock.batch.Makings;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.making.Cooling;
+import app.velvetcrock.core.making.Correction;
+import app.velvetcrock.core.making.Felt;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.pan.Fault;
+import app.velvetcrock.core.pan.MakingCourse;
+import app.velvetcrock.core.pan.MakingLine;
+import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.core.pan.MakingStep;
+import app.velvetcrock.core.pan.Touch;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Cause;
+import app.velvetcrock.stock.Goods;
+import app.velvetcrock.stock.Ledger;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Refused;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Does what is done at the pan: each deed is one line of the making's log and what it moves, all of it or nothing. */
+@Service
+class PanWork {
+
+    private static final double NOTHING = 0.05;
+
+    private final Makings makings;
+    private final Ledger ledger;
+    private final Lineage lineage;
+    private final Goods goods;
+    private final Households households;
+
+    PanWork(Makings makings, Ledger ledger, Lineage lineage, Goods goods, Households households) {
+        this.households = households;
+        this.makings = makings;
+        this.ledger = ledger;
+        this.lineage = lineage;
+        this.goods = goods;
+    }
+
+    /** Begins: the plan is frozen and all of the melt taken from its lots. */
+    @Transactional
+    UUID begin(MakingPlan plan, Doing<?> doing) {
+        UUID id = makings.begin(plan);
+        UUID entry = makings.write(id, new Line.Panned(new MakingLine.Begun(plan.weighed())), doing);
+        for (MakingPlan.Weighed one : plan.weighed()) {
+            one.lot().ifPresent(lot -> take(id, entry, lot, one.part().mass(), doing));
+        }
+        return id;
+    }
+
+    private void take(UUID id, UUID entry, UUID lot, Mass mass, Doing<?> doing) {
+        ledger.take(lot, mass, new Ledger.Why(Cause.USED, id, entry, doing.at()));
+        lineage.into(id, lot);
+    }
+
+    /** Writes a line that moves nothing. */
+    private UUID line(UUID id, Doing<?> doing, Function<Makings.Sheet, MakingLine> line) {
+        Makings.Sheet sheet = begun(id, doing);
+        return makings.write(id, new Line.Panned(line.apply(sheet)), doing);
+    }
+
+    private Makings.Sheet begun(UUID id, Doing<?> doing) {
+        Makings.Sheet sheet = makings.locked(id);
+        if (!sheet.isBegun()) {
+            throw new Refused("Batch %d was never begun: its weighing in was taken back.".formatted(sheet.number()));
+        }
+        Instant since = sheet.holding().get(0).at();
+        if (doing.at().isBefore(since)) {
+            House house = households.current();
+            throw new Refused(
+                    "when",
+                    "At %s nothing was in the pan yet: it was weighed in at %s."
+                            .formatted(house.moment(doing.at()), house.moment(since)),
+                    "a later time, or take the weighing in back");
+        }
+        return sheet;
+    }
+
+    @Transactional
+    UUID did(UUID id, MakingStep step, Doing<?> doing) {
+        return line(id, doing, sheet -> new MakingLine.Did(step));
+    }
+
+    @Transactional
+    UUID skipped(UUID id, MakingStep step, String why, Doing<?> doing) {
+        return line(id, doing, sheet -> new MakingLine.Skipped(step, why));
+    }
+
+    @Transactional
+    UUID tested(UUID id, Felt felt, Doing<?> doing) {
+        return line(
+                id,
+                doing,
+                sheet -> new MakingLine.Tested(
+                        sheet.course().formula().firmness().value(), felt));
+    }
+
+    /** Adds more of a wax or an oil, taken from its lot at once. */
+    @Transactional
+    UUID corrected(UUID id, Formula.Part more, Optional<UUID> lot, Doing<?> doing) {
+        Makings.Sheet sheet = begun(id, doing);
+        if (sheet.course().poured().isPresent()) {
+            throw new Refused("It is poured already: remelt it to make it firmer or softer.");
+        }
+        double then = sheet.course().formula().with(more).firmness().value();
+        UUID entry = makings.write(id, new Line.Panned(new MakingLine.Corrected(more, lot, then)), doing);
+        lot.ifPresent(from -> take(id, entry, from, more.mass(), doing));
+        return entry;
+    }
+
+    @Transactional
+    UUID offHeat(UUID id, Temperature at, Cooling.Where where, Doing<?> doing) {
+        return line(id, doing, sheet -> new MakingLine.OffHeat(at, where));
+    }
+
+    @Transactional
+    UUID read(UUID id, Temperature at, Optional<Touch> touch, Doing<?> doing) {
+        return line(id, doing, sheet -> {
+            if (sheet.course().off().isEmpty()) {
+                throw new Refused("temperature", "It is on the heat still: say first that it is off.", "");
+            }
+            return new MakingLine.Read(at, touch);
+        });
+    }
+
+    @Transactional
+    UUID hazed(UUID id, Doing<?> doing) {
+        return line(id, doing, sheet -> new MakingLine.Hazed());
+    }
+
+    @Transactional
+    UUID turnedOut(UUID id, Felt felt, List<Fault> faults, String words, Doing<?> doing) {
+        return line(id, doing, sheet -> new MakingLine.TurnedOut(felt, faults, words));
+    }
+
+    @Transactional
+    UUID noted(UUID id, String words, Doing<?> doing) {
+        return line(id, doing, sheet -> new MakingLine.Noted(words));
+    }
+
+    /** Stirs in a planned addition, taken from its lot. */
+    @Transactional
+    UUID added(UUID id, String key, Doing<?> doing) {
+        Makings.Sheet sheet = begun(id, doing);
+        MakingPlan.Stirred one = sheet.plan().additions().stream()
+                .filter(stirred -> stirred.addition().key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new NotHere("that addition"));
+        boolean done = sheet.holding().stream()
+                .anyMatch(at -> at.line() instanceof MakingLine.Added before
+                        && before.addition().key().equals(key));
+        if (done) {
+            throw new Refused.AlreadyDone("That is in already; nothing was taken twice.");
+        }
+        UUID entry = makings.write(id, new Line.Panned(new MakingLine.Added(one.addition(), one.lot())), doing);
+        one.lot().ifPresent(lot -> take(id, entry, lot, one.addition().mass(), doing));
+        return entry;
+    }
+
+    /** So many containers of one kind to fill, each with so much. */
+    record Fill(MakingPlan.Into into, Mass each) {}
+
+    /** Pours what was made, or what stayed in the pan: containers are taken, what they become comes into stock. */
+    @Transactional
+    UUID poured(UUID id, List<Fill> fills, Doing<?> doing) {
+        Makings.Sheet sheet = begun(id, doing);
+        MakingCourse course = sheet.course();
+        Optional<MakingLine.Poured> before = course.poured();
+        Mass there = before.map(MakingLine.Poured::left).orElseGet(() -> course.toPour(sheet.holding()));
+        double filled = fills.stream()
+                .mapToDouble(fill -> fill.into().count() * fill.each().grams())
+                .sum();
+        if (filled > there.grams() * 1.005 + NOTHING) {
+            throw new Refused(
+                    "count",
+                    "That would be %d g, and only %d g is in the pan."
+                            .formatted(Math.round(filled), Math.round(there.grams())),
+                    "fewer, or less in each");
+        }
+        Mass left = Mass.ofGrams(Math.max(0, there.grams() - filled));
+        double whole = Math.max(NOTHING, course.toPour(sheet.holding()).grams());
+        List<Goods.NewGood> made = new ArrayList<>();
+        List<UUID> lots = new ArrayList<>();
+        List<MakingLine.Poured.Filled> lines = new ArrayList<>();
+        for (Fill fill : fills) {
+            Goods.NewGood good = good(sheet, fill, whole);
+            made.add(good);
+            lots.add(goods.add(good));
+            lines.add(new MakingLine.Poured.Filled(
+                    fill.into().container(), fill.into().count(), fill.each(), lots.get(lots.size() - 1)));
+        }
+        Optional<UUID> again = before.flatMap(MakingLine.Poured::leftLot);
+        Optional<Goods.NewGood> rest = left.grams() < NOTHING || again.isPresent()
+                ? Optional.empty()
+                : Optional.of(rest(sheet, left, left.grams() / whole));
+        Optional<UUID> restLot = rest.map(goods::add);
+        UUID entry = makings.write(
+                id,
+                new Line.Panned(new MakingLine.Poured(
+                        lines, left, left.grams() < NOTHING ? Optional.empty() : restLot.or(() -> again))),
+                doing);
+        Ledger.Why used = new Ledger.Why(Cause.USED, id, entry, doing.at());
+        Ledger.Why poured = new Ledger.Why(Cause.POURED, id, entry, doing.at());
+        again.ifPresent(lot -> ledger.take(
+                lot,
+                Mass.ofMilligrams(goods.find(lot).left() - (left.grams() < NOTHING ? 0 : left.toMilligrams())),
+                used));
+        fills.stream().filter(fill -> !fill.into().container().mould()).forEach(fill -> fill.into()
+                .lot()
+                .ifPresent(from -> ledger.takePieces(from, fill.into().count(), used)));
+        for (int i = 0; i < made.size(); i++) {
+            goods.fill(lots.get(i), made.get(i), poured);
+            lineage.outOf(id, lots.get(i));
+        }
+        rest.ifPresent(good -> {
+            goods.fill(restLot.orElseThrow(), good, poured);
+            lineage.outOf(id, restLot.orElseThrow());
+        });
+        return entry;
+    }
+
+    private static Goods.NewGood good(Makings.Sheet sheet, Fill fill, double whole) {
+        return new Goods.NewGood(
+                sheet.id(),
+                sheet.name(),
+                sheet.plan().made().kind(),
+                Optional.of(fill.into().container().brim()),
+                fill.into().count(),
+                fill.each(),
+                fill.into().count() * fill.each().grams() / whole,
+                sheet.plan().keepsUntil(),
+                Storage.COOL_DARK,
+                sheet.plan().over());
+    }
+
+    /** What stays in the pan is a lot too; poured from again, it falls by what was filled. */
+    private static Goods.NewGood rest(Makings.Sheet sheet, Mass left, double share) {
+        return new Goods.NewGood(
+                sheet.id(),
+                sheet.name() + ", left in the pan",
+                Goods.LEFT,
+                Optional.empty(),
+                1,
+                left,
+                share,
+                sheet.plan().keepsUntil(),
+                Storage.COOL_DARK,
+                sheet.plan().over());
+    }
+
+    /** Takes a line back with all it moved, once however often it is asked; the weighing in only when nothing came after it. */
+    @Transactional
+    void takeBack(UUID id, UUID entry, Doing<?> doing) {
+        Makings.Sheet sheet = makings.locked(id);
+        Makings.Written line = sheet.lines().stream()
+                .filter(one -> one.id().equals(entry))
+                .findFirst()
+                .orElseThrow(() -> new NotHere("that line"));
+        if (line.gone()) {
+            return;
+        }
+        boolean first = line.line() instanceof Line.Panned panned && panned.step() instanceof MakingLine.Begun;
+        if (first && sheet.holding().size() > 1) {
+            throw new Refused("Take back what was done since first, the newest line before the older ones.");
+        }
+        makings.takeBack(id, entry, doing);
+    }
+
+    /** What would bring it to a firmness; absent where it is there, or nothing said can. */
+    static Optional<Correction> correction(MakingCourse course, double target) {
+        Formula.Stuff wax = course.formula().parts().stream()
+                .map(Formula.Part::stuff)
+                .filter(stuff -> stuff.role() == Formula.Role.WAX)
+                .findFirst()
+                .orElse(BEESWAX);
+        Formula.Stuff oil = course.formula().parts().stream()
+                .map(Formula.Part::stuff)
+                .filter(stuff -> stuff.role() == Formula.Role.OIL)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("a melt without oil"));
+        return Correction.of(course.formula(), Math.max(0.1, target), wax, oil);
+    }
+
+    private static final Formula.Stuff BEESWAX = new Formula.Stuff("beeswax", "Beeswax", Formula.Role.WAX, 1);
+
+    /** The lot a part of the melt was taken from. */
+    static Optional<UUID> lotOf(MakingPlan plan, Formula.Stuff stuff) {
+        return plan.weighed().stream()
+                .filter(one -> one.part().stuff().key().equals(stuff.key()))
+                .flatMap(one -> one.lot().stream())
+                .findFirst();
+    }
+
+    /** A made thing of the stock. */
+    List<Stock.OfGood> of(UUID batch) {
+        return goods.inStock().stream()
+                .filter(good -> good.batch().equals(batch))
+                .toList();
+    }
+}

@@ -1,0 +1,222 @@
+package app.velvetcrock.pan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.velvetcrock.HttpTest;
+import app.velvetcrock.Visitor;
+import app.velvetcrock.Visitor.Answer;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** A making from its sentence to the jars, over HTTP. The clock stands at 9 o'clock. */
+@HttpTest
+class PanHttpTest {
+
+    @LocalServerPort
+    int port;
+
+    private Visitor tove;
+
+    @BeforeEach
+    void household() {
+        tove = Visitor.stocked(port, "Pan");
+        tove.submit("/stores/supplies", "#add-supply", Map.of("kind", "beeswax", "amount", "400 g", "price", "8"));
+        tove.submit(
+                "/stores/supplies",
+                "#add-container",
+                Map.of("name", "Round tin 60 mL", "holds", "60 mL", "pieces", "24", "price", "12"));
+        tove.submit(
+                "/stores/supplies", "#add-container", Map.of("name", "Bar mould", "holds", "40 mL", "pieces", "10"));
+    }
+
+    private Document pan(String query) {
+        return tove.get("/pan" + query).page();
+    }
+
+    private Document salve(String more) {
+        return pan("?was=salve&kind=salve&oil=" + option("oil", "rapeseed") + "&into=" + option("into", "Round tin")
+                + more);
+    }
+
+    private String option(String field, String word) {
+        return pan("").select("select[name=\"" + field + "\"] option:contains(" + word + ")")
+                .first()
+                .attr("value");
+    }
+
+    private String begin(Document planned, Map<String, String> more) {
+        Answer begun = tove.post(Visitor.form(planned, "#pan", more));
+        assertThat(begun.path()).as(begun.page().select("#refused").text()).startsWith("/pan/0");
+        return begun.path();
+    }
+
+    private Map<String, String> deed(String making, String time, String... pairs) {
+        Map<String, String> fields = new HashMap<>(Map.of(
+                "key",
+                UUID.randomUUID().toString(),
+                "when",
+                time.isEmpty() ? "" : "2026-11-24T" + time,
+                "_csrf",
+                tove.get(making).page().select("input[name=_csrf]").attr("value")));
+        for (int i = 0; i < pairs.length; i += 2) {
+            fields.put(pairs[i], pairs[i + 1]);
+        }
+        return fields;
+    }
+
+    private Answer does(String making, String what, String time, String... pairs) {
+        Answer done = tove.post(making + what, deed(making, time, pairs));
+        assertThat(done.status())
+                .as(what + ": " + done.page().select("#refused, .note .bad").text())
+                .isEqualTo(200);
+        return done;
+    }
+
+    /** What is left of every lot, by its name. */
+    private Map<String, String> stock() {
+        Map<String, String> left = new LinkedHashMap<>();
+        Document supplies = tove.get("/stores/supplies").page();
+        Document stores = tove.get("/stores").page();
+        supplies.select("main table tr:has(a)")
+                .forEach(row -> left.put(row.select("a").first().text(), row.text()));
+        stores.select("main tr:has(a)")
+                .forEach(row -> left.put(row.select("a").first().text(), row.text()));
+        return left;
+    }
+
+    /** 310 g at 12 % are 37.2 g of wax and 272.8 of oil. Too soft; wanted F 16: 14.8 g; felt right: the next plan starts at 16. */
+    @Test
+    void tooSoftCorrectedFeltRightAndTheNextPlanStartsThere() {
+        Document planned = salve("&much=310+g&share=12+%25");
+        assertThat(planned.select("#wax-figure .big").text()).isEqualTo("37.2 g beeswax");
+        assertThat(planned.select(".pan-melt text").text()).contains("273 g");
+        Map<String, String> before = stock();
+        String making = begin(planned, Map.of("when", "2026-11-24T08:10"));
+        assertThat(stock().get("Beeswax")).contains("363 g");
+        does(making, "/did/MELT", "08:20");
+        does(making, "/test", "08:25", "felt", "SOFT");
+        Document soft = tove.get(making + "?firm=16").page();
+        assertThat(soft.select("#fix").text()).contains("14.8 g of beeswax brings it from F 12 to F 16");
+        does(making, "/correct", "08:28", "of", "beeswax", "amount", "14.8 g");
+        assertThat(stock().get("Beeswax")).contains("348 g");
+        does(making, "/test", "08:32", "felt", "RIGHT");
+        does(making, "/off-heat", "08:35", "temperature", "75", "where", "IN_AIR");
+        Document cooling = tove.get(making).page();
+        // 324.8 g, τ 40·1.624^⅓ = 47.0 min; 16 % congeals at 46.7, so from 54.7 (47.0·ln(55/34.7) = 21.6 min) to 49.7
+        // (28.9): 08:56 till 09:03
+        assertThat(cooling.select("#now .timing").text()).contains("now, till 09:03");
+        assertThat(cooling.select("#degrees").text()).contains("about 52 °C");
+        does(making, "/pour", "08:59", "into", option("into", "Round tin"), "count", "6");
+        Document poured = tove.get(making).page();
+        assertThat(poured.select(".making-log").text()).contains("Poured: 6 × Round tin 60 mL of");
+        assertThat(poured.select("#again").text()).contains("stayed in the pan");
+        assertThat(stock().get("Round tin 60 mL")).contains("18");
+        does(making, "/did/SET", "");
+        does(making, "/turned-out", "", "felt", "RIGHT", "words", "spreads well");
+        assertThat(pan("?kind=salve&was=salve&much=300+g").select("#firmness").text())
+                .contains("F 16, salve; right for you is about 16, from 1 test");
+        // undone step by step, the newest first, everything is where it was
+        for (int i = 0; i < 9; i++) {
+            String undo = tove.get(making)
+                    .page()
+                    .select(".making-log form[action$=undo]")
+                    .attr("action");
+            assertThat(tove.post(undo, deed(making, "")).status()).isEqualTo(200);
+        }
+        assertThat(tove.get(making).page().select(".making-log form[action$=undo]"))
+                .isEmpty();
+        assertThat(stock()).isEqualTo(before);
+    }
+
+    /** Thirds of 240 g into six moulds of 40 mL, 38.3 g each; the ten grams left are warmed again for half a one. */
+    @Test
+    void thirdsIntoMouldsWithAHalfOneRemelted() {
+        tove.submit("/stores", "form[action$=stores/carriers]", Map.of("carrier", "cocoa-butter", "amount", "200 g"));
+        Document planned = pan("?was=lotion-bar&kind=lotion-bar&oil=" + option("oil", "rapeseed") + "&into="
+                + option("into", "Bar mould") + "&much=240+g&share=a+third&with%5B0%5D.of="
+                + option("with[0].of", "Cocoa butter")
+                + "&with%5B0%5D.share=a+third+each");
+        assertThat(planned.select("#firmness").text()).contains("F 43.3, hard bar");
+        assertThat(planned.select("#poured").text()).contains("6 × Bar mould");
+        assertThat(planned.select("#rest").text()).contains("stays in the pan");
+        String making = begin(planned, Map.of());
+        does(making, "/pour", "", "into", option("into", "Bar mould"), "count", "6");
+        assertThat(tove.get(making).page().select("#again h3").text())
+                .matches("(9\\.9|10(\\.\\d)?) g stayed in the pan");
+        does(making, "/pour", "", "into", option("into", "Bar mould"), "count", "1", "each", "9.9 g");
+        assertThat(tove.get(making).page().select("#again"))
+                .as("nothing worth naming stays")
+                .isEmpty();
+        String log = tove.get(making).page().select(".making-log").text();
+        assertThat(log).contains("Poured: 1 × Bar mould of 9.9 g");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            much=12                            | much      | 12 of what
+            much=nine                          | much      | there is no unit
+            much=300+g&share=120+%25           | share     | more than nothing and at most 100
+            much=300+g&share=lots              | share     | lots
+            much=300+g&room=90                 | room      | No room is so warm
+            much=300+g&firm=80                 | firm      | between 0 and 50
+            much=30+kg                         | much      | at most 20 kg
+            much=300+g&with%5B0%5D.of=kind:shea    | with[0].share | how much
+            """)
+    void whatIsWrongStandsBesideItsField(String query, String field, String words) {
+        Document page = pan("?was=salve&kind=salve&into=&oil=" + option("oil", "rapeseed") + "&" + query);
+        assertThat(page.getElementById("note-" + field))
+                .as(page.select(".beside").text())
+                .isNotNull();
+        assertThat(page.getElementById("note-" + field).text() + page.getElementById("note-into"))
+                .contains(words);
+    }
+
+    /** Lemon on a grown-up: 2 % at most, so 68 drops in 150 g; oregano for a baby none at all. One tap takes the most within. */
+    @Test
+    void dropsOverTheirCeilingAreSaidAndCutDown() {
+        Document lemon = salve("&much=150+g&add%5B0%5D.of=kind:eo-lemon&add%5B0%5D.share=90+drops");
+        assertThat(lemon.select("#over").text()).contains("neither given away nor sold");
+        assertThat(lemon.select("#drops li.over").text()).contains("90 drops of Lemon");
+        Document within = tove.get(lemon.select("#within").attr("href")).page();
+        assertThat(within.select("#over")).isEmpty();
+        assertThat(within.select("#drops").text()).contains("68 drops");
+        Document baby = salve("&much=150+g&use=BABY&add%5B0%5D.of=kind:eo-oregano&add%5B0%5D.share=3+drops");
+        assertThat(baby.select("#drops").text()).contains("none for a baby");
+        Document none = tove.get(baby.select("#within").attr("href")).page();
+        assertThat(none.select("#drops")).isEmpty();
+    }
+
+    /** Two at one pan: both corrections hold, neither is lost; a form sent twice counts once. */
+    @Test
+    void twoAtOnePanLoseNothing() {
+        String making = begin(salve("&much=200+g&share=10+%25"), Map.of());
+        Map<String, String> once = deed(making, "", "of", "beeswax", "amount", "5 g");
+        tove.post(making + "/correct", once);
+        tove.post(making + "/correct", once);
+        does(making, "/correct", "", "of", "beeswax", "amount", "3 g");
+        // 20 + 5 + 3 of 208
+        assertThat(tove.get(making).page().select(".making-see h2").text()).contains("F 13.5");
+        assertThat(stock().get("Beeswax")).contains("372 g");
+    }
+
+    @Test
+    void whatIsNotThereIsSaidBeforeItIsRefused() {
+        Document planned = salve("&much=3+kg");
+        assertThat(planned.select("#missing").text()).contains("more of Beeswax: 400 g is here", "more of");
+        Answer refused = tove.post(Visitor.form(planned, "#pan", Map.of()));
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.page().select("#refused").text()).contains("Not all of it is here");
+        assertThat(refused.page().select("#much").attr("value")).isEqualTo("3 kg");
+    }
+}

@@ -1,0 +1,72 @@
+package app.velvetcrock.core.pan;
+
+import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.making.Container;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.measure.Temperature;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * A making as it was planned: frozen when it is begun.
+ *
+ * @param rules version of the rules it was worked out by
+ * @param firmness F it is to come to
+ * @param weighed what goes in, part by part, each from its lot
+ * @param into what it is to be poured into; absent where that is said at pouring
+ * @param count of them
+ * @param use whom it is for
+ * @param keepsUntil with what limits it
+ * @param over why it may not be given away or sold; absent where it may
+ * @param cautions heads of those its label carries
+ */
+public record MakingPlan(
+        int rules,
+        Made made,
+        double firmness,
+        List<Weighed> weighed,
+        List<Stirred> additions,
+        Optional<Into> into,
+        Use use,
+        Temperature room,
+        LocalDate keepsUntil,
+        String limitedBy,
+        Optional<String> over,
+        List<String> cautions) {
+
+    /** The rules of making as they are now. */
+    public static final int RULES = 1;
+
+    public MakingPlan {
+        weighed = List.copyOf(weighed);
+        additions = List.copyOf(additions);
+        cautions = List.copyOf(cautions);
+    }
+
+    /**
+     * What is made.
+     *
+     * @param kind its key
+     * @param name as the household calls it: "Yarrow salve"
+     */
+    public record Made(String kind, String word, String name, boolean whipped, boolean wax) {}
+
+    /** A part of the melt and the lot it is taken from; absent where there is none, so that nothing is taken. */
+    public record Weighed(Formula.Part part, Optional<UUID> lot) {}
+
+    /** An addition and the lot it is taken from. */
+    public record Stirred(Addition addition, Optional<UUID> lot) {}
+
+    /** So many containers of one lot. */
+    public record Into(Container container, int count, Optional<UUID> lot) {}
+
+    public Formula formula() {
+        Formula formula = new Formula(List.of());
+        for (Weighed one : weighed) {
+            formula = formula.with(one.part());
+        }
+        return formula;
+    }
+}

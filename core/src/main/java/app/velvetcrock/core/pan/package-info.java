@@ -1,0 +1,5 @@
+/** How a making goes on at the pan: its frozen plan, the lines of its log, where it stands and what is next. Its sums are {@code making}'s. */
+@NullMarked
+package app.velvetcrock.core.pan;
+
+import org.jspecify.annotations.NullMarked;
