@@ -49,7 +49,7 @@ class ArchitectureTest {
             Set.of("stock"),
             Set.of("rack", "batch"),
             Set.of("recipes"),
-            Set.of("bench", "tend", "press", "cupboard", "devices"),
+            Set.of("bench", "tend", "press", "cupboard", "pan", "devices"),
             Set.of("rounds", "stores", "recipepages"),
             Set.of("shelf"),
             Set.of("demo", "upkeep"));

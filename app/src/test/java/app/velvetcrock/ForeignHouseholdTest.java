@@ -55,6 +55,10 @@ class ForeignHouseholdTest {
     private String absence;
     private String feed;
     private String condition;
+    private String making;
+    private String step;
+    private String good;
+    private String taken;
 
     @BeforeEach
     void twoHouseholds() {
@@ -141,6 +145,29 @@ class ForeignHouseholdTest {
                 .select("a[href*=conditions]")
                 .attr("href")
                 .replace("/conditions/", "");
+        owner.submit(
+                "/stores/supplies", "#add-container", Map.of("name", SECRET + " tin", "holds", "60 mL", "pieces", "9"));
+        making = owner.post(Visitor.form(
+                        owner.get("/pan?kind=salve&was=salve&much=100+g&oil=" + carrierLot)
+                                .page(),
+                        "#pan",
+                        Map.of()))
+                .path()
+                .substring(5);
+        String tin = owner.get("/pan").page().select("#into option").last().attr("value");
+        owner.post("/pan/" + making + "/pour", Map.of("into", tin, "count", "1"));
+        step = owner.get("/pan/" + making)
+                .page()
+                .select(".making-log form[action*=lines]")
+                .attr("action")
+                .replaceAll(".*lines/(.*)/undo", "$1");
+        good = owner.get("/cupboard").page().select(".goods a").attr("href").substring("/cupboard/goods/".length());
+        owner.post("/cupboard/goods/" + good + "/take", Map.of("count", "1", "why", "DISCARDED"));
+        taken = owner.get("/cupboard/goods/" + good)
+                .page()
+                .select("form[action*=movements]")
+                .attr("action")
+                .replaceAll(".*movements/(.*)/undo", "$1");
         stranger = Visitor.stocked(port, "Another kitchen");
     }
 
@@ -213,6 +240,41 @@ class ForeignHouseholdTest {
         });
     }
 
+    private void panCases(Map<String, Consumer<String>> cases) {
+        cases.put("POST /pan/begin", route -> {
+            Answer answer = stranger.post("/pan/begin", Map.of("oil", carrierLot, "much", "all", "was", "salve"));
+            showsNothing(answer);
+        });
+        cases.put("GET /pan/{id}", route -> isNotHere(stranger.get("/pan/" + making)));
+        for (String deed :
+                new String[] {"test", "correct", "off-heat", "read", "haze", "add", "pour", "turned-out", "note", "back"
+                }) {
+            cases.put(
+                    "POST /pan/{id}/" + deed,
+                    route -> isNotHere(stranger.post("/pan/" + making + "/" + deed, everything())));
+        }
+        for (String deed : new String[] {"did", "skip"}) {
+            cases.put(
+                    "POST /pan/{id}/" + deed + "/{step}",
+                    route -> isNotHere(stranger.post("/pan/" + making + "/" + deed + "/MELT", everything())));
+        }
+        cases.put(
+                "POST /pan/{id}/lines/{entry}/undo",
+                route -> isNotHere(stranger.post("/pan/" + making + "/lines/" + step + "/undo", Map.of())));
+        for (String page : new String[] {"", "/label"}) {
+            cases.put(
+                    "GET /cupboard/goods/{lot}" + page,
+                    route -> isNotHere(stranger.get("/cupboard/goods/" + good + page)));
+        }
+        cases.put(
+                "POST /cupboard/goods/{lot}/take",
+                route -> isNotHere(stranger.post("/cupboard/goods/" + good + "/take", everything())));
+        cases.put(
+                "POST /cupboard/goods/{lot}/movements/{movement}/undo",
+                route -> isNotHere(
+                        stranger.post("/cupboard/goods/" + good + "/movements/" + taken + "/undo", Map.of())));
+    }
+
     private Map<String, Consumer<String>> cases() {
         Map<String, Consumer<String>> cases = new LinkedHashMap<>();
         for (String own : new String[] {
@@ -221,6 +283,7 @@ class ForeignHouseholdTest {
             "/stores",
             "/press",
             "/cupboard",
+            "/pan",
             "/settings",
             "/settings/hours",
             "/settings/calendar",
@@ -374,6 +437,7 @@ class ForeignHouseholdTest {
         cases.put(
                 "POST /press/{id}/settle",
                 route -> isNotHere(stranger.post("/press/" + strained + "/settle", Map.of("left", "100 g"))));
+        panCases(cases);
         cases.put("GET /cupboard/{lot}", route -> isNotHere(stranger.get("/cupboard/" + oil)));
         cases.put("GET /cupboard/{lot}/label", route -> isNotHere(stranger.get("/cupboard/" + oil + "/label")));
         for (String form : new String[] {"bottle", "draw", "sniff", "wrong", "discard"}) {

@@ -235,7 +235,8 @@ public class Makings {
                         """
                         insert into batch_facts
                         (stillroom_id, batch_id, number, kind, state, herbs, carriers, began_on, ended_on, keeps_until, settling)
-                        values (:stillroom, :batch, :number, 'MAKING', :state, array[cast(:kind as text)], array[]::text[], :began, :ended, :keeps, false)
+                        values (:stillroom, :batch, :number, 'MAKING', :state, array[cast(:kind as text)], array[]::text[], :began, :ended,
+                        :keeps, false)
                         on conflict (stillroom_id, batch_id) do update set state = excluded.state, began_on = excluded.began_on,
                         ended_on = excluded.ended_on""")
                 .param("stillroom", Current.stillroom())

@@ -18,6 +18,7 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.LotKind;
 import app.velvetcrock.stock.Oils;
 import app.velvetcrock.stock.Oils.Taking;
@@ -56,6 +57,7 @@ class CupboardController {
 
     private final Stores stores;
     private final Oils oils;
+    private final Goods goods;
     private final Batches batches;
     private final OilCare care;
     private final Deeds deeds;
@@ -66,6 +68,7 @@ class CupboardController {
     CupboardController(
             Stores stores,
             Oils oils,
+            Goods goods,
             Batches batches,
             OilCare care,
             Deeds deeds,
@@ -74,6 +77,7 @@ class CupboardController {
             Clock clock) {
         this.stores = stores;
         this.oils = oils;
+        this.goods = goods;
         this.batches = batches;
         this.care = care;
         this.deeds = deeds;
@@ -116,6 +120,15 @@ class CupboardController {
                 .among(stock.stream().map(Stock.OfOil::batch).distinct().toList())
                 .stream()
                 .collect(Collectors.toMap(BatchSheet::id, Function.identity()));
+        model.addAttribute(
+                "goods",
+                begin > 0
+                        ? List.of()
+                        : goods.inStock().stream()
+                                .filter(good ->
+                                        good.name().toLowerCase(Locale.ROOT).contains(name.toLowerCase(Locale.ROOT)))
+                                .map(good -> GoodOnShelf.of(good, today, households.current()))
+                                .toList());
         model.addAttribute(
                 "oils",
                 OilOnShelf.grouped(stock.stream()

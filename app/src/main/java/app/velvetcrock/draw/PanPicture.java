@@ -12,6 +12,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /** The Pan's drawings: the melt as strata by mass, the firmness scale, the cooling curve. Geometry alone; words come from the page. */
 public final class PanPicture {
@@ -107,7 +108,7 @@ public final class PanPicture {
      *
      * @param right upper and lower edge of what felt right in this household; absent while nobody said
      */
-    public record Scale(double height, List<Band> bands, List<Placed> marks, Optional<double[]> right) {
+    public record Scale(double height, List<Band> bands, List<Placed> marks, double @Nullable [] right) {
 
         private static final double HIGH = 260;
         private static final double GAP = 18;
@@ -135,7 +136,11 @@ public final class PanPicture {
                         sorted.get(i).main()));
             }
             return new Scale(
-                    HIGH + 10, bands, placed, right.map(ends -> new double[] {px(y(ends[1])), px(y(ends[0]))}));
+                    HIGH + 10,
+                    bands,
+                    placed,
+                    right.map(ends -> new double[] {px(y(ends[1])), px(y(ends[0]))})
+                            .orElse(null));
         }
 
         private static double y(double firmness) {
@@ -158,9 +163,9 @@ public final class PanPicture {
             double width,
             double height,
             String curve,
-            Optional<double[]> pour,
-            Optional<Double> late,
-            Optional<double[]> now,
+            double @Nullable [] pour,
+            @Nullable Double late,
+            double @Nullable [] now,
             List<Tick> minutes,
             List<Tick> degrees) {
 
@@ -201,13 +206,13 @@ public final class PanPicture {
                     LEFT + WIDE + 10,
                     TOP + HIGH + 24,
                     curve.toString().strip(),
-                    window.map(one -> new double[] {
-                        axes.x(minutes(one.from())), px(axes.x(minutes(one.until())) - axes.x(minutes(one.from())))
-                    }),
-                    window.map(one -> axes.x(minutes(one.until()))),
-                    now.filter(at -> minutes(at) <= minutes).map(at -> new double[] {
-                        axes.x(minutes(at)), axes.y(cooling.at(at).celsius())
-                    }),
+                    window.map(one -> axes.stretch(one)).orElse(null),
+                    window.map(one -> axes.x(minutes(one.until()))).orElse(null),
+                    now.filter(at -> minutes(at) <= minutes)
+                            .map(at -> new double[] {
+                                axes.x(minutes(at)), axes.y(cooling.at(at).celsius())
+                            })
+                            .orElse(null),
                     across,
                     up);
         }
@@ -220,6 +225,12 @@ public final class PanPicture {
 
             double x(double minute) {
                 return px(LEFT + WIDE * Math.min(1, minute / minutes));
+            }
+
+            /** Left edge and width of a stretch. */
+            double[] stretch(Pouring.Window window) {
+                double left = x(Cool.minutes(window.from()));
+                return new double[] {left, px(x(Cool.minutes(window.until())) - left)};
             }
 
             double y(double celsius) {

@@ -156,7 +156,11 @@ class PanController {
         model.addAttribute(
                 "page",
                 desk.planned()
-                        .map(planned -> PanPage.of(planned, desk.learned(), form, desk.house()))
+                        .map(planned -> PanPage.of(
+                                planned,
+                                desk.learned(),
+                                form,
+                                new PanPage.At(desk.house(), desk.shelves().containers())))
                         .orElse(null));
         model.addAttribute(
                 "now",

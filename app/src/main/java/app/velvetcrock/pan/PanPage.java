@@ -9,14 +9,12 @@ import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.making.OwnRight;
 import app.velvetcrock.core.making.Pouring;
 import app.velvetcrock.core.measure.Decimals;
-import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.working.Working;
 import app.velvetcrock.draw.PanPicture;
 import app.velvetcrock.stillroom.House;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -66,11 +64,16 @@ record PanPage(
     /** An essential oil against its ceiling. */
     record Drop(String what, String percent, String most, String mark) {}
 
+    /** Whose page it is, and the containers there are. */
+    record At(House house, List<PanStock.Tin> here) {}
+
     private static final int DRAWN_TINS = 24;
     private static final double PERCENT = 100;
     private static final double WORTH_NAMING = 1;
 
-    static PanPage of(PanPlanner.Planned planned, PanPlanner.Learned learned, PanForm form, House house) {
+    static PanPage of(PanPlanner.Planned planned, PanPlanner.Learned learned, PanForm form, At at) {
+        House house = at.house();
+        List<PanStock.Tin> here = at.here();
         PanReading.Read read = planned.read();
         Formula formula = read.melt().formula();
         PanPicture.Melt melt = PanPicture.Melt.of(formula);
@@ -87,8 +90,8 @@ record PanPage(
                 window(planned, house),
                 tins(planned),
                 planned.filling().map(filling -> poured(filling, house)).orElse(""),
-                planned.filling().map(filling -> rest(filling, house)).orElse(""),
-                cards(planned, house),
+                planned.filling().map(filling -> rest(planned, here, house)).orElse(""),
+                PanCards.of(planned, house),
                 planned.ceilings().lines().stream().map(PanPage::drop).toList(),
                 sum(planned.ceilings(), read),
                 over ? within(planned, form) : null,
@@ -219,58 +222,19 @@ record PanPage(
                                 : "; hold %s back to top the hollows".formatted(house.mass(filling.holdBack())));
     }
 
-    static String rest(Filling filling, House house) {
-        return filling.left().grams() < WORTH_NAMING
-                ? ""
-                : "%s stays in the pan: a smaller tin, or a mould for it".formatted(house.mass(filling.left()));
-    }
-
-    private static List<Card> cards(PanPlanner.Planned planned, House house) {
-        List<Card> cards = new ArrayList<>();
-        PanReading.Read read = planned.read();
-        Formula formula = read.melt().formula();
-        read.wax().ifPresent(wax -> {
-            Mass mass = formula.parts().stream()
-                    .filter(part -> part.stuff().role() == Role.WAX
-                            && part.stuff().key().equals(wax.key()))
-                    .map(Formula.Part::mass)
-                    .findFirst()
-                    .orElse(Mass.ZERO);
-            String spoons = wax.bulk()
-                    .map(bulk -> "; about %s of pellets".formatted(house.volume(bulk.volumeOf(mass))))
-                    .orElse("");
-            cards.add(new Card(
-                    "wax-figure",
-                    "%s %s".formatted(house.mass(mass), wax.common().toLowerCase(Locale.ROOT)),
-                    (wax.isHere() ? "of %s in store".formatted(house.mass(wax.left())) : "none in store") + spoons,
-                    read.melt().working(),
-                    "how is this worked out?"));
-        });
-        cards.add(new Card(
-                "keeps",
-                "till " + house.date(planned.keeping().date()),
-                planned.keeping().limitedBy(),
-                planned.keeping().working(),
-                "the whole sum"));
-        planned.cost().ifPresent(cost -> {
-            int count = planned.filling().map(Filling::count).orElse(0);
-            long hundred = Math.round(cost.minor() * 100 / planned.whole().grams());
-            cards.add(new Card(
-                    "cost",
-                    count > 0
-                            ? "%s each".formatted(house.money(Math.round(cost.minor() / (double) count)))
-                            : house.money(cost.minor()),
-                    "%s for 100 g%s"
-                            .formatted(
-                                    house.money(hundred),
-                                    cost.unpriced().isEmpty()
-                                            ? ""
-                                            : "; without " + String.join(", ", cost.unpriced())
-                                                    + ", whose price is not known"),
-                    null,
-                    ""));
-        });
-        return cards;
+    private static String rest(PanPlanner.Planned planned, List<PanStock.Tin> here, House house) {
+        Filling filling = planned.filling().orElseThrow();
+        if (filling.left().grams() < WORTH_NAMING) {
+            return "";
+        }
+        String into = filling.forTheRest(
+                        here.stream()
+                                .map(tin -> new Filling.Stock(tin.container(), tin.left()))
+                                .toList(),
+                        planned.read().kind().whipped())
+                .map(container -> ": enough for half or more of a " + container.name())
+                .orElse(": remelt it with the next");
+        return "%s stays in the pan%s".formatted(house.mass(filling.left()), into);
     }
 
     private static Drop drop(Ceilings.Line line) {

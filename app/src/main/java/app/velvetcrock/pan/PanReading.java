@@ -36,22 +36,20 @@ final class PanReading {
 
     private static final Pattern COUNT = Pattern.compile("(\\d{1,4})\\s*(?:x|×)?\\s*[\\p{L} ]{0,30}");
     private static final Pattern ALL = Pattern.compile("all(?: (?:of )?(?:this|the|it|the oil|this oil))?|");
-    private static final Pattern PER_OIL = Pattern.compile("(.{1,40}?)\\s+(?:per|to a|to the|a)\\s+cup(?: of oil)?");
-    private static final Pattern PARTS = Pattern.compile(
-            "(\\S{1,12})\\s+parts?\\s+(?:wax\\s+)?to\\s+(\\S{1,12})(?:\\s+(?:parts?|of oil|oil).{0,20})?");
     private static final Pattern DROPS = Pattern.compile("(\\d{1,4})\\s*(?:drops?|gtt)?");
-    private static final double MOST_GRAMS = 20_000;
 
     private final Shelves shelves;
     private final Setting setting;
     private final House house;
     private final Fields fields;
+    private final ShareReading shares;
 
     PanReading(Shelves shelves, Setting setting, House house, Fields fields) {
         this.shelves = shelves;
         this.setting = setting;
         this.house = house;
         this.fields = fields;
+        this.shares = new ShareReading(house, fields);
     }
 
     /**
@@ -97,7 +95,7 @@ final class PanReading {
         Optional<HowMuch> much = howMuch(form, from, tin);
         Optional<Share> share = PanForm.text(form.share()).isEmpty() || wax.isEmpty()
                 ? Optional.empty()
-                : share("share", form.share(), wax.get(), from);
+                : shares.read("share", form.share(), wax.get(), from);
         List<PanThing> others = new ArrayList<>();
         List<Wish> wishes = wishes(form, others, from, room);
         if (!fields.isClear() || much.isEmpty()) {
@@ -208,7 +206,7 @@ final class PanReading {
         }
         return fields.massOf("much", typed, Expect.SOLID, KnownDensity.ofOil(Density.ofGramsPerMillilitre(0.9)))
                 .map(Fields.Weighed::mass)
-                .filter(mass -> within("much", mass))
+                .filter(mass -> shares.within("much", mass))
                 .map(HowMuch.Weight::new);
     }
 
@@ -216,15 +214,6 @@ final class PanReading {
         return !typed.matches("\\d+")
                 && house.reader().readBoth(typed, Expect.SOLID).isEmpty()
                 && house.reader().read(typed, Expect.SOLID) instanceof app.velvetcrock.core.kitchen.Reading.Understood;
-    }
-
-    private boolean within(String field, Mass mass) {
-        boolean sensible = mass.grams() > 0 && mass.grams() <= MOST_GRAMS;
-        if (!sensible) {
-            fields.trouble(
-                    field, "Understood %s; more than nothing and at most 20 kg.".formatted(house.mass(mass)), "300 g");
-        }
-        return sensible;
     }
 
     private List<Wish> wishes(PanForm form, List<PanThing> others, PanThing oil, Temperature room) {
@@ -239,7 +228,7 @@ final class PanReading {
             } else if (PanForm.text(row.share()).isEmpty()) {
                 fields.trouble(field + "share", "It is not said how much.", "10 %, 30 g or 2 tbsp");
             } else {
-                Optional<Share> share = share(field + "share", row.share(), thing.get(), oil);
+                Optional<Share> share = shares.read(field + "share", row.share(), thing.get(), oil);
                 others.add(thing.get());
                 share.ifPresent(
                         much -> wishes.add(new Wish(thing.get().stuff(role(thing.get()), setting, room), much)));
@@ -250,71 +239,6 @@ final class PanReading {
 
     private Role role(PanThing thing) {
         return shelves.waxes().contains(thing) ? Role.WAX : shelves.butters().contains(thing) ? Role.BUTTER : Role.OIL;
-    }
-
-    /** "10 %", "a third", "1 part to 5", "3 oz per cup of oil", "½ tsp", "30 g". */
-    private Optional<Share> share(
-            String field, @org.jspecify.annotations.Nullable String said, PanThing thing, PanThing oil) {
-        String typed = PanForm.text(said).replaceFirst("(?i)\\s+each$", "");
-        if (fields.isTooLong(field, typed, Fields.LONGEST_AMOUNT)) {
-            return Optional.empty();
-        }
-        Matcher parts = PARTS.matcher(typed.toLowerCase(Locale.ROOT));
-        if (parts.matches()) {
-            Optional<Double> one = ShareReader.read(parts.group(1)).filter(n -> n > 0);
-            Optional<Double> to = ShareReader.read(parts.group(2)).filter(n -> n > 0);
-            if (one.isPresent() && to.isPresent()) {
-                fields.echo(field, "by weight: %s of it to %s of oil".formatted(parts.group(1), parts.group(2)));
-                return Optional.of(new Share.PerOil(one.get() / to.get()));
-            }
-        }
-        Matcher per = PER_OIL.matcher(typed.toLowerCase(Locale.ROOT));
-        if (per.matches()) {
-            double cup = oil.density().gramsPerMillilitre()
-                    * house.settings().units().cups().cup().millilitres();
-            return mass(field, per.group(1), thing).map(mass -> {
-                fields.echo(field, "%s to %s of oil".formatted(house.mass(mass), house.mass(Mass.ofGrams(cup))));
-                return new Share.PerOil(mass.grams() / cup);
-            });
-        }
-        Optional<Double> plain = ShareReader.read(
-                        typed.replaceFirst("(?i)^a\\s+(third|half|quarter|fifth|tenth)", "$1"))
-                .or(() -> word(typed));
-        if (plain.isPresent() && (plain.get() <= 1 || typed.endsWith("%"))) {
-            double share = plain.get();
-            if (share > 0 && share <= 1) {
-                fields.echo(field, house.percent(share) + " of the whole");
-                return Optional.of(new Share.Of(share));
-            }
-            fields.trouble(
-                    field,
-                    "Understood as %s of the whole.".formatted(house.percent(share)),
-                    "more than nothing and at most 100 %");
-            return Optional.empty();
-        }
-        return mass(field, typed, thing).map(Share.Weighed::new);
-    }
-
-    private static Optional<Double> word(String typed) {
-        return switch (typed.toLowerCase(Locale.ROOT).replaceFirst("^(a|one)\\s+", "")) {
-            case "third", "thirds" -> Optional.of(1 / 3.0);
-            case "half", "halves" -> Optional.of(0.5);
-            case "quarter" -> Optional.of(0.25);
-            case "fifth" -> Optional.of(0.2);
-            case "tenth" -> Optional.of(0.1);
-            default -> Optional.empty();
-        };
-    }
-
-    /** By weight, or by volume: pellets as they are scooped, all else as a liquid. */
-    private Optional<Mass> mass(String field, String typed, PanThing thing) {
-        String plain =
-                typed.replaceFirst("(?i)\\s+of\\s+(?:wax\\s+)?pellets$", "").replaceFirst("(?i)\\s+pellets$", "");
-        KnownDensity known =
-                thing.bulk().map(KnownDensity::ofPellets).orElseGet(() -> KnownDensity.ofOil(thing.density()));
-        return fields.massOf(field, plain, thing.bulk().isPresent() ? Expect.SOLID : Expect.LIQUID, known)
-                .map(Fields.Weighed::mass)
-                .filter(mass -> within(field, mass));
     }
 
     private List<Stirred> stirred(PanForm form, Mass melt) {
@@ -358,7 +282,7 @@ final class PanReading {
             fields.trouble(
                     field, "“%s” is no share something is stirred in by.".formatted(typed), "0.5 %, or 10 drops");
         }
-        return mass.filter(one -> within(field, one)).map(one -> {
+        return mass.filter(one -> shares.within(field, one)).map(one -> {
             if (typed.endsWith("%")) {
                 fields.echo(field, house.mass(one));
             }

@@ -1,6 +1,8 @@
 package app.velvetcrock.stock;
 
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.web.PerRequest;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -55,24 +57,41 @@ public class Costs {
         List<Taken> here =
                 taken.stream().filter(part -> byId.containsKey(part.lot())).toList();
         List<String> unpriced = here.stream()
-                .map(part -> byId.get(part.lot()))
-                .filter(lot -> !lot.isPriced())
+                .map(part -> Objects.requireNonNull(byId.get(part.lot())))
+                .filter(lot -> costOf(lot, 1).isEmpty())
                 .map(lot -> lot.name)
                 .distinct()
                 .toList();
-        boolean any = here.stream()
-                .anyMatch(part -> Objects.requireNonNull(byId.get(part.lot())).isPriced());
+        boolean any = here.stream().anyMatch(part -> costOf(Objects.requireNonNull(byId.get(part.lot())), 1)
+                .isPresent());
         Map<UUID, Long> amounts = here.stream()
                 .collect(Collectors.groupingBy(Taken::lot, LinkedHashMap::new, Collectors.summingLong(Taken::amount)));
         double sum = 0;
         List<Line> lines = new ArrayList<>();
         for (Map.Entry<UUID, Long> part : amounts.entrySet()) {
             Lot lot = Objects.requireNonNull(byId.get(part.getKey()));
-            Optional<Double> cost = lot.costOf(part.getValue());
+            Optional<Double> cost = costOf(lot, part.getValue());
             sum += cost.orElse(0.0);
             cost.ifPresent(
                     minor -> lines.add(new Line(lot.name, Mass.ofMilligrams(part.getValue()), Math.round(minor))));
         }
         return any ? Optional.of(new Cost(Math.round(sum), unpriced, lines)) : Optional.empty();
+    }
+
+    /** An oil that came of a batch costs its share of what went into that. */
+    private Optional<Double> costOf(Lot lot, long amount) {
+        UUID batch = lot.batchId();
+        if (lot.isPriced() || lot.kind != LotKind.INFUSED_OIL || batch == null) {
+            return lot.costOf(amount);
+        }
+        return PerRequest.of("milligram of batch " + batch, Current.person(), () -> {
+                    long strained = movements.strainedOff(batch).stream()
+                            .mapToLong(m -> m.amount)
+                            .sum();
+                    return strained <= 0
+                            ? Optional.<Double>empty()
+                            : ofBatch(batch).map(cost -> cost.minor() / (double) strained);
+                })
+                .map(each -> each * amount);
     }
 }

@@ -40,7 +40,12 @@ class LotSearch implements Findable {
 
     private static Hit hit(ResultSet row) throws SQLException {
         LotKind kind = LotKind.valueOf(row.getString("kind"));
-        String place = kind == LotKind.INFUSED_OIL ? "/cupboard/" : "/stores/lots/";
+        String place =
+                switch (kind) {
+                    case INFUSED_OIL -> "/cupboard/";
+                    case MADE -> "/cupboard/goods/";
+                    default -> "/stores/lots/";
+                };
         return new Hit(
                 row.getString("name"),
                 words(row, kind),

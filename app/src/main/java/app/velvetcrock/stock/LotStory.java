@@ -53,9 +53,14 @@ public record LotStory(
                     Optional.ofNullable(m.batchId),
                     Optional.ofNullable(m.deed).filter(deed -> holds),
                     left,
-                    Oils.DRAWINGS.contains(m.cause) && m.deed == null && holds));
+                    isByHand(lot, m) && m.deed == null && holds));
         }
         return new LotStory(lot.id, lot.name, lot.kind, lot.typed, lot.unit == Stock.Unit.PIECE, lot.balance, lines);
+    }
+
+    /** A made thing that was thrown out was so by hand, as one that was given away; of all else the batch's log tells it. */
+    private static boolean isByHand(Lot lot, Movement m) {
+        return Oils.DRAWINGS.contains(m.cause) || lot.kind == LotKind.MADE && m.cause == Cause.DISCARDED;
     }
 
     /** A long story is told in parts of so many lines, the latest first. */

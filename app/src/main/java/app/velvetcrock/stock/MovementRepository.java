@@ -36,6 +36,13 @@ interface MovementRepository extends JpaRepository<Movement, UUID> {
             and not exists (select r from Movement r where r.reverses = m.id)""")
     List<Movement> usedIn(UUID batch);
 
+    /** What was strained off a batch and holds. */
+    @Query(
+            """
+            select m from Movement m where m.batchId = :batch and m.cause = app.velvetcrock.stock.Cause.STRAINED
+            and not exists (select r from Movement r where r.reverses = m.id)""")
+    List<Movement> strainedOff(UUID batch);
+
     @Query("select m from Movement m where m.id = :id and m.lotId = :lot")
     Optional<Movement> findHere(UUID lot, UUID id);
 

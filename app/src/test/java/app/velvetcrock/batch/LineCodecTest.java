@@ -18,10 +18,20 @@ import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.making.Container;
+import app.velvetcrock.core.making.Cooling;
+import app.velvetcrock.core.making.Felt;
+import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.pan.Addition;
+import app.velvetcrock.core.pan.Fault;
+import app.velvetcrock.core.pan.MakingLine;
+import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.core.pan.MakingStep;
+import app.velvetcrock.core.pan.Touch;
 import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.core.working.Figure;
@@ -41,6 +51,11 @@ class LineCodecTest {
     private static final UUID LOT = UUID.randomUUID();
     private static final LocalDate DAY = LocalDate.of(2027, 6, 1);
     private static final Instant AT = Instant.parse("2026-10-01T18:00:00Z");
+
+    private static final Formula.Part WAX =
+            new Formula.Stuff("beeswax", "Beeswax", Formula.Role.WAX, 1).of(Mass.ofGrams(10.5));
+    private static final Addition DROPS = new Addition(
+            "eo-lavender", "Lavender", Mass.ofGrams(0.45), Optional.of(10.0), Addition.When.WITH_THE_DROPS);
 
     private final LineCodec codec = new LineCodec(new Json());
 
@@ -93,6 +108,22 @@ class LineCodecTest {
                 new Line.Found(Condition.MOULD, "white fur", Optional.empty()),
                 new Line.Answered(Condition.WATER, true, "decanted", Optional.of(LOT)),
                 new Line.PlanChanged("standing", Pace.DAYS, 35, Optional.of(28), Optional.of(AT), "ready"),
+                new Line.Panned(new MakingLine.Begun(List.of(new MakingPlan.Weighed(WAX, Optional.of(LOT))))),
+                new Line.Panned(new MakingLine.Did(MakingStep.CHILL)),
+                new Line.Panned(new MakingLine.Skipped(MakingStep.TEST, "no freezer")),
+                new Line.Panned(new MakingLine.Tested(12.2, Felt.SOFT)),
+                new Line.Panned(new MakingLine.Corrected(WAX, Optional.empty(), 16)),
+                new Line.Panned(new MakingLine.OffHeat(Temperature.ofCelsius(75), Cooling.Where.IN_ITS_BATH)),
+                new Line.Panned(new MakingLine.Read(Temperature.ofCelsius(55), Optional.of(Touch.TOO_HOT))),
+                new Line.Panned(new MakingLine.Hazed()),
+                new Line.Panned(new MakingLine.Added(DROPS, Optional.of(LOT))),
+                new Line.Panned(new MakingLine.Poured(
+                        List.of(new MakingLine.Poured.Filled(
+                                new Container("tin", oil, false), 12, Mass.ofGrams(51), LOT)),
+                        Mass.ofGrams(5),
+                        Optional.of(LOT))),
+                new Line.Panned(new MakingLine.TurnedOut(Felt.RIGHT, List.of(Fault.GRAINY), "in summer")),
+                new Line.Panned(new MakingLine.Noted("smells of honey")),
                 new Line.Noted("Next time: is an ordinary note"),
                 new Line.Lesson("cut it finer"),
                 new Line.Corrected(UUID.randomUUID(), new Line.Looked(task, Look.ALL_WELL)),

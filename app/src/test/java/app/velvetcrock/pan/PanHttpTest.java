@@ -210,6 +210,56 @@ class PanHttpTest {
         assertThat(stock().get("Beeswax")).contains("372 g");
     }
 
+    /** Six tins in the Cupboard: two used, one given, one thrown out and taken back; its label says what is in it. */
+    @Test
+    void whatWasMadeIsDrawnGivenAndThrownOutByThePiece() {
+        String making = begin(salve("&much=6"), Map.of());
+        does(making, "/pour", "", "into", option("into", "Round tin"), "count", "6");
+        Document cupboard = tove.get("/cupboard").page();
+        assertThat(cupboard.select(".goods .bottle").text()).contains("6 × 51 g", "till ");
+        String good = cupboard.select(".goods a").first().attr("href");
+        for (String[] taken : new String[][] {{"2", "DRAWN"}, {"1", "GIVEN"}, {"1", "DISCARDED"}}) {
+            tove.submit(good, "#take", Map.of("count", taken[0], "why", taken[1]));
+        }
+        Document left = tove.get(good).page();
+        assertThat(left.select("#left").text()).startsWith("2 ×");
+        tove.post(Visitor.form(left, "form[action$=undo]", Map.of()));
+        assertThat(tove.get(good).page().select("#left").text()).startsWith("3 ×");
+        assertThat(tove.submit(good, "#take", Map.of("count", "4"))
+                        .page()
+                        .select("#note-g-count")
+                        .text())
+                .contains("between 1 and 3");
+        // 51 g are 1.8 oz
+        assertThat(tove.get(good + "/label").page().select(".ink-label").text())
+                .contains("Cold-pressed rapeseed, Beeswax", "Net 51 g (1.8 oz)", "Contains beeswax", "Batch 1");
+        // the pouring can be taken back no more: some of it is gone
+        String undo =
+                tove.get(making).page().select(".making-log form[action$=undo]").attr("action");
+        assertThat(tove.post(undo, deed(making, "")).page().text()).contains("Take that back first");
+    }
+
+    /** Five grams of honey in a hundred are little enough for three months; aloe makes it a week, and neither given nor sold. */
+    @Test
+    void whatIsWateryShortensItAndIsKeptBack() {
+        Document honey = salve("&much=100+g&add%5B0%5D.of=kind:honey&add%5B0%5D.share=5+g");
+        assertThat(honey.select("#keeps").text())
+                .contains("till 24 Feb 2027", "limited by the honey: three months, cool");
+        assertThat(honey.select("#over")).isEmpty();
+        Document aloe = salve("&much=100+g&add%5B0%5D.of=kind:aloe&add%5B0%5D.share=5+g");
+        assertThat(aloe.select("#keeps").text()).contains("till 1 Dec 2026");
+        String making = begin(aloe, Map.of());
+        does(making, "/add", "", "of", "aloe");
+        does(making, "/pour", "", "into", option("into", "Round tin"), "count", "2");
+        String good = tove.get("/cupboard").page().select(".goods a").first().attr("href");
+        Document kept = tove.get(good).page();
+        assertThat(kept.select("#kept-back").text()).contains("something watery");
+        assertThat(kept.select("#g-why option").eachAttr("value")).containsExactly("DRAWN", "DISCARDED");
+        Answer given = tove.submit(good, "#take", Map.of("count", "1", "why", "GIVEN"));
+        assertThat(given.status()).isEqualTo(409);
+        assertThat(given.page().select("#refused").text()).contains("is not given away: it has something watery in it");
+    }
+
     @Test
     void whatIsNotThereIsSaidBeforeItIsRefused() {
         Document planned = salve("&much=3+kg");

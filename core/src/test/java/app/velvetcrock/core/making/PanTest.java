@@ -53,7 +53,7 @@ class PanTest {
                 new MeltRequest(much, OIL, Optional.of(WAX), Optional.empty(), List.of(others), firmness, false));
     }
 
-    /** 230 g with 28 g of wax, F 12.2, to 16: (0.16·230 − 28)/(1 − 0.16) = 8.8/0.84 = 10.48. 40 g in 200 g, F 20, to 15: 40/0.15 − 200. */
+    /** 230 g with 28 g of wax, F 12.2, to 16: (0.16·230 − 28)/(1 − 0.16) = 8.8/0.84 = 10.48. 40 g in 200 g, to 15: 40/0.15 − 200. */
     @Test
     void aCorrectionInGrams() {
         Correction wax = Correction.of(salve(202, 28), 16, WAX, OIL).orElseThrow();
@@ -127,7 +127,7 @@ class PanTest {
         assertThat(into.left().grams()).isCloseTo(0, within(1.3));
     }
 
-    /** salve 15 % of wax: 2 + 1.8 = 3.8; lip balm 21 and 16 of cocoa butter: 2 + 2.52 + 0.8 = 5.3; bar 33 and 34: 2 + 3.96 + 1.7 = 7.7 %. */
+    /** Salve, 15 % of wax: 2 + 1.8 = 3.8; lip balm, 21 and 16 of cocoa butter: 2 + 2.52 + 0.8 = 5.3; bar, 33 and 34: 2 + 3.96 + 1.7. */
     @Test
     void whatItLosesOnSetting() {
         assertThat(Filling.shrinkage(salve(85, 15))).isCloseTo(0.038, within(1e-9));
@@ -176,8 +176,9 @@ class PanTest {
     }
 
     /**
-     * When drops go in and pouring ends. 210 g, 15 % of wax, congeals at 38 + 8.25 = 46.25: drops from 54.25, too late at 49.25: 40.66·ln(55/34.25)
-     * = 19.26 and ln(55/29.25) → 25.67 min. 600 g, 19 %: 48.45, from 56.45 to 51.45; τ 57.69: ln(55/36.45) → 23.73, ln(55/31.45) → 32.25. 50 g,
+     * When drops go in and pouring ends. 210 g, 15 % of wax, congeals at 38 + 8.25 = 46.25: drops from 54.25, too late at 49.25:
+     * 40.66·ln(55/34.25) = 19.26 and ln(55/29.25) → 25.67 min. 600 g, 19 %: 48.45, from 56.45 to 51.45; τ 57.69: ln(55/36.45) → 23.73,
+     * ln(55/31.45) → 32.25. 50 g,
      * 45 %: 60 at most, from 65 (not 68) to 63, τ 25.20: ln(55/45) → 5.06, ln(55/43) → 6.20.
      */
     @ParameterizedTest
@@ -214,7 +215,7 @@ class PanTest {
         assertThat(OwnRight.of(List.of())).isEmpty();
     }
 
-    /** Kinds come to the firmness they say: 21 + 4.8 + 1.2 = 27; 33 + 10.2; 25 + 9.9; 11 + 3.3 + 1.2 + 1.28 = 16.8; 2 + 12 + 1.52; 7.8 + 0.8. */
+    /** Kinds come to the firmness they say: 21 + 4.8 + 1.2 = 27; 33 + 10.2; 25 + 9.9; 11 + 3.3 + 1.2 + 1.28 = 16.8; 2 + 12 + 1.52. */
     @ParameterizedTest
     @CsvSource({
         "lip-balm,21",
@@ -290,7 +291,7 @@ class PanTest {
         return Drops.of(oil, count);
     }
 
-    /** Over random formulas: strata add up, scaling keeps firmness, a correction lands within 0.1, containers never promise more than there is. */
+    /** Random formulas: strata add up, scaling keeps firmness, a correction lands within 0.1, no container promises what is not there. */
     @Test
     void randomFormulasHoldTogether() {
         Random random = new Random(7);

@@ -1,0 +1,169 @@
+package app.velvetcrock.cupboard;
+
+import app.velvetcrock.batch.Makings;
+import app.velvetcrock.core.pan.MakingCourse;
+import app.velvetcrock.core.pan.MakingLine;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Cause;
+import app.velvetcrock.stock.Goods;
+import app.velvetcrock.stock.LotStory;
+import app.velvetcrock.stock.Oils.Taking;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.stock.Stores;
+import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Reply;
+import app.velvetcrock.web.Reply.Done;
+import app.velvetcrock.web.Reply.FormSent;
+import app.velvetcrock.web.Sent;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** A made thing of the Cupboard: used, given, sold or thrown out by the piece, and its label. */
+@Controller
+class GoodsController {
+
+    private final Goods goods;
+    private final Stores stores;
+    private final Makings makings;
+    private final Households households;
+    private final Clock clock;
+
+    GoodsController(Goods goods, Stores stores, Makings makings, Households households, Clock clock) {
+        this.goods = goods;
+        this.stores = stores;
+        this.makings = makings;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    /** What was taken out. */
+    record TakeForm(@Nullable UUID key, @Nullable String count, @Nullable String why, @Nullable String when) {
+
+        static final TakeForm EMPTY = new TakeForm(null, "1", "DRAWN", "");
+    }
+
+    /** A line of its story. */
+    record StoryLine(String when, String why, String amount, @Nullable UUID undo) {}
+
+    @GetMapping("/cupboard/goods/{lot}")
+    String good(@PathVariable UUID lot, Model model) {
+        return show(model, lot, Sent.nothing(fields(), TakeForm.EMPTY));
+    }
+
+    private Fields fields() {
+        return new Fields(households.current().reader());
+    }
+
+    private String show(Model model, UUID lot, Sent<TakeForm> sent) {
+        House house = households.current();
+        Stock.OfGood good = goods.find(lot);
+        Makings.Sheet sheet = makings.sheet(good.batch());
+        model.addAttribute("shelf", GoodOnShelf.of(good, house.dayOf(clock.instant()), house));
+        model.addAttribute("sheet", sheet);
+        model.addAttribute("sent", sent);
+        model.addAttribute("whys", whys(good));
+        model.addAttribute("story", story(stores.story(lot), good, house));
+        return "cupboard/good";
+    }
+
+    /** What may be done with it; what is kept back is only used up at home or thrown out. */
+    private static List<Fields.Option> whys(Stock.OfGood good) {
+        List<Fields.Option> whys = new ArrayList<>();
+        for (Taking why : Taking.values()) {
+            if (why == Taking.DRAWN || good.keptBack().isEmpty()) {
+                whys.add(new Fields.Option(why.name(), why.word()));
+            }
+        }
+        whys.add(new Fields.Option(Cause.DISCARDED.name(), "thrown out"));
+        return whys;
+    }
+
+    private static List<StoryLine> story(LotStory story, Stock.OfGood good, House house) {
+        List<StoryLine> lines = new ArrayList<>(story.lines().stream()
+                .map(line -> new StoryLine(
+                        house.moment(line.happenedAt()),
+                        line.why(),
+                        (line.in() ? "+ " : "− ")
+                                + (good.inPieces()
+                                        ? String.valueOf(line.amount())
+                                        : house.mass(story.mass(line.amount()))),
+                        line.canTakeBack() ? line.id() : null))
+                .toList());
+        Collections.reverse(lines);
+        return lines;
+    }
+
+    @PostMapping("/cupboard/goods/{lot}/take")
+    String take(@PathVariable UUID lot, TakeForm form, Reply reply) {
+        Stock.OfGood good = goods.find(lot);
+        House house = households.current();
+        Fields fields = fields();
+        Optional<Long> amount = good.inPieces()
+                ? fields.whole("count", form.count(), 1, (int) Math.max(1, good.left()), "pieces")
+                        .map(Integer::longValue)
+                : fields.mass(
+                                "count",
+                                form.count(),
+                                0.1,
+                                Math.max(0.1, good.mass().grams() * 1.02))
+                        .map(mass -> Math.min(good.left(), mass.toMilligrams()));
+        Optional<Cause> why = Cause.DISCARDED.name().equals(form.why())
+                ? Optional.of(Cause.DISCARDED)
+                : fields.oneOf("why", Taking.class, form.why()).map(Taking::cause);
+        Instant at = fields.moment("when", form.when(), house.past(clock.instant()))
+                .map(there -> there.atZone(house.settings().zone()).toInstant())
+                .orElse(clock.instant());
+        UUID key = form.key() == null ? UUID.randomUUID() : form.key();
+        return reply.answer(
+                new FormSent("g-", key, fields, "/cupboard/goods/" + lot),
+                () -> show(reply.model(), lot, new Sent<>("take", fields, form, TakeForm.EMPTY)),
+                () -> {
+                    UUID movement = goods.draw(lot, amount.orElseThrow(), why.orElseThrow(), at);
+                    return new Done(
+                            "/cupboard/goods/" + lot,
+                            "%s: %s."
+                                    .formatted(
+                                            good.inPieces() ? amount.orElseThrow() + " × " + good.name() : good.name(),
+                                            why.orElseThrow().word()),
+                            "/cupboard/goods/%s/movements/%s/undo".formatted(lot, movement));
+                });
+    }
+
+    @PostMapping("/cupboard/goods/{lot}/movements/{movement}/undo")
+    String undo(@PathVariable UUID lot, @PathVariable UUID movement, Reply reply) {
+        return reply.tap("/cupboard/goods/" + lot, () -> {
+            goods.takeBackDrawing(lot, movement);
+            return new Done("/cupboard/goods/" + lot, "Taken back. The story keeps both lines.");
+        });
+    }
+
+    @GetMapping("/cupboard/goods/{lot}/label")
+    String label(@PathVariable UUID lot, Model model) {
+        House house = households.current();
+        Stock.OfGood good = goods.find(lot);
+        Makings.Sheet sheet = makings.sheet(good.batch());
+        LocalDate made = sheet.holding().stream()
+                .filter(at -> at.line() instanceof MakingLine.Poured)
+                .map(MakingCourse.At::at)
+                .findFirst()
+                .map(house::dayOf)
+                .orElse(house.dayOf(clock.instant()));
+        GoodOnShelf shelf = GoodOnShelf.of(good, house.dayOf(clock.instant()), house);
+        model.addAttribute("shelf", shelf);
+        model.addAttribute("label", GoodOnShelf.Label.of(shelf, sheet.number(), sheet.plan(), made, house));
+        return "cupboard/good-label";
+    }
+}
