@@ -47,14 +47,17 @@ class DemoSeason {
     private final Stores stores;
     private final Jars jars;
     private final DemoStores shelves;
+    private final DemoPan pan;
     private final Materia materia;
 
-    DemoSeason(DemoHands hands, Hours hours, Stores stores, Jars jars, DemoStores shelves, Materia materia) {
+    DemoSeason(
+            DemoHands hands, Hours hours, Stores stores, Jars jars, DemoStores shelves, DemoPan pan, Materia materia) {
         this.hands = hands;
         this.hours = hours;
         this.stores = stores;
         this.jars = jars;
         this.shelves = shelves;
+        this.pan = pan;
         this.materia = materia;
     }
 
@@ -84,6 +87,7 @@ class DemoSeason {
         standing(larder);
         onTheHeat(larder);
         shelves.fill();
+        pan.fill();
     }
 
     /** Runa is home mornings and evenings, and all of the weekend. */
@@ -96,6 +100,7 @@ class DemoSeason {
     private Larder larder() {
         carrier("sesame", 0.75, null, 420);
         carrier("babassu", 1, 20, 600);
+        carrier("cocoa-butter", 0.5, 150, 500);
         herb("birch-bud", 60, 200);
         return new Larder(
                 herb("yarrow", 300, 300),

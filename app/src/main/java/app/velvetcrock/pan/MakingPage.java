@@ -163,8 +163,7 @@ record MakingPage(
 
     private static String head(MakingCourse.Step step, House house) {
         return step.addition()
-                .map(addition -> "Stir in %s of %s"
-                        .formatted(amount(addition, house), addition.name().toLowerCase(Locale.ROOT)))
+                .map(addition -> "Stir in %s of %s".formatted(amount(addition, house), addition.spoken()))
                 .orElseGet(() -> upper(step.step().word()));
     }
 
@@ -256,8 +255,9 @@ record MakingPage(
     /** What to aim at after a test: what it would have been right at, or what was planned. */
     static double target(MakingCourse course, double planned) {
         return course.lastTest()
-                .filter(test -> test.felt() != Felt.RIGHT)
-                .map(test -> test.felt().rightAt(test.firmness()))
+                .map(test -> test.felt() == Felt.RIGHT
+                        ? course.formula().firmness().value()
+                        : test.felt().rightAt(test.firmness()))
                 .orElse(planned);
     }
 

@@ -21,7 +21,7 @@ import org.springframework.web.util.UriUtils;
  * @param with what is melted besides oil and wax
  * @param add what is stirred in
  */
-record PanForm(
+public record PanForm(
         @Nullable UUID key,
         @Nullable String much,
         @Nullable String into,
@@ -40,7 +40,7 @@ record PanForm(
     static final int MOST_ROWS = 6;
 
     /** One thing and how much of it. */
-    record Row(@Nullable String of, @Nullable String share) {
+    public record Row(@Nullable String of, @Nullable String share) {
 
         static final Row EMPTY = new Row("", "");
 

@@ -5,9 +5,11 @@ import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Correction;
 import app.velvetcrock.core.making.Felt;
+import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
@@ -36,7 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Does what is done at the pan: each deed is one line of the making's log and what it moves, all of it or nothing. */
 @Service
-class PanWork {
+public class PanWork {
 
     private static final double NOTHING = 0.05;
 
@@ -56,7 +58,7 @@ class PanWork {
 
     /** Begins: the plan is frozen and all of the melt taken from its lots. */
     @Transactional
-    UUID begin(MakingPlan plan, Doing<?> doing) {
+    public UUID begin(MakingPlan plan, Doing<?> doing) {
         UUID id = makings.begin(plan);
         UUID entry = makings.write(id, new Line.Panned(new MakingLine.Begun(plan.weighed())), doing);
         for (MakingPlan.Weighed one : plan.weighed()) {
@@ -94,17 +96,17 @@ class PanWork {
     }
 
     @Transactional
-    UUID did(UUID id, MakingStep step, Doing<?> doing) {
+    public UUID did(UUID id, MakingStep step, Doing<?> doing) {
         return line(id, doing, sheet -> new MakingLine.Did(step));
     }
 
     @Transactional
-    UUID skipped(UUID id, MakingStep step, String why, Doing<?> doing) {
+    public UUID skipped(UUID id, MakingStep step, String why, Doing<?> doing) {
         return line(id, doing, sheet -> new MakingLine.Skipped(step, why));
     }
 
     @Transactional
-    UUID tested(UUID id, Felt felt, Doing<?> doing) {
+    public UUID tested(UUID id, Felt felt, Doing<?> doing) {
         return line(
                 id,
                 doing,
@@ -114,7 +116,7 @@ class PanWork {
 
     /** Adds more of a wax or an oil, taken from its lot at once. */
     @Transactional
-    UUID corrected(UUID id, Formula.Part more, Optional<UUID> lot, Doing<?> doing) {
+    public UUID corrected(UUID id, Formula.Part more, Optional<UUID> lot, Doing<?> doing) {
         Makings.Sheet sheet = begun(id, doing);
         if (sheet.course().poured().isPresent()) {
             throw new Refused("It is poured already: remelt it to make it firmer or softer.");
@@ -126,12 +128,12 @@ class PanWork {
     }
 
     @Transactional
-    UUID offHeat(UUID id, Temperature at, Cooling.Where where, Doing<?> doing) {
+    public UUID offHeat(UUID id, Temperature at, Cooling.Where where, Doing<?> doing) {
         return line(id, doing, sheet -> new MakingLine.OffHeat(at, where));
     }
 
     @Transactional
-    UUID read(UUID id, Temperature at, Optional<Touch> touch, Doing<?> doing) {
+    public UUID read(UUID id, Temperature at, Optional<Touch> touch, Doing<?> doing) {
         return line(id, doing, sheet -> {
             if (sheet.course().off().isEmpty()) {
                 throw new Refused("temperature", "It is on the heat still: say first that it is off.", "");
@@ -141,23 +143,23 @@ class PanWork {
     }
 
     @Transactional
-    UUID hazed(UUID id, Doing<?> doing) {
+    public UUID hazed(UUID id, Doing<?> doing) {
         return line(id, doing, sheet -> new MakingLine.Hazed());
     }
 
     @Transactional
-    UUID turnedOut(UUID id, Felt felt, List<Fault> faults, String words, Doing<?> doing) {
+    public UUID turnedOut(UUID id, Felt felt, List<Fault> faults, String words, Doing<?> doing) {
         return line(id, doing, sheet -> new MakingLine.TurnedOut(felt, faults, words));
     }
 
     @Transactional
-    UUID noted(UUID id, String words, Doing<?> doing) {
+    public UUID noted(UUID id, String words, Doing<?> doing) {
         return line(id, doing, sheet -> new MakingLine.Noted(words));
     }
 
     /** Stirs in a planned addition, taken from its lot. */
     @Transactional
-    UUID added(UUID id, String key, Doing<?> doing) {
+    public UUID added(UUID id, String key, Doing<?> doing) {
         Makings.Sheet sheet = begun(id, doing);
         MakingPlan.Stirred one = sheet.plan().additions().stream()
                 .filter(stirred -> stirred.addition().key().equals(key))
@@ -174,12 +176,23 @@ class PanWork {
         return entry;
     }
 
+    /** What such a container takes of a making, its hollow topped. */
+    @Transactional(readOnly = true)
+    public Mass fills(UUID id, Container container) {
+        Makings.Sheet sheet = makings.sheet(id);
+        return Filling.wanted(
+                1,
+                container,
+                Filling.shrinkage(sheet.course().formula()),
+                sheet.plan().made().whipped());
+    }
+
     /** So many containers of one kind to fill, each with so much. */
-    record Fill(MakingPlan.Into into, Mass each) {}
+    public record Fill(MakingPlan.Into into, Mass each) {}
 
     /** Pours what was made, or what stayed in the pan: containers are taken, what they become comes into stock. */
     @Transactional
-    UUID poured(UUID id, List<Fill> fills, Doing<?> doing) {
+    public UUID poured(UUID id, List<Fill> fills, Doing<?> doing) {
         Makings.Sheet sheet = begun(id, doing);
         MakingCourse course = sheet.course();
         Optional<MakingLine.Poured> before = course.poured();
@@ -267,7 +280,7 @@ class PanWork {
 
     /** Takes a line back with all it moved, once however often it is asked; the weighing in only when nothing came after it. */
     @Transactional
-    void takeBack(UUID id, UUID entry, Doing<?> doing) {
+    public void takeBack(UUID id, UUID entry, Doing<?> doing) {
         Makings.Sheet sheet = makings.locked(id);
         Makings.Written line = sheet.lines().stream()
                 .filter(one -> one.id().equals(entry))

@@ -32,6 +32,7 @@ class CalendarController {
 
     private final CalendarFeeds feeds;
     private final TasksAhead ahead;
+    private final PanTasks pan;
     private final Batches batches;
     private final Conditions conditions;
     private final Households households;
@@ -40,12 +41,14 @@ class CalendarController {
     CalendarController(
             CalendarFeeds feeds,
             TasksAhead ahead,
+            PanTasks pan,
             Batches batches,
             Conditions conditions,
             Households households,
             Clock clock) {
         this.feeds = feeds;
         this.ahead = ahead;
+        this.pan = pan;
         this.batches = batches;
         this.conditions = conditions;
         this.households = households;
@@ -57,7 +60,7 @@ class CalendarController {
     ResponseEntity<String> feed(@PathVariable String secret) {
         SignedIn owner = feeds.opens(secret).orElseThrow(() -> new NotHere("that calendar"));
         String text = Current.as(owner, () -> new CalendarFile(households.current(), clock.instant())
-                .write(ahead.all(), conditions.open()));
+                .write(ahead.all(), conditions.open(), pan.events()));
         return ResponseEntity.ok()
                 .contentType(CALENDAR)
                 .header("Cache-Control", "private, max-age=300")

@@ -56,7 +56,14 @@ final class CalendarFile {
         }
     }
 
+    /** A step of something made of an oil, whose moment is known. */
+    record AtThePan(String key, Instant at, String summary, int lines) {}
+
     String write(List<Event> events, List<Told> wrong) {
+        return write(events, wrong, List.of());
+    }
+
+    String write(List<Event> events, List<Told> wrong, List<AtThePan> pan) {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Velvet Crock//Rounds//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
@@ -71,6 +78,7 @@ final class CalendarFile {
         }
         events.forEach(event -> calendar.add(event(event, known == null ? ZoneId.of("UTC") : zone)));
         wrong.forEach(told -> calendar.add(wrong(told)));
+        pan.forEach(step -> calendar.add(event(step, known == null ? ZoneId.of("UTC") : zone)));
         StringWriter text = new StringWriter();
         try {
             new CalendarOutputter(false).output(calendar, text);
@@ -93,6 +101,19 @@ final class CalendarFile {
         event.add(new DtStamp(now));
         event.add(ImmutableStatus.VEVENT_CONFIRMED);
         event.add(new Description(told.kind().advice()));
+        return event;
+    }
+
+    private VEvent event(AtThePan step, ZoneId zone) {
+        VEvent event = new VEvent(step.at().atZone(zone), A_HAND, step.summary());
+        event.add(new Uid(step.key() + UID_HOST));
+        event.getProperties().stream()
+                .filter(DtStamp.class::isInstance)
+                .findFirst()
+                .ifPresent(event::remove);
+        event.add(new DtStamp(now));
+        event.add(new Sequence(step.lines()));
+        event.add(ImmutableStatus.VEVENT_CONFIRMED);
         return event;
     }
 

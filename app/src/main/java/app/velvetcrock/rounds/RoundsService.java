@@ -26,6 +26,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -54,9 +55,11 @@ public class RoundsService {
     private final Oils oils;
     private final Conditions conditions;
     private final Households households;
+    private final PanTasks pan;
     private final Clock clock;
 
-    RoundsService(Batches batches, Oils oils, Conditions conditions, Households households, Clock clock) {
+    RoundsService(Batches batches, Oils oils, Conditions conditions, Households households, PanTasks pan, Clock clock) {
+        this.pan = pan;
         this.batches = batches;
         this.oils = oils;
         this.conditions = conditions;
@@ -112,8 +115,7 @@ public class RoundsService {
             add(found, sheet, open, today);
         }
         RowWords words = new RowWords(house, today, first, repeated(found));
-        List<Row> rows = found.stream()
-                .map(words::row)
+        List<Row> rows = Stream.concat(found.stream().map(words::row), pan.rows().stream())
                 .sorted(Comparator.comparing((Row row) -> row.state() != Row.State.LATE)
                         .thenComparing(Row::at)
                         .thenComparing(Row::name))

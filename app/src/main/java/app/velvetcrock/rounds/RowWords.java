@@ -131,6 +131,7 @@ final class RowWords {
                     : house.about(sheet.forecast().expected()) + " back";
             case DECANT -> "settled a day; measure again";
             case USE_FIRST -> useFirst(sheet);
+            case PAN -> "";
         };
     }
 

@@ -143,7 +143,7 @@ class BatchPage {
             case PUSH_UNDER -> Optional.of("Pushed under");
             case NEXT -> sheet.course().next().map(stage -> "Next: " + stage.name());
             case HEAT_ON, HEAT_OFF, WATER -> Optional.of(kind.word());
-            case LOOK, READ, STRAIN, DECANT, USE_FIRST -> Optional.empty();
+            case LOOK, READ, STRAIN, DECANT, USE_FIRST, PAN -> Optional.empty();
         };
     }
 

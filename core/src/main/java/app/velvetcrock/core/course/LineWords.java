@@ -28,7 +28,7 @@ public record LineWords(Wording say) implements Line.Visitor<String> {
             case HEAT_OFF -> "Heat off";
             case WATER -> "Water seen to";
             case NEXT -> "Next stage begun";
-            case LOOK, READ, STRAIN, DECANT, USE_FIRST -> line.key().kind().word() + ": done";
+            case LOOK, READ, STRAIN, DECANT, USE_FIRST, PAN -> line.key().kind().word() + ": done";
         };
     }
 

@@ -15,7 +15,9 @@ public enum TaskKind implements Worded {
     NEXT("Next"),
     STRAIN("Strain"),
     DECANT("Decant"),
-    USE_FIRST("Use first");
+    USE_FIRST("Use first"),
+    /** A step of something made of an oil. */
+    PAN("At the pan");
 
     private final String word;
 

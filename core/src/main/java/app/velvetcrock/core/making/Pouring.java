@@ -40,7 +40,7 @@ public record Pouring(Temperature congeal, Temperature drops, Temperature tooLat
                 Temperature.ofCelsius(Math.min(MOST_FOR_HONEY, haze + LAST)));
     }
 
-    /** By its share of beeswax, congeal ≈ 38 + 0.55·(100 p), at most 60 °C [E]; absent under 5 % of wax and with any other wax: then by eye. */
+    /** By its beeswax, congeal ≈ 38 + 0.55·(100 p), at most 60 °C [E]; absent under 5 % of wax and with another wax: then by eye. */
     public static Optional<Pouring> of(Formula formula) {
         double wax = formula.firmness().waxShare();
         return wax < LEAST_WAX || !formula.isBeeswaxAlone()

@@ -2,6 +2,7 @@ package app.velvetcrock.core.pan;
 
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Worded;
+import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -11,6 +12,16 @@ import java.util.Optional;
  * @param drops how many, where it is counted so
  */
 public record Addition(String key, String name, Mass mass, Optional<Double> drops, When when) {
+
+    /** Its name within a sentence: "lavender", but "vitamin E". */
+    public String spoken() {
+        return spoken(name);
+    }
+
+    /** A name of the catalogue within a sentence: its first letter small, unless it is one letter of several that are not. */
+    public static String spoken(String name) {
+        return name.isEmpty() ? name : name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
+    }
 
     /** When it goes in. */
     public enum When implements Worded {

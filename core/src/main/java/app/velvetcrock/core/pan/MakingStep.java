@@ -9,11 +9,11 @@ public enum MakingStep implements Worded {
     MELT(
             "melt",
             "Melted clear",
-            "Wax with a little oil in a water bath, stood beside; then the butters; then the rest of the oil. No lid, no steam, no water into it."),
+            "Wax with a little oil in a water bath, stood beside; then the butters; then the rest of the oil. No lid, no water in it."),
     TEST(
             "test it on a cold spoon",
             "Tested",
-            "A drop on a spoon from the freezer, 2 to 3 minutes. Feel it again at room warmth: the cold flatters coconut and cocoa butter."),
+            "A drop on a spoon from the freezer, 2 to 3 minutes. Feel it again warm: the cold flatters coconut and cocoa butter."),
     OFF_HEAT("take it off the heat", "Off the heat", "Wipe the outside of the vessel: no water may run into the tins."),
     CHILL("chill 20 to 30 minutes", "Chilled", "Until it is set at the rim and soft in the middle.", 25),
     WHIP("whip", "Whipped", "Scrape the sides."),

@@ -1,0 +1,193 @@
+package app.velvetcrock.demo;
+
+import app.velvetcrock.batch.Makings;
+import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.making.Cooling;
+import app.velvetcrock.core.making.Correction;
+import app.velvetcrock.core.making.Felt;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.pan.Fault;
+import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.core.pan.MakingStep;
+import app.velvetcrock.pan.PanDesk;
+import app.velvetcrock.pan.PanForm;
+import app.velvetcrock.pan.PanWork;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stock.Cause;
+import app.velvetcrock.stock.Goods;
+import app.velvetcrock.stock.LotKind;
+import app.velvetcrock.stock.Stock;
+import app.velvetcrock.stock.Stores;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** What the demo's people made of their oils, through the services that real people use. */
+@Component
+class DemoPan {
+
+    private final PanDesk desk;
+    private final PanWork work;
+    private final Makings makings;
+    private final Stores stores;
+    private final Goods goods;
+    private final DemoHands hands;
+    private final Clock clock;
+
+    DemoPan(PanDesk desk, PanWork work, Makings makings, Stores stores, Goods goods, DemoHands hands, Clock clock) {
+        this.desk = desk;
+        this.work = work;
+        this.makings = makings;
+        this.stores = stores;
+        this.goods = goods;
+        this.hands = hands;
+        this.clock = clock;
+    }
+
+    /** What of which oil. */
+    private record Sentence(String kind, String oil, String much, String into, String firm) {
+
+        PanForm form(List<PanForm.Row> with, List<PanForm.Row> add) {
+            return new PanForm(null, much, into, kind, kind, oil, "", "", firm, "", "ADULT_SKIN", "", with, add);
+        }
+    }
+
+    /** Six makings: one that went soft in August, one remelted, tins given and sold, and one in the pan now. */
+    void fill() {
+        String tin = container("Round tin");
+        String mould = container("Bar mould");
+        String sunflower = carrier("sunflower-high-oleic");
+        UUID soft = made(new Sentence("salve", sunflower, "6", tin, "13"), List.of(), hands.at(142, 10, 0), 6, tin);
+        work.turnedOut(soft, Felt.SOFT, List.of(Fault.SWEATING), "soft in August", at(hands.at(106, 9, 0)));
+        take(soft, 2, Cause.GIVEN, hands.at(138, 12, 0));
+        take(soft, 3, Cause.SOLD, hands.at(130, 11, 0));
+        UUID firmer = made(new Sentence("salve", sunflower, "8", tin, "16"), List.of(), hands.at(96, 10, 0), 8, tin);
+        work.turnedOut(firmer, Felt.RIGHT, List.of(), "spreads well, stays in the tin", at(hands.at(80, 9, 0)));
+        take(firmer, 5, Cause.SOLD, hands.at(75, 11, 0));
+        UUID bar = bar(mould, sunflower);
+        take(bar, 2, Cause.GIVEN, hands.at(40, 12, 0));
+        UUID balm = made(
+                new Sentence("firm-salve", carrier("rapeseed"), "5", tin, "19"),
+                List.of(new PanForm.Row(supply("eo-juniper"), "20 drops")),
+                hands.at(24, 18, 30),
+                5,
+                tin);
+        take(balm, 1, Cause.DRAWN, hands.at(20, 8, 0));
+        inThePan(new Sentence("salve", carrier("rapeseed"), "4", tin, ""));
+    }
+
+    /** Bars in thirds, with what stayed in the pan remelted for half a one. */
+    private UUID bar(String mould, String oil) {
+        PanForm form = new Sentence("soft-bar", oil, "260 g", mould, "")
+                .form(List.of(new PanForm.Row(carrier("cocoa-butter"), "33 %")), List.of());
+        Instant at = hands.at(52, 15, 0);
+        UUID id = begin(form, at);
+        melted(id, at);
+        pour(id, mould, 6, Optional.empty(), at.plus(Duration.ofMinutes(70)));
+        double left = goods.inStock().stream()
+                .filter(good -> good.batch().equals(id) && !good.inPieces())
+                .mapToDouble(good -> good.mass().grams())
+                .sum();
+        if (left > 1) {
+            pour(id, mould, 1, Optional.of(Mass.ofGrams(Math.floor(left))), at.plus(Duration.ofMinutes(95)));
+        }
+        work.did(id, MakingStep.SET, at(at.plus(Duration.ofHours(4))));
+        return id;
+    }
+
+    private UUID made(Sentence sentence, List<PanForm.Row> add, Instant at, int count, String tin) {
+        UUID id = begin(sentence.form(List.of(), add), at);
+        melted(id, at);
+        makings.sheet(id)
+                .plan()
+                .additions()
+                .forEach(one -> work.added(id, one.addition().key(), at(at.plus(Duration.ofMinutes(62)))));
+        pour(id, tin, count, Optional.empty(), at.plus(Duration.ofMinutes(66)));
+        work.did(id, MakingStep.SET, at(at.plus(Duration.ofHours(3))));
+        return id;
+    }
+
+    private UUID begin(PanForm form, Instant at) {
+        MakingPlan plan = desk.plan(form, at.atZone(DemoHands.ZONE).toLocalDate());
+        return work.begin(plan, at(at));
+    }
+
+    private void melted(UUID id, Instant at) {
+        work.did(id, MakingStep.MELT, at(at.plus(Duration.ofMinutes(30))));
+        work.tested(id, Felt.RIGHT, at(at.plus(Duration.ofMinutes(36))));
+        work.offHeat(id, Temperature.ofCelsius(75), Cooling.Where.IN_AIR, at(at.plus(Duration.ofMinutes(38))));
+    }
+
+    /** Melted, found soft, made firmer, and off the heat a few minutes ago. */
+    private void inThePan(Sentence sentence) {
+        Instant now = clock.instant();
+        UUID id = begin(
+                sentence.form(List.of(), List.of(new PanForm.Row(supply("vitamin-e"), "1 g"))), now.minusSeconds(2700));
+        work.did(id, MakingStep.MELT, at(now.minusSeconds(1500)));
+        work.tested(id, Felt.SOFT, at(now.minusSeconds(1300)));
+        Makings.Sheet sheet = makings.sheet(id);
+        Formula melt = sheet.course().formula();
+        double firmer = melt.firmness().value() + 2;
+        MakingPlan.Weighed wax = sheet.plan().weighed().stream()
+                .filter(one -> one.part().stuff().role() == Formula.Role.WAX)
+                .findFirst()
+                .orElseThrow();
+        Correction.of(melt, firmer, wax.part().stuff(), wax.part().stuff())
+                .ifPresent(add -> work.corrected(id, add.add(), wax.lot(), at(now.minusSeconds(1100))));
+        work.tested(id, Felt.RIGHT, at(now.minusSeconds(800)));
+        work.offHeat(id, Temperature.ofCelsius(76), Cooling.Where.IN_AIR, at(now.minusSeconds(480)));
+        work.read(id, Temperature.ofCelsius(66), Optional.empty(), at(now.minusSeconds(120)));
+    }
+
+    private void pour(UUID id, String into, int count, Optional<Mass> each, Instant at) {
+        MakingPlan.Into planned = makings.sheet(id).plan().into().orElseThrow();
+        MakingPlan.Into filled = new MakingPlan.Into(planned.container(), count, Optional.of(UUID.fromString(into)));
+        work.poured(
+                id,
+                List.of(new PanWork.Fill(filled, each.orElseGet(() -> work.fills(id, planned.container())))),
+                at(at));
+    }
+
+    private void take(UUID making, int count, Cause why, Instant at) {
+        Stock.OfGood good = goods.inStock().stream()
+                .filter(one -> one.batch().equals(making) && one.inPieces())
+                .findFirst()
+                .orElseThrow();
+        goods.draw(good.id(), count, why, at);
+    }
+
+    private static Doing<?> at(Instant when) {
+        return Current.doing("demo", UUID.randomUUID(), when, "");
+    }
+
+    private String container(String name) {
+        return stores.supplies(EnumSet.of(LotKind.CONTAINER)).stream()
+                .filter(one -> one.name().startsWith(name))
+                .map(one -> one.id().toString())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private String supply(String key) {
+        return stores.supplies(EnumSet.of(LotKind.ESSENTIAL_OIL, LotKind.ANTIOXIDANT)).stream()
+                .filter(one -> one.key().equals(key))
+                .map(one -> one.id().toString())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private String carrier(String key) {
+        return stores.carriers().stream()
+                .filter(one -> one.kind().key().equals(key))
+                .max(java.util.Comparator.comparing(Stock.OfCarrier::left))
+                .map(one -> one.id().toString())
+                .orElseThrow();
+    }
+}

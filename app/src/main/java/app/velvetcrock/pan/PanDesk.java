@@ -1,0 +1,130 @@
+package app.velvetcrock.pan;
+
+import app.velvetcrock.core.making.Kind;
+import app.velvetcrock.core.pan.Addition;
+import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Fields;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Reads the Pan's sentence beside the stores, fills in what is not said, and works it out. */
+@Service
+public class PanDesk {
+
+    private static final double WORTH_MELTING = 80;
+
+    private final PanStock stock;
+    private final PanPlanner planner;
+    private final Households households;
+
+    PanDesk(PanStock stock, PanPlanner planner, Households households) {
+        this.stock = stock;
+        this.planner = planner;
+        this.households = households;
+    }
+
+    /** What the page shows of a sentence. */
+    record Desk(
+            House house,
+            Fields fields,
+            PanStock.Shelves shelves,
+            Kind kind,
+            PanForm form,
+            PanPlanner.Learned learned,
+            Optional<PanPlanner.Planned> planned) {}
+
+    /**
+     * The plan of a sentence, to be begun.
+     *
+     * @throws IllegalArgumentException where it cannot be read, or not all of it is here
+     */
+    @Transactional(readOnly = true)
+    public MakingPlan plan(PanForm form, LocalDate today) {
+        Desk desk = desk(form, today);
+        return desk.planned()
+                .filter(PanPlanner.Planned::canStart)
+                .map(planned -> planner.frozen(
+                        planned, PanForm.text(form.name()).isEmpty() ? usualName(desk) : PanForm.text(form.name())))
+                .orElseThrow(() -> new IllegalArgumentException("%s: %s %s"
+                        .formatted(
+                                form, desk.fields().troubles(), desk.planned().map(PanPlanner.Planned::missing))));
+    }
+
+    Desk desk(PanForm form, LocalDate today) {
+        House house = households.current();
+        Fields fields = new Fields(house.reader());
+        PanStock.Shelves shelves = stock.shelves(house, today);
+        Kind kind = planner.kind(form.kind());
+        PanForm filled = filled(form, kind, shelves);
+        PanPlanner.Learned learned = planner.learned(kind, house);
+        return new Desk(
+                house,
+                fields,
+                shelves,
+                kind,
+                filled,
+                learned,
+                planner.plan(filled, kind, shelves, learned, new PanPlanner.At(house, today, fields)));
+    }
+
+    /** Of another kind than before its own butters stand in the rows; of no kind yet, a few tins of a salve. */
+    private static PanForm filled(PanForm form, Kind kind, PanStock.Shelves shelves) {
+        if (kind.key().equals(form.was())) {
+            return form;
+        }
+        List<PanForm.Row> rows = kind.others().entrySet().stream()
+                .flatMap(one -> shelves
+                        .ofKey(one.getKey())
+                        .map(thing -> new PanForm.Row(thing.name(), Math.round(one.getValue() * 100) + " %"))
+                        .stream())
+                .toList();
+        boolean fresh = form.was() == null;
+        PanForm other = fresh ? begun(form, kind, shelves) : form.withoutFirmness();
+        return other.filled(kind.key(), fresh && form.with() != null ? PanForm.said(form.with()) : rows);
+    }
+
+    private static boolean isBottle(PanStock.Tin tin) {
+        return tin.container().name().toLowerCase(Locale.ROOT).contains("bottle");
+    }
+
+    /** Before anything is said: all of the oil that should be used first and is enough for a tin or two, in what is no bottle. */
+    private static PanForm begun(PanForm form, Kind kind, PanStock.Shelves shelves) {
+        String oil = form.oil() != null
+                ? form.oil()
+                : shelves.oils().stream()
+                        .filter(one -> one.left().grams() >= WORTH_MELTING)
+                        .findFirst()
+                        .map(PanThing::name)
+                        .orElse("");
+        boolean bar = kind.key().endsWith("bar");
+        String into = form.into() != null
+                ? form.into()
+                : shelves.containers().stream()
+                        .filter(one -> one.container().mould() == bar && !isBottle(one))
+                        .max(Comparator.comparing((PanStock.Tin one) -> one.left() > 0)
+                                .thenComparing(one -> one.container().brim()))
+                        .map(PanStock.Tin::name)
+                        .orElse("");
+        return form.from(oil, into);
+    }
+
+    /** What it is called where nobody says otherwise. */
+    static String usualName(Desk desk) {
+        String kind = desk.kind().name();
+        return desk.planned()
+                .map(planned -> "%s%s of %s"
+                        .formatted(
+                                kind.substring(0, 1).toUpperCase(Locale.ROOT),
+                                kind.substring(1),
+                                Addition.spoken(planned.read().oil().common())))
+                .map(name -> name.length() > 90 ? name.substring(0, 90) : name)
+                .orElse(kind);
+    }
+}

@@ -1,0 +1,92 @@
+package app.velvetcrock.rounds;
+
+import app.velvetcrock.batch.Makings;
+import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.pan.MakingCourse;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.stereotype.Component;
+
+/** What is to be done at the pan: the next step of each making, and in the calendar those whose time is known. */
+@Component
+class PanTasks {
+
+    private static final String STAGE = "pan";
+
+    private final Makings makings;
+    private final Households households;
+    private final Clock clock;
+
+    PanTasks(Makings makings, Households households, Clock clock) {
+        this.makings = makings;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    /** The next step of each making, as rows. */
+    List<Row> rows() {
+        House house = households.current();
+        Instant now = clock.instant();
+        List<Row> rows = new ArrayList<>();
+        for (Makings.Sheet sheet : makings.inThePan()) {
+            sheet.course().next().ifPresent(step -> rows.add(row(sheet, step, house, now)));
+        }
+        return rows;
+    }
+
+    private static Row row(Makings.Sheet sheet, MakingCourse.Step step, House house, Instant now) {
+        boolean late = step.until().filter(now::isAfter).isPresent();
+        boolean later = step.from().filter(now::isBefore).isPresent();
+        Instant at = step.from().filter(from -> later || late).orElse(now);
+        LocalDate today = house.dayOf(now);
+        Row.State state = late
+                ? Row.State.LATE
+                : !later ? Row.State.DUE : house.dayOf(at).equals(today) ? Row.State.LATER : Row.State.COMING;
+        return new Row(
+                sheet.id(),
+                new TaskKey(STAGE, TaskKind.PAN, 1 + sheet.course().steps().indexOf(step)),
+                state,
+                at,
+                house.time(at),
+                what(step),
+                sheet.name(),
+                step.until()
+                        .map(until -> (late ? "sets in the pan since " : "till ") + house.time(until))
+                        .orElse("in the pan"),
+                "/pan/" + sheet.id(),
+                null);
+    }
+
+    private static String what(MakingCourse.Step step) {
+        String word = step.addition()
+                .map(one -> "stir in " + one.spoken())
+                .orElse(step.step().word());
+        return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
+    }
+
+    /** The steps whose moment is known, each an event of its own identity. */
+    List<CalendarFile.AtThePan> events() {
+        List<CalendarFile.AtThePan> events = new ArrayList<>();
+        for (Makings.Sheet sheet : makings.inThePan()) {
+            List<MakingCourse.Step> steps = sheet.course().steps();
+            for (int i = 0; i < steps.size(); i++) {
+                MakingCourse.Step step = steps.get(i);
+                if (step.isOpen() && step.from().isPresent()) {
+                    events.add(new CalendarFile.AtThePan(
+                            "%s.%s".formatted(sheet.id(), new TaskKey(STAGE, TaskKind.PAN, i + 1)),
+                            step.from().get(),
+                            "%s: %s, batch %d".formatted(what(step), sheet.name(), sheet.number()),
+                            sheet.lines().size()));
+                }
+            }
+        }
+        return events;
+    }
+}
