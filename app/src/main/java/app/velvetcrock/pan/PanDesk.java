@@ -62,7 +62,7 @@ public class PanDesk {
         Fields fields = new Fields(house.reader());
         PanStock.Shelves shelves = stock.shelves(house, today);
         Kind kind = planner.kind(form.kind());
-        PanForm filled = filled(form, kind, shelves);
+        PanForm filled = named(filled(form, kind, shelves), shelves);
         PanPlanner.Learned learned = planner.learned(kind, house);
         return new Desk(
                 house,
@@ -88,6 +88,42 @@ public class PanDesk {
         boolean fresh = form.was() == null;
         PanForm other = fresh ? begun(form, kind, shelves) : form.withoutFirmness();
         return other.filled(kind.key(), fresh && form.with() != null ? PanForm.said(form.with()) : rows);
+    }
+
+    /** Kinds meant by their key are named as they stand in the lists: by their lot, where one is here. */
+    private static PanForm named(PanForm form, PanStock.Shelves shelves) {
+        String oil = shelves.oil(PanForm.text(form.oil())).map(PanThing::name).orElse(form.oil());
+        String wax =
+                shelves.meltable(PanForm.text(form.wax())).map(PanThing::name).orElse(form.wax());
+        List<PanForm.Row> with = PanForm.said(form.with()).stream()
+                .map(row -> new PanForm.Row(
+                        shelves.meltable(PanForm.text(row.of()))
+                                .map(PanThing::name)
+                                .orElse(row.of()),
+                        row.share()))
+                .toList();
+        List<PanForm.Row> add = PanForm.said(form.add()).stream()
+                .map(row -> new PanForm.Row(
+                        shelves.addition(PanForm.text(row.of()))
+                                .map(PanThing::name)
+                                .orElse(row.of()),
+                        row.share()))
+                .toList();
+        return new PanForm(
+                form.key(),
+                form.much(),
+                form.into(),
+                form.kind(),
+                form.was(),
+                oil,
+                wax,
+                form.share(),
+                form.firm(),
+                form.name(),
+                form.use(),
+                form.room(),
+                with,
+                add);
     }
 
     private static boolean isBottle(PanStock.Tin tin) {

@@ -37,6 +37,9 @@ public record PanForm(
         @Nullable List<Row> with,
         @Nullable List<Row> add) {
 
+    /** Before the key of a kind, where no lot is named. */
+    public static final String KIND = "kind:";
+
     static final int MOST_ROWS = 6;
 
     /** One thing and how much of it. */
@@ -77,7 +80,7 @@ public record PanForm(
     }
 
     /** The address of the sentence: only what is said. For whom is in it only where that is no child and nobody pregnant. */
-    String address() {
+    public String address() {
         Map<String, String> all = new LinkedHashMap<>();
         all.put("much", text(much));
         all.put("into", text(into));

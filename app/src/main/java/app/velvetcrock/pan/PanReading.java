@@ -159,7 +159,7 @@ final class PanReading {
     private Optional<PanThing> wax(PanForm form) {
         String said = PanForm.text(form.wax());
         return shelves.waxes().stream()
-                .filter(one -> one.name().equals(said))
+                .filter(one -> one.isMeant(said))
                 .findFirst()
                 .or(() -> shelves.ofKey(Setting.BEESWAX));
     }
@@ -248,7 +248,7 @@ final class PanReading {
             PanForm.Row row = rows.get(i);
             String field = "add[%d].".formatted(i);
             Optional<PanThing> thing = shelves.additions().stream()
-                    .filter(one -> one.name().equals(PanForm.text(row.of())))
+                    .filter(one -> one.isMeant(PanForm.text(row.of())))
                     .findFirst();
             if (thing.isEmpty()) {
                 fields.trouble(field + "of", "It is not said what.", "one from the list");

@@ -62,15 +62,19 @@ class PanStock {
 
         Optional<PanThing> oil(String name) {
             return Stream.concat(oils.stream(), otherOils.stream())
-                    .filter(one -> one.name().equals(name))
+                    .filter(one -> one.isMeant(name))
                     .findFirst();
         }
 
         Optional<PanThing> meltable(String name) {
             return Stream.of(oils, otherOils, butters, waxes)
                     .flatMap(List::stream)
-                    .filter(one -> one.name().equals(name))
+                    .filter(one -> one.isMeant(name))
                     .findFirst();
+        }
+
+        Optional<PanThing> addition(String name) {
+            return additions.stream().filter(one -> one.isMeant(name)).findFirst();
         }
 
         /** The lot, or else the kind, of a key. */

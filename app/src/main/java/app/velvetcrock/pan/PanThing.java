@@ -40,7 +40,12 @@ record PanThing(
         implements Worded {
 
     /** Before the key of a kind that is not in the stores. */
-    static final String KIND = "kind:";
+    static final String KIND = PanForm.KIND;
+
+    /** Tells whether it is meant by a name: its own, or that of its kind. */
+    boolean isMeant(String said) {
+        return name.equals(said) || said.equals(KIND + key);
+    }
 
     Stuff stuff(Role role, Setting setting, Temperature room) {
         // Two lots of one kind are two things in a melt: what is taken of each is known by its own name.

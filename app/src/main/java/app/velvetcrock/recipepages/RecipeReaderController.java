@@ -176,6 +176,7 @@ class RecipeReaderController {
         model.addAttribute("whole", whole(recipe, house));
         model.addAttribute("lines", lines);
         model.addAttribute("bench", bench(recipe));
+        model.addAttribute("landings", new PanReadings(box, house).of(recipe));
         return "recipepages/lists";
     }
 

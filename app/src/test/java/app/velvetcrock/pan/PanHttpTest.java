@@ -260,6 +260,27 @@ class PanHttpTest {
         assertThat(given.page().select("#refused").text()).contains("is not given away: it has something watery in it");
     }
 
+    /**
+     * Eighteen ounces of oil and three of wax: by the fluid ounce 532.3 mL, 488.1 g of rapeseed, with 85.05 g F 14.8; all by weight 510.3 g:
+     * F 14.3; pellets by the fluid ounce 88.7 mL, 48.8 g: F 9.1. Each goes into the Pan as it was read.
+     */
+    @Test
+    void anEighteenOunceRecipeInItsReadings() {
+        Document read = tove.submit(
+                        "/stores/recipes",
+                        "form[action$=recipes]",
+                        Map.of("body", "18 oz rapeseed oil\n3 oz beeswax\n10 drops lavender essential oil", "act", "read"))
+                .page();
+        assertThat(read.select("#landings li b").eachText())
+                .containsExactly("F 14.8, salve", "F 14.3, salve", "F 9.1, soft ointment");
+        assertThat(read.select("#landings li").first().text()).contains("oil by the fluid ounce, wax by weight likely");
+        Document pan = tove.get(read.select("#landings a").first().attr("href")).page();
+        assertThat(pan.select("#firmness").text()).contains("F 14.8, salve");
+        assertThat(pan.select("#wax-figure .big").text()).isEqualTo("85 g beeswax");
+        assertThat(pan.select("#oil option[selected]").text()).contains("rapeseed");
+        assertThat(pan.select("#drops").text()).contains("10 drops of Lavender");
+    }
+
     @Test
     void whatIsNotThereIsSaidBeforeItIsRefused() {
         Document planned = salve("&much=3+kg");
