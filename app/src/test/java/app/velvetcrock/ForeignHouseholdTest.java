@@ -245,6 +245,8 @@ class ForeignHouseholdTest {
             Answer answer = stranger.post("/pan/begin", Map.of("oil", carrierLot, "much", "all", "was", "salve"));
             showsNothing(answer);
         });
+        cases.put("GET /pan/swaps", route -> showsNothing(stranger.get("/pan/swaps?oil=" + carrierLot + "&was=salve")));
+        cases.put("GET /pan/{id}/again", route -> isNotHere(stranger.get("/pan/" + making + "/again")));
         cases.put("GET /pan/{id}", route -> isNotHere(stranger.get("/pan/" + making)));
         for (String deed :
                 new String[] {"test", "correct", "off-heat", "read", "haze", "add", "pour", "turned-out", "note", "back"

@@ -3,10 +3,8 @@ package app.velvetcrock.pan;
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
-import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Felt;
-import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Firmness;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Density;
@@ -14,20 +12,19 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.pan.Fault;
 import app.velvetcrock.core.pan.MakingLine;
-import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.core.pan.MakingStep;
 import app.velvetcrock.core.pan.Touch;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Notice;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -41,6 +38,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** A making, gone along step by step from the weighing in to the jars in the Cupboard. */
 @Controller
@@ -65,6 +63,31 @@ class MakingController {
     @GetMapping("/pan/{id}")
     String making(@PathVariable UUID id, @RequestParam(required = false) @Nullable String firm, Model model) {
         return show(model, makings.sheet(id), firm, Sent.nothing(fields(), MakingForm.empty()));
+    }
+
+    /** Makes the same again from what is here today; what is another lot than then is said. */
+    @GetMapping("/pan/{id}/again")
+    String again(@PathVariable UUID id, RedirectAttributes say) {
+        Makings.Sheet sheet = makings.sheet(id);
+        House house = households.current();
+        PanStock.Shelves shelves = stock.shelves(house, house.dayOf(clock.instant()));
+        List<String> other = sheet.plan().weighed().stream()
+                .filter(one -> one.lot()
+                        .filter(lot -> shelves.meltable(lot.toString()).isPresent())
+                        .isEmpty())
+                .map(one -> one.part().stuff().name())
+                .toList();
+        say.addFlashAttribute(
+                Notice.NAME,
+                new Notice(
+                        "As batch %d was made%s."
+                                .formatted(
+                                        sheet.number(),
+                                        other.isEmpty()
+                                                ? ", from the same lots"
+                                                : "; not from the same: " + String.join(", ", other)),
+                        null));
+        return "redirect:" + PanForm.again(sheet.plan()).address();
     }
 
     private Fields fields() {
@@ -250,55 +273,13 @@ class MakingController {
     @PostMapping("/pan/{id}/pour")
     String pour(@PathVariable UUID id, MakingForm form, Reply reply) {
         Asked asked = asked(id, "pour", "p-", form);
-        List<PanWork.Fill> fills = new ArrayList<>();
-        fill(asked, "into", form.into(), "count", form.count()).ifPresent(fills::add);
-        if (!PanForm.text(form.andInto()).isEmpty()) {
-            fill(asked, "andInto", form.andInto(), "andCount", form.andCount()).ifPresent(fills::add);
-        }
+        List<PanWork.Fill> fills = new PourReading(
+                        asked.sheet(),
+                        stock.shelves(asked.house(), asked.house().dayOf(clock.instant()))
+                                .containers(),
+                        asked.fields())
+                .read(form);
         return does(reply, asked, "", doing -> work.poured(id, fills, doing));
-    }
-
-    /** What was filled; each holds what was weighed, or what such a one takes. */
-    private Optional<PanWork.Fill> fill(
-            Asked asked, String intoField, @Nullable String into, String countField, @Nullable String count) {
-        Fields fields = asked.fields();
-        Optional<PanStock.Tin> tin =
-                stock.shelves(asked.house(), asked.house().dayOf(clock.instant())).containers().stream()
-                        .filter(one -> one.name().equals(PanForm.text(into)))
-                        .findFirst();
-        Optional<MakingPlan.Into> planned = asked.sheet().plan().into().filter(one -> one.lot()
-                .filter(lot -> lot.toString().equals(PanForm.text(into)))
-                .isPresent());
-        Optional<Container> container =
-                tin.map(PanStock.Tin::container).or(() -> planned.map(MakingPlan.Into::container));
-        if (container.isEmpty()) {
-            fields.trouble(
-                    intoField,
-                    "It is not said what it was poured into.",
-                    "one from the list; put yours into the Stores first");
-        }
-        Optional<Integer> many = fields.whole(countField, count, 1, 1000, "pieces");
-        if (container.isEmpty() || many.isEmpty()) {
-            return Optional.empty();
-        }
-        if (tin.isEmpty() || (!container.get().mould() && many.get() > tin.get().left())) {
-            fields.trouble(
-                    countField,
-                    "Only %d × %s are in the stores."
-                            .formatted(
-                                    tin.map(PanStock.Tin::left).orElse(0),
-                                    container.get().name()),
-                    "fewer, or others");
-        }
-        boolean whipped = asked.sheet().plan().made().whipped();
-        double shrinkage = Filling.shrinkage(asked.sheet().course().formula());
-        Optional<Mass> each =
-                intoField.equals("into") && !PanForm.text(asked.form().each()).isEmpty()
-                        ? fields.mass("each", asked.form().each(), 0.5, 5_000)
-                        : Optional.of(Filling.wanted(1, container.get(), shrinkage, whipped));
-        return each.map(mass -> new PanWork.Fill(
-                new MakingPlan.Into(container.get(), many.get(), Optional.of(UUID.fromString(PanForm.text(into)))),
-                mass));
     }
 
     @PostMapping("/pan/{id}/turned-out")

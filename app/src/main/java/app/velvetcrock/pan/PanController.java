@@ -85,6 +85,7 @@ class PanController {
                         .filter(use -> use != Use.FOOD && use != Use.ANIMALS)
                         .toList());
         model.addAttribute("hasWax", desk.kind().wax());
+        model.addAttribute("swaps", form.address().replaceFirst("^/pan", "/pan/swaps"));
         model.addAttribute("note", desk.kind().note());
         model.addAttribute("use", PanReading.use(form).name());
         model.addAttribute("usual", PanDesk.usualName(desk));

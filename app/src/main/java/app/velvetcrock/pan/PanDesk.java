@@ -40,6 +40,10 @@ public class PanDesk {
             PanPlanner.Learned learned,
             Optional<PanPlanner.Planned> planned) {}
 
+    House house() {
+        return households.current();
+    }
+
     /**
      * The plan of a sentence, to be begun.
      *
@@ -126,7 +130,7 @@ public class PanDesk {
                 add);
     }
 
-    private static boolean isBottle(PanStock.Tin tin) {
+    static boolean isBottle(PanStock.Tin tin) {
         return tin.container().name().toLowerCase(Locale.ROOT).contains("bottle");
     }
 

@@ -1,6 +1,9 @@
 package app.velvetcrock.pan;
 
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.pan.MakingPlan;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -69,6 +72,57 @@ public record PanForm(
     PanForm filled(String anotherKind, List<Row> rows) {
         return new PanForm(
                 key, much, into, anotherKind, anotherKind, oil, wax, share, firm, name, use, room, rows, said(add));
+    }
+
+    /** With another wax and other butters, to the same firmness; rows beside an unchanged kind stay as they are said. */
+    PanForm swapped(@Nullable String thatWax, String thatFirmness, List<Row> rows) {
+        return new PanForm(key, much, into, kind, kind, oil, thatWax, "", thatFirmness, name, use, room, rows, add);
+    }
+
+    /** The sentence that makes the same again; what its lots were is meant by its kind where they are gone. */
+    static PanForm again(MakingPlan plan) {
+        double whole = plan.formula().total().grams();
+        List<Row> rows = new ArrayList<>();
+        String oilLot = "";
+        String waxLot = "";
+        String waxShare = "";
+        for (MakingPlan.Weighed one : plan.weighed()) {
+            String lot = one.lot()
+                    .map(UUID::toString)
+                    .orElse(KIND + one.part().stuff().key());
+            String percent = Decimals.upTo(Math.round(1000 * one.part().mass().grams() / whole) / 10.0, 1) + " %";
+            if (oilLot.isEmpty() && one.part().stuff().role() == Formula.Role.OIL) {
+                oilLot = lot;
+            } else if (waxLot.isEmpty() && one.part().stuff().role() == Formula.Role.WAX) {
+                waxLot = KIND + one.part().stuff().key();
+                waxShare = percent;
+            } else {
+                rows.add(new Row(KIND + one.part().stuff().key(), percent));
+            }
+        }
+        List<Row> stirred = plan.additions().stream()
+                .map(one -> new Row(
+                        KIND + one.addition().key(),
+                        one.addition()
+                                .drops()
+                                .map(count -> Decimals.upTo(count, 0) + " drops")
+                                .orElse(Decimals.upTo(one.addition().mass().grams(), 2) + " g")))
+                .toList();
+        return new PanForm(
+                null,
+                plan.into().map(into -> String.valueOf(into.count())).orElse(Decimals.upTo(whole, 1) + " g"),
+                plan.into().flatMap(MakingPlan.Into::lot).map(UUID::toString).orElse(""),
+                plan.made().kind(),
+                plan.made().kind(),
+                oilLot,
+                waxLot,
+                waxShare,
+                "",
+                plan.made().name(),
+                plan.use().name(),
+                "",
+                rows,
+                stirred);
     }
 
     PanForm withoutFirmness() {

@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * The Pan's plan, worded before it is drawn.
  *
+ * @param edges the upper edge of each stratum whose share is a field of the sentence: "field|y|lower y|name", parted by ";"
  * @param firm what it sets like, with what was wanted where that cannot be
  * @param window when it is poured; by eye where that is not known
  * @param rest what stays in the pan; empty where nothing worth naming does
@@ -30,6 +31,7 @@ import org.jspecify.annotations.Nullable;
 record PanPage(
         String whole,
         PanPicture.Melt melt,
+        String edges,
         List<Part> parts,
         PanPicture.Scale scale,
         String firm,
@@ -81,6 +83,7 @@ record PanPage(
         return new PanPage(
                 house.mass(planned.whole()),
                 melt,
+                edges(read, formula, melt),
                 melt.strata().stream()
                         .map(stratum -> part(read, formula, stratum, house))
                         .toList(),
@@ -104,6 +107,24 @@ record PanPage(
                         .orElse(null),
                 planned.missing().stream().map(PanPlanner.Missing::words).toList(),
                 planned.canStart());
+    }
+
+    private static String edges(PanReading.Read read, Formula formula, PanPicture.Melt melt) {
+        List<String> edges = new ArrayList<>();
+        for (PanPicture.Stratum stratum : melt.strata()) {
+            Formula.Stuff stuff = formula.parts().get(stratum.at()).stuff();
+            String field = "";
+            if (read.wax().filter(wax -> wax.key().equals(stuff.key())).isPresent()) {
+                field = "share";
+            }
+            for (int i = 0; i < read.others().size(); i++) {
+                field = read.others().get(i).key().equals(stuff.key()) ? "with[%d].share".formatted(i) : field;
+            }
+            if (!field.isEmpty()) {
+                edges.add("%s|%s|%s|%s".formatted(field, stratum.y(), stratum.y() + stratum.height(), stuff.name()));
+            }
+        }
+        return String.join(";", edges);
     }
 
     private static Part part(PanReading.Read read, Formula formula, PanPicture.Stratum stratum, House house) {
@@ -229,6 +250,7 @@ record PanPage(
         }
         String into = filling.forTheRest(
                         here.stream()
+                                .filter(tin -> !PanDesk.isBottle(tin))
                                 .map(tin -> new Filling.Stock(tin.container(), tin.left()))
                                 .toList(),
                         planned.read().kind().whipped())

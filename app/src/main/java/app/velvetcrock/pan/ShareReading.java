@@ -68,7 +68,9 @@ final class ShareReading {
         if (plain.isPresent() && (plain.get() <= 1 || typed.endsWith("%"))) {
             double share = plain.get();
             if (share > 0 && share <= 1) {
-                fields.echo(field, house.percent(share) + " of the whole");
+                if (!typed.endsWith("%")) {
+                    fields.echo(field, house.percent(share) + " of the whole");
+                }
                 return Optional.of(new Share.Of(share));
             }
             fields.trouble(

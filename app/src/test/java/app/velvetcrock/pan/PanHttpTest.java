@@ -261,15 +261,19 @@ class PanHttpTest {
     }
 
     /**
-     * Eighteen ounces of oil and three of wax: by the fluid ounce 532.3 mL, 488.1 g of rapeseed, with 85.05 g F 14.8; all by weight 510.3 g:
-     * F 14.3; pellets by the fluid ounce 88.7 mL, 48.8 g: F 9.1. Each goes into the Pan as it was read.
+     * Eighteen ounces of oil and three of wax: by the fluid ounce 532.3 mL, 488.1 g of rapeseed, with 85.05 g F 14.8; all by weight
+     * 510.3 g: F 14.3; pellets by the fluid ounce 88.7 mL, 48.8 g: F 9.1. Each goes into the Pan as it was read.
      */
     @Test
     void anEighteenOunceRecipeInItsReadings() {
         Document read = tove.submit(
                         "/stores/recipes",
                         "form[action$=recipes]",
-                        Map.of("body", "18 oz rapeseed oil\n3 oz beeswax\n10 drops lavender essential oil", "act", "read"))
+                        Map.of(
+                                "body",
+                                "18 oz rapeseed oil\n3 oz beeswax\n10 drops lavender essential oil",
+                                "act",
+                                "read"))
                 .page();
         assertThat(read.select("#landings li b").eachText())
                 .containsExactly("F 14.8, salve", "F 14.3, salve", "F 9.1, soft ointment");
@@ -279,6 +283,32 @@ class PanHttpTest {
         assertThat(pan.select("#wax-figure .big").text()).isEqualTo("85 g beeswax");
         assertThat(pan.select("#oil option[selected]").text()).contains("rapeseed");
         assertThat(pan.select("#drops").text()).contains("10 drops of Lavender");
+    }
+
+    /** 300 g at F 15 take 45 g of beeswax; of candelilla 45/1.9 = 23.7, of soy wax 81.8. The firmness stays. */
+    @Test
+    void waxIsSwappedKeepingFirmness() {
+        Document swaps =
+                tove.get(salve("&much=300+g").select("#swaps").attr("href")).page();
+        assertThat(swaps.select("#swapped tbody tr").eachText())
+                .anyMatch(row -> row.startsWith("As it is F 15 45 g Beeswax"))
+                .anyMatch(row -> row.startsWith("Candelilla wax for Beeswax F 15 23.7 g Candelilla wax"))
+                .anyMatch(row -> row.startsWith("Soy wax for Beeswax F 15 81.8 g Soy wax"));
+        Document soy = tove.get(swaps.select("a[aria-label*=Soy]").attr("href")).page();
+        assertThat(soy.select("#wax-figure .big").text()).isEqualTo("81.8 g soy wax");
+        assertThat(soy.select("#firmness").text()).contains("F 15");
+    }
+
+    /** Made again from today's stock: the same count, shares and drops; of a lot that is gone it is said. */
+    @Test
+    void theSameAgainFromWhatIsHereToday() {
+        String making =
+                begin(salve("&much=6&share=17+%25&add%5B0%5D.of=kind:eo-lavender&add%5B0%5D.share=10+drops"), Map.of());
+        Answer again = tove.get(making + "/again");
+        assertThat(again.page().select(".notice").text()).contains("As batch 1 was made, from the same lots");
+        assertThat(again.page().select("#firmness").text()).contains("F 17");
+        assertThat(again.page().select("#poured").text()).startsWith("6 × Round tin");
+        assertThat(again.page().select("#drops").text()).contains("10 drops of Lavender");
     }
 
     @Test

@@ -32,8 +32,17 @@ class LookTest {
             window.go("/stores");
             String lot =
                     window.page().locator("a[href*='/stores/lots/']").first().getAttribute("href");
+            window.go("/pan");
+            String making = window.page().locator("#makings a").first().getAttribute("href");
+            window.go("/cupboard");
+            String good = window.page().locator(".goods a").first().getAttribute("href");
             List<String> views = List.of(
                     toWatch,
+                    "/pan",
+                    "/pan?kind=pomade",
+                    making,
+                    good,
+                    good + "/label",
                     "/settings/probes",
                     "/shelf",
                     "/stores",
@@ -90,6 +99,12 @@ class LookTest {
             return "time";
         }
         String plain = view.replaceFirst("\\?.*", "");
+        if (view.startsWith("/pan")) {
+            return view.contains("?") ? "pomade" : view.equals("/pan") ? "pan" : "making";
+        }
+        if (plain.startsWith("/cupboard/")) {
+            return plain.endsWith("label") ? "good-label" : "good";
+        }
         if (plain.startsWith("/bench/recipes")) {
             return plain.equals("/bench/recipes") ? "recipes-kept" : "kept";
         }
@@ -110,6 +125,11 @@ class LookTest {
                 && scheme == ColorScheme.LIGHT
                 && !List.of(
                                 "settings",
+                                "pomade",
+                                "good",
+                                "good-label",
+                                "lot",
+                                "kept",
                                 "sign-up",
                                 "kit",
                                 "catalogue",
@@ -123,7 +143,7 @@ class LookTest {
                         .contains(name);
         boolean phone = width == 390
                 && scheme == ColorScheme.LIGHT
-                && List.of("shelf", "bench", "drying", "watch").contains(name);
+                && List.of("shelf", "bench", "pan", "making", "watch").contains(name);
         boolean dark = width == 1280 && scheme == ColorScheme.DARK && name.equals("shelf");
         if (wide || phone || dark) {
             String suffix = wide ? "" : phone ? "-phone" : "-dark";
