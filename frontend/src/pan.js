@@ -28,7 +28,7 @@ const place = () => {
     if (!handle) {
       handle = document.createElement('button');
       handle.type = 'button';
-      handle.className = 'drag drag-edge';
+      handle.className = 'drag-edge';
       handle.setAttribute('role', 'slider');
       handle.setAttribute('aria-orientation', 'vertical');
       handle.innerHTML = '<span aria-hidden="true"></span>';
