@@ -44,7 +44,7 @@ class PanTasks {
     private static Row row(Makings.Sheet sheet, MakingCourse.Step step, House house, Instant now) {
         boolean late = step.until().filter(now::isAfter).isPresent();
         boolean later = step.from().filter(now::isBefore).isPresent();
-        Instant at = step.from().filter(from -> later || late).orElse(now);
+        Instant at = step.from().orElse(now);
         LocalDate today = house.dayOf(now);
         Row.State state = late
                 ? Row.State.LATE

@@ -196,8 +196,8 @@ class TimeHttpTest {
     }
 
     /**
-     * 18 tins of 60 mL at firmness 15: 18·60·0.89·1.04 = 999.6 g, 149.9 of it wax; 849.7 g of oil are 926.6 mL at 0.917; at 1:5
-     * with 1.813 kept (931.6/(1 − 0.3625)) 1461 mL over 292 g.
+     * 18 tins of 60 mL at firmness 15: 18·60·0.92·0.89·1.038 = 917.9 g, 137.7 of it wax; 780.2 g of oil are 850.8 mL at 0.917; at 1:5
+     * with 1.813 kept (855.8/(1 − 0.3625)) 1342 mL over 268 g.
      */
     @Test
     void eighteenTinsAreWorkedBack() {
@@ -208,8 +208,8 @@ class TimeHttpTest {
         String tin = bench("").select("#want\\.container option:contains(Tin)").attr("value");
         Document page = bench("want.amount=18+tins&want.container=" + tin + "&method=cold-dark");
         assertThat(page.getElementById("note-want.firmness").text())
-                .isEqualTo("about 1 kg in all, about 150 g of it beeswax; about 150 g of that is not in the Stores");
-        assertThat(page.getElementById("note-want.amount").text()).contains("pour about 1.46 L over about 290 g");
+                .isEqualTo("about 920 g in all, about 140 g of it beeswax; about 140 g of that is not in the Stores");
+        assertThat(page.getElementById("note-want.amount").text()).contains("pour about 1.35 L over about 270 g");
     }
 
     @Test

@@ -4,6 +4,10 @@ import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.HerbPortion;
 import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.making.Container;
+import app.velvetcrock.core.making.Filling;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.measure.Check;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
@@ -130,17 +134,18 @@ public record Wanted(Volume oil, Mass herb, Working working) {
      */
     public record Salve(Mass all, Mass wax, Volume oil) {
 
-        /** [S] A salve as it is poured, g/mL, and what it shrinks on setting (craft: making, containers). */
-        private static final double AT_POUR = 0.89;
-
-        private static final double SHRINKS = 0.04;
         private static final double PERCENT = 100;
 
-        /** Containers filled to what they hold, with what tops the hollow; firmness F is 100 · wax/all for beeswax alone. */
+        /** Containers filled as they are at the pan, with what tops the hollow; firmness F is 100 · wax/all for beeswax alone. */
         public static Salve of(int count, Volume holds, double firmness, Density oil) {
             Check.range("containers", count, 1, 10_000, "pieces");
             Check.range("firmness", firmness, 0, 60, "on the scale");
-            double all = count * holds.millilitres() * AT_POUR * (1 + SHRINKS);
+            Mass part = Mass.ofGrams(firmness);
+            Formula shares = new Formula(List.of(
+                    new Formula.Stuff("oil", "oil", Formula.Role.OIL, 0).of(Mass.ofGrams(PERCENT - firmness)),
+                    new Formula.Stuff(Setting.BEESWAX, "beeswax", Formula.Role.WAX, 1).of(part)));
+            double all = Filling.wanted(count, new Container("tin", holds, false), Filling.shrinkage(shares), false)
+                    .grams();
             double wax = all * firmness / PERCENT;
             return new Salve(Mass.ofGrams(all), Mass.ofGrams(wax), oil.volumeOf(Mass.ofGrams(all - wax)));
         }
