@@ -1,6 +1,7 @@
 package app.velvetcrock.pan;
 
 import app.velvetcrock.core.making.Kind;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.pan.Addition;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.House;
@@ -66,7 +67,7 @@ public class PanDesk {
         Fields fields = new Fields(house.reader());
         PanStock.Shelves shelves = stock.shelves(house, today);
         Kind kind = planner.kind(form.kind());
-        PanForm filled = named(filled(form, kind, shelves), shelves);
+        PanForm filled = named(measured(filled(form, kind, shelves), kind, shelves), shelves);
         PanPlanner.Learned learned = planner.learned(kind, house);
         return new Desk(
                 house,
@@ -153,6 +154,21 @@ public class PanDesk {
                         .map(PanStock.Tin::name)
                         .orElse("");
         return form.from(oil, into);
+    }
+
+    /** Where a kind is all fat and no oil, all of that fat there is, or a cup of it. */
+    private static PanForm measured(PanForm form, Kind kind, PanStock.Shelves shelves) {
+        boolean oilless =
+                kind.others().values().stream().mapToDouble(Double::doubleValue).sum() > 0.999;
+        if (!oilless || !PanForm.text(form.much()).isEmpty()) {
+            return form;
+        }
+        return form.much(kind.others().keySet().stream()
+                .flatMap(key -> shelves.ofKey(key).stream())
+                .filter(fat -> fat.left().grams() > 1)
+                .findFirst()
+                .map(fat -> Decimals.upTo(Math.floor(fat.left().grams() * 10) / 10, 1) + " g")
+                .orElse("1 cup"));
     }
 
     /** What it is called where nobody says otherwise. */

@@ -129,6 +129,10 @@ public record PanForm(
         return new PanForm(key, much, into, kind, was, oil, wax, "", "", name, use, room, with, add);
     }
 
+    PanForm much(String other) {
+        return new PanForm(key, other, into, kind, was, oil, wax, share, firm, name, use, room, with, add);
+    }
+
     PanForm from(String thatOil, String thatContainer) {
         return new PanForm(key, much, thatContainer, kind, was, thatOil, wax, share, firm, name, use, room, with, add);
     }

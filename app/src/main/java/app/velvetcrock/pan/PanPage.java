@@ -1,14 +1,13 @@
 package app.velvetcrock.pan;
 
 import app.velvetcrock.core.caution.Caution;
-import app.velvetcrock.core.making.Ceilings;
-import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.making.OwnRight;
 import app.velvetcrock.core.making.Pouring;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.working.Working;
 import app.velvetcrock.draw.PanPicture;
 import app.velvetcrock.stillroom.House;
@@ -79,7 +78,6 @@ record PanPage(
         PanReading.Read read = planned.read();
         Formula formula = read.melt().formula();
         PanPicture.Melt melt = PanPicture.Melt.of(formula);
-        boolean over = planned.ceilings().isOver();
         return new PanPage(
                 house.mass(planned.whole()),
                 melt,
@@ -92,12 +90,15 @@ record PanPage(
                 PanPicture.Cool.of(planned.cooling(), planned.pouring(), Optional.empty()),
                 window(planned, house),
                 tins(planned),
-                planned.filling().map(filling -> poured(filling, house)).orElse(""),
+                planned.filling()
+                        .map(filling -> poured(filling, house))
+                        .or(() -> makes(planned))
+                        .orElse(""),
                 planned.filling().map(filling -> rest(planned, here, house)).orElse(""),
                 PanCards.of(planned, house),
-                planned.ceilings().lines().stream().map(PanPage::drop).toList(),
-                sum(planned.ceilings(), read),
-                over ? within(planned, form) : null,
+                PanDrops.of(planned),
+                PanDrops.sum(planned.ceilings(), read),
+                planned.ceilings().isOver() ? PanDrops.within(planned, form) : null,
                 planned.cautions().stream()
                         .filter(caution ->
                                 caution.onLabel() || caution.level() != app.velvetcrock.core.caution.Level.NOTE)
@@ -207,6 +208,18 @@ record PanPage(
         return app.velvetcrock.core.measure.Temperature.ofCelsius(Math.round(at.celsius()));
     }
 
+    /** Pads or sessions, by the volume of all that is melted. */
+    private static Optional<String> makes(PanPlanner.Planned planned) {
+        double millilitres = planned.read().melt().formula().parts().stream()
+                .mapToDouble(part -> Objects.requireNonNull(PanPlanner.things(planned.read())
+                                .get(part.stuff().key()))
+                        .density()
+                        .volumeOf(part.mass())
+                        .millilitres())
+                .sum();
+        return planned.read().kind().makes(Volume.ofMillilitres(millilitres));
+    }
+
     private static List<Tin> tins(PanPlanner.Planned planned) {
         List<Tin> tins = new ArrayList<>();
         planned.filling().ifPresent(filling -> {
@@ -257,69 +270,5 @@ record PanPage(
                 .map(container -> ": enough for half or more of a " + container.name())
                 .orElse(": remelt it with the next");
         return "%s stays in the pan%s".formatted(house.mass(filling.left()), into);
-    }
-
-    private static Drop drop(Ceilings.Line line) {
-        return new Drop(
-                "%s drops of %s"
-                        .formatted(
-                                Decimals.upTo(line.drops().count(), 0),
-                                line.drops().oil().common()),
-                percent(line.percent()),
-                "at most %s: %s".formatted(percent(line.most()), line.why()),
-                line.isOver() ? "over" : "");
-    }
-
-    private static String percent(double percent) {
-        return Decimals.upTo(Math.round(percent * PERCENT) / PERCENT, 2) + " %";
-    }
-
-    private static String sum(Ceilings ceilings, PanReading.Read read) {
-        if (ceilings.lines().isEmpty()) {
-            return "";
-        }
-        String photo = ceilings.photo()
-                .map(sums -> " Phototoxic together: %s of 1."
-                        .formatted(Decimals.upTo(Math.round(sums * PERCENT) / PERCENT, 2)))
-                .orElse("");
-        return "Together %s of at most %s for %s.%s"
-                .formatted(
-                        percent(ceilings.sum()),
-                        percent(ceilings.ceiling()),
-                        read.use().word(),
-                        photo);
-    }
-
-    /** The same sentence with the most drops that would be within. */
-    private static String within(PanPlanner.Planned planned, PanForm form) {
-        List<PanForm.Row> rows = new ArrayList<>();
-        List<Drops> within = planned.ceilings().within();
-        int next = 0;
-        for (PanReading.Stirred one : planned.read().stirred()) {
-            if (one.drops().isEmpty()) {
-                rows.add(PanForm.said(form.add()).get(rows.size()));
-            } else {
-                Drops drops = within.get(next++);
-                rows.add(new PanForm.Row(
-                        drops.count() == 0 ? "" : one.thing().name(),
-                        drops.count() == 0 ? "" : "%s drops".formatted(Decimals.upTo(drops.count(), 0))));
-            }
-        }
-        return new PanForm(
-                        null,
-                        form.much(),
-                        form.into(),
-                        form.kind(),
-                        form.was(),
-                        form.oil(),
-                        form.wax(),
-                        form.share(),
-                        form.firm(),
-                        form.name(),
-                        form.use(),
-                        form.room(),
-                        form.with(),
-                        rows)
-                .address();
     }
 }

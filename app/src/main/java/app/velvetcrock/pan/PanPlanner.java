@@ -180,7 +180,7 @@ class PanPlanner {
                 keeping,
                 costs.of(taken(read, filling)),
                 told,
-                over(read, ceilings, keeping),
+                KeptBack.why(read, ceilings, keeping),
                 missing(read, filling, at.house()));
     }
 
@@ -222,16 +222,6 @@ class PanPlanner {
                                 one.thing().supply().orElseThrow(),
                                 one.addition().mass().grams() / whole.grams()))
                         .toList());
-    }
-
-    private static Optional<String> over(PanReading.Read read, Ceilings ceilings, MadeKeeping keeping) {
-        if (ceilings.isOver()) {
-            return Optional.of("it has more essential oil than is held safe for %s."
-                    .formatted(read.use().word()));
-        }
-        return keeping.notForSale()
-                ? Optional.of("it has something watery in it and keeps for days only.")
-                : Optional.empty();
     }
 
     /** What is taken of each lot, in milligrams. */

@@ -311,6 +311,47 @@ class PanHttpTest {
         assertThat(again.page().select("#drops").text()).contains("10 drops of Lavender");
     }
 
+    /** A cup of coconut, 225 g by the 0.9 of any melt, is 244 mL at 0.921: 40 pads of 6 mL. 200 g of rapeseed: 7 to 21 sessions. */
+    @Test
+    void padsAreCountedAndSessionsToo() {
+        assertThat(pan("?kind=compress-pads&into=&much=1+cup").select("#poured").text())
+                .matches("about (40|37) pads of 5 by 5 cm, 6 mL each");
+        Document blend = pan("?kind=massage-blend&into=&much=200+g&oil=kind:rapeseed");
+        assertThat(blend.select("#poured").text()).isEqualTo("7 to 21 sessions of 10 to 30 mL");
+        assertThat(blend.select("#window").text()).isEqualTo("It does not set: pour when it pleases.");
+    }
+
+    /** Spoonfuls: 2 tbsp of cocoa butter 27.7 g, 2 of oil 27.1, 1 of coconut 13.6, ½ tsp of pellets 1.36: F 15.5. No drop goes into it. */
+    @Test
+    void aNursingBalmBySpoonfuls() {
+        String spoons =
+                "?was=nursing-balm&kind=nursing-balm&into=&use=NURSING&much=69.8+g&oil=kind:rapeseed&share=%C2%BD+tsp"
+                        + "&with%5B0%5D.of=kind:cocoa-butter&with%5B0%5D.share=2+tbsp&with%5B1%5D.of=kind:coconut&with%5B1%5D.share=1+tbsp";
+        Document balm = pan(spoons);
+        assertThat(balm.select("#firmness").text()).matches("F 15\\.[4-9].*salve");
+        assertThat(pan(spoons + "&add%5B0%5D.of=kind:eo-lavender&add%5B0%5D.share=2+drops")
+                        .select("#over")
+                        .text())
+                .contains("more essential oil than is held safe for a nursling's mouth");
+        assertThat(pan(spoons + "&add%5B0%5D.of=kind:honey&add%5B0%5D.share=1+g")
+                        .select("#over")
+                        .text())
+                .contains("no honey where a baby may lick it");
+        assertThat(pan(spoons + "&with%5B2%5D.of=kind:neem&with%5B2%5D.share=0.2+g")
+                        .select("#over")
+                        .text())
+                .contains("neem is at most 1 %");
+    }
+
+    /** A gram of vitamin E in 200 g is 0.5 %, right; two are not. */
+    @Test
+    void vitaminEHasItsDose() {
+        String right = "&much=200+g&add%5B0%5D.of=kind:vitamin-e&add%5B0%5D.share=";
+        assertThat(salve(right + "1+g").select("#drops li").attr("class")).isEmpty();
+        assertThat(salve(right + "2+g").select("#drops li.over").text())
+                .contains("Vitamin E 0.99 %", "right from 0.1 % to 0.5 %");
+    }
+
     @Test
     void whatIsNotThereIsSaidBeforeItIsRefused() {
         Document planned = salve("&much=3+kg");

@@ -129,6 +129,7 @@ class LookTest {
                                 "good",
                                 "good-label",
                                 "lot",
+                                "press",
                                 "kept",
                                 "sign-up",
                                 "kit",

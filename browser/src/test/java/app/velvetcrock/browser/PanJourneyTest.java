@@ -72,8 +72,8 @@ class PanJourneyTest {
     }
 
     /**
-     * 200 g at F 15: 30 g of wax; the edge stepped up by four half percents, 17 %: 34 g. It felt soft, so 19 is wanted: (0.19·200 − 34)/0.81 =
-     * 4.9 g. By touch and haze, without a thermometer: the haze is where it congeals, and it is poured.
+     * 200 g at F 15: 30 g of wax; the edge stepped up by four half percents, 17 %: 34 g. It felt soft, so 19 is wanted:
+     * (0.19·200 − 34)/0.81 = 4.9 g. By touch and haze, without a thermometer: the haze is where it congeals, and it is poured.
      */
     @Test
     void aSalveByTouchAndHaze() {

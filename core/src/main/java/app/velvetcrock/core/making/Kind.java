@@ -2,9 +2,11 @@ package app.velvetcrock.core.making;
 
 import app.velvetcrock.core.materia.DataFile;
 import app.velvetcrock.core.materia.Row;
+import app.velvetcrock.core.measure.Volume;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * A kind of thing that is made, with the formula to start from [E] (craft: making, kinds).
@@ -30,6 +32,27 @@ public record Kind(
 
     public Kind {
         others = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(others));
+    }
+
+    /** [E] Millilitres of fat in a pad of 5 by 5 cm and twelve layers; a session of massage takes from so much to so much. */
+    private static final double A_PAD = 6;
+
+    private static final int SESSION_LEAST = 10;
+    private static final int SESSION_MOST = 30;
+
+    /** What so much of it makes, where it is not told by containers: pads, sessions; absent for all else. */
+    public Optional<String> makes(Volume volume) {
+        int pads = (int) Math.floor(volume.millilitres() / A_PAD + 1e-9);
+        return switch (key) {
+            case "compress-pads" -> Optional.of("about %d pads of 5 by 5 cm, 6 mL each".formatted(pads));
+            case "massage-blend" -> Optional.of("%d to %d sessions of %d to %d mL"
+                    .formatted(
+                            (int) Math.floor(volume.millilitres() / SESSION_MOST),
+                            (int) Math.floor(volume.millilitres() / SESSION_LEAST),
+                            SESSION_LEAST,
+                            SESSION_MOST));
+            default -> Optional.empty();
+        };
     }
 
     /** Reads the shipped kinds, in the order they are offered; a bad line stops with file, line and text. */

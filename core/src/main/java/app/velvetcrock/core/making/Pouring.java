@@ -35,7 +35,8 @@ public record Pouring(Temperature congeal, Temperature drops, Temperature tooLat
         double haze = congeal.celsius();
         return new Pouring(
                 congeal,
-                Temperature.ofCelsius(Math.min(MOST_FOR_DROPS, haze + ABOVE)),
+                // What sets hotter than drops can bear leaves no stretch for them.
+                Temperature.ofCelsius(Math.max(haze + LAST, Math.min(MOST_FOR_DROPS, haze + ABOVE))),
                 Temperature.ofCelsius(haze + LAST),
                 Temperature.ofCelsius(Math.min(MOST_FOR_HONEY, haze + LAST)));
     }

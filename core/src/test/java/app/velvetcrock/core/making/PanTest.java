@@ -191,6 +191,19 @@ class PanTest {
         assertThat(minutes(window.until())).isCloseTo(until, within(0.02));
     }
 
+    /** Hazy at 70 °C already: no drop bears 73, where it is too late, so the stretch is empty, never less. */
+    @Test
+    void whatSetsVeryHotLeavesNoStretch() {
+        Cooling cooling = Cooling.of(grams(200), Temperature.ofCelsius(75), ROOM, Cooling.Where.IN_AIR);
+        Pouring hot = Pouring.at(Temperature.ofCelsius(70));
+        assertThat(hot.window(cooling).orElseThrow().length()).isZero();
+        assertThat(Pouring.at(Temperature.ofCelsius(80))
+                        .window(cooling)
+                        .orElseThrow()
+                        .length())
+                .isZero();
+    }
+
     @Test
     void whereItCongealsIsNotKnownOfEveryMelt() {
         assertThat(Pouring.of(salve(96, 4))).as("under 5 % of wax").isEmpty();
