@@ -173,7 +173,7 @@ class MakingController {
     String skip(@PathVariable UUID id, @PathVariable MakingStep step, MakingForm form, Reply reply) {
         Asked asked = asked(id, "skip", "k-", form);
         Optional<String> why = asked.fields().optionalWords("words", form.words(), LONGEST);
-        return does(reply, asked, "", doing -> work.skipped(id, step, why.orElse(""), doing));
+        return does(reply, asked, why.orElse(""), doing -> work.skipped(id, step, PanForm.text(form.of()), doing));
     }
 
     @PostMapping("/pan/{id}/test")

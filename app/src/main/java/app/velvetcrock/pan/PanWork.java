@@ -101,8 +101,18 @@ public class PanWork {
     }
 
     @Transactional
-    public UUID skipped(UUID id, MakingStep step, String why, Doing<?> doing) {
-        return line(id, doing, sheet -> new MakingLine.Skipped(step, why));
+    public UUID skipped(UUID id, MakingStep step, String key, Doing<?> doing) {
+        return line(
+                id,
+                doing,
+                sheet -> new MakingLine.Skipped(
+                        step,
+                        sheet.plan().additions().stream()
+                                .map(MakingPlan.Stirred::addition)
+                                .filter(addition -> step == MakingStep.STIR_IN
+                                        && addition.key().equals(key))
+                                .findFirst(),
+                        doing.typed()));
     }
 
     @Transactional

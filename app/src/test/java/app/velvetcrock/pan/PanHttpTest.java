@@ -309,6 +309,12 @@ class PanHttpTest {
         assertThat(again.page().select("#firmness").text()).contains("F 17");
         assertThat(again.page().select("#poured").text()).startsWith("6 × Round tin");
         assertThat(again.page().select("#drops").text()).contains("10 drops of Lavender");
+        does(making, "/did/MELT", "");
+        does(making, "/skip/TEST", "", "words", "no freezer");
+        does(making, "/off-heat", "", "where", "IN_AIR");
+        assertThat(tove.get(making).page().select("#now h2").text()).contains("Stir in 10 drops");
+        does(making, "/skip/STIR_IN", "", "of", "eo-lavender");
+        assertThat(tove.get(making).page().select("#now h2").text()).isEqualTo("Pour");
     }
 
     /** A cup of coconut, 225 g by the 0.9 of any melt, is 244 mL at 0.921: 40 pads of 6 mL. 200 g of rapeseed: 7 to 21 sessions. */

@@ -135,7 +135,7 @@ class TimeJourneyTest {
         page.click("#wanted summary");
         page.selectOption("[id='want.container']", new SelectOption().setLabel("of salve in: Round tin"));
         page.fill("[id='want.amount']", "18 tins");
-        page.waitForSelector("#herb-mark:text-is('268 g')");
+        page.waitForSelector("#herb-mark:text-is('269 g')");
         assertThat(window.text("#oil-mark")).isEqualTo("1.34 L");
         assertThat(window.text("#wanted")).contains("about 140 g of it beeswax", "enough nine times in ten");
         page.fill("#amount", "40 g");

@@ -233,10 +233,12 @@ public record MakingCourse(
     private static Step stirred(Addition addition, List<At> lines, Heat heat) {
         boolean done = all(lines, MakingLine.Added.class)
                 .anyMatch(added -> added.addition().key().equals(addition.key()));
+        boolean skipped = all(lines, Skipped.class)
+                .anyMatch(left -> left.addition().filter(addition::equals).isPresent());
         Step step = new Step(
                 MakingStep.STIR_IN,
                 Optional.of(addition),
-                done ? Step.State.DONE : Step.State.LATER,
+                done ? Step.State.DONE : skipped ? Step.State.SKIPPED : Step.State.LATER,
                 Optional.empty(),
                 Optional.empty());
         return switch (addition.when()) {

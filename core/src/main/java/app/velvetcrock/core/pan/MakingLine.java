@@ -43,11 +43,16 @@ public sealed interface MakingLine {
         }
     }
 
-    /** A step was left out, and why. */
-    record Skipped(MakingStep step, String why) implements MakingLine {
+    /**
+     * A step was left out, and why.
+     *
+     * @param addition what was not stirred in, of that step
+     */
+    record Skipped(MakingStep step, Optional<Addition> addition, String why) implements MakingLine {
         @Override
         public String words(Wording say) {
-            return "Left out: %s%s".formatted(step.word(), why.isEmpty() ? "" : ", " + why);
+            return "Left out: %s%s"
+                    .formatted(addition.map(Addition::spoken).orElse(step.word()), why.isEmpty() ? "" : ", " + why);
         }
     }
 
