@@ -245,12 +245,13 @@ class ForeignHouseholdTest {
             Answer answer = stranger.post("/pan/begin", Map.of("oil", carrierLot, "much", "all", "was", "salve"));
             showsNothing(answer);
         });
+        cases.put("POST /pan/remelt/{lot}", route -> isNotHere(stranger.post("/pan/remelt/" + good, everything())));
         cases.put("GET /pan/swaps", route -> showsNothing(stranger.get("/pan/swaps?oil=" + carrierLot + "&was=salve")));
         cases.put("GET /pan/{id}/again", route -> isNotHere(stranger.get("/pan/" + making + "/again")));
         cases.put("GET /pan/{id}", route -> isNotHere(stranger.get("/pan/" + making)));
-        for (String deed :
-                new String[] {"test", "correct", "off-heat", "read", "haze", "add", "pour", "turned-out", "note", "back"
-                }) {
+        for (String deed : new String[] {
+            "recipe", "test", "correct", "off-heat", "read", "haze", "add", "pour", "turned-out", "note", "back"
+        }) {
             cases.put(
                     "POST /pan/{id}/" + deed,
                     route -> isNotHere(stranger.post("/pan/" + making + "/" + deed, everything())));

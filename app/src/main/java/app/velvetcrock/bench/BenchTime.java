@@ -35,6 +35,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Gives a plan its days: in the hours somebody is home, by the day it is needed, beside what stands already. */
@@ -60,13 +61,22 @@ class BenchTime {
      *
      * @param home the hours at home, heat warming up as what heats the chosen way does
      * @param byWay the same of any other way
+     * @param then what comes after straining
      */
     record Asked(
             HomeHours home,
             Function<Method, HomeHours> byWay,
             Instant from,
             Optional<Instant> need,
-            Map<String, Instant> holds) {}
+            Map<String, Instant> holds,
+            List<Step> then) {
+
+        /** The steps of a plan, and of what is made of its oil. */
+        List<Step> steps(PlanRequest request, HomeHours at) {
+            return Stream.concat(PlanSteps.of(request, at).stream(), then.stream())
+                    .toList();
+        }
+    }
 
     /**
      * A plan in time.
@@ -118,14 +128,18 @@ class BenchTime {
         LocalDate today = house.dayOf(clock.instant());
         Optional<Instant> need = need(time, fields, house, today);
         Map<String, Instant> holds = new HashMap<>();
-        List<Step> steps = PlanSteps.of(request, home);
+        List<Step> then =
+                form.want() == null || BenchForm.isBlank(form.want().container()) ? List.of() : PlanSteps.making();
+        List<Step> steps = Stream.concat(PlanSteps.of(request, home).stream(), then.stream())
+                .toList();
         for (int i = 0; i < steps.size(); i++) {
             String key = steps.get(i).key();
             fields.moment("time.hold[%d]".formatted(i), time.held(i), house.future(clock.instant()))
                     .ifPresent(at ->
                             holds.put(key, at.atZone(house.settings().zone()).toInstant()));
         }
-        return new Asked(home, byWay, house.instantOn(request.circumstances().start(), clock.instant()), need, holds);
+        return new Asked(
+                home, byWay, house.instantOn(request.circumstances().start(), clock.instant()), need, holds, then);
     }
 
     private static Optional<Instant> need(SentencePart.Time time, Fields fields, House house, LocalDate today) {
@@ -166,11 +180,11 @@ class BenchTime {
     /** The whole timing of a plan. */
     /** The steps of a plan in their places, without looking at what clashes. */
     Optional<Timetable> placed(Asked asked, PlanRequest request) {
-        return Scheduler.sound(PlanSteps.of(request, asked.home()), asked.from(), asked.home(), asked.holds());
+        return Scheduler.sound(asked.steps(request, asked.home()), asked.from(), asked.home(), asked.holds());
     }
 
     Timing timing(Asked asked, PlanRequest request) {
-        List<Step> steps = PlanSteps.of(request, asked.home());
+        List<Step> steps = asked.steps(request, asked.home());
         Optional<Timetable> timetable = Scheduler.sound(steps, asked.from(), asked.home(), asked.holds());
         Optional<InTime> inTime = asked.need().map(need -> InTime.of(steps, asked.from(), need, asked.home()));
         Set<Source> owned = kit.sources();
@@ -203,10 +217,7 @@ class BenchTime {
                 .ifPresent(need -> ways.forEach(way -> {
                     HomeHours home = asked.byWay().apply(way);
                     InTime inTime = InTime.of(
-                            PlanSteps.of(request.with(request.circumstances().by(way)), home),
-                            asked.from(),
-                            need,
-                            home);
+                            asked.steps(request.with(request.circumstances().by(way)), home), asked.from(), need, home);
                     if (inTime.spoils()) {
                         late.put(way.key(), "its heat comes in too many sessions");
                     } else if (!inTime.isFeasible()) {

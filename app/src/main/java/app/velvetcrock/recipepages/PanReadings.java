@@ -12,6 +12,7 @@ import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -39,7 +40,13 @@ final class PanReadings {
     record Landing(String words, String firmness, String open, boolean likely, String href) {}
 
     /** A reading of bare ounces: of oils as volumes or weights, of wax as weights or as heaps of pellets. */
-    private record Way(boolean oilByVolume, boolean waxByVolume, String words) {}
+    private record Way(boolean oilByVolume, boolean waxByVolume, String words) {
+
+        /** The same where nothing but the wax is in doubt. */
+        String waxWords() {
+            return waxByVolume ? "wax by the fluid ounce, as pellets" : "wax by weight";
+        }
+    }
 
     private static final List<Way> WAYS = List.of(
             new Way(true, false, "oil by the fluid ounce, wax by weight"),
@@ -54,7 +61,7 @@ final class PanReadings {
             String text = recipe.lines().stream().map(line -> as(line, way)).collect(Collectors.joining("\n"));
             Recipe read = box.read(text, house);
             if (read.firmness().isPresent() && seen.add(text)) {
-                landings.add(landing(read, way));
+                landings.add(landing(read, oilIsAsked(recipe) ? way.words() : way.waxWords(), way));
             }
         }
         return landings.size() == 1
@@ -71,7 +78,7 @@ final class PanReadings {
         if (line instanceof RecipeLine.Asked asked) {
             return asked.instead().stream()
                     .map(RecipeLine.Instead::line)
-                    .filter(one -> one.toLowerCase(java.util.Locale.ROOT).contains("fl oz") == way.oilByVolume())
+                    .filter(one -> one.toLowerCase(Locale.ROOT).contains("fl oz") == way.oilByVolume())
                     .findFirst()
                     .orElse(asked.written());
         }
@@ -81,10 +88,19 @@ final class PanReadings {
         return line.written();
     }
 
-    private Landing landing(Recipe read, Way way) {
+    /** Tells whether it is asked if an oil's ounces are weights or volumes. */
+    private static boolean oilIsAsked(Recipe recipe) {
+        return recipe.lines().stream()
+                .filter(RecipeLine.Asked.class::isInstance)
+                .map(RecipeLine.Asked.class::cast)
+                .anyMatch(asked -> asked.instead().stream()
+                        .anyMatch(one -> one.line().toLowerCase(Locale.ROOT).contains("fl oz")));
+    }
+
+    private Landing landing(Recipe read, String words, Way way) {
         Firmness firmness = read.firmness().orElseThrow();
         return new Landing(
-                way.words(),
+                words,
                 "F %s, %s"
                         .formatted(
                                 Decimals.upTo(firmness.value(), 1),

@@ -210,6 +210,9 @@ class TimeHttpTest {
         assertThat(page.getElementById("note-want.firmness").text())
                 .isEqualTo("about 920 g in all, about 140 g of it beeswax; about 140 g of that is not in the Stores");
         assertThat(page.getElementById("note-want.amount").text()).contains("pour about 1.35 L over about 270 g");
+        assertThat(page.select("#steps").text())
+                .as("melting, pouring and setting are in the timetable")
+                .containsSubsequence("strain and measure", "melt and pour", "setting before the lids");
     }
 
     @Test

@@ -239,6 +239,27 @@ class PanHttpTest {
         assertThat(tove.post(undo, deed(making, "")).page().text()).contains("Take that back first");
     }
 
+    /** Four tins of 51 g that turned out soft go back into the pan: 204 g at F 13; to 16 it takes (0.16·203.9 − 26.5)/0.84 = 7.3 g. */
+    @Test
+    void whatTurnedOutSoftIsRemeltedAsAMakingOfItsOwn() {
+        String making = begin(salve("&much=6&firm=13"), Map.of());
+        does(making, "/pour", "", "into", option("into", "Round tin"), "count", "6");
+        String good = tove.get("/cupboard").page().select(".goods a").first().attr("href");
+        assertThat(tove.submit(good, "#remelt form", Map.of("count", "9"))
+                        .page()
+                        .text())
+                .contains("It is not said how many are melted again: from 1 to 6");
+        Answer again = tove.submit(good, "#remelt form", Map.of("count", "4"));
+        assertThat(again.page().select("h1").text()).contains("remelted, batch 2");
+        assertThat(again.page().select(".making-see h2").text()).contains("F 13");
+        assertThat(tove.get(again.path() + "?firm=16").page().select("#fix").text())
+                .contains("7.3 g of beeswax brings it from F 13 to F 16");
+        assertThat(tove.get(good).page().select("#left").text()).startsWith("2 ×");
+        String undo = again.page().select(".making-log form[action$=undo]").attr("action");
+        tove.post(undo, deed(again.path(), ""));
+        assertThat(tove.get(good).page().select("#left").text()).startsWith("6 ×");
+    }
+
     /** Five grams of honey in a hundred are little enough for three months; aloe makes it a week, and neither given nor sold. */
     @Test
     void whatIsWateryShortensItAndIsKeptBack() {
@@ -309,6 +330,10 @@ class PanHttpTest {
         assertThat(again.page().select("#firmness").text()).contains("F 17");
         assertThat(again.page().select("#poured").text()).startsWith("6 × Round tin");
         assertThat(again.page().select("#drops").text()).contains("10 drops of Lavender");
+        Document kept = does(making, "/recipe", "").page();
+        assertThat(kept.select("textarea").text())
+                .contains("g Cold-pressed rapeseed", "g Beeswax", "10 drops Lavender essential oil");
+        assertThat(kept.select("#landings li b").text()).isEqualTo("F 17, firm tin salve");
         does(making, "/did/MELT", "");
         does(making, "/skip/TEST", "", "words", "no freezer");
         does(making, "/off-heat", "", "where", "IN_AIR");

@@ -18,6 +18,7 @@ public record Firmness(double value, double waxShare, FirmnessBand band) {
     public static final double HARDEST = 50;
 
     private static final double PERCENT = 100;
+    private static final double TENTHS = 10;
 
     /**
      * One ingredient of the melt.
@@ -37,6 +38,8 @@ public record Firmness(double value, double waxShare, FirmnessBand band) {
                 .mapToDouble(part -> part.mass().grams())
                 .sum();
         double value = total == 0 ? 0 : PERCENT * set / total;
-        return new Firmness(value, total == 0 ? 0 : wax / total, FirmnessBand.of(value));
+        // By the figure as it is shown, to a tenth: what reads as 17 is not called softer than 17.
+        FirmnessBand band = FirmnessBand.of(Math.round(value * TENTHS) / TENTHS);
+        return new Firmness(value, total == 0 ? 0 : wax / total, band);
     }
 }

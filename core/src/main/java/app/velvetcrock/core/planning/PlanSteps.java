@@ -23,6 +23,8 @@ public final class PlanSteps {
     public static final String STRAIN = "strain";
     public static final String SETTLE = "settle";
     public static final String DECANT = "decant";
+    public static final String MAKE = "make";
+    public static final String SET = "set";
 
     private static final Duration CHOPPING = Duration.ofMinutes(20);
     private static final Duration COOLING = Duration.ofHours(2);
@@ -32,7 +34,18 @@ public final class PlanSteps {
     /** [E] Pouring off what has settled. */
     private static final Duration DECANTING = Duration.ofMinutes(15);
 
+    /** [E] Melting, testing and pouring what the oil is for; then it sets (craft: timetables). */
+    private static final Duration POURING = Duration.ofMinutes(40);
+
+    private static final Duration SETTING = Duration.ofHours(2);
+
     private PlanSteps() {}
+
+    /** What comes after straining where the oil is wanted for something that is poured. */
+    public static List<Step> making() {
+        return List.of(
+                new Step.Hands(MAKE, "melt and pour", POURING), new Step.Wait(SET, "setting before the lids", SETTING));
+    }
 
     /** Lists the steps of a plan for a household; where it lets slow heat run alone, that is left alone. */
     public static List<Step> of(PlanRequest request, HomeHours hours) {

@@ -1,0 +1,84 @@
+package app.velvetcrock.pan;
+
+import app.velvetcrock.batch.Lineage;
+import app.velvetcrock.batch.Makings;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.pan.MakingLine;
+import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.stock.Cause;
+import app.velvetcrock.stock.Goods;
+import app.velvetcrock.stock.Ledger;
+import app.velvetcrock.stock.Stock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Puts made things back into the pan: what was soft, grainy or hard is melted again as a making of its own. */
+@Service
+public class Remelting {
+
+    private static final int LONGEST_NAME = 90;
+    private static final double MILLIGRAMS = 1000;
+
+    private final Makings makings;
+    private final Goods goods;
+    private final Ledger ledger;
+    private final Lineage lineage;
+
+    Remelting(Makings makings, Goods goods, Ledger ledger, Lineage lineage) {
+        this.makings = makings;
+        this.goods = goods;
+        this.ledger = ledger;
+        this.lineage = lineage;
+    }
+
+    /**
+     * Melts so many pieces again, or so many milligrams of what stayed in a pan; what was stirred in counts as part of the melt.
+     *
+     * @return the new making, which keeps no longer than what it is made of
+     */
+    @Transactional
+    public UUID remelt(UUID lot, long amount, Doing<?> doing) {
+        Stock.OfGood good = goods.find(lot);
+        Makings.Sheet from = makings.sheet(good.batch());
+        double grams = good.inPieces() ? amount * good.each().grams() : amount / MILLIGRAMS;
+        Formula formula = from.course().formula();
+        Formula again = formula.times(grams / formula.total().grams());
+        MakingPlan before = from.plan();
+        String name = before.made().name() + ", remelted";
+        MakingPlan plan = new MakingPlan(
+                MakingPlan.RULES,
+                new MakingPlan.Made(
+                        before.made().kind(),
+                        before.made().word(),
+                        name.length() > LONGEST_NAME ? before.made().name() : name,
+                        before.made().whipped(),
+                        before.made().wax()),
+                before.firmness(),
+                again.parts().stream()
+                        .map(part -> new MakingPlan.Weighed(part, java.util.Optional.empty()))
+                        .toList(),
+                List.of(),
+                before.into(),
+                before.use(),
+                before.room(),
+                good.useBy(),
+                before.limitedBy(),
+                before.over(),
+                before.cautions());
+        UUID id = makings.begin(plan);
+        UUID entry = makings.write(id, new Line.Panned(new MakingLine.Begun(plan.weighed())), doing);
+        Ledger.Why why = new Ledger.Why(Cause.USED, id, entry, doing.at());
+        if (good.inPieces()) {
+            ledger.takePieces(lot, (int) amount, why);
+        } else {
+            ledger.take(lot, Mass.ofMilligrams(amount), why);
+        }
+        lineage.into(id, lot);
+        return id;
+    }
+}
