@@ -107,6 +107,7 @@ public final class PageBenchmark {
         pages.put("Cupboard", "/cupboard");
         pages.put("Batch", batch);
         pages.put("Bench", "/bench");
+        pages.put("Pan", "/pan");
         pages.keySet()
                 .removeIf(
                         page -> !page.equals("plain") && !page.matches(System.getProperty("crock.bench.pages", ".*")));

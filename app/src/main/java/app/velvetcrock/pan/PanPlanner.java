@@ -214,9 +214,12 @@ class PanPlanner {
                                 .map(date -> new MadeKeeping.Ends(one.common().toLowerCase(Locale.ROOT), date))
                                 .stream())
                 .toList();
+        Stream<MadeKeeping.Ends> pads = read.kind().key().equals("compress-pads")
+                ? Stream.of(new MadeKeeping.Ends("30 days such pads keep in the refrigerator", today.plusDays(30)))
+                : Stream.empty();
         return MadeKeeping.of(
                 today,
-                ends,
+                Stream.concat(ends.stream(), pads).toList(),
                 read.stirred().stream()
                         .map(one -> new MadeKeeping.Brings(
                                 one.thing().supply().orElseThrow(),

@@ -347,6 +347,8 @@ class PanHttpTest {
     void padsAreCountedAndSessionsToo() {
         assertThat(pan("?kind=compress-pads&into=&much=1+cup").select("#poured").text())
                 .matches("about (40|37) pads of 5 by 5 cm, 6 mL each");
+        assertThat(pan("?kind=compress-pads&into=&much=1+cup").select("#keeps").text())
+                .contains("till 24 Dec 2026", "limited by the 30 days such pads keep in the refrigerator");
         Document blend = pan("?kind=massage-blend&into=&much=200+g&oil=kind:rapeseed");
         assertThat(blend.select("#poured").text()).isEqualTo("7 to 21 sessions of 10 to 30 mL");
         assertThat(blend.select("#window").text()).isEqualTo("It does not set: pour when it pleases.");
@@ -381,6 +383,19 @@ class PanHttpTest {
         assertThat(salve(right + "1+g").select("#drops li").attr("class")).isEmpty();
         assertThat(salve(right + "2+g").select("#drops li.over").text())
                 .contains("Vitamin E 0.99 %", "right from 0.1 % to 0.5 %");
+    }
+
+    @Test
+    void anEmptyHouseholdIsToldWhatToDoFirst() {
+        Visitor fresh = Visitor.household(port, "Nothing yet");
+        Document page = fresh.get("/pan").page();
+        assertThat(page.select("#no-oil").text()).contains("No oil is here yet");
+        assertThat(page.select(".pan-begin")).isEmpty();
+        assertThat(fresh.get("/pan?much=300+g&was=salve&kind=salve")
+                        .page()
+                        .select("#wax-figure .big")
+                        .text())
+                .isEqualTo("45 g beeswax");
     }
 
     @Test

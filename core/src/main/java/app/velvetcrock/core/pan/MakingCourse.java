@@ -43,6 +43,9 @@ public record MakingCourse(
     /** [E] A melt is so hot when it is clear and nobody measured it. */
     private static final Temperature CLEAR = Temperature.ofCelsius(75);
 
+    /** The kind that is dipped, not poured: it is counted when it is firm. */
+    private static final String PADS = "compress-pads";
+
     /** Containers above this set for two hours, up to it for one [E] (craft: making, setting). */
     private static final double SMALL_MILLILITRES = 60;
 
@@ -180,8 +183,13 @@ public record MakingCourse(
                     .forEach(one -> steps.add(step(one, lines)));
         }
         plan.additions().forEach(one -> steps.add(stirred(one.addition(), lines, heat)));
+        boolean pads = plan.made().kind().equals(PADS);
+        if (pads) {
+            steps.add(step(MakingStep.DIP, lines));
+            steps.add(step(MakingStep.FIRM, lines));
+        }
         steps.add(timed(step(MakingStep.POUR, lines), heat.pouring(), heat));
-        if (melts) {
+        if (melts && !pads) {
             steps.add(setting(plan, lines));
         }
         return inTurn(steps);
@@ -214,6 +222,7 @@ public record MakingCourse(
         return switch (step) {
             case CHILL -> Optional.of(MakingStep.OFF_HEAT);
             case CHILL_AGAIN -> Optional.of(MakingStep.WHIP);
+            case FIRM -> Optional.of(MakingStep.DIP);
             case SET -> Optional.of(MakingStep.POUR);
             default -> Optional.empty();
         };

@@ -19,6 +19,15 @@ public enum MakingStep implements Worded {
     WHIP("whip", "Whipped", "Scrape the sides."),
     CHILL_AGAIN("chill 10 minutes more", "Chilled once more", "", 10),
     PEAKS("whip to peaks", "Whipped to peaks", "It grows to about 1.6 times. Tap out the air as you fill."),
+    DIP(
+            "dip the pads, lay them apart on waxed paper",
+            "Pads dipped",
+            "Fold none, press none: each drips over the pan."),
+    FIRM(
+            "chill them until firm, then stack",
+            "Pads firm and stacked",
+            "In the refrigerator, where they stay: 30 days.",
+            30),
     STIR_IN("stir in what heat would spoil", "Stirred in", ""),
     POUR("pour", "Poured", "In lots, the rest on the bath. Hold a little back to top the hollows."),
     SET("let it set, then put the lids on", "Set; lids on", "A warm balm under a lid sweats.", 60);

@@ -6,6 +6,11 @@ import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.making.Container;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.making.HowMuch;
+import app.velvetcrock.core.making.Melt;
+import app.velvetcrock.core.making.MeltRequest;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
@@ -102,5 +107,25 @@ public class PlanBenchmark {
                         Pressing.HAND,
                         Storage.COOL_DARK,
                         Means.of(Temperature.ofCelsius(14), Optional.of(new Strength(90)))));
+    }
+
+    /** A pomade of five fats worked out to its firmness, for twelve tins. */
+    @Benchmark
+    public Melt melt() {
+        return Melt.of(POMADE);
+    }
+
+    private static final MeltRequest POMADE = new MeltRequest(
+            new HowMuch.Count(12, new Container("tin", Volume.ofMillilitres(60), false)),
+            new Formula.Stuff("oil", "oil", Formula.Role.OIL, 0),
+            Optional.of(new Formula.Stuff("beeswax", "beeswax", Formula.Role.WAX, 1)),
+            Optional.empty(),
+            List.of(wish("coconut", 0.08, 0.16), wish("cocoa-butter", 0.3, 0.11), wish("shea", 0.12, 0.10)),
+            16.8,
+            false);
+
+    private static MeltRequest.Wish wish(String key, double equivalent, double share) {
+        return new MeltRequest.Wish(
+                new Formula.Stuff(key, key, Formula.Role.BUTTER, equivalent), new MeltRequest.Share.Of(share));
     }
 }
