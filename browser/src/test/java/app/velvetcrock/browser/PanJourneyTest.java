@@ -3,6 +3,7 @@ package app.velvetcrock.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.time.Instant;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -89,6 +90,19 @@ class PanJourneyTest {
         page.waitForURL(url -> url.contains("much=200") && url.contains("share=17"));
         page.reload();
         assertThat(window.text("#wax-figure .big")).isEqualTo("34 g beeswax");
+        page.click("#swaps");
+        page.waitForSelector("#swapped tr:has-text('Candelilla wax for Beeswax'):has-text('F 17')");
+        page.click("text=Back to the Pan");
+        page.waitForSelector("#wax-figure .big:text-is('34 g beeswax')");
+        page.selectOption("[id='add[0].of']", "kind:eo-oregano");
+        page.fill("[id='add[0].share']", "90 drops");
+        page.waitForSelector("#over:has-text('neither given away nor sold')");
+        page.click("#within");
+        page.waitForSelector("#drops:has-text('at most 1.1 %')");
+        assertThat(page.locator("#over").count()).isZero();
+        page.fill("[id='add[0].share']", "");
+        page.selectOption("[id='add[0].of']", "");
+        page.waitForSelector("#drops", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.DETACHED));
         page.click("text=Weigh it in");
         window.waitFor("/pan/0.*");
         now("Melt");
