@@ -48,9 +48,9 @@ class ArchitectureTest {
             Set.of("catalogue", "kit", "ways", "readings"),
             Set.of("stock"),
             Set.of("rack", "batch"),
-            Set.of("recipes"),
+            Set.of("recipes", "errands"),
             Set.of("bench", "tend", "press", "cupboard", "pan", "devices"),
-            Set.of("rounds", "stores", "recipepages"),
+            Set.of("rounds", "stores", "recipepages", "hob"),
             Set.of("shelf"),
             Set.of("demo", "upkeep"));
 

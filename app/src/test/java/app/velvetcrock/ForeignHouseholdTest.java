@@ -56,6 +56,7 @@ class ForeignHouseholdTest {
     private String feed;
     private String condition;
     private String making;
+    private String errand;
     private String step;
     private String good;
     private String taken;
@@ -147,6 +148,12 @@ class ForeignHouseholdTest {
                 .replace("/conditions/", "");
         owner.submit(
                 "/stores/supplies", "#add-container", Map.of("name", SECRET + " tin", "holds", "60 mL", "pieces", "9"));
+        owner.submit("/stores/to-buy", "form[action$=to-buy]", Map.of("words", SECRET + " tin"));
+        errand = owner.get("/stores/to-buy")
+                .page()
+                .select("form[action$=got]")
+                .attr("action")
+                .replaceAll(".*to-buy/(.*)/got", "$1");
         making = owner.post(Visitor.form(
                         owner.get("/pan?kind=salve&was=salve&much=100+g&oil=" + carrierLot)
                                 .page(),
@@ -244,6 +251,34 @@ class ForeignHouseholdTest {
         cases.put("POST /pan/begin", route -> {
             Answer answer = stranger.post("/pan/begin", Map.of("oil", carrierLot, "much", "all", "was", "salve"));
             showsNothing(answer);
+        });
+        cases.put("POST /pan/to-buy", route -> {
+            stranger.post("/pan/to-buy", Map.of("oil", carrierLot, "much", "5 kg", "was", "salve"));
+            assertThat(owner.get("/stores/to-buy").page().select("#to-buy tr")).hasSize(1);
+        });
+        cases.put("POST /bench/to-buy", route -> {
+            stranger.post("/bench/to-buy", Map.of("herb", herbLot, "carrier", carrierLot, "amount", "9 kg"));
+            assertThat(owner.get("/stores/to-buy").page().select("#to-buy tr")).hasSize(1);
+        });
+        cases.put("GET /pan/waiting/{batch}", route -> assertThat(
+                        stranger.get("/pan/waiting/" + batch).path())
+                .isEqualTo("/pan"));
+        cases.put(
+                "POST /pan/waiting/{batch}/drop",
+                route -> isNotHere(stranger.post("/pan/waiting/" + batch + "/drop", Map.of())));
+        cases.put("GET /stores/to-buy", route -> showsNothing(stranger.get("/stores/to-buy")));
+        cases.put("POST /stores/to-buy", route -> {
+            stranger.post("/stores/to-buy", Map.of("words", "theirs"));
+            assertThat(owner.get("/stores/to-buy").page().text()).doesNotContain("theirs");
+        });
+        for (String deed : new String[] {"got", "not-got"}) {
+            cases.put(
+                    "POST /stores/to-buy/{id}/" + deed,
+                    route -> isNotHere(stranger.post("/stores/to-buy/" + errand + "/" + deed, Map.of())));
+        }
+        cases.put("POST /stores/to-buy/undo", route -> {
+            stranger.post("/stores/to-buy/undo", Map.of("id", errand));
+            assertThat(owner.get("/stores/to-buy").page().text()).contains(SECRET + " tin");
         });
         cases.put("POST /pan/remelt/{lot}", route -> isNotHere(stranger.post("/pan/remelt/" + good, everything())));
         cases.put("GET /pan/swaps", route -> showsNothing(stranger.get("/pan/swaps?oil=" + carrierLot + "&was=salve")));

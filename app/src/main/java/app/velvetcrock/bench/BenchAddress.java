@@ -49,7 +49,7 @@ final class BenchAddress {
         said.put("pressing", text(form.pressing()));
         said.put("storage", text(form.storage()));
         said.put("knowingly", text(form.knowingly()));
-        BenchNumbers numbers = Objects.requireNonNullElse(form.numbers(), BenchNumbers.NONE);
+        SentencePart.Numbers numbers = Objects.requireNonNullElse(form.numbers(), SentencePart.Numbers.NONE);
         said.put("numbers.band", text(numbers.band()));
         said.put("numbers.ceiling", text(numbers.ceiling()));
         said.put("numbers.thenBand", text(numbers.thenBand()));
@@ -72,6 +72,7 @@ final class BenchAddress {
         said.put("want.amount", text(want.amount()));
         said.put("want.container", text(want.container()));
         said.put("want.firmness", text(want.firmness()));
+        said.put("want.kind", text(want.kind()));
         return said;
     }
 

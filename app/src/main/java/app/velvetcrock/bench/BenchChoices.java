@@ -19,6 +19,7 @@ record BenchChoices(
         List<Option> jars,
         List<Option> pots,
         List<Option> containers,
+        List<Option> kinds,
         List<Option> spirits,
         List<Cut> cuts,
         List<Use> uses,
@@ -44,7 +45,10 @@ record BenchChoices(
                 vessels(shelves.jars()),
                 vessels(shelves.pots()),
                 shelves.containers().stream()
-                        .map(tin -> new Option(tin.id().toString(), "of salve in: " + tin.name()))
+                        .map(tin -> new Option(tin.id().toString(), "in: " + tin.name()))
+                        .toList(),
+                WantSentence.kinds().stream()
+                        .map(kind -> new Option(kind.key(), kind.name()))
                         .toList(),
                 shelves.spirits().stream()
                         .map(lot -> new Option(lot.id().toString(), words(lot)))

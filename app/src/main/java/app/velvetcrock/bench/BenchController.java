@@ -7,11 +7,14 @@ import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.PlanRequest;
+import app.velvetcrock.errands.Awaited;
+import app.velvetcrock.errands.Errands;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.ways.OwnWays;
 import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
@@ -43,15 +46,26 @@ class BenchController {
     private final Bench bench;
     private final OwnWays ways;
     private final Starting starting;
+    private final Awaited awaited;
+    private final Errands errands;
     private final BenchPages pages;
     private final Households households;
     private final Clock clock;
 
     BenchController(
-            Bench bench, OwnWays ways, Starting starting, BenchPages pages, Households households, Clock clock) {
+            Bench bench,
+            OwnWays ways,
+            Starting starting,
+            Awaited awaited,
+            Errands errands,
+            BenchPages pages,
+            Households households,
+            Clock clock) {
         this.bench = bench;
         this.ways = ways;
         this.starting = starting;
+        this.awaited = awaited;
+        this.errands = errands;
         this.pages = pages;
         this.households = households;
         this.clock = clock;
@@ -109,11 +123,55 @@ class BenchController {
                             .map(part -> Current.doing(
                                     part.start(), key, part.weighed().at(), ""))
                             .toList();
-                    UUID first = starting.startAll(parts).get(0);
+                    List<UUID> started = starting.startAll(parts);
+                    planned.wanted().flatMap(WantSentence.Read::making).ifPresent(making -> {
+                        List<Awaited.Wish> shares = making.shares(planned.parts());
+                        for (int i = 0; i < started.size(); i++) {
+                            awaited.expect(started.get(i), shares.get(i));
+                        }
+                    });
+                    UUID first = started.get(0);
                     return planned.isSplit()
                             ? new Done("/shelf", "All of them stand on the Shelf. Label each jar now.")
-                            : new Done("/batch/" + first, "It stands on the Shelf. Label the jar now.");
+                            : new Done(
+                                    "/batch/" + first,
+                                    "It stands on the Shelf. Label the jar now."
+                                            + planned.wanted()
+                                                    .flatMap(WantSentence.Read::making)
+                                                    .map(making -> " %s waits in the Pan for its oil."
+                                                            .formatted(making.words()))
+                                                    .orElse(""));
                 });
+    }
+
+    /** Puts what is planned and not here on the list to buy by. */
+    @PostMapping("/bench/to-buy")
+    String toBuy(BenchForm form, Reply reply) {
+        BenchWork work = bench.work(form);
+        List<String> lines = WantedMaking.toBuy(work, households.current());
+        return reply.tap("/bench", () -> {
+            if (lines.isEmpty()) {
+                throw new Refused("All that is planned here is in the Stores; nothing is to be bought.");
+            }
+            List<UUID> on = errands.add(lines, purpose(work));
+            return new Done(
+                    address(work.form(), work.way()),
+                    "On the list to buy: %s.".formatted(String.join("; ", lines)),
+                    Errands.takenBack(on));
+        });
+    }
+
+    private static String purpose(BenchWork work) {
+        BenchWork.Planned planned = work.planned().orElseThrow();
+        String by = work.form().time() == null
+                        || BenchForm.isBlank(work.form().time().by())
+                ? ""
+                : " by " + work.form().time().by();
+        return planned.wanted()
+                        .flatMap(WantSentence.Read::making)
+                        .map(WantedMaking::words)
+                        .orElse(planned.plan().request().herbNames() + " oil")
+                + by;
     }
 
     /** Keeps the way as it is planned under a name, and plans on with it. */

@@ -50,7 +50,7 @@ public record BenchForm(
         @Nullable String storage,
         @Nullable String weighed,
         @Nullable String poured,
-        @Nullable BenchNumbers numbers,
+        SentencePart.@Nullable Numbers numbers,
         SentencePart.@Nullable SpiritForm spirit,
         @Nullable String knowingly,
         @Nullable String called,
@@ -157,7 +157,7 @@ public record BenchForm(
     }
 
     /** The same with other numbers of its way. */
-    public BenchForm numbered(BenchNumbers others) {
+    public BenchForm numbered(SentencePart.Numbers others) {
         return new BenchForm(
                 key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, length, then, start, use, pressing,
                 storage, weighed, poured, others, spirit, knowingly, called, time, want);
@@ -312,7 +312,7 @@ public record BenchForm(
                 or(storage, "COOL_DARK"),
                 or(weighed, ""),
                 or(poured, ""),
-                numbers == null ? BenchNumbers.NONE : numbers,
+                numbers == null ? SentencePart.Numbers.NONE : numbers,
                 spirit == null ? SentencePart.SpiritForm.NONE : spirit,
                 or(knowingly, ""),
                 or(called, ""),

@@ -11,7 +11,6 @@ import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.core.planning.PlannedCarrier;
 import app.velvetcrock.core.planning.PlannedHerb;
-import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.core.strain.YieldForecast;
 import app.velvetcrock.core.water.WaterBudget;
@@ -122,7 +121,7 @@ public record BenchPage(
                         .orElse(null),
                 plan.water().isWorthSaying() ? water(plan, house) : null,
                 plan.moistening().map(spirit -> moisten(spirit, plan, house)).orElse(null),
-                planned.wanted().map(Wanted::working).orElse(null),
+                planned.wanted().map(read -> read.wanted().working()).orElse(null),
                 back(planned, house),
                 new Told(
                         "till " + house.date(plan.keepUntil().date()),

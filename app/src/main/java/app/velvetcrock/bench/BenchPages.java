@@ -64,6 +64,7 @@ public class BenchPages {
                 "sources",
                 work.planned().map(planned -> sources(planned, house)).orElse(List.of()));
         model.addAttribute("then", work.then());
+        model.addAttribute("toBuy", WantedMaking.toBuy(work, house));
         model.addAttribute("remedies", remedies(work));
         model.addAttribute("marks", BenchPicture.Marks.of(house.settings().units()));
         return "bench/bench";

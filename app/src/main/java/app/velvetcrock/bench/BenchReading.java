@@ -1,5 +1,6 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.OilWish;
@@ -33,11 +34,13 @@ class BenchReading {
     private final BenchStock stock;
     private final Retentions retentions;
     private final Materia materia;
+    private final OwnRights rights;
 
-    BenchReading(BenchStock stock, Retentions retentions, Materia materia) {
+    BenchReading(BenchStock stock, Retentions retentions, Materia materia, OwnRights rights) {
         this.stock = stock;
         this.retentions = retentions;
         this.materia = materia;
+        this.rights = rights;
     }
 
     /** What one working-out has before it. */
@@ -57,14 +60,14 @@ class BenchReading {
             OilWish oil,
             PlanRequest.Circumstances how,
             BenchSentence.Spirit spirit,
-            Optional<Wanted> wanted) {
+            Optional<WantSentence.Read> wanted) {
 
         /** What is asked for, in one vessel. */
         PlanRequest request(OfJar jar, List<Vessel> free) {
             return new PlanRequest(planned, pour.carriers(), oil, jar.vessel(), free, how);
         }
 
-        Asked outOf(Wanted want) {
+        Asked outOf(WantSentence.Read want) {
             return new Asked(herbs, planned, pour, oil, how, spirit, Optional.of(want));
         }
 
@@ -92,11 +95,14 @@ class BenchReading {
             List<Vessel> vessels = vessel.map(named -> List.of(named.vessel()))
                     .orElseGet(() ->
                             desk.shelves().jars().stream().map(OfJar::vessel).toList());
-            Optional<Wanted> wanted = new WantSentence(
-                            fields, desk.house(), desk.shelves(), new Wanted.Room(vessels, way.headspace()))
+            Optional<WantSentence.Read> wanted = new WantSentence(
+                            fields, desk.house(), desk.shelves(), new Wanted.Room(vessels, way.headspace()), rights)
                     .wanted(form, rows, pour, retentions);
             return wanted.flatMap(want -> read(
-                            form.making(desk.house().mass(want.herb()), poured(form, want) + " mL"), way, vessel, desk)
+                            form.making(desk.house().mass(want.wanted().herb()), poured(form, want.wanted()) + " mL"),
+                            way,
+                            vessel,
+                            desk)
                     .map(asked -> asked.outOf(want)));
         }
         Optional<List<Mass>> masses =
@@ -106,7 +112,7 @@ class BenchReading {
                 .map(all -> Optional.<OilWish>of(new OilWish.Exactly(all)))
                 .orElseGet(() -> desk.sentence().oil(pour.density(), form.oil()));
         Method numbered = new NumbersSentence(fields, desk.house())
-                .apply(way, form.numbers() == null ? BenchNumbers.NONE : form.numbers());
+                .apply(way, form.numbers() == null ? SentencePart.Numbers.NONE : form.numbers());
         BenchSentence.Spirit spirit = desk.sentence()
                 .spirit(
                         form.spirit() == null ? SentencePart.SpiritForm.NONE : form.spirit(),

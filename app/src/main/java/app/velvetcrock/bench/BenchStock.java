@@ -40,7 +40,7 @@ import org.springframework.stereotype.Component;
 @Component
 public class BenchStock {
 
-    private static final String BEESWAX = "beeswax";
+    static final String BEESWAX = "beeswax";
 
     private final Stores stores;
     private final Jars jars;

@@ -128,8 +128,7 @@ class BenchTime {
         LocalDate today = house.dayOf(clock.instant());
         Optional<Instant> need = need(time, fields, house, today);
         Map<String, Instant> holds = new HashMap<>();
-        List<Step> then =
-                form.want() == null || BenchForm.isBlank(form.want().container()) ? List.of() : PlanSteps.making();
+        List<Step> then = WantSentence.isMade(form) ? PlanSteps.making() : List.of();
         List<Step> steps = Stream.concat(PlanSteps.of(request, home).stream(), then.stream())
                 .toList();
         for (int i = 0; i < steps.size(); i++) {

@@ -10,7 +10,6 @@ import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.FrozenPlan;
-import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.draw.BenchPicture;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.kit.OfJar;
@@ -40,7 +39,8 @@ public record BenchWork(
     private static final List<String> SENTENCE = List.of(
             "amount", "herb", "cut", "oil", "carrier", "jar", "length", "start", "use", "pressing", "storage", "total");
 
-    private static final List<String> ASIDE = List.of("mix.first", "want.amount", "want.container", "want.firmness");
+    private static final List<String> ASIDE =
+            List.of("mix.first", "want.amount", "want.container", "want.firmness", "want.kind");
 
     /** The blanks that something is said beside; what is said of days and of numbers stands with these. */
     public List<String> besides() {
@@ -134,10 +134,10 @@ public record BenchWork(
             Optional<Bath> bath,
             Map<String, String> late,
             Optional<BenchTime.Timing> timing,
-            Optional<Wanted> wanted,
+            Optional<WantSentence.Read> wanted,
             boolean lacksBath) {
 
-        Planned outOf(Optional<Wanted> want) {
+        Planned outOf(Optional<WantSentence.Read> want) {
             return new Planned(parts, ways, bath, late, timing, want, lacksBath);
         }
 

@@ -32,7 +32,7 @@ public final class NumbersSentence {
     }
 
     /** The way with the numbers typed; the way itself where none is. */
-    Method apply(Method way, BenchNumbers typed) {
+    Method apply(Method way, SentencePart.Numbers typed) {
         if (!typed.isTyped()) {
             return way;
         }
@@ -165,7 +165,7 @@ public final class NumbersSentence {
     public record StageRow(List<Blank> blanks, String between) {}
 
     /** Every number of a way with what is typed for it. */
-    static List<StageRow> rows(Method way, BenchNumbers typed, House house) {
+    static List<StageRow> rows(Method way, SentencePart.Numbers typed, House house) {
         List<StageRow> rows = new ArrayList<>();
         for (Stage stage : way.stages()) {
             boolean first = rows.isEmpty();

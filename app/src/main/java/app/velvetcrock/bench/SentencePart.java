@@ -1,9 +1,14 @@
 package app.velvetcrock.bench;
 
 import app.velvetcrock.core.charge.OilShares;
+import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
+import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.method.Tending;
+import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** The parts of the Bench's sentence that have several blanks of their own. */
@@ -107,14 +112,85 @@ public final class SentencePart {
      *
      * @param amount oil, or a number of containers
      * @param container which; empty for oil
-     * @param firmness of the salve in them, on the scale
+     * @param firmness of what is in them, on the scale; empty for what felt right
+     * @param kind of thing made; empty for a salve
      */
-    public record Want(@Nullable String amount, @Nullable String container, @Nullable String firmness) {
+    public record Want(
+            @Nullable String amount, @Nullable String container, @Nullable String firmness, @Nullable String kind) {
 
-        static final Want NONE = new Want("", "", "");
+        static final Want NONE = new Want("", "", "", "");
 
         Want filled() {
-            return new Want(BenchForm.or(amount, ""), BenchForm.or(container, ""), BenchForm.or(firmness, ""));
+            return new Want(
+                    BenchForm.or(amount, ""),
+                    BenchForm.or(container, ""),
+                    BenchForm.or(firmness, ""),
+                    BenchForm.or(kind, ""));
+        }
+    }
+
+    /** Numbers of a way: its first and second stage, and how often it is tended. */
+    public record Numbers(
+            @Nullable String band,
+            @Nullable String ceiling,
+            @Nullable String thenBand,
+            @Nullable String thenCeiling,
+            @Nullable String shake,
+            @Nullable String look,
+            @Nullable String read) {
+
+        static final Numbers NONE = new Numbers("", "", "", "", "", "", "");
+
+        /** The numbers in which a way differs from the one it was made of, as they are typed. */
+        public static Numbers differing(Method way, Method shipped, House house) {
+            Stage first = way.stages().get(0);
+            Stage asFirst = shipped.stages().get(0);
+            boolean two = way.stages().size() > 1;
+            Stage second = two ? way.stages().get(1) : first;
+            Stage asSecond = two ? shipped.stages().get(1) : first;
+            return new Numbers(
+                    band(first, asFirst, house),
+                    ceiling(first, asFirst, house),
+                    band(second, asSecond, house),
+                    ceiling(second, asSecond, house),
+                    rhythm(way, shipped, Tending.Kind.SHAKE),
+                    rhythm(way, shipped, Tending.Kind.LOOK),
+                    rhythm(way, shipped, Tending.Kind.READ));
+        }
+
+        private static String band(Stage own, Stage shipped, House house) {
+            return own.band().equals(shipped.band())
+                    ? ""
+                    : house.temperatures(own.band().low(), own.band().high());
+        }
+
+        private static String ceiling(Stage own, Stage shipped, House house) {
+            return own.ceiling()
+                    .filter(ceiling -> !own.ceiling().equals(shipped.ceiling()))
+                    .map(house::temperature)
+                    .orElse("");
+        }
+
+        private static String rhythm(Method way, Method shipped, Tending.Kind kind) {
+            for (int i = 0; i < way.stages().size(); i++) {
+                Stage as = shipped.stages().get(i);
+                Optional<Tending> own = way.stages().get(i).tending(kind).filter(tending -> !as.tendings()
+                        .contains(tending));
+                if (own.isPresent()) {
+                    return NumbersSentence.words(own.get());
+                }
+            }
+            return "";
+        }
+
+        public boolean isTyped() {
+            return !(BenchForm.isBlank(band)
+                    && BenchForm.isBlank(ceiling)
+                    && BenchForm.isBlank(thenBand)
+                    && BenchForm.isBlank(thenCeiling)
+                    && BenchForm.isBlank(shake)
+                    && BenchForm.isBlank(look)
+                    && BenchForm.isBlank(read));
         }
     }
 }

@@ -1,10 +1,17 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.charge.HerbPortion;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.making.Backwards;
+import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Firmness;
+import app.velvetcrock.core.making.Kind;
+import app.velvetcrock.core.making.Melt;
+import app.velvetcrock.core.making.OwnRight;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -14,6 +21,7 @@ import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
@@ -21,36 +29,47 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 
 /** Reads what is wanted, oil or so many containers of a salve, and works back to herb and oil. */
 final class WantSentence {
 
-    private static final Pattern COUNT =
-            Pattern.compile("(\\d{1,4}) ?(?:×|x|tins?|jars?|pots?|bottles?|sticks?|pieces?)?");
+    private static final Pattern COUNT = Pattern.compile(
+            "(\\d{1,4}) ?(×|x|tins?|jars?|pots?|bottles?|sticks?|moulds?|bars?|pieces?|people|persons?|gifts?)?");
     private static final Pattern RATIO = Pattern.compile("1 ?: ?(\\d{1,3}(?:[.,]\\d{1,2})?)");
+
+    private static final String USUAL = "salve";
+    private static final double NEARLY_ALL = 0.999;
+    private static final List<Kind> KINDS = Kind.shipped().stream()
+            .filter(kind -> kind.firmness() > 0
+                    && kind.others().values().stream()
+                                    .mapToDouble(share -> share)
+                                    .sum()
+                            < NEARLY_ALL)
+            .toList();
 
     private final Fields fields;
     private final House house;
-    private final List<Stock.OfSupply> containers;
-    private final Mass beeswax;
+    private final BenchStock.Shelves shelves;
     private final Wanted.Room room;
+    private final OwnRights rights;
 
-    WantSentence(Fields fields, House house, BenchStock.Shelves shelves, Wanted.Room room) {
+    WantSentence(Fields fields, House house, BenchStock.Shelves shelves, Wanted.Room room, OwnRights rights) {
         this.fields = fields;
         this.house = house;
-        this.containers = shelves.containers();
-        this.beeswax = shelves.beeswax();
+        this.shelves = shelves;
         this.room = room;
+        this.rights = rights;
     }
 
     /** Herb and oil for what is wanted, at the ratio said or the first herb's usual one. */
-    Optional<Wanted> wanted(BenchForm form, List<BlendSentence.Row> rows, BenchStock.Pour pour, Retentions retentions) {
+    Optional<Read> wanted(BenchForm form, List<BlendSentence.Row> rows, BenchStock.Pour pour, Retentions retentions) {
         Stock.OfHerb herb = rows.get(0).herb();
         Density density = pour.density();
+        boolean ofOil = BenchForm.isBlank(Objects.requireNonNull(form.want()).container());
+        Optional<WantedMaking> making = ofOil ? Optional.empty() : making(form, density);
         Optional<Volume> oil =
-                BenchForm.isBlank(Objects.requireNonNull(form.want()).container())
-                        ? oil(form, density)
-                        : salve(form, density);
+                ofOil ? oil(form, density) : making.map(made -> made.back().oil());
         Pressing pressing = List.of(Pressing.values()).stream()
                 .filter(p -> p.name().equals(form.pressing()))
                 .findFirst()
@@ -62,7 +81,43 @@ final class WantSentence {
                 herb.weighedBulk(),
                 herb.kind().usualRatio());
         List<Double> measured = retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), pressing);
-        return oil.flatMap(volume -> back(volume, ratio(form), gram, new Known(pressing, measured)));
+        return oil.flatMap(volume -> back(volume, ratio(form), gram, new Known(pressing, measured)))
+                .map(wanted -> new Read(wanted, making));
+    }
+
+    /** Tells whether something is to be made of the oil. */
+    static boolean isMade(BenchForm form) {
+        return form.want() != null
+                && !BenchForm.isBlank(form.want().amount())
+                && (!BenchForm.isBlank(form.want().container()) || isCounted(form));
+    }
+
+    private static boolean isCounted(BenchForm form) {
+        Matcher counted =
+                COUNT.matcher(BenchForm.or(Objects.requireNonNull(form.want()).amount(), "")
+                        .strip()
+                        .toLowerCase(Locale.ROOT));
+        return counted.matches() && counted.group(2) != null;
+    }
+
+    /** The container named; where none is but a number of them, those of that word, or else those there are most of. */
+    private Optional<Stock.OfSupply> tin(SentencePart.Want want, String word) {
+        Optional<UUID> id = BenchForm.id(want.container());
+        String one = word.replaceFirst("s$", "");
+        return shelves.containers().stream()
+                .filter(lot -> lot.holds().isPresent())
+                .filter(lot -> id.isEmpty() || id.filter(lot.id()::equals).isPresent())
+                .max(Comparator.comparing((Stock.OfSupply lot) -> !one.isEmpty()
+                                && lot.name().toLowerCase(Locale.ROOT).contains(one))
+                        .thenComparing(Stock.OfSupply::left));
+    }
+
+    /** What was worked back, and what is to be made of the oil where that was wanted. */
+    record Read(Wanted wanted, Optional<WantedMaking> making) {}
+
+    /** Kinds that are made of an oil and poured into something. */
+    static List<Kind> kinds() {
+        return KINDS;
     }
 
     private record Known(Pressing pressing, List<Double> measured) {}
@@ -117,63 +172,66 @@ final class WantSentence {
                 });
     }
 
-    private Optional<Volume> salve(BenchForm form, Density density) {
-        if (fields.isTooLong("want.amount", Objects.requireNonNull(form.want()).amount(), Fields.LONGEST_AMOUNT)) {
+    private Optional<WantedMaking> making(BenchForm form, Density density) {
+        SentencePart.Want want = Objects.requireNonNull(form.want());
+        if (fields.isTooLong("want.amount", want.amount(), Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
-        Matcher count =
-                COUNT.matcher(String.valueOf(Objects.requireNonNull(form.want()).amount())
-                        .strip()
-                        .toLowerCase(Locale.ROOT));
-        Optional<UUID> id = BenchForm.id(Objects.requireNonNull(form.want()).container());
-        Optional<Volume> holds = containers.stream()
-                .filter(lot -> id.filter(lot.id()::equals).isPresent())
+        Kind kind = KINDS.stream()
+                .filter(one -> one.key().equals(want.kind()))
                 .findFirst()
-                .flatMap(Stock.OfSupply::holds);
-        Optional<Double> firmness =
-                BenchForm.isBlank(Objects.requireNonNull(form.want()).firmness())
-                        ? Optional.of(Firmness.SALVE)
-                        : fields.number(
-                                "want.firmness",
-                                Objects.requireNonNull(form.want()).firmness(),
-                                0,
-                                Firmness.HARDEST,
-                                "on the scale");
-        if (!count.matches() || count.group(1).equals("0")) {
+                .orElseGet(() -> KINDS.stream()
+                        .filter(one -> one.key().equals(USUAL))
+                        .findFirst()
+                        .orElseThrow());
+        Matcher count = COUNT.matcher(String.valueOf(want.amount()).strip().toLowerCase(Locale.ROOT));
+        Optional<Stock.OfSupply> tin = tin(want, count.matches() && count.group(2) != null ? count.group(2) : "");
+        Optional<Double> firmness = BenchForm.isBlank(want.firmness())
+                ? Optional.of(rights.of(kind.key(), house)
+                        .right()
+                        .map(OwnRight::target)
+                        .orElse(kind.firmness()))
+                : fields.number("want.firmness", want.firmness(), 0, Firmness.HARDEST, "on the scale");
+        if (!count.matches() || Integer.parseInt(count.group(1)) == 0) {
             fields.trouble(
                     "want.amount",
-                    "“%s” is no number of containers."
-                            .formatted(Objects.requireNonNull(form.want()).amount()),
-                    "18 tins");
+                    "“%s” is no number of containers.".formatted(want.amount()),
+                    "18 tins, or 17 people");
         }
-        if (holds.isEmpty()) {
-            fields.trouble("want.container", "That container is not here any more.", "another from the list");
+        if (tin.isEmpty()) {
+            fields.trouble(
+                    "want.container",
+                    "No such container is here.",
+                    "another from the list; put yours into the Stores first, also where none is left");
+        } else if (BenchForm.isBlank(want.container())) {
+            fields.echo("want.container", "in: " + tin.get().name());
         }
-        if (!fields.isClear()) {
+        return fields.isClear()
+                ? made(kind, Integer.parseInt(count.group(1)), tin.orElseThrow(), firmness.orElseThrow(), density)
+                : Optional.empty();
+    }
+
+    private Optional<WantedMaking> made(Kind kind, int count, Stock.OfSupply tin, double firmness, Density density) {
+        Container container = new Container(tin.name(), tin.holds().orElseThrow(), false);
+        try {
+            Backwards back = Backwards.of(
+                    new Backwards.Wish(kind, count, container, firmness),
+                    density,
+                    house.settings().room());
+            String besides = WantedMaking.besidesOil(back).stream()
+                    .map(part -> "%s of it %s".formatted(house.about(part.mass()), WantedMaking.name(part, shelves)))
+                    .collect(Collectors.joining(", "));
+            fields.echo(
+                    "want.firmness",
+                    "%s in all, F %s%s"
+                            .formatted(
+                                    house.about(back.melt().formula().total()),
+                                    Decimals.upTo(back.melt().firmness().value(), 1),
+                                    besides.isEmpty() ? "" : ", " + besides));
+            return Optional.of(new WantedMaking(kind, count, tin, firmness, back));
+        } catch (Melt.CannotBe cannot) {
+            fields.trouble("want.amount", cannot.getMessage() + ".", "fewer");
             return Optional.empty();
         }
-        Wanted.Salve salve =
-                Wanted.Salve.of(Integer.parseInt(count.group(1)), holds.orElseThrow(), firmness.orElseThrow(), density);
-        Mass lacks = Mass.ofGrams(Math.max(0, salve.wax().grams() - beeswax.grams()));
-        fields.echo(
-                "want.firmness",
-                "%s in all, %s of it beeswax%s"
-                        .formatted(
-                                house.about(salve.all()),
-                                house.about(salve.wax()),
-                                lacks.grams() == 0
-                                        ? ""
-                                        : "; %s of that is not in the Stores".formatted(house.about(lacks))));
-        long here = containers.stream()
-                .filter(lot -> id.filter(lot.id()::equals).isPresent())
-                .mapToLong(Stock.OfSupply::left)
-                .sum();
-        if (Long.parseLong(count.group(1)) > here) {
-            fields.echo(
-                    "want.container",
-                    "%d of these are here; %d more are wanted by the day it is poured"
-                            .formatted(here, Long.parseLong(count.group(1)) - here));
-        }
-        return Optional.of(salve.oil());
     }
 }

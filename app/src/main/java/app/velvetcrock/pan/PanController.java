@@ -2,9 +2,12 @@ package app.velvetcrock.pan;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.errands.Awaited;
+import app.velvetcrock.errands.Errands;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
@@ -18,6 +21,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 
@@ -29,11 +33,25 @@ class PanController {
     private final PanPlanner planner;
     private final PanWork work;
     private final Makings makings;
+    private final PanWaiting waiting;
+    private final Awaited awaited;
+    private final Errands errands;
     private final Households households;
     private final Clock clock;
 
     PanController(
-            PanDesk desks, PanPlanner planner, PanWork work, Makings makings, Households households, Clock clock) {
+            PanDesk desks,
+            PanPlanner planner,
+            PanWork work,
+            Makings makings,
+            PanWaiting waiting,
+            Awaited awaited,
+            Errands errands,
+            Households households,
+            Clock clock) {
+        this.waiting = waiting;
+        this.awaited = awaited;
+        this.errands = errands;
         this.desks = desks;
         this.planner = planner;
         this.work = work;
@@ -98,6 +116,7 @@ class PanController {
                                 form,
                                 new PanPage.At(desk.house(), desk.shelves().containers())))
                         .orElse(null));
+        model.addAttribute("waits", waiting.all());
         model.addAttribute(
                 "now",
                 makings.inThePan().stream()
@@ -124,6 +143,46 @@ class PanController {
 
     private static String next(Makings.Sheet sheet) {
         return sheet.course().next().map(step -> "next: " + step.step().word()).orElse("done");
+    }
+
+    /** Puts what is planned and not here on the list to buy by. */
+    @PostMapping("/pan/to-buy")
+    String toBuy(PanForm form, Reply reply) {
+        PanDesk.Desk desk = desks.desk(form, today());
+        List<String> lines = desk.planned().stream()
+                .flatMap(planned -> planned.missing().stream())
+                .map(PanPlanner.Missing::buy)
+                .toList();
+        return reply.tap("/pan", () -> {
+            if (lines.isEmpty()) {
+                throw new Refused("All of it is in the Stores; nothing is to be bought.");
+            }
+            List<UUID> on = errands.add(lines, PanDesk.usualName(desk));
+            return new Done(
+                    desk.form().address(),
+                    "On the list to buy: %s.".formatted(String.join("; ", lines)),
+                    Errands.takenBack(on));
+        });
+    }
+
+    /** Goes on with what waited for the oil of a batch. */
+    @GetMapping("/pan/waiting/{batch}")
+    String waiting(@PathVariable UUID batch) {
+        return "redirect:" + waiting.of(batch).map(PanWaiting.Waits::href).orElse("/pan");
+    }
+
+    /** Lets what waits for the oil of a batch wait no more, or again. */
+    @PostMapping("/pan/waiting/{batch}/drop")
+    String drop(@PathVariable UUID batch, @Nullable String back, Reply reply) {
+        return reply.tap("/pan", () -> {
+            awaited.drop(batch, back == null);
+            return back == null
+                    ? new Done(
+                            "/pan",
+                            "It waits no more; the oil is as it was.",
+                            "/pan/waiting/%s/drop?back=yes".formatted(batch))
+                    : new Done("/pan", "It waits again.");
+        });
     }
 
     @PostMapping("/pan/begin")

@@ -1,5 +1,6 @@
 package app.velvetcrock.pan;
 
+import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.pan.Addition;
@@ -38,7 +39,7 @@ public class PanDesk {
             PanStock.Shelves shelves,
             Kind kind,
             PanForm form,
-            PanPlanner.Learned learned,
+            OwnRights.Learned learned,
             Optional<PanPlanner.Planned> planned) {}
 
     House house() {
@@ -68,7 +69,7 @@ public class PanDesk {
         PanStock.Shelves shelves = stock.shelves(house, today);
         Kind kind = planner.kind(form.kind());
         PanForm filled = named(measured(filled(form, kind, shelves), kind, shelves), shelves);
-        PanPlanner.Learned learned = planner.learned(kind, house);
+        OwnRights.Learned learned = planner.learned(kind, house);
         return new Desk(
                 house,
                 fields,

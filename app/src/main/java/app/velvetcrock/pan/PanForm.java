@@ -2,6 +2,7 @@ package app.velvetcrock.pan;
 
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.pan.MakingPlan;
 import java.util.ArrayList;
@@ -65,7 +66,7 @@ public record PanForm(
                         .toList();
     }
 
-    static String text(@Nullable String typed) {
+    public static String text(@Nullable String typed) {
         return typed == null ? "" : typed.strip();
     }
 
@@ -80,24 +81,22 @@ public record PanForm(
     }
 
     /** The sentence that makes the same again; what its lots were is meant by its kind where they are gone. */
-    static PanForm again(MakingPlan plan) {
+    public static PanForm again(MakingPlan plan) {
         double whole = plan.formula().total().grams();
         List<Row> rows = new ArrayList<>();
         String oilLot = "";
         String waxLot = "";
         String waxShare = "";
-        for (MakingPlan.Weighed one : plan.weighed()) {
-            String lot = one.lot()
-                    .map(UUID::toString)
-                    .orElse(KIND + one.part().stuff().key());
-            String percent = Decimals.upTo(Math.round(1000 * one.part().mass().grams() / whole) / 10.0, 1) + " %";
-            if (oilLot.isEmpty() && one.part().stuff().role() == Formula.Role.OIL) {
-                oilLot = lot;
-            } else if (waxLot.isEmpty() && one.part().stuff().role() == Formula.Role.WAX) {
-                waxLot = KIND + one.part().stuff().key();
+        for (Formula.Part part : plan.formula().parts()) {
+            String percent = Decimals.upTo(Math.round(1000 * part.mass().grams() / whole) / 10.0, 1) + " %";
+            String kind = KIND + part.stuff().key();
+            if (oilLot.isEmpty() && part.stuff().role() == Formula.Role.OIL) {
+                oilLot = PanWork.lotOf(plan, part.stuff()).map(UUID::toString).orElse(kind);
+            } else if (waxLot.isEmpty() && part.stuff().role() == Formula.Role.WAX) {
+                waxLot = kind;
                 waxShare = percent;
             } else {
-                rows.add(new Row(KIND + one.part().stuff().key(), percent));
+                rows.add(new Row(kind, percent));
             }
         }
         List<Row> stirred = plan.additions().stream()
@@ -123,6 +122,11 @@ public record PanForm(
                 "",
                 rows,
                 stirred);
+    }
+
+    /** What was planned backwards, begun with the oil that came of it; its butters are filled in as its kind has them. */
+    static PanForm wanted(String much, String into, Kind kind, String oil, String firm) {
+        return new PanForm(null, much, into, kind.key(), null, oil, "", "", firm, "", "", "", null, null);
     }
 
     PanForm withoutFirmness() {

@@ -1,5 +1,6 @@
 package app.velvetcrock.pan;
 
+import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Formula;
@@ -27,7 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param rest what stays in the pan; empty where nothing worth naming does
  * @param within where the most drops that would be within are taken; null where they are within
  */
-record PanPage(
+public record PanPage(
         String whole,
         PanPicture.Melt melt,
         String edges,
@@ -49,13 +50,13 @@ record PanPage(
         boolean canStart) {
 
     /** A part of the melt: how much, what, and how that is measured. */
-    record Part(String amount, String what, double labelY) {}
+    public record Part(String amount, String what, double labelY) {}
 
     /** A figure with what it rests on. */
-    record Card(String id, String big, String small, @Nullable Working working, String ask) {}
+    public record Card(String id, String big, String small, @Nullable Working working, String ask) {}
 
     /** A container, drawn to the share of it that is filled. */
-    record Tin(boolean mould, double level) {
+    public record Tin(boolean mould, double level) {
 
         public String outline() {
             return mould ? "M2 4 H6 L10 37 H42 L46 4 H50" : "M1 3 H51 M4 3 V33 q0 4 4 4 H44 q4 0 4 -4 V3";
@@ -63,7 +64,7 @@ record PanPage(
     }
 
     /** An essential oil against its ceiling. */
-    record Drop(String what, String percent, String most, String mark) {}
+    public record Drop(String what, String percent, String most, String mark) {}
 
     /** Whose page it is, and the containers there are. */
     record At(House house, List<PanStock.Tin> here) {}
@@ -72,7 +73,7 @@ record PanPage(
     private static final double PERCENT = 100;
     private static final double WORTH_NAMING = 1;
 
-    static PanPage of(PanPlanner.Planned planned, PanPlanner.Learned learned, PanForm form, At at) {
+    static PanPage of(PanPlanner.Planned planned, OwnRights.Learned learned, PanForm form, At at) {
         House house = at.house();
         List<PanStock.Tin> here = at.here();
         PanReading.Read read = planned.read();
@@ -142,7 +143,7 @@ record PanPage(
                 stratum.labelY());
     }
 
-    static PanPicture.Scale scale(double firmness, PanPlanner.Learned learned, House house) {
+    public static PanPicture.Scale scale(double firmness, OwnRights.Learned learned, House house) {
         List<PanPicture.Mark> marks = new ArrayList<>();
         marks.add(new PanPicture.Mark(firmness, Decimals.upTo(firmness, 1) + " this melt", true));
         learned.past().stream()
@@ -156,7 +157,7 @@ record PanPage(
                 firmness, marks, learned.right().map(right -> new double[] {right.least(), right.most()}));
     }
 
-    private static String firm(PanReading.Read read, PanPlanner.Learned learned) {
+    private static String firm(PanReading.Read read, OwnRights.Learned learned) {
         double value = read.melt().firmness().value();
         String band = read.melt().firmness().band().word();
         if (read.melt().tooHard()) {
@@ -176,7 +177,7 @@ record PanPage(
                                 .orElse(""));
     }
 
-    static String minutes(Duration duration) {
+    public static String minutes(Duration duration) {
         long seconds = duration.toSeconds();
         return seconds < 600 && seconds % 60 != 0
                 ? Decimals.upTo(Math.round(seconds / 6.0) / 10.0, 1)
@@ -204,7 +205,7 @@ record PanPage(
                                 : "");
     }
 
-    static app.velvetcrock.core.measure.Temperature rounded(app.velvetcrock.core.measure.Temperature at) {
+    public static app.velvetcrock.core.measure.Temperature rounded(app.velvetcrock.core.measure.Temperature at) {
         return app.velvetcrock.core.measure.Temperature.ofCelsius(Math.round(at.celsius()));
     }
 

@@ -2,7 +2,7 @@ package app.velvetcrock.pan;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
-import app.velvetcrock.batch.Makings;
+import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.making.Ceilings;
@@ -11,13 +11,11 @@ import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Kind;
-import app.velvetcrock.core.making.OwnRight;
 import app.velvetcrock.core.making.Pouring;
 import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.pan.MadeKeeping;
-import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Costs;
@@ -38,22 +36,20 @@ import org.springframework.stereotype.Component;
 
 /** Works the Pan's sentence out: what goes in, how firm, how it pours and keeps, what is missing. */
 @Component
-class PanPlanner {
+public class PanPlanner {
 
     /** [E] A melt is so hot when it is clear. */
-    static final Temperature CLEAR = Temperature.ofCelsius(75);
+    public static final Temperature CLEAR = Temperature.ofCelsius(75);
 
-    private static final int PAST = 8;
-
-    private final Makings makings;
+    private final OwnRights rights;
     private final Batches batches;
     private final Costs costs;
     private final Cautions cautions = Cautions.shipped();
     private final Setting setting = Setting.shipped();
     private final List<Kind> kinds = Kind.shipped();
 
-    PanPlanner(Makings makings, Batches batches, Costs costs) {
-        this.makings = makings;
+    PanPlanner(OwnRights rights, Batches batches, Costs costs) {
+        this.rights = rights;
         this.batches = batches;
         this.costs = costs;
     }
@@ -69,15 +65,13 @@ class PanPlanner {
                 .orElseThrow());
     }
 
-    /** One of the household's makings of this kind, on the scale. */
-    record Past(int number, double firmness, String felt, LocalDate on) {}
-
     /**
      * The sentence worked out.
      *
      * @param filling how it fills the containers named; absent where it is told by weight alone
      * @param over why it may be neither given nor sold
      * @param missing what is not here, or not enough of it, as a list to buy by
+     * @param weighed what is taken of each lot; of one kind from several where one is not enough
      */
     record Planned(
             PanReading.Read read,
@@ -89,7 +83,8 @@ class PanPlanner {
             Optional<Costs.Cost> cost,
             List<Caution> cautions,
             Optional<String> over,
-            List<Missing> missing) {
+            List<Missing> missing,
+            List<MakingPlan.Weighed> weighed) {
 
         Mass whole() {
             return read.stirred().stream()
@@ -102,50 +97,32 @@ class PanPlanner {
         }
     }
 
-    /** Something that is not enough: {@code stops} where its lot is named and cannot give so much. */
-    record Missing(String words, boolean stops) {}
+    /** Something that is not enough: {@code stops} where its lot is named and cannot give so much; {@code buy} as on a list. */
+    record Missing(String words, boolean stops, String buy) {}
 
-    /** What felt right for a kind, and the makings it was learned from, the newest first. */
-    record Learned(Optional<OwnRight> right, List<Past> past) {}
-
-    Learned learned(Kind kind, House house) {
-        List<Makings.Sheet> made = makings.made(kind.key(), PAST);
-        List<Past> past = new ArrayList<>();
-        List<OwnRight.Test> tests = new ArrayList<>();
-        for (Makings.Sheet sheet : made) {
-            double now = sheet.course().formula().firmness().value();
-            List<OwnRight.Test> own = new ArrayList<>(sheet.course().tests());
-            sheet.holding().stream()
-                    .filter(at -> at.line() instanceof MakingLine.TurnedOut)
-                    .map(at -> new OwnRight.Test(now, ((MakingLine.TurnedOut) at.line()).felt()))
-                    .forEach(own::add);
-            if (!own.isEmpty()) {
-                // A making counts by how it was felt last. The newest comes first here, and last where the latest five
-                // are taken.
-                OwnRight.Test last = own.get(own.size() - 1);
-                tests.add(0, last);
-                past.add(new Past(
-                        sheet.number(),
-                        last.firmness(),
-                        last.felt().word(),
-                        house.dayOf(
-                                sheet.holding().get(sheet.holding().size() - 1).at())));
-            }
-        }
-        return new Learned(OwnRight.of(tests), past);
+    OwnRights.Learned learned(Kind kind, House house) {
+        return rights.of(kind.key(), house);
     }
 
-    Optional<Planned> plan(PanForm form, Kind kind, PanStock.Shelves shelves, Learned learned, At at) {
+    Optional<Planned> plan(PanForm form, Kind kind, PanStock.Shelves shelves, OwnRights.Learned learned, At at) {
         return new PanReading(shelves, setting, at.house(), at.fields())
                 .read(form, kind, learned.right())
-                .map(read -> worked(read, at));
+                .map(read -> worked(read, shelves, at));
     }
 
     /** Where and when it is planned, and the fields what is wrong stands beside. */
     record At(House house, LocalDate today, Fields fields) {}
 
-    private Planned worked(PanReading.Read read, At at) {
+    private Planned worked(PanReading.Read read, PanStock.Shelves shelves, At at) {
         Formula formula = read.melt().formula();
+        Map<String, PanThing> things = things(read);
+        List<MakingPlan.Weighed> weighed = formula.parts().stream()
+                .flatMap(part -> shelves
+                        .weighed(
+                                part,
+                                Objects.requireNonNull(things.get(part.stuff().key())))
+                        .stream())
+                .toList();
         boolean whipped = read.kind().whipped();
         Mass whole = read.stirred().stream().map(one -> one.addition().mass()).reduce(formula.total(), Mass::plus);
         Optional<Filling> filling = read.tin()
@@ -178,10 +155,11 @@ class PanPlanner {
                 Cooling.of(whole, CLEAR, read.room(), Cooling.Where.IN_AIR),
                 ceilings,
                 keeping,
-                costs.of(taken(read, filling)),
+                costs.of(taken(read, weighed, filling)),
                 told,
                 KeptBack.why(read, ceilings, keeping),
-                missing(read, filling, at.house()));
+                missing(read, filling, shelves, at.house()),
+                weighed);
     }
 
     /** Traits of the herbs in the oils, by the batches they came from. */
@@ -228,13 +206,12 @@ class PanPlanner {
     }
 
     /** What is taken of each lot, in milligrams. */
-    private static List<Costs.Taken> taken(PanReading.Read read, Optional<Filling> filling) {
-        Map<String, PanThing> byKey = things(read);
+    private static List<Costs.Taken> taken(
+            PanReading.Read read, List<MakingPlan.Weighed> weighed, Optional<Filling> filling) {
         List<Costs.Taken> taken = new ArrayList<>();
-        read.melt().formula().parts().forEach(part -> Objects.requireNonNull(
-                        byKey.get(part.stuff().key()))
-                .lot()
-                .ifPresent(lot -> taken.add(new Costs.Taken(lot, part.mass().toMilligrams()))));
+        weighed.forEach(one -> one.lot()
+                .ifPresent(
+                        lot -> taken.add(new Costs.Taken(lot, one.part().mass().toMilligrams()))));
         read.tin()
                 .filter(tin -> !tin.container().mould())
                 .ifPresent(tin -> taken.add(new Costs.Taken(
@@ -254,14 +231,19 @@ class PanPlanner {
         return byKey;
     }
 
-    private static List<Missing> missing(PanReading.Read read, Optional<Filling> filling, House house) {
+    private static List<Missing> missing(
+            PanReading.Read read, Optional<Filling> filling, PanStock.Shelves shelves, House house) {
         Map<String, PanThing> byKey = things(read);
         List<Missing> missing = new ArrayList<>();
-        read.melt().formula().parts().forEach(part -> lacks(
-                        Objects.requireNonNull(byKey.get(part.stuff().key())), part.mass(), house)
+        read.melt().formula().parts().forEach(part -> {
+            PanThing thing = Objects.requireNonNull(byKey.get(part.stuff().key()));
+            Mass left =
+                    shelves.lots(thing.lot(), thing.key()).map(PanThing::left).reduce(Mass.ZERO, Mass::plus);
+            lacks(thing, left, part.mass(), house).ifPresent(missing::add);
+        });
+        read.stirred().forEach(one -> lacks(
+                        one.thing(), one.thing().left(), one.addition().mass(), house)
                 .ifPresent(missing::add));
-        read.stirred()
-                .forEach(one -> lacks(one.thing(), one.addition().mass(), house).ifPresent(missing::add));
         read.tin().ifPresent(tin -> {
             int wanted =
                     read.count().orElseGet(() -> filling.map(Filling::count).orElse(0));
@@ -269,30 +251,38 @@ class PanPlanner {
                 missing.add(new Missing(
                         "%d more of %s: %d are here"
                                 .formatted(wanted - tin.left(), tin.container().name(), tin.left()),
-                        false));
+                        false,
+                        "%d × %s".formatted(wanted - tin.left(), tin.container().name())));
             }
         });
         return missing;
     }
 
-    private static Optional<Missing> lacks(PanThing thing, Mass wanted, House house) {
+    private static Optional<Missing> lacks(PanThing thing, Mass left, Mass wanted, House house) {
+        String name = thing.common().toLowerCase(Locale.ROOT);
         if (!thing.isHere()) {
-            return Optional.of(new Missing("%s of %s".formatted(house.mass(wanted), thing.common()), false));
+            return Optional.of(new Missing(
+                    "%s of %s".formatted(house.mass(wanted), thing.common()), false, bought(wanted, name, house)));
         }
         // What is shown rounded and typed back is all there is.
-        double more = wanted.grams() - thing.left().grams();
+        double more = wanted.grams() - left.grams();
         return more <= 0.0005
                 ? Optional.empty()
                 : Optional.of(new Missing(
                         "%s more of %s: %s is here"
-                                .formatted(house.mass(Mass.ofGrams(more)), thing.common(), house.mass(thing.left())),
-                        true));
+                                .formatted(house.mass(Mass.ofGrams(more)), thing.common(), house.mass(left)),
+                        true,
+                        bought(Mass.ofGrams(more), name, house)));
+    }
+
+    private static String bought(Mass mass, String name, House house) {
+        return "%s of %s"
+                .formatted(house.mass(mass.grams() < 1 ? mass : Mass.ofGrams(Math.ceil(mass.grams() - 1e-6))), name);
     }
 
     /** The plan to be frozen. */
     MakingPlan frozen(Planned planned, String name) {
         PanReading.Read read = planned.read();
-        Map<String, PanThing> byKey = things(read);
         return new MakingPlan(
                 MakingPlan.RULES,
                 new MakingPlan.Made(
@@ -302,12 +292,7 @@ class PanPlanner {
                         read.kind().whipped(),
                         read.wax().isPresent()),
                 read.firmness(),
-                read.melt().formula().parts().stream()
-                        .map(part -> new MakingPlan.Weighed(
-                                part,
-                                Objects.requireNonNull(byKey.get(part.stuff().key()))
-                                        .lot()))
-                        .toList(),
+                planned.weighed(),
                 read.stirred().stream()
                         .map(one -> new MakingPlan.Stirred(
                                 one.addition(), one.thing().lot()))

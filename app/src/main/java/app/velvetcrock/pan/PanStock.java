@@ -3,11 +3,13 @@ package app.velvetcrock.pan;
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.making.Container;
+import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.materia.SupplyType;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.LotKind;
 import app.velvetcrock.stock.Oils;
@@ -15,18 +17,23 @@ import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** What the stores have for the pan, and what could be bought for it. */
 @Component
-class PanStock {
+public class PanStock {
+
+    /** What is shown rounded and typed back is all there is. */
+    private static final double NOTHING = 0.0005;
 
     private static final Set<LotKind> SUPPLIES =
             EnumSet.of(LotKind.WAX, LotKind.ANTIOXIDANT, LotKind.ESSENTIAL_OIL, LotKind.ADDITION, LotKind.SPIRIT);
@@ -52,7 +59,7 @@ class PanStock {
      * @param otherOils kinds that are not here
      * @param butters those here before those that are not
      */
-    record Shelves(
+    public record Shelves(
             List<PanThing> oils,
             List<PanThing> otherOils,
             List<PanThing> waxes,
@@ -60,25 +67,52 @@ class PanStock {
             List<PanThing> additions,
             List<Tin> containers) {
 
-        Optional<PanThing> oil(String name) {
+        public Optional<PanThing> oil(String name) {
             return Stream.concat(oils.stream(), otherOils.stream())
                     .filter(one -> one.isMeant(name))
                     .findFirst();
         }
 
-        Optional<PanThing> meltable(String name) {
+        public Optional<PanThing> meltable(String name) {
             return Stream.of(oils, otherOils, butters, waxes)
                     .flatMap(List::stream)
                     .filter(one -> one.isMeant(name))
                     .findFirst();
         }
 
-        Optional<PanThing> addition(String name) {
+        public Optional<PanThing> addition(String name) {
             return additions.stream().filter(one -> one.isMeant(name)).findFirst();
         }
 
+        /** What a part may be taken from: the lot named, then others of its kind; of an infused oil that oil alone. */
+        public Stream<PanThing> lots(Optional<UUID> named, String key) {
+            return Stream.of(oils, butters, waxes)
+                    .flatMap(List::stream)
+                    .filter(one -> one.isHere() && one.key().equals(key))
+                    .sorted(Comparator.comparing(one -> !one.lot().equals(named)));
+        }
+
+        /** So much of a thing taken from what there is of its kind, the lot named first; the rest of it from nowhere. */
+        List<MakingPlan.Weighed> weighed(Formula.Part part, PanThing named) {
+            List<MakingPlan.Weighed> weighed = new ArrayList<>();
+            double wanted = part.mass().grams();
+            for (PanThing one : lots(named.lot(), part.stuff().key()).toList()) {
+                double from = Math.min(wanted, one.left().grams());
+                boolean all = wanted - from <= NOTHING;
+                if (from > 0) {
+                    weighed.add(new MakingPlan.Weighed(part.stuff().of(Mass.ofGrams(all ? wanted : from)), one.lot()));
+                    wanted = all ? 0 : wanted - from;
+                }
+                if (wanted <= 0) {
+                    return weighed;
+                }
+            }
+            weighed.add(new MakingPlan.Weighed(part.stuff().of(Mass.ofGrams(wanted)), named.lot()));
+            return weighed;
+        }
+
         /** The lot, or else the kind, of a key. */
-        Optional<PanThing> ofKey(String key) {
+        public Optional<PanThing> ofKey(String key) {
             return Stream.concat(butters.stream(), waxes.stream())
                     .filter(one -> one.key().equals(key))
                     .findFirst();
@@ -86,10 +120,10 @@ class PanStock {
     }
 
     /** A container of the stores. */
-    record Tin(String name, String word, Container container, int left)
+    public record Tin(String name, String word, Container container, int left)
             implements app.velvetcrock.core.measure.Worded {}
 
-    Shelves shelves(House house, LocalDate today) {
+    public Shelves shelves(House house, LocalDate today) {
         List<PanThing> infused = oils.left().stream()
                 .filter(oil -> !oil.useBy().isBefore(today))
                 .map(oil -> infused(oil, house))
@@ -250,7 +284,7 @@ class PanStock {
                 Optional.empty());
     }
 
-    private static Optional<Tin> tin(Stock.OfSupply one, House house) {
+    static Optional<Tin> tin(Stock.OfSupply one, House house) {
         return one.holds()
                 .map(holds -> new Tin(
                         one.id().toString(),

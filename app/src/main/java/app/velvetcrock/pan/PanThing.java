@@ -24,7 +24,7 @@ import java.util.UUID;
  * @param supply what is known of an addition; absent for oils and butters
  * @param batch an infused oil's
  */
-record PanThing(
+public record PanThing(
         String name,
         String word,
         String key,

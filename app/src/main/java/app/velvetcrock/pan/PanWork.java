@@ -19,6 +19,7 @@ import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.core.pan.MakingStep;
 import app.velvetcrock.core.pan.Touch;
+import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Cause;
@@ -46,9 +47,11 @@ public class PanWork {
     private final Ledger ledger;
     private final Lineage lineage;
     private final Goods goods;
+    private final Awaited awaited;
     private final Households households;
 
-    PanWork(Makings makings, Ledger ledger, Lineage lineage, Goods goods, Households households) {
+    PanWork(Makings makings, Ledger ledger, Lineage lineage, Goods goods, Awaited awaited, Households households) {
+        this.awaited = awaited;
         this.households = households;
         this.makings = makings;
         this.ledger = ledger;
@@ -60,6 +63,8 @@ public class PanWork {
     @Transactional
     public UUID begin(MakingPlan plan, Doing<?> doing) {
         UUID id = makings.begin(plan);
+        awaited.begun(
+                id, plan.weighed().stream().flatMap(one -> one.lot().stream()).toList());
         UUID entry = makings.write(id, new Line.Panned(new MakingLine.Begun(plan.weighed())), doing);
         for (MakingPlan.Weighed one : plan.weighed()) {
             one.lot().ifPresent(lot -> take(id, entry, lot, one.part().mass(), doing));
@@ -307,7 +312,7 @@ public class PanWork {
     }
 
     /** What would bring it to a firmness; absent where it is there, or nothing said can. */
-    static Optional<Correction> correction(MakingCourse course, double target) {
+    public static Optional<Correction> correction(MakingCourse course, double target) {
         Formula.Stuff wax = course.formula().parts().stream()
                 .map(Formula.Part::stuff)
                 .filter(stuff -> stuff.role() == Formula.Role.WAX)
@@ -324,7 +329,7 @@ public class PanWork {
     private static final Formula.Stuff BEESWAX = new Formula.Stuff("beeswax", "Beeswax", Formula.Role.WAX, 1);
 
     /** The lot a part of the melt was taken from. */
-    static Optional<UUID> lotOf(MakingPlan plan, Formula.Stuff stuff) {
+    public static Optional<UUID> lotOf(MakingPlan plan, Formula.Stuff stuff) {
         return plan.weighed().stream()
                 .filter(one -> one.part().stuff().key().equals(stuff.key()))
                 .flatMap(one -> one.lot().stream())

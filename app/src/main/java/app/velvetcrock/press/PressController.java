@@ -12,6 +12,7 @@ import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Oils;
@@ -45,6 +46,7 @@ class PressController {
     private final Retentions retentions;
     private final Catalogue catalogue;
     private final Households households;
+    private final Awaited awaited;
     private final Clock clock;
 
     PressController(
@@ -54,7 +56,9 @@ class PressController {
             Retentions retentions,
             Catalogue catalogue,
             Households households,
+            Awaited awaited,
             Clock clock) {
+        this.awaited = awaited;
         this.batches = batches;
         this.deeds = deeds;
         this.oils = oils;
@@ -195,6 +199,7 @@ class PressController {
         model.addAttribute("strainingLine", PressPage.line(sheet, gave));
         glass(model, sheet);
         model.addAttribute("oil", oil);
+        model.addAttribute("awaited", awaited.isOpen(sheet.id()));
         model.addAttribute("form", form);
         model.addAttribute("fields", fields);
         model.addAttribute("smells", Smell.values());

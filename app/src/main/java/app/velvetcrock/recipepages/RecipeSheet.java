@@ -1,7 +1,6 @@
 package app.velvetcrock.recipepages;
 
 import app.velvetcrock.bench.BenchForm;
-import app.velvetcrock.bench.BenchNumbers;
 import app.velvetcrock.bench.BenchStock;
 import app.velvetcrock.bench.SentencePart;
 import app.velvetcrock.core.measure.Decimals;
@@ -130,7 +129,7 @@ record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
                 .by(shipped.key())
                 .lasting(stages.get(0).pace().words(lengths.get(0)), null)
                 .then(stages.size() > 1 ? stages.get(1).pace().words(lengths.get(1)) : null)
-                .numbered(BenchNumbers.differing(method, shipped, house))
+                .numbered(SentencePart.Numbers.differing(method, shipped, house))
                 .kept(recipe.use(), recipe.pressing(), recipe.storage())
                 .moistened(recipe.spiritPerGram() > 0 ? String.valueOf(recipe.spiritPerGram()) : null);
     }

@@ -4,6 +4,7 @@ import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.pan.MakingCourse;
+import app.velvetcrock.pan.PanWaiting;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import java.time.Clock;
@@ -21,11 +22,13 @@ class PanTasks {
     private static final String STAGE = "pan";
 
     private final Makings makings;
+    private final PanWaiting waiting;
     private final Households households;
     private final Clock clock;
 
-    PanTasks(Makings makings, Households households, Clock clock) {
+    PanTasks(Makings makings, PanWaiting waiting, Households households, Clock clock) {
         this.makings = makings;
+        this.waiting = waiting;
         this.households = households;
         this.clock = clock;
     }
@@ -38,6 +41,20 @@ class PanTasks {
         for (Makings.Sheet sheet : makings.inThePan()) {
             sheet.course().next().ifPresent(step -> rows.add(row(sheet, step, house, now)));
         }
+        waiting.all().stream()
+                .filter(PanWaiting.Waits::ready)
+                .map(waits -> new Row(
+                        waits.batch(),
+                        new TaskKey(STAGE, TaskKind.PAN, 1),
+                        Row.State.DUE,
+                        now,
+                        "",
+                        "Make " + waits.what(),
+                        "batch %d".formatted(waits.number()),
+                        waits.small(),
+                        waits.href(),
+                        null))
+                .forEach(rows::add);
         return rows;
     }
 

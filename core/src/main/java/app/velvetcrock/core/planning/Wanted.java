@@ -4,12 +4,7 @@ import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.HerbPortion;
 import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.Vessel;
-import app.velvetcrock.core.making.Container;
-import app.velvetcrock.core.making.Filling;
-import app.velvetcrock.core.making.Formula;
-import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.measure.Check;
-import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.strain.Pressing;
@@ -125,29 +120,5 @@ public record Wanted(Volume oil, Mass herb, Working working) {
     /** What a herb keeps at a pressing, from what was measured of it. */
     public static Retention retention(HerbPortion herb, Pressing pressing, List<Double> measured) {
         return Retention.shipped(herb.texture(), herb.moisture(), pressing).learning(measured, herb.moisture());
-    }
-
-    /**
-     * The oil in so many containers of a beeswax salve.
-     *
-     * @param wax beeswax that goes with it
-     */
-    public record Salve(Mass all, Mass wax, Volume oil) {
-
-        private static final double PERCENT = 100;
-
-        /** Containers filled as they are at the pan, with what tops the hollow; firmness F is 100 · wax/all for beeswax alone. */
-        public static Salve of(int count, Volume holds, double firmness, Density oil) {
-            Check.range("containers", count, 1, 10_000, "pieces");
-            Check.range("firmness", firmness, 0, 60, "on the scale");
-            Mass part = Mass.ofGrams(firmness);
-            Formula shares = new Formula(List.of(
-                    new Formula.Stuff("oil", "oil", Formula.Role.OIL, 0).of(Mass.ofGrams(PERCENT - firmness)),
-                    new Formula.Stuff(Setting.BEESWAX, "beeswax", Formula.Role.WAX, 1).of(part)));
-            double all = Filling.wanted(count, new Container("tin", holds, false), Filling.shrinkage(shares), false)
-                    .grams();
-            double wax = all * firmness / PERCENT;
-            return new Salve(Mass.ofGrams(all), Mass.ofGrams(wax), oil.volumeOf(Mass.ofGrams(all - wax)));
-        }
     }
 }

@@ -18,7 +18,6 @@ import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.materia.Texture;
-import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
@@ -74,20 +73,6 @@ class WantedTest {
         YieldForecast forecast = YieldForecast.of(
                 app.velvetcrock.core.charge.Herbs.of(herb.portion(Method.COLD_AND_DARK)), back.oil(), Pressing.HAND);
         assertThat(forecast.low().millilitres()).isCloseTo(300, within(0.5));
-    }
-
-    /**
-     * As at the pan: 18·60·0.92·0.89·(1 + 0.02 + 0.12·0.15) = 917.9 g; at 15 that is 137.7 g of wax and 780.2 g of oil, 850.8 mL at 0.917.
-     */
-    @Test
-    void tinsOfASalve() {
-        Wanted.Salve salve = Wanted.Salve.of(18, Volume.ofMillilitres(60), 15, Density.ofGramsPerMillilitre(0.917));
-        assertThat(salve.all().grams()).isCloseTo(917.9, within(0.1));
-        assertThat(salve.wax().grams()).isCloseTo(137.7, within(0.1));
-        assertThat(salve.oil().millilitres()).isCloseTo(850.8, within(0.1));
-        assertThat(Wanted.Salve.of(10, Volume.ofMillilitres(100), 0, Density.ofGramsPerMillilitre(0.917))
-                        .wax())
-                .isEqualTo(Mass.ZERO);
     }
 
     @Test

@@ -1,4 +1,4 @@
-package app.velvetcrock.pan;
+package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.kitchen.Expect;
@@ -14,6 +14,10 @@ import app.velvetcrock.core.pan.Fault;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingStep;
 import app.velvetcrock.core.pan.Touch;
+import app.velvetcrock.pan.PanForm;
+import app.velvetcrock.pan.PanPlanner;
+import app.velvetcrock.pan.PanStock;
+import app.velvetcrock.pan.PanWork;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -130,7 +134,7 @@ class MakingController {
                         .map(stuff -> new Fields.Option(stuff.key(), stuff.name()))
                         .distinct()
                         .toList());
-        return "pan/making";
+        return "hob/making";
     }
 
     /** A form of a making's page, read beside the making it is about. */
@@ -205,11 +209,14 @@ class MakingController {
                     return sensible;
                 });
         return does(reply, asked, PanForm.text(form.amount()), doing -> {
-            Optional<UUID> lot = PanWork.lotOf(asked.sheet().plan(), stuff.orElseThrow())
-                    .or(() -> stock.shelves(asked.house(), asked.house().dayOf(clock.instant())).waxes().stream()
-                            .filter(wax -> wax.key().equals(stuff.get().key()))
-                            .flatMap(wax -> wax.lot().stream())
-                            .findFirst());
+            Optional<UUID> planned = PanWork.lotOf(asked.sheet().plan(), stuff.orElseThrow());
+            // Of the lot it was weighed from, or another of its kind where that has not so much left.
+            Optional<UUID> lot = stock.shelves(asked.house(), asked.house().dayOf(clock.instant()))
+                    .lots(planned, stuff.get().key())
+                    .filter(one -> one.left().compareTo(mass.orElseThrow()) >= 0)
+                    .flatMap(one -> one.lot().stream())
+                    .findFirst()
+                    .or(() -> planned);
             return work.corrected(id, stuff.get().of(mass.orElseThrow()), lot, doing);
         });
     }

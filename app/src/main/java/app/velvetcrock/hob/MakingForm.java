@@ -1,4 +1,4 @@
-package app.velvetcrock.pan;
+package app.velvetcrock.hob;
 
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.House;

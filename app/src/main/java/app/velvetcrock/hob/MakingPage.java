@@ -1,4 +1,4 @@
-package app.velvetcrock.pan;
+package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.making.Correction;
@@ -14,6 +14,8 @@ import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.core.pan.MakingStep;
 import app.velvetcrock.draw.PanPicture;
+import app.velvetcrock.pan.PanPage;
+import app.velvetcrock.pan.PanWork;
 import app.velvetcrock.stillroom.House;
 import java.time.Duration;
 import java.time.Instant;

@@ -1,4 +1,4 @@
-package app.velvetcrock.pan;
+package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.making.Formula;

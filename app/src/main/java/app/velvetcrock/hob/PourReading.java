@@ -1,10 +1,13 @@
-package app.velvetcrock.pan;
+package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.pan.PanForm;
+import app.velvetcrock.pan.PanStock;
+import app.velvetcrock.pan.PanWork;
 import app.velvetcrock.web.Fields;
 import java.util.ArrayList;
 import java.util.List;
