@@ -168,7 +168,7 @@ class ForeignHouseholdTest {
                 .select(".making-log form[action*=lines]")
                 .attr("action")
                 .replaceAll(".*lines/(.*)/undo", "$1");
-        good = owner.get("/cupboard").page().select(".goods a").attr("href").substring("/cupboard/goods/".length());
+        good = owner.get("/cupboard").page().select("a.goods").attr("href").substring("/cupboard/goods/".length());
         owner.post("/cupboard/goods/" + good + "/take", Map.of("count", "1", "why", "DISCARDED"));
         taken = owner.get("/cupboard/goods/" + good)
                 .page()
@@ -252,6 +252,12 @@ class ForeignHouseholdTest {
             Answer answer = stranger.post("/pan/begin", Map.of("oil", carrierLot, "much", "all", "was", "salve"));
             showsNothing(answer);
         });
+        for (String deed : new String[] {"sniff", "words"}) {
+            cases.put(
+                    "POST /cupboard/goods/{lot}/" + deed,
+                    route -> isNotHere(stranger.post(
+                            "/cupboard/goods/" + good + "/" + deed, Map.of("smell", "OFF", "stem", "x"))));
+        }
         cases.put("POST /pan/to-buy", route -> {
             stranger.post("/pan/to-buy", Map.of("oil", carrierLot, "much", "5 kg", "was", "salve"));
             assertThat(owner.get("/stores/to-buy").page().select("#to-buy tr")).hasSize(1);
@@ -266,6 +272,11 @@ class ForeignHouseholdTest {
         cases.put(
                 "POST /pan/waiting/{batch}/drop",
                 route -> isNotHere(stranger.post("/pan/waiting/" + batch + "/drop", Map.of())));
+        cases.put("POST /stores/catalogue/ceilings", route -> {
+            stranger.post(
+                    "/stores/catalogue/ceilings", Map.of("oil", "eo-tea-tree", "percent", "1", "source", "theirs"));
+            assertThat(owner.get("/stores/catalogue").page().text()).doesNotContain("theirs");
+        });
         cases.put("GET /stores/to-buy", route -> showsNothing(stranger.get("/stores/to-buy")));
         cases.put("POST /stores/to-buy", route -> {
             stranger.post("/stores/to-buy", Map.of("words", "theirs"));

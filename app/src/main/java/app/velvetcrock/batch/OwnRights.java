@@ -1,6 +1,8 @@
 package app.velvetcrock.batch;
 
+import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.OwnRight;
+import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.stillroom.House;
 import java.time.LocalDate;
@@ -9,7 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
-/** What felt right in the household for a kind of thing made, from the makings of that kind. */
+/** What the household's own makings show: what felt right for a kind, how its melts cool. */
 @Component
 public class OwnRights {
 
@@ -26,6 +28,17 @@ public class OwnRights {
 
     /** What felt right for a kind, and the makings it was learned from, the newest first. */
     public record Learned(Optional<OwnRight> right, List<Past> past) {}
+
+    /** How many times as slowly the household's melts cool at a place than their mass foretells, from the newest that were read. */
+    public Optional<Double> cooling(Cooling.Where where) {
+        List<Double> factors = new ArrayList<>();
+        for (Makings.Sheet sheet : makings.made(null, PAST)) {
+            MakingCourse.cooled(sheet.plan(), sheet.holding())
+                    .filter(cooled -> cooled.where() == where)
+                    .ifPresent(cooled -> factors.add(0, cooled.factor()));
+        }
+        return Cooling.own(factors);
+    }
 
     /** Learns from the newest makings of a kind. */
     public Learned of(String kind, House house) {

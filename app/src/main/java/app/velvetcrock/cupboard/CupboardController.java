@@ -32,6 +32,7 @@ import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -43,6 +44,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -120,25 +122,43 @@ class CupboardController {
                 .among(stock.stream().map(Stock.OfOil::batch).distinct().toList())
                 .stream()
                 .collect(Collectors.toMap(BatchSheet::id, Function.identity()));
-        model.addAttribute(
-                "goods",
-                begin > 0
-                        ? List.of()
-                        : goods.inStock().stream()
-                                .filter(good ->
-                                        good.name().toLowerCase(Locale.ROOT).contains(name.toLowerCase(Locale.ROOT)))
-                                .map(good -> GoodOnShelf.of(good, today, households.current()))
-                                .toList());
-        model.addAttribute(
-                "oils",
-                OilOnShelf.grouped(stock.stream()
-                        .map(oil -> OilOnShelf.of(oil, Objects.requireNonNull(byId.get(oil.batch())), today))
-                        .toList()));
+        LocalDate since = begin == 0 ? LocalDate.MIN : lines.get(begin).get(0).useBy();
+        LocalDate until = begin + ON_A_PAGE < lines.size()
+                ? lines.get(begin + ON_A_PAGE).get(0).useBy()
+                : LocalDate.MAX;
+        List<GoodOnShelf> made = goods.inStock().stream()
+                .filter(good -> good.name().toLowerCase(Locale.ROOT).contains(name.toLowerCase(Locale.ROOT)))
+                .filter(good -> !good.useBy().isBefore(since) && good.useBy().isBefore(until))
+                .map(good -> GoodOnShelf.of(good, today, households.current()))
+                .toList();
+        List<OilOnShelf> shown = OilOnShelf.grouped(stock.stream()
+                .map(oil -> OilOnShelf.of(oil, Objects.requireNonNull(byId.get(oil.batch())), today))
+                .toList());
+        model.addAttribute("goods", made);
+        model.addAttribute("oils", shown);
+        model.addAttribute("standing", Standing.inOrder(shown, made));
         return "cupboard/cupboard";
+    }
+
+    /** One of the things that stand side by side: an oil or a made thing. */
+    record Standing(@Nullable OilOnShelf oil, @Nullable GoodOnShelf good, LocalDate useBy) {
+
+        static List<Standing> inOrder(List<OilOnShelf> oils, List<GoodOnShelf> goods) {
+            return Stream.concat(
+                            oils.stream()
+                                    .map(one ->
+                                            new Standing(one, null, one.oil().useBy())),
+                            goods.stream().map(one -> new Standing(null, one, one.useBy())))
+                    .sorted(Comparator.comparing(Standing::useBy))
+                    .toList();
+        }
     }
 
     @GetMapping("/cupboard/{lot}")
     String oil(@PathVariable UUID lot, Model model) {
+        if (goods.isGood(lot)) {
+            return "redirect:/cupboard/goods/" + lot;
+        }
         return page(model, lot, Sent.nothing(fields(), OilForm.empty()));
     }
 

@@ -1,11 +1,14 @@
 package app.velvetcrock.cupboard;
 
+import app.velvetcrock.core.label.Ingredients;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -53,19 +56,23 @@ record GoodOnShelf(
         return "%s: %s, %s, %s".formatted(good.name(), amount, till, word);
     }
 
-    /** A label of one, worded: what is in it, how much, until when, and what to beware of. */
+    /**
+     * A label of one, worded.
+     *
+     * @param contains allergens; empty where none of those that are named is in it
+     */
     record Label(
-            String title, String kind, String in, String net, String made, String till, String cautions, String batch) {
+            String title,
+            String kind,
+            String in,
+            String contains,
+            String net,
+            String made,
+            String till,
+            String cautions,
+            String batch) {
 
-        static Label of(GoodOnShelf shelf, int number, MakingPlan plan, LocalDate made, House house) {
-            StringBuilder in = new StringBuilder();
-            plan.formula().parts().stream()
-                    .sorted((one, other) ->
-                            Double.compare(other.mass().grams(), one.mass().grams()))
-                    .forEach(part -> in.append(in.isEmpty() ? "" : ", ")
-                            .append(part.stuff().name()));
-            plan.additions()
-                    .forEach(one -> in.append(", ").append(one.addition().name()));
+        static Label of(GoodOnShelf shelf, int number, MakingPlan plan, List<Ingredients.One> all, Dated dated) {
             double grams = shelf.good().inPieces()
                     ? shelf.good().each().grams()
                     : shelf.good().mass().grams();
@@ -73,15 +80,22 @@ record GoodOnShelf(
                     shelf.good().name(),
                     "%s for %s, for skin only"
                             .formatted(plan.made().word(), plan.use().word()),
-                    in.toString(),
-                    "%d g (%s oz)"
-                            .formatted(
-                                    Math.round(grams), app.velvetcrock.core.measure.Decimals.upTo(grams / 28.3495, 1)),
-                    house.date(made),
-                    house.date(shelf.good().useBy()),
+                    Ingredients.line(all),
+                    String.join(", ", Ingredients.allergens(all)),
+                    "%d g (%s oz)".formatted(Math.round(grams), Decimals.upTo(grams / 28.3495, 1)),
+                    dated.house().date(dated.made()),
+                    dated.house().date(shelf.good().useBy()),
                     String.join(". ", plan.cautions()) + (plan.cautions().isEmpty() ? "" : ". ")
                             + "Try a little first. Keep away from children, cool and dark.",
                     "Batch %d".formatted(number));
         }
+    }
+
+    /** The day it was made, in a household's words. */
+    record Dated(LocalDate made, House house) {}
+
+    /** When it is to be used by, as oils and made things stand in one order. */
+    LocalDate useBy() {
+        return good.useBy();
     }
 }

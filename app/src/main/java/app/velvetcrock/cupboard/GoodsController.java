@@ -1,8 +1,10 @@
 package app.velvetcrock.cupboard;
 
 import app.velvetcrock.batch.Makings;
+import app.velvetcrock.catalogue.AllowedWords;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Cause;
@@ -12,6 +14,7 @@ import app.velvetcrock.stock.Oils.Taking;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
@@ -22,6 +25,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -35,13 +39,29 @@ import org.springframework.web.bind.annotation.PostMapping;
 @Controller
 class GoodsController {
 
+    private static final int LONGEST = 200;
+
     private final Goods goods;
     private final Stores stores;
     private final Makings makings;
     private final Households households;
     private final Clock clock;
+    private final GoodsLabel labels;
+    private final GoodsCare care;
+    private final AllowedWords claims;
 
-    GoodsController(Goods goods, Stores stores, Makings makings, Households households, Clock clock) {
+    GoodsController(
+            Goods goods,
+            Stores stores,
+            Makings makings,
+            GoodsLabel labels,
+            GoodsCare care,
+            AllowedWords claims,
+            Households households,
+            Clock clock) {
+        this.labels = labels;
+        this.care = care;
+        this.claims = claims;
         this.goods = goods;
         this.stores = stores;
         this.makings = makings;
@@ -74,6 +94,8 @@ class GoodsController {
         model.addAttribute("shelf", GoodOnShelf.of(good, house.dayOf(clock.instant()), house));
         model.addAttribute("sheet", sheet);
         model.addAttribute("sent", sent);
+        model.addAttribute("conditions", care.conditions(good));
+        model.addAttribute("claims", claims.claims(good.name()));
         model.addAttribute("whys", whys(good));
         model.addAttribute("story", story(stores.story(lot), good, house));
         return "cupboard/good";
@@ -150,8 +172,38 @@ class GoodsController {
         });
     }
 
+    /** Smells it: off is written in its log and held against it until it is answered. */
+    @PostMapping("/cupboard/goods/{lot}/sniff")
+    String sniff(
+            @PathVariable UUID lot, @Nullable UUID key, @Nullable String smell, @Nullable String when, Reply reply) {
+        Stock.OfGood good = goods.find(lot);
+        House house = households.current();
+        Fields fields = fields();
+        Instant at = fields.moment("when", when, house.past(clock.instant()))
+                .map(there -> there.atZone(house.settings().zone()).toInstant())
+                .orElse(clock.instant());
+        if (!"GOOD".equals(smell) && !"OFF".equals(smell)) {
+            fields.trouble("when", "It is not said how it smells: good or off.", "one of the two buttons");
+        }
+        UUID once = key == null ? UUID.randomUUID() : key;
+        TakeForm typed = new TakeForm(null, "1", "DRAWN", Objects.requireNonNullElse(when, ""));
+        return reply.answer(
+                new FormSent("s-", once, fields, "/cupboard/goods/" + lot),
+                () -> show(reply.model(), lot, new Sent<>("sniff", fields, typed, TakeForm.EMPTY)),
+                () -> {
+                    boolean passed = "GOOD".equals(smell);
+                    UUID entry = care.smelled(good, passed, Current.doing("sniff", once, at, ""));
+                    return new Done(
+                            "/cupboard/goods/" + lot,
+                            passed
+                                    ? "Smelled and good: the date stays %s.".formatted(house.date(good.useBy()))
+                                    : "Smelled off: neither given nor sold until that is answered.",
+                            "/pan/%s/lines/%s/undo".formatted(good.batch(), entry));
+                });
+    }
+
     @GetMapping("/cupboard/goods/{lot}/label")
-    String label(@PathVariable UUID lot, Model model) {
+    String label(@PathVariable UUID lot, @Nullable String words, Model model) {
         House house = households.current();
         Stock.OfGood good = goods.find(lot);
         Makings.Sheet sheet = makings.sheet(good.batch());
@@ -162,8 +214,40 @@ class GoodsController {
                 .map(house::dayOf)
                 .orElse(house.dayOf(clock.instant()));
         GoodOnShelf shelf = GoodOnShelf.of(good, house.dayOf(clock.instant()), house);
+        String own = words == null
+                ? ""
+                : words.strip().substring(0, Math.min(LONGEST, words.strip().length()));
         model.addAttribute("shelf", shelf);
-        model.addAttribute("label", GoodOnShelf.Label.of(shelf, sheet.number(), sheet.plan(), made, house));
+        model.addAttribute("own", own);
+        model.addAttribute("claims", claims.claims(good.name() + ". " + own));
+        model.addAttribute(
+                "label",
+                GoodOnShelf.Label.of(
+                        shelf,
+                        sheet.number(),
+                        sheet.plan(),
+                        labels.of(sheet.plan()),
+                        new GoodOnShelf.Dated(made, house)));
         return "cupboard/good-label";
+    }
+
+    /** Says that the household's rules allow a word on its labels, or takes that back. */
+    @PostMapping("/cupboard/goods/{lot}/words")
+    String allow(@PathVariable UUID lot, @Nullable String stem, @Nullable String back, Reply reply) {
+        goods.find(lot);
+        String page = "/cupboard/goods/%s/label".formatted(lot);
+        return reply.tap(page, () -> {
+            String word = Objects.requireNonNullElse(stem, "");
+            if (word.isBlank() || word.length() > 40) {
+                throw new Refused("It is not said which word.");
+            }
+            claims.allow(word, back == null);
+            return back == null
+                    ? new Done(
+                            page,
+                            "Your rules allow “%s”: it is no longer marked.".formatted(word),
+                            "/cupboard/goods/%s/words?back=yes&stem=%s".formatted(lot, word))
+                    : new Done(page, "“%s” is marked again.".formatted(word));
+        });
     }
 }

@@ -209,7 +209,7 @@ class MakingController {
                     return sensible;
                 });
         return does(reply, asked, PanForm.text(form.amount()), doing -> {
-            Optional<UUID> planned = PanWork.lotOf(asked.sheet().plan(), stuff.orElseThrow());
+            Optional<UUID> planned = asked.sheet().plan().lotOf(stuff.orElseThrow());
             // Of the lot it was weighed from, or another of its kind where that has not so much left.
             Optional<UUID> lot = stock.shelves(asked.house(), asked.house().dayOf(clock.instant()))
                     .lots(planned, stuff.get().key())

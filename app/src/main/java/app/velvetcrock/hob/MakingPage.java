@@ -15,7 +15,6 @@ import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.core.pan.MakingStep;
 import app.velvetcrock.draw.PanPicture;
 import app.velvetcrock.pan.PanPage;
-import app.velvetcrock.pan.PanWork;
 import app.velvetcrock.stillroom.House;
 import java.time.Duration;
 import java.time.Instant;
@@ -222,7 +221,7 @@ record MakingPage(
         if (course.formula().firmness().value() == 0) {
             return null;
         }
-        Optional<Correction> add = PanWork.correction(course, target);
+        Optional<Correction> add = Correction.of(course.formula(), target);
         return add.map(one -> new Fix(
                         "%s of %s brings it from F %s to F %s."
                                 .formatted(

@@ -16,7 +16,8 @@ final class PanCards {
     private PanCards() {}
 
     /** The wax, the day it keeps until, the cost. */
-    static List<Card> of(PanPlanner.Planned planned, House house) {
+    static List<Card> of(PanPlanner.Planned planned, PanPage.At at) {
+        House house = at.house();
         List<Card> cards = new ArrayList<>();
         PanReading.Read read = planned.read();
         Formula formula = read.melt().formula();
@@ -51,9 +52,12 @@ final class PanCards {
                     count > 0
                             ? "%s each".formatted(house.money(Math.round(cost.minor() / (double) count)))
                             : house.money(cost.minor()),
-                    "%s for 100 g%s"
+                    "%s for 100 g%s%s"
                             .formatted(
                                     house.money(hundred),
+                                    at.bought()
+                                            .map(price -> bought(price, count, cost.minor(), house))
+                                            .orElse(""),
                                     cost.unpriced().isEmpty()
                                             ? ""
                                             : "; without " + String.join(", ", cost.unpriced())
@@ -62,5 +66,13 @@ final class PanCards {
                     ""));
         });
         return cards;
+    }
+
+    /** What as many bought ones would cost, beside. */
+    private static String bought(long price, int count, long minor, House house) {
+        return count > 0
+                ? "; a bought one is %s: %s instead of %s for the %d"
+                        .formatted(house.money(price), house.money(price * count), house.money(minor), count)
+                : "; a bought one is %s".formatted(house.money(price));
     }
 }

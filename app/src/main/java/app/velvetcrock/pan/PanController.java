@@ -36,6 +36,7 @@ class PanController {
     private final PanWaiting waiting;
     private final Awaited awaited;
     private final Errands errands;
+    private final BoughtPrices prices;
     private final Households households;
     private final Clock clock;
 
@@ -47,11 +48,13 @@ class PanController {
             PanWaiting waiting,
             Awaited awaited,
             Errands errands,
+            BoughtPrices prices,
             Households households,
             Clock clock) {
         this.waiting = waiting;
         this.awaited = awaited;
         this.errands = errands;
+        this.prices = prices;
         this.desks = desks;
         this.planner = planner;
         this.work = work;
@@ -102,6 +105,7 @@ class PanController {
                 Stream.of(Use.values())
                         .filter(use -> use != Use.FOOD && use != Use.ANIMALS)
                         .toList());
+        model.addAttribute("lastPrice", desk.bought().map(desk.house()::money).orElse("price"));
         model.addAttribute("hasWax", desk.kind().wax());
         model.addAttribute("swaps", form.address().replaceFirst("^/pan", "/pan/swaps"));
         model.addAttribute("note", desk.kind().note());
@@ -114,7 +118,10 @@ class PanController {
                                 planned,
                                 desk.learned(),
                                 form,
-                                new PanPage.At(desk.house(), desk.shelves().containers())))
+                                new PanPage.At(
+                                        desk.bought(),
+                                        desk.house(),
+                                        desk.shelves().containers())))
                         .orElse(null));
         model.addAttribute("waits", waiting.all());
         model.addAttribute(
@@ -211,6 +218,9 @@ class PanController {
         }
         reply.model().addAttribute("when", when);
         return reply.answer(new FormSent("", key, desk.fields(), "/pan"), () -> show(reply.model(), desk), () -> {
+            if (!PanForm.text(form.bought()).isEmpty()) {
+                desk.bought().ifPresent(price -> prices.keep(desk.kind().key(), price));
+            }
             UUID id = work.begin(
                     planner.frozen(desk.planned().orElseThrow(), name),
                     Current.doing("begin", key, at, PanForm.text(form.much())));

@@ -24,9 +24,11 @@ public class PanDesk {
 
     private final PanStock stock;
     private final PanPlanner planner;
+    private final BoughtPrices prices;
     private final Households households;
 
-    PanDesk(PanStock stock, PanPlanner planner, Households households) {
+    PanDesk(PanStock stock, PanPlanner planner, BoughtPrices prices, Households households) {
+        this.prices = prices;
         this.stock = stock;
         this.planner = planner;
         this.households = households;
@@ -40,6 +42,7 @@ public class PanDesk {
             Kind kind,
             PanForm form,
             OwnRights.Learned learned,
+            Optional<Long> bought,
             Optional<PanPlanner.Planned> planned) {}
 
     House house() {
@@ -77,7 +80,15 @@ public class PanDesk {
                 kind,
                 filled,
                 learned,
+                bought(filled, kind, fields, house),
                 planner.plan(filled, kind, shelves, learned, new PanPlanner.At(house, today, fields)));
+    }
+
+    /** What a bought one costs: as typed, else as it was said last of this kind. */
+    private Optional<Long> bought(PanForm form, Kind kind, Fields fields, House house) {
+        return PanForm.text(form.bought()).isEmpty()
+                ? prices.of(kind.key())
+                : fields.money("bought", form.bought(), house.money()).filter(price -> price > 0);
     }
 
     /** Of another kind than before its own butters stand in the rows; of no kind yet, a few tins of a salve. */
@@ -128,6 +139,7 @@ public class PanDesk {
                 form.name(),
                 form.use(),
                 form.room(),
+                form.bought(),
                 with,
                 add);
     }

@@ -3,6 +3,7 @@ package app.velvetcrock.pan;
 import app.velvetcrock.core.making.Ceilings;
 import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.Dose;
 import app.velvetcrock.pan.PanPage.Drop;
 import java.util.ArrayList;
@@ -65,6 +66,24 @@ final class PanDrops {
                         photo);
     }
 
+    /** The sum by user: for whom it would be within as it is. */
+    static List<Drop> users(PanPlanner.Planned planned) {
+        List<Drops> drops =
+                planned.ceilings().lines().stream().map(Ceilings.Line::drops).toList();
+        if (drops.isEmpty()) {
+            return List.of();
+        }
+        Mass rest = Mass.ofGrams(planned.whole().grams()
+                - drops.stream().mapToDouble(one -> one.mass().grams()).sum());
+        return Ceilings.byUser(drops, rest, planned.read().kind().noEssentialOil()).stream()
+                .map(user -> new Drop(
+                        user.use().word(),
+                        percent(user.ceiling()),
+                        user.within() ? "within" : "over",
+                        user.within() ? "" : "over"))
+                .toList();
+    }
+
     /** The same sentence with the most drops that would be within. */
     static String within(PanPlanner.Planned planned, PanForm form) {
         List<PanForm.Row> rows = new ArrayList<>();
@@ -93,6 +112,7 @@ final class PanDrops {
                         form.name(),
                         form.use(),
                         form.room(),
+                        form.bought(),
                         form.with(),
                         rows)
                 .address();

@@ -22,6 +22,7 @@ import org.springframework.web.util.UriUtils;
  * @param was the kind its rows were filled in for; of another kind they are filled in anew
  * @param share of the wax, where it is said
  * @param firm F wanted, where it is said
+ * @param bought what a bought one of the same size costs
  * @param with what is melted besides oil and wax
  * @param add what is stirred in
  */
@@ -38,6 +39,7 @@ public record PanForm(
         @Nullable String name,
         @Nullable String use,
         @Nullable String room,
+        @Nullable String bought,
         @Nullable List<Row> with,
         @Nullable List<Row> add) {
 
@@ -72,12 +74,27 @@ public record PanForm(
 
     PanForm filled(String anotherKind, List<Row> rows) {
         return new PanForm(
-                key, much, into, anotherKind, anotherKind, oil, wax, share, firm, name, use, room, rows, said(add));
+                key,
+                much,
+                into,
+                anotherKind,
+                anotherKind,
+                oil,
+                wax,
+                share,
+                firm,
+                name,
+                use,
+                room,
+                bought,
+                rows,
+                said(add));
     }
 
     /** With another wax and other butters, to the same firmness; rows beside an unchanged kind stay as they are said. */
     PanForm swapped(@Nullable String thatWax, String thatFirmness, List<Row> rows) {
-        return new PanForm(key, much, into, kind, kind, oil, thatWax, "", thatFirmness, name, use, room, rows, add);
+        return new PanForm(
+                key, much, into, kind, kind, oil, thatWax, "", thatFirmness, name, use, room, bought, rows, add);
     }
 
     /** The sentence that makes the same again; what its lots were is meant by its kind where they are gone. */
@@ -91,7 +108,7 @@ public record PanForm(
             String percent = Decimals.upTo(Math.round(1000 * part.mass().grams() / whole) / 10.0, 1) + " %";
             String kind = KIND + part.stuff().key();
             if (oilLot.isEmpty() && part.stuff().role() == Formula.Role.OIL) {
-                oilLot = PanWork.lotOf(plan, part.stuff()).map(UUID::toString).orElse(kind);
+                oilLot = plan.lotOf(part.stuff()).map(UUID::toString).orElse(kind);
             } else if (waxLot.isEmpty() && part.stuff().role() == Formula.Role.WAX) {
                 waxLot = kind;
                 waxShare = percent;
@@ -120,25 +137,27 @@ public record PanForm(
                 plan.made().name(),
                 plan.use().name(),
                 "",
+                "",
                 rows,
                 stirred);
     }
 
     /** What was planned backwards, begun with the oil that came of it; its butters are filled in as its kind has them. */
     static PanForm wanted(String much, String into, Kind kind, String oil, String firm) {
-        return new PanForm(null, much, into, kind.key(), null, oil, "", "", firm, "", "", "", null, null);
+        return new PanForm(null, much, into, kind.key(), null, oil, "", "", firm, "", "", "", "", null, null);
     }
 
     PanForm withoutFirmness() {
-        return new PanForm(key, much, into, kind, was, oil, wax, "", "", name, use, room, with, add);
+        return new PanForm(key, much, into, kind, was, oil, wax, "", "", name, use, room, bought, with, add);
     }
 
     PanForm much(String other) {
-        return new PanForm(key, other, into, kind, was, oil, wax, share, firm, name, use, room, with, add);
+        return new PanForm(key, other, into, kind, was, oil, wax, share, firm, name, use, room, bought, with, add);
     }
 
     PanForm from(String thatOil, String thatContainer) {
-        return new PanForm(key, much, thatContainer, kind, was, thatOil, wax, share, firm, name, use, room, with, add);
+        return new PanForm(
+                key, much, thatContainer, kind, was, thatOil, wax, share, firm, name, use, room, bought, with, add);
     }
 
     /** The address of the sentence: only what is said. For whom is in it only where that is no child and nobody pregnant. */
@@ -155,6 +174,7 @@ public record PanForm(
         all.put("name", text(name));
         all.put("use", Use.ADULT_SKIN.name().equals(text(use)) ? "" : text(use));
         all.put("room", text(room));
+        all.put("bought", text(bought));
         put(all, "with", said(with));
         put(all, "add", said(add));
         UriComponentsBuilder address = UriComponentsBuilder.fromPath("/pan");

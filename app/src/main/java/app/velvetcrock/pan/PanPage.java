@@ -43,6 +43,7 @@ public record PanPage(
         List<Card> cards,
         List<Drop> drops,
         String dropsSum,
+        List<Drop> users,
         @Nullable String within,
         List<Caution> cautions,
         @Nullable String over,
@@ -67,7 +68,10 @@ public record PanPage(
     public record Drop(String what, String percent, String most, String mark) {}
 
     /** Whose page it is, and the containers there are. */
-    record At(House house, List<PanStock.Tin> here) {}
+    record At(Optional<Long> bought, House house, List<PanStock.Tin> here) {}
+
+    /** The kind whose oils are measured in a jug. */
+    private static final String BY_VOLUME = "massage-blend";
 
     private static final int DRAWN_TINS = 24;
     private static final double PERCENT = 100;
@@ -96,9 +100,10 @@ public record PanPage(
                         .or(() -> makes(planned))
                         .orElse(""),
                 planned.filling().map(filling -> rest(planned, here, house)).orElse(""),
-                PanCards.of(planned, house),
+                PanCards.of(planned, at),
                 PanDrops.of(planned),
                 PanDrops.sum(planned.ceilings(), read),
+                PanDrops.users(planned),
                 planned.ceilings().isOver() ? PanDrops.within(planned, form) : null,
                 planned.cautions().stream()
                         .filter(caution ->
@@ -137,10 +142,10 @@ public record PanPage(
         String measured = part.stuff().role() == Role.OIL
                 ? ", " + house.volume(thing.density().volumeOf(part.mass()))
                 : "";
-        return new Part(
-                "%s%s, %s".formatted(house.mass(part.mass()), measured, share),
-                part.stuff().name(),
-                stratum.labelY());
+        String amount = read.kind().key().equals(BY_VOLUME)
+                ? "%s, %s".formatted(house.volume(thing.density().volumeOf(part.mass())), house.mass(part.mass()))
+                : house.mass(part.mass()) + measured;
+        return new Part("%s, %s".formatted(amount, share), part.stuff().name(), stratum.labelY());
     }
 
     public static PanPicture.Scale scale(double firmness, OwnRights.Learned learned, House house) {
@@ -194,15 +199,20 @@ public record PanPage(
         Pouring pouring = planned.pouring().orElseThrow();
         int tins = planned.filling().map(Filling::count).orElse(0);
         return "Drops go in and it is poured between %s and %s: from %s to %s minutes off the heat%s."
-                .formatted(
-                        house.temperature(rounded(pouring.drops())),
-                        house.temperature(rounded(pouring.tooLate())),
-                        minutes(window.get().from()),
-                        minutes(window.get().until()),
-                        tins > window.get().tins()
-                                ? ", time for %d of the %d: pour in lots, the rest on the bath"
-                                        .formatted(window.get().tins(), tins)
-                                : "");
+                        .formatted(
+                                house.temperature(rounded(pouring.drops())),
+                                house.temperature(rounded(pouring.tooLate())),
+                                minutes(window.get().from()),
+                                minutes(window.get().until()),
+                                tins > window.get().tins()
+                                        ? ", time for %d of the %d: pour in lots, the rest on the bath"
+                                                .formatted(window.get().tins(), tins)
+                                        : "")
+                + planned.ownCooling()
+                        .filter(own -> Math.abs(own - 1) > 0.05)
+                        .map(own -> " Yours cool %s times as %s as their weight foretells."
+                                .formatted(Decimals.upTo(own < 1 ? 1 / own : own, 1), own < 1 ? "fast" : "slowly"))
+                        .orElse("");
     }
 
     public static app.velvetcrock.core.measure.Temperature rounded(app.velvetcrock.core.measure.Temperature at) {

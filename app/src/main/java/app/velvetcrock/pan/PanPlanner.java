@@ -69,6 +69,7 @@ public class PanPlanner {
      * The sentence worked out.
      *
      * @param filling how it fills the containers named; absent where it is told by weight alone
+     * @param ownCooling how many times as slowly this household's melts cool; absent while that is not known
      * @param over why it may be neither given nor sold
      * @param missing what is not here, or not enough of it, as a list to buy by
      * @param weighed what is taken of each lot; of one kind from several where one is not enough
@@ -78,6 +79,7 @@ public class PanPlanner {
             Optional<Filling> filling,
             Optional<Pouring> pouring,
             Cooling cooling,
+            Optional<Double> ownCooling,
             Ceilings ceilings,
             MadeKeeping keeping,
             Optional<Costs.Cost> cost,
@@ -124,6 +126,7 @@ public class PanPlanner {
                         .stream())
                 .toList();
         boolean whipped = read.kind().whipped();
+        Optional<Double> own = rights.cooling(Cooling.Where.IN_AIR);
         Mass whole = read.stirred().stream().map(one -> one.addition().mass()).reduce(formula.total(), Mass::plus);
         Optional<Filling> filling = read.tin()
                 .map(tin -> Filling.into(
@@ -152,7 +155,8 @@ public class PanPlanner {
                 read,
                 filling,
                 Pouring.of(formula),
-                Cooling.of(whole, CLEAR, read.room(), Cooling.Where.IN_AIR),
+                Cooling.of(whole, CLEAR, read.room(), Cooling.Where.IN_AIR).times(own.orElse(1.0)),
+                own,
                 ceilings,
                 keeping,
                 costs.of(taken(read, weighed, filling)),

@@ -1,6 +1,7 @@
 package app.velvetcrock.pan;
 
 import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.catalogue.OwnCeilings;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Formula;
@@ -43,9 +44,11 @@ public class PanStock {
     private final Stores stores;
     private final Oils oils;
     private final Catalogue catalogue;
+    private final OwnCeilings ceilings;
     private final Materia materia;
 
-    PanStock(Stores stores, Oils oils, Catalogue catalogue, Materia materia) {
+    PanStock(Stores stores, Oils oils, Catalogue catalogue, OwnCeilings ceilings, Materia materia) {
+        this.ceilings = ceilings;
         this.stores = stores;
         this.oils = oils;
         this.catalogue = catalogue;
@@ -173,6 +176,7 @@ public class PanStock {
                                 additions,
                                 materia.supplies().stream()
                                         .filter(kind -> ADDED.contains(kind.type()))
+                                        .map(ceilings::corrected)
                                         .map(PanStock::notHere))),
                 stores.supplies(EnumSet.of(LotKind.CONTAINER)).stream()
                         .flatMap(one -> tin(one, house).stream())
@@ -231,6 +235,7 @@ public class PanStock {
 
     private Optional<PanThing> supply(Stock.OfSupply one, House house, LocalDate today) {
         return materia.supply(one.key())
+                .map(ceilings::corrected)
                 .map(kind -> new PanThing(
                         one.id().toString(),
                         "%s, %s".formatted(one.name(), house.mass(one.mass())),

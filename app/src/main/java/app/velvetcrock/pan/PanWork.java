@@ -2,12 +2,12 @@ package app.velvetcrock.pan;
 
 import app.velvetcrock.batch.Lineage;
 import app.velvetcrock.batch.Makings;
+import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Cooling;
-import app.velvetcrock.core.making.Correction;
 import app.velvetcrock.core.making.Felt;
 import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Formula;
@@ -48,9 +48,18 @@ public class PanWork {
     private final Lineage lineage;
     private final Goods goods;
     private final Awaited awaited;
+    private final OwnRights rights;
     private final Households households;
 
-    PanWork(Makings makings, Ledger ledger, Lineage lineage, Goods goods, Awaited awaited, Households households) {
+    PanWork(
+            Makings makings,
+            Ledger ledger,
+            Lineage lineage,
+            Goods goods,
+            Awaited awaited,
+            OwnRights rights,
+            Households households) {
+        this.rights = rights;
         this.awaited = awaited;
         this.households = households;
         this.makings = makings;
@@ -144,7 +153,7 @@ public class PanWork {
 
     @Transactional
     public UUID offHeat(UUID id, Temperature at, Cooling.Where where, Doing<?> doing) {
-        return line(id, doing, sheet -> new MakingLine.OffHeat(at, where));
+        return line(id, doing, sheet -> new MakingLine.OffHeat(at, where, rights.cooling(where)));
     }
 
     @Transactional
@@ -309,31 +318,6 @@ public class PanWork {
             throw new Refused("Take back what was done since first, the newest line before the older ones.");
         }
         makings.takeBack(id, entry, doing);
-    }
-
-    /** What would bring it to a firmness; absent where it is there, or nothing said can. */
-    public static Optional<Correction> correction(MakingCourse course, double target) {
-        Formula.Stuff wax = course.formula().parts().stream()
-                .map(Formula.Part::stuff)
-                .filter(stuff -> stuff.role() == Formula.Role.WAX)
-                .findFirst()
-                .orElse(BEESWAX);
-        Formula.Stuff oil = course.formula().parts().stream()
-                .map(Formula.Part::stuff)
-                .filter(stuff -> stuff.role() == Formula.Role.OIL)
-                .findFirst()
-                .orElseThrow(() -> new IllegalStateException("a melt without oil"));
-        return Correction.of(course.formula(), Math.max(0.1, target), wax, oil);
-    }
-
-    private static final Formula.Stuff BEESWAX = new Formula.Stuff("beeswax", "Beeswax", Formula.Role.WAX, 1);
-
-    /** The lot a part of the melt was taken from. */
-    public static Optional<UUID> lotOf(MakingPlan plan, Formula.Stuff stuff) {
-        return plan.weighed().stream()
-                .filter(one -> one.part().stuff().key().equals(stuff.key()))
-                .flatMap(one -> one.lot().stream())
-                .findFirst();
     }
 
     /** A made thing of the stock. */

@@ -84,6 +84,7 @@ public class Json {
         @JsonSubTypes.Type(value = MakingLine.Added.class, name = "added"),
         @JsonSubTypes.Type(value = MakingLine.Poured.class, name = "poured"),
         @JsonSubTypes.Type(value = MakingLine.TurnedOut.class, name = "turned-out"),
+        @JsonSubTypes.Type(value = MakingLine.Smelled.class, name = "smelled"),
         @JsonSubTypes.Type(value = MakingLine.Noted.class, name = "noted")
     })
     private interface MakingLineNames {}

@@ -156,6 +156,7 @@ final class PanReadings {
                         null,
                         null,
                         null,
+                        null,
                         with,
                         add)
                 .address();

@@ -97,6 +97,12 @@ public class Goods {
         return good(made(lots.findHere(id)));
     }
 
+    /** Tells whether a lot is a made thing. */
+    @Transactional(readOnly = true)
+    public boolean isGood(UUID id) {
+        return lots.findHere(id).filter(lot -> lot.kind == LotKind.MADE).isPresent();
+    }
+
     /** Draws some pieces out, or so many milligrams of what is weighed, and tells by which movement. */
     @Transactional
     public UUID draw(UUID id, long amount, Cause cause, Instant at) {

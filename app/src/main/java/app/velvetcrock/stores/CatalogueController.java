@@ -1,6 +1,7 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.catalogue.OwnCeilings;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
@@ -17,8 +18,10 @@ import app.velvetcrock.web.Sent;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -37,9 +40,12 @@ class CatalogueController {
     private final Catalogue catalogue;
     private final Cautions cautions;
     private final Materia materia;
+    private final OwnCeilings ceilings;
     private final Households households;
 
-    CatalogueController(Catalogue catalogue, Cautions cautions, Materia materia, Households households) {
+    CatalogueController(
+            Catalogue catalogue, Cautions cautions, Materia materia, OwnCeilings ceilings, Households households) {
+        this.ceilings = ceilings;
         this.catalogue = catalogue;
         this.cautions = cautions;
         this.materia = materia;
@@ -101,6 +107,42 @@ class CatalogueController {
         });
     }
 
+    /** Holds another figure than the shipped one for the most of an essential oil on skin; an empty one goes back to it. */
+    @PostMapping("/stores/catalogue/ceilings")
+    String ceiling(
+            @Nullable UUID key, @Nullable String oil, @Nullable String percent, @Nullable String source, Reply reply) {
+        Fields fields = fields();
+        Optional<SupplyKind> kind =
+                materia.supply(oil == null ? "" : oil).filter(one -> one.type() == SupplyType.ESSENTIAL_OIL);
+        if (kind.isEmpty()) {
+            fields.trouble("oil", "It is not said of which oil.", "one from the list");
+        }
+        String typed = Objects.requireNonNullElse(percent, "");
+        boolean back = typed.isBlank();
+        String figure = typed.replace("%", "").strip();
+        Optional<Double> most =
+                back ? Optional.empty() : fields.number("percent", figure, 0, 100, "percent of the whole");
+        Optional<String> from = back ? Optional.empty() : fields.words("source", source, 120);
+        reply.model().addAttribute("ceilingOil", oil);
+        reply.model().addAttribute("ceilingPercent", percent);
+        reply.model().addAttribute("ceilingSource", source);
+        return reply.answer(
+                new FormSent("x-", key, fields, "/stores/catalogue"),
+                () -> page(reply.model(), fields, "ceiling"),
+                () -> {
+                    String name = kind.orElseThrow().common();
+                    if (back) {
+                        ceilings.forget(kind.get().key());
+                        return new Done("/stores/catalogue", name + ": the shipped figure holds again.");
+                    }
+                    ceilings.keep(new OwnCeilings.Own(kind.get().key(), most.orElseThrow(), from.orElseThrow()));
+                    return new Done(
+                            "/stores/catalogue",
+                            "%s: at most %s %% now. What was poured before keeps what was said of it."
+                                    .formatted(name, figure));
+                });
+    }
+
     private static Done kept(String name) {
         return new Done(
                 "/stores/catalogue",
@@ -109,6 +151,16 @@ class CatalogueController {
 
     private String page(Model model, Fields fields, String which) {
         model.addAttribute("sent", new Sent<>(which, fields, "", ""));
+        model.asMap().putIfAbsent("herbForm", CatalogueForm.empty());
+        model.asMap().putIfAbsent("carrierForm", CatalogueForm.empty());
+        List.of("ceilingOil", "ceilingPercent", "ceilingSource")
+                .forEach(name -> model.asMap().putIfAbsent(name, ""));
+        model.addAttribute(
+                "oils",
+                materia.supplies().stream()
+                        .filter(kind -> kind.type() == SupplyType.ESSENTIAL_OIL)
+                        .map(kind -> new Fields.Option(kind.key(), kind.common()))
+                        .toList());
         Set<String> own = catalogue.ownKeys();
         StoreRows rows = new StoreRows(households.current(), Map.of());
         String only = String.valueOf(model.asMap().getOrDefault("q", "")).toLowerCase(Locale.ROOT);
@@ -141,7 +193,7 @@ class CatalogueController {
                 "essential",
                 supplies.stream()
                         .filter(kind -> kind.type() == SupplyType.ESSENTIAL_OIL)
-                        .map(StoreRows::essential)
+                        .map(kind -> StoreRows.essential(kind, ceilings.all()))
                         .toList());
         model.addAttribute("refused", String.join(", ", cautions.refused()));
         model.addAttribute("parts", Part.values());

@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.catalogue.OwnCeilings;
 import app.velvetcrock.core.heat.SourceLearned;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
@@ -302,15 +303,23 @@ final class StoreRows {
                 null);
     }
 
-    static Kind essential(SupplyKind kind) {
+    static Kind essential(SupplyKind kind, Map<String, OwnCeilings.Own> own) {
+        OwnCeilings.Own held = own.get(kind.key());
+        String shipped = kind.dermalMost().map(most -> most + " %").orElse("");
         return new Kind(
                 kind.key(),
                 kind.common(),
                 kind.botanical(),
                 "",
-                false,
-                kind.dermalMost().map(most -> most + " %").orElse(""),
-                kind.dermalMost().isPresent() ? "" : "no figure held: 0.5 % for grown-up body, nothing elsewhere",
+                held != null,
+                held != null ? Decimals.upTo(held.percent(), 2) + " %" : shipped,
+                held != null
+                        ? " yours, by " + held.source() + (shipped.isEmpty() ? "" : "; shipped: " + shipped)
+                        : !shipped.isEmpty()
+                                ? ""
+                                : kind.traits().contains("sum-only")
+                                        ? "only the ceiling of the sum applies"
+                                        : "no figure held: 0.5 % for grown-up body, nothing elsewhere",
                 "",
                 "",
                 null,

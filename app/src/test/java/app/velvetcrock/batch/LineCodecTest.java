@@ -114,9 +114,11 @@ class LineCodecTest {
                 new Line.Panned(new MakingLine.Skipped(MakingStep.STIR_IN, Optional.of(DROPS), "")),
                 new Line.Panned(new MakingLine.Tested(12.2, Felt.SOFT)),
                 new Line.Panned(new MakingLine.Corrected(WAX, Optional.empty(), 16)),
-                new Line.Panned(new MakingLine.OffHeat(Temperature.ofCelsius(75), Cooling.Where.IN_ITS_BATH)),
+                new Line.Panned(new MakingLine.OffHeat(
+                        Temperature.ofCelsius(75), Cooling.Where.IN_ITS_BATH, Optional.of(1.25))),
                 new Line.Panned(new MakingLine.Read(Temperature.ofCelsius(55), Optional.of(Touch.TOO_HOT))),
                 new Line.Panned(new MakingLine.Hazed()),
+                new Line.Panned(new MakingLine.Smelled(LOT, false)),
                 new Line.Panned(new MakingLine.Added(DROPS, Optional.of(LOT))),
                 new Line.Panned(new MakingLine.Poured(
                         List.of(new MakingLine.Poured.Filled(

@@ -35,7 +35,7 @@ class LookTest {
             window.go("/pan");
             String making = window.page().locator("#makings a").first().getAttribute("href");
             window.go("/cupboard");
-            String good = window.page().locator(".goods a").first().getAttribute("href");
+            String good = window.page().locator("a.goods").first().getAttribute("href");
             List<String> views = List.of(
                     toWatch,
                     "/pan",

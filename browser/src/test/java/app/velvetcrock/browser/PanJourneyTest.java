@@ -128,7 +128,7 @@ class PanJourneyTest {
         page.waitForSelector(".making-log:has-text('Poured: 4 × Round tin 60 mL')");
         now("Let it set");
         window.go("/cupboard");
-        assertThat(window.text(".goods .bottle")).contains("4 ×");
+        assertThat(window.text("a.goods")).contains("4 ×");
         window.go("/pan");
         page.fill("#much", "200 g");
         page.waitForSelector("#firmness:has-text('right for you is about 19, from 1 test')");

@@ -3,10 +3,12 @@ package app.velvetcrock.core.making;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Mass;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * What share of essential oils a made thing may have, by whom it is for (craft: making, essential oils).
@@ -79,6 +81,24 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
                 ceiling,
                 photo(lines),
                 within(drops, rest, use, ceiling));
+    }
+
+    /** Whether it would be within for one kind of user. */
+    public record User(Use use, double ceiling, boolean within) {}
+
+    /** The sum by user, the strictest last: who it may be for as it is. */
+    public static List<User> byUser(List<Drops> drops, Mass rest, boolean noneAtAll) {
+        double whole = whole(drops, rest);
+        double sum = drops.stream().mapToDouble(one -> one.mass().grams()).sum();
+        return Stream.of(Use.values())
+                .filter(use -> use != Use.FOOD && use != Use.ANIMALS && use != Use.WITH_LATEX)
+                .map(use -> new User(
+                        use,
+                        noneAtAll ? 0 : ceiling(use),
+                        sum / whole * PERCENT <= (noneAtAll ? 0 : ceiling(use)) + SLACK
+                                && !of(drops, rest, use, noneAtAll).isOver()))
+                .sorted(Comparator.comparing(User::ceiling).reversed())
+                .toList();
     }
 
     /** Percent of the whole that all together may have. */

@@ -4,6 +4,7 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Worded;
 import java.time.Duration;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -43,6 +44,25 @@ public record Cooling(Temperature from, Temperature room, Duration tau) {
     public static Cooling of(Mass mass, Temperature from, Temperature room, Where where) {
         double minutes = MINUTES * Math.cbrt(mass.grams() / OF_GRAMS) * where.slower;
         return new Cooling(from, room, Duration.ofMillis(Math.round(Math.max(1, minutes) * SECONDS_PER_MINUTE * 1000)));
+    }
+
+    private static final int LATEST = 5;
+    private static final double LEAST = 0.3;
+    private static final double MOST = 4;
+
+    /** How many times as slowly a household's melts cool: the mean of the last five, the latest last; absent while none is known. */
+    public static Optional<Double> own(List<Double> factors) {
+        return factors.isEmpty()
+                ? Optional.empty()
+                : Optional.of(factors.subList(Math.max(0, factors.size() - LATEST), factors.size()).stream()
+                        .mapToDouble(factor -> Math.max(LEAST, Math.min(MOST, factor)))
+                        .average()
+                        .orElseThrow());
+    }
+
+    /** The same, so many times as slowly. */
+    public Cooling times(double slower) {
+        return new Cooling(from, room, Duration.ofMillis(Math.round(tau.toMillis() * slower)));
     }
 
     /** The same with the time constant two readings show, where they show one between two minutes and ten hours. */

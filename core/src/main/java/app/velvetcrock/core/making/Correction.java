@@ -44,4 +44,18 @@ public record Correction(Part add, Firmness then) {
     private static Correction of(Formula melt, Part add) {
         return new Correction(add, melt.with(add).firmness());
     }
+
+    /** By its own first wax, beeswax where it has none, or its own first oil; absent where it is there, nothing can, or no oil is in it. */
+    public static Optional<Correction> of(Formula formula, double target) {
+        Formula.Stuff wax = formula.parts().stream()
+                .map(Formula.Part::stuff)
+                .filter(stuff -> stuff.role() == Formula.Role.WAX)
+                .findFirst()
+                .orElse(new Formula.Stuff(Setting.BEESWAX, "Beeswax", Formula.Role.WAX, 1));
+        return formula.parts().stream()
+                .map(Formula.Part::stuff)
+                .filter(stuff -> stuff.role() == Formula.Role.OIL)
+                .findFirst()
+                .flatMap(oil -> of(formula, Math.max(0.1, target), wax, oil));
+    }
 }

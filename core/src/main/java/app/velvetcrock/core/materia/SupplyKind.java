@@ -6,6 +6,7 @@ import app.velvetcrock.core.measure.Temperature;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * A wax, spirit, antioxidant, essential oil or other addition as the catalogue knows it.
@@ -38,6 +39,26 @@ public record SupplyKind(
     public SupplyKind {
         synonyms = List.copyOf(synonyms);
         traits = Set.copyOf(traits);
+    }
+
+    /** The same with another ceiling on skin, percent, as a household holds it. */
+    public SupplyKind withDermalMost(double percent) {
+        Set<String> others =
+                traits.stream().filter(trait -> !trait.equals("sum-only")).collect(Collectors.toSet());
+        return new SupplyKind(
+                key,
+                type,
+                common,
+                botanical,
+                synonyms,
+                density,
+                densityIsEstimate,
+                bulk,
+                melting,
+                monthsOpened,
+                watery,
+                Optional.of(percent),
+                others);
     }
 
     /** What a weight and a volume of it must agree with: pellets by their bulk, all else as a liquid. */

@@ -14,8 +14,16 @@ public record Dose(String name, double percent, double least, double most) {
 
     private static final double PERCENT = 100;
 
-    private static final Map<String, double[]> RIGHT =
-            Map.of("vitamin-e", new double[] {0.1, 0.5}, "rosemary-extract", new double[] {0.02, 0.1});
+    /** [E] Mica, root and seed powders, percent (craft: making). */
+    private static final double[] COLOUR = {0.1, 1};
+
+    private static final Map<String, double[]> RIGHT = Map.of(
+            "vitamin-e", new double[] {0.1, 0.5},
+            "rosemary-extract", new double[] {0.02, 0.1},
+            "mica", COLOUR,
+            "alkanet", COLOUR,
+            "annatto", COLOUR,
+            "clay", COLOUR);
 
     /** What share of the whole an addition is, against what is right; absent of what has no dose. */
     public static Optional<Dose> of(Addition addition, Mass whole) {

@@ -138,6 +138,31 @@ public record MakingCourse(
                 .reduce(formula.total(), Mass::plus);
     }
 
+    /**
+     * How a melt cooled, against what was foreseen of its mass.
+     *
+     * @param factor times as slowly
+     */
+    public record Cooled(Cooling.Where where, double factor) {}
+
+    /** What its readings show of how it cools; absent while it was never read. */
+    public static Optional<Cooled> cooled(MakingPlan plan, List<At> lines) {
+        return last(lines, OffHeat.class).flatMap(off -> {
+            Mass whole = whole(weighed(plan, lines), lines);
+            OffHeat line = (OffHeat) off.line();
+            Cooling foreseen = Cooling.of(whole, CLEAR, plan.room(), line.where());
+            Cooling shown = cooling(plan, whole, lines, off);
+            boolean read = lines.stream()
+                    .anyMatch(at ->
+                            at.line() instanceof MakingLine.Read && at.at().isAfter(off.at()));
+            return read
+                    ? Optional.of(new Cooled(
+                            line.where(),
+                            (double) shown.tau().toMillis() / foreseen.tau().toMillis()))
+                    : Optional.empty();
+        });
+    }
+
     /** All there is to pour: the melt, and what was stirred in. */
     public Mass toPour(List<At> lines) {
         return whole(formula, lines);
@@ -147,7 +172,8 @@ public record MakingCourse(
         OffHeat off = (OffHeat) heatOff.line();
         Temperature from = off.temperature();
         Temperature start = from.celsius() > plan.room().celsius() ? from : CLEAR;
-        Cooling foreseen = Cooling.of(whole, start, plan.room(), off.where());
+        Cooling foreseen = Cooling.of(whole, start, plan.room(), off.where())
+                .times(off.own().orElse(1.0));
         return lines.stream()
                 .filter(at -> at.line() instanceof MakingLine.Read && at.at().isAfter(heatOff.at()))
                 .max(Comparator.comparing(At::at))

@@ -73,8 +73,12 @@ public sealed interface MakingLine {
         }
     }
 
-    /** It was taken off the heat, so hot, to cool somewhere. */
-    record OffHeat(Temperature temperature, Cooling.Where where) implements MakingLine {
+    /**
+     * It was taken off the heat, so hot, to cool somewhere.
+     *
+     * @param own how many times as slowly this household's melts cooled there till then; absent while that was not known
+     */
+    record OffHeat(Temperature temperature, Cooling.Where where, Optional<Double> own) implements MakingLine {
         @Override
         public String words(Wording say) {
             return "Off the heat at %s, %s".formatted(say.temperature(temperature), where.word());
@@ -148,6 +152,14 @@ public sealed interface MakingLine {
         public String words(Wording say) {
             String seen = faults.stream().map(fault -> ", " + fault.word()).collect(Collectors.joining());
             return "Turned out %s%s%s".formatted(felt.word(), seen, words.isEmpty() ? "" : ": " + words);
+        }
+    }
+
+    /** Some of it was smelled, as it stands in the Cupboard. */
+    record Smelled(UUID lot, boolean good) implements MakingLine {
+        @Override
+        public String words(Wording say) {
+            return good ? "Smelled: as it should" : "Smelled: off";
         }
     }
 

@@ -62,6 +62,14 @@ public record MakingPlan(
     /** So many containers of one lot. */
     public record Into(Container container, int count, Optional<UUID> lot) {}
 
+    /** The lot a part of the melt is taken from, the first of them. */
+    public Optional<UUID> lotOf(Formula.Stuff stuff) {
+        return weighed.stream()
+                .filter(one -> one.part().stuff().key().equals(stuff.key()))
+                .flatMap(one -> one.lot().stream())
+                .findFirst();
+    }
+
     public Formula formula() {
         Formula formula = new Formula(List.of());
         for (Weighed one : weighed) {

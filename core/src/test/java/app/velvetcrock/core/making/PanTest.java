@@ -281,6 +281,12 @@ class PanTest {
         assertThat(lemon.lines().get(0).percent()).isCloseTo(0.892, within(0.001));
         assertThat(lemon.photo().orElseThrow()).isCloseTo(0.446, within(0.001));
         assertThat(lemon.isOver()).isFalse();
+        // 0.89 % of lemon: within 2 for the body and 1 for face, children and the elderly; half a percent is too
+        // little, none is none
+        assertThat(Ceilings.byUser(List.of(drops("eo-lemon", 30)), grams(150), false))
+                .filteredOn(user -> !user.within())
+                .extracting(Ceilings.User::use)
+                .containsExactly(Use.CHILD_2_5, Use.BABY);
         assertThat(Ceilings.of(List.of(drops("eo-oregano", 3)), grams(60), Use.BABY, false)
                         .isOver())
                 .isTrue();

@@ -1,0 +1,89 @@
+package app.velvetcrock.cupboard;
+
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Batches;
+import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.core.label.Inci;
+import app.velvetcrock.core.label.Ingredients;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.materia.CarrierKind;
+import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.core.planning.PlannedHerb;
+import app.velvetcrock.stock.Oils;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** What is in a made thing, for its label: an infused oil is written as its carriers and then its herbs. */
+@Component
+class GoodsLabel {
+
+    private static final String INFUSED = "infused:";
+
+    private final Oils oils;
+    private final Batches batches;
+    private final Catalogue catalogue;
+    private final Materia materia;
+    private final Inci inci = Inci.shipped();
+
+    GoodsLabel(Oils oils, Batches batches, Catalogue catalogue, Materia materia) {
+        this.oils = oils;
+        this.batches = batches;
+        this.catalogue = catalogue;
+        this.materia = materia;
+    }
+
+    /** The ingredients of a making, as they were planned. */
+    List<Ingredients.One> of(MakingPlan plan) {
+        List<Ingredients.One> all = new ArrayList<>();
+        for (Formula.Part part : plan.formula().parts()) {
+            String key = part.stuff().key();
+            if (key.startsWith(INFUSED)) {
+                infused(UUID.fromString(key.substring(INFUSED.length())), part.mass(), all);
+            } else {
+                all.add(one(key, part.stuff().name(), part.mass(), List.of(), Set.of()));
+            }
+        }
+        plan.additions()
+                .forEach(one -> all.add(one(
+                        one.addition().key(),
+                        one.addition().name(),
+                        one.addition().mass(),
+                        List.of(),
+                        Set.of())));
+        return all;
+    }
+
+    private void infused(UUID lot, Mass mass, List<Ingredients.One> all) {
+        BatchSheet batch = batches.sheet(oils.find(lot).batch());
+        Set<String> traits = new HashSet<>();
+        List<String> herbs = new ArrayList<>();
+        for (PlannedHerb herb : batch.plan().request().herbs()) {
+            traits.addAll(herb.kind().traits());
+            herbs.add(herb.kind().botanical() + " extract");
+        }
+        batch.plan().request().carriers().parts().forEach(part -> {
+            CarrierKind kind = part.carrier().kind();
+            all.add(one(kind.key(), kind.common(), mass.times(part.share()), herbs, traits));
+        });
+    }
+
+    private Ingredients.One one(String key, String name, Mass mass, List<String> herbs, Set<String> more) {
+        Set<String> traits = new HashSet<>(more);
+        Optional<CarrierKind> carrier = catalogue.carriers().stream()
+                .filter(kind -> kind.key().equals(key))
+                .findFirst();
+        Optional<SupplyKind> supply = materia.supply(key);
+        carrier.ifPresent(kind -> traits.addAll(kind.traits()));
+        supply.ifPresent(kind -> traits.addAll(kind.traits()));
+        return new Ingredients.One(inci.of(key).orElse(name), name.toLowerCase(Locale.ROOT), mass, herbs, traits);
+    }
+}
