@@ -45,8 +45,9 @@ const look = () => {
   if (allowed() && sound && sound !== said) call(sound === 'done' ? 2 : 4, sound === 'done' ? 660 : 880);
   said = sound;
   const finish = Number(watch.dataset.finish ?? 0);
-  if (allowed() && finish && finish <= Date.now() && finish > Date.now() - 60000 && rung !== watch.dataset.live) {
-    rung = watch.dataset.live;
+  const which = `${watch.dataset.live ?? ''}:${finish}`;
+  if (allowed() && finish && finish <= Date.now() && finish > Date.now() - 60000 && rung !== which) {
+    rung = which;
     call(2, 660);
   }
 };

@@ -57,6 +57,7 @@ class ForeignHouseholdTest {
     private String condition;
     private String making;
     private String errand;
+    private String keptFormula;
     private String step;
     private String good;
     private String taken;
@@ -161,6 +162,7 @@ class ForeignHouseholdTest {
                         Map.of()))
                 .path()
                 .substring(5);
+        keptFormula = owner.post("/pan/" + making + "/recipe", Map.of()).path().substring("/pan/recipes/".length());
         String tin = owner.get("/pan").page().select("#into option").last().attr("value");
         owner.post("/pan/" + making + "/pour", Map.of("into", tin, "count", "1"));
         step = owner.get("/pan/" + making)
@@ -272,6 +274,17 @@ class ForeignHouseholdTest {
         cases.put(
                 "POST /pan/waiting/{batch}/drop",
                 route -> isNotHere(stranger.post("/pan/waiting/" + batch + "/drop", Map.of())));
+        cases.put(
+                "POST /pan/recipes",
+                route -> showsNothing(stranger.post("/pan/recipes", Map.of("oil", carrierLot, "much", "1 kg"))));
+        for (String part : new String[] {"", "/json"}) {
+            cases.put(
+                    "GET /pan/recipes/{id}" + part,
+                    route -> isNotHere(stranger.get("/pan/recipes/" + keptFormula + part)));
+        }
+        cases.put(
+                "POST /pan/recipes/{id}/undo",
+                route -> isNotHere(stranger.post("/pan/recipes/" + keptFormula + "/undo", Map.of())));
         cases.put("POST /stores/catalogue/ceilings", route -> {
             stranger.post(
                     "/stores/catalogue/ceilings", Map.of("oil", "eo-tea-tree", "percent", "1", "source", "theirs"));

@@ -5,10 +5,12 @@ import app.velvetcrock.core.course.LineWords;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.pan.MakingCourse;
+import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.live.Changes;
 import app.velvetcrock.plans.MakingShape;
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stock.Ledger;
@@ -17,6 +19,7 @@ import java.sql.Date;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -199,7 +202,7 @@ public class Makings {
                 .map(entry -> new app.velvetcrock.core.course.Entry(entry.id, entry.happenedAt, codec.read(entry)))
                 .toList();
         Set<UUID> gone = Log.gone(said);
-        List<Written> lines = new java.util.ArrayList<>();
+        List<Written> lines = new ArrayList<>();
         for (int i = 0; i < log.size(); i++) {
             BatchEntry entry = log.get(i);
             lines.add(new Written(
@@ -223,14 +226,24 @@ public class Makings {
                         .toList());
     }
 
-    /** What lists ask of it: begun, poured when, of what kind, kept until when. */
+    /** What lists ask of it: begun, poured when, kept until when. */
+    private record Facts(String state, Optional<LocalDate> began, Optional<LocalDate> ended, LocalDate keepsUntil) {
+
+        static Facts of(Sheet sheet, House house) {
+            Optional<LocalDate> poured = sheet.holding().stream()
+                    .filter(at -> at.line() instanceof MakingLine.Poured)
+                    .map(at -> house.dayOf(at.at()))
+                    .findFirst();
+            return new Facts(
+                    !sheet.isBegun() ? "NEVER_STARTED" : poured.isPresent() ? "STRAINED" : "STANDING",
+                    sheet.holding().stream().findFirst().map(at -> house.dayOf(at.at())),
+                    sheet.isBegun() ? poured : Optional.empty(),
+                    sheet.plan().keepsUntil());
+        }
+    }
+
     private void keepFacts(Sheet sheet) {
-        Optional<Instant> poured = sheet.holding().stream()
-                .filter(at -> at.line() instanceof app.velvetcrock.core.pan.MakingLine.Poured)
-                .map(MakingCourse.At::at)
-                .findFirst();
-        Optional<LocalDate> ended = poured.map(at -> households.current().dayOf(at));
-        String state = !sheet.isBegun() ? "NEVER_STARTED" : ended.isPresent() ? "STRAINED" : "STANDING";
+        Facts facts = Facts.of(sheet, households.current());
         sql.sql(
                         """
                         insert into batch_facts
@@ -238,20 +251,54 @@ public class Makings {
                         values (:stillroom, :batch, :number, 'MAKING', :state, array[cast(:kind as text)], array[]::text[], :began, :ended,
                         :keeps, false)
                         on conflict (stillroom_id, batch_id) do update set state = excluded.state, began_on = excluded.began_on,
-                        ended_on = excluded.ended_on""")
+                        ended_on = excluded.ended_on, keeps_until = excluded.keeps_until""")
                 .param("stillroom", Current.stillroom())
                 .param("batch", sheet.id())
                 .param("number", sheet.number())
-                .param("state", state)
+                .param("state", facts.state())
                 .param("kind", sheet.plan().made().kind())
-                .param(
-                        "began",
-                        sheet.holding().stream()
-                                .findFirst()
-                                .map(at -> Date.valueOf(households.current().dayOf(at.at())))
-                                .orElse(null))
-                .param("ended", sheet.isBegun() ? ended.map(Date::valueOf).orElse(null) : null)
-                .param("keeps", Date.valueOf(sheet.plan().keepsUntil()))
+                .param("began", facts.began().map(Date::valueOf).orElse(null))
+                .param("ended", facts.ended().map(Date::valueOf).orElse(null))
+                .param("keeps", Date.valueOf(facts.keepsUntil()))
                 .update();
+    }
+
+    /** Compares what is kept of the next makings with their plans and logs, as of other batches, and writes it anew where asked. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public BatchFacts.Compared compare(int after, int most, boolean mend) {
+        List<UUID> next = sql.sql("select id from batch where stillroom_id = :stillroom and kind = 'MAKING' "
+                        + "and number > :after order by number limit :most")
+                .param("stillroom", Current.stillroom())
+                .param("after", after)
+                .param("most", most)
+                .query(UUID.class)
+                .list();
+        List<Integer> otherwise = new ArrayList<>();
+        int last = after;
+        for (Sheet sheet : among(next)) {
+            last = sheet.number();
+            if (!kept(sheet.id())
+                    .filter(Facts.of(sheet, households.current())::equals)
+                    .isPresent()) {
+                otherwise.add(sheet.number());
+                if (mend) {
+                    keepFacts(sheet);
+                }
+            }
+        }
+        return new BatchFacts.Compared(next.size(), last, otherwise);
+    }
+
+    private Optional<Facts> kept(UUID batch) {
+        return sql.sql("select state, began_on, ended_on, keeps_until from batch_facts "
+                        + "where stillroom_id = :stillroom and batch_id = :batch")
+                .param("stillroom", Current.stillroom())
+                .param("batch", batch)
+                .query((row, at) -> new Facts(
+                        row.getString(1),
+                        Optional.ofNullable(row.getDate(2)).map(Date::toLocalDate),
+                        Optional.ofNullable(row.getDate(3)).map(Date::toLocalDate),
+                        row.getDate(4).toLocalDate()))
+                .optional();
     }
 }

@@ -66,7 +66,7 @@ final class WantSentence {
     Optional<Read> wanted(BenchForm form, List<BlendSentence.Row> rows, BenchStock.Pour pour, Retentions retentions) {
         Stock.OfHerb herb = rows.get(0).herb();
         Density density = pour.density();
-        boolean ofOil = BenchForm.isBlank(Objects.requireNonNull(form.want()).container());
+        boolean ofOil = !isMade(form);
         Optional<WantedMaking> making = ofOil ? Optional.empty() : making(form, density);
         Optional<Volume> oil =
                 ofOil ? oil(form, density) : making.map(made -> made.back().oil());

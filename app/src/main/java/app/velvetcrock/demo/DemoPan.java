@@ -11,6 +11,7 @@ import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.pan.Fault;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.core.pan.MakingStep;
+import app.velvetcrock.hob.Remelting;
 import app.velvetcrock.pan.PanDesk;
 import app.velvetcrock.pan.PanForm;
 import app.velvetcrock.pan.PanWork;
@@ -35,13 +36,23 @@ class DemoPan {
 
     private final PanDesk desk;
     private final PanWork work;
+    private final Remelting remelting;
     private final Makings makings;
     private final Stores stores;
     private final Goods goods;
     private final DemoHands hands;
     private final Clock clock;
 
-    DemoPan(PanDesk desk, PanWork work, Makings makings, Stores stores, Goods goods, DemoHands hands, Clock clock) {
+    DemoPan(
+            PanDesk desk,
+            PanWork work,
+            Remelting remelting,
+            Makings makings,
+            Stores stores,
+            Goods goods,
+            DemoHands hands,
+            Clock clock) {
+        this.remelting = remelting;
         this.desk = desk;
         this.work = work;
         this.makings = makings;
@@ -59,11 +70,12 @@ class DemoPan {
         }
     }
 
-    /** Six makings: one that went soft in August, one remelted, tins given and sold, and one in the pan now. */
+    /** Two years of makings: one that went soft in August, one remelted, tins given and sold, and one in the pan now. */
     void fill() {
         String tin = container("Round tin");
         String mould = container("Bar mould");
         String sunflower = carrier("sunflower-high-oleic");
+        years(tin, mould, sunflower);
         UUID soft = made(new Sentence("salve", sunflower, "6", tin, "13"), List.of(), hands.at(142, 10, 0), 6, tin);
         work.turnedOut(soft, Felt.SOFT, List.of(Fault.SWEATING), "soft in August", at(hands.at(106, 9, 0)));
         take(soft, 2, Cause.GIVEN, hands.at(138, 12, 0));
@@ -81,6 +93,107 @@ class DemoPan {
                 tin);
         take(balm, 1, Cause.DRAWN, hands.at(20, 8, 0));
         inThePan(new Sentence("salve", carrier("rapeseed"), "4", tin, ""));
+    }
+
+    /** What was made and used up before this summer, kind by kind, each as it was felt. */
+    private void years(String tin, String mould, String oil) {
+        String pot = container("Lip pot");
+        PanForm.Row cocoa = new PanForm.Row(carrier("cocoa-butter"), "16 %");
+        PanForm.Row coconut = new PanForm.Row(carrier("coconut"), "15 %");
+        used(new Past(
+                new Sentence("salve", oil, "4", tin, "14"), List.of(), 705, 4, Felt.SOFT, "too soft on a warm day"));
+        used(new Past(
+                new Sentence("lip-balm", oil, "12", pot, ""),
+                List.of(cocoa, coconut),
+                640,
+                12,
+                Felt.RIGHT,
+                "holds in a pocket"));
+        used(new Past(
+                new Sentence("pomade", oil, "2", tin, ""),
+                List.of(
+                        new PanForm.Row(carrier("coconut"), "16 %"),
+                        new PanForm.Row(carrier("cocoa-butter"), "11 %"),
+                        new PanForm.Row(carrier("shea"), "10 %")),
+                560,
+                2,
+                Felt.RIGHT,
+                "for the fiddler's hair"));
+        used(new Past(
+                new Sentence("whipped-butter", oil, "4", tin, ""),
+                List.of(new PanForm.Row(carrier("shea"), "65 %"), new PanForm.Row(carrier("coconut"), "10 %")),
+                480,
+                4,
+                Felt.RIGHT,
+                "like cream till May"));
+        used(new Past(
+                new Sentence("salve", oil, "5", tin, "17"), List.of(), 400, 5, Felt.FIRM, "hard to get out in winter"));
+        used(new Past(
+                new Sentence("lotion-bar", oil, "4", mould, ""),
+                List.of(new PanForm.Row(carrier("cocoa-butter"), "34 %")),
+                330,
+                4,
+                Felt.RIGHT,
+                ""));
+        remelted(new Sentence("salve", oil, "4", tin, "13"), tin);
+    }
+
+    /** A making that is used up. */
+    private record Past(Sentence sentence, List<PanForm.Row> with, int daysAgo, int count, Felt felt, String words) {}
+
+    private void used(Past past) {
+        Instant at = hands.at(past.daysAgo(), 15, 0);
+        UUID id = begin(past.sentence().form(past.with(), List.of()), at);
+        boolean whipped = past.sentence().kind().equals("whipped-butter");
+        if (whipped) {
+            work.did(id, MakingStep.MELT, at(at.plus(Duration.ofMinutes(20))));
+            work.offHeat(id, Temperature.ofCelsius(60), Cooling.Where.IN_AIR, at(at.plus(Duration.ofMinutes(22))));
+            work.did(id, MakingStep.CHILL, at(at.plus(Duration.ofMinutes(50))));
+            work.did(id, MakingStep.WHIP, at(at.plus(Duration.ofMinutes(58))));
+            work.did(id, MakingStep.CHILL_AGAIN, at(at.plus(Duration.ofMinutes(69))));
+            work.did(id, MakingStep.PEAKS, at(at.plus(Duration.ofMinutes(76))));
+        } else {
+            melted(id, at);
+            work.read(id, Temperature.ofCelsius(58), Optional.empty(), at(at.plus(Duration.ofMinutes(50))));
+        }
+        pour(id, past.sentence().into(), past.count(), Optional.empty(), at.plus(Duration.ofMinutes(80)));
+        work.did(id, MakingStep.SET, at(at.plus(Duration.ofHours(4))));
+        work.turnedOut(id, past.felt(), List.of(), past.words(), at(hands.at(past.daysAgo() - 12, 9, 0)));
+        int given = past.count() / 2;
+        if (given > 0) {
+            take(id, given, Cause.GIVEN, hands.at(past.daysAgo() - 8, 12, 0));
+        }
+        take(id, past.count() - given, Cause.DRAWN, hands.at(past.daysAgo() - 90, 12, 0));
+    }
+
+    /** Four tins that turned out soft, all melted again with more wax, and used up since. */
+    private void remelted(Sentence sentence, String tin) {
+        UUID first = made(sentence, List.of(), hands.at(250, 10, 0), 4, tin);
+        work.turnedOut(first, Felt.SOFT, List.of(), "runs on a warm sill", at(hands.at(243, 9, 0)));
+        UUID lot = goods.inStock().stream()
+                .filter(one -> one.batch().equals(first) && one.inPieces())
+                .map(Stock.OfGood::id)
+                .findFirst()
+                .orElseThrow();
+        Instant at = hands.at(242, 10, 0);
+        UUID again = remelting.remelt(lot, 4, at(at));
+        work.did(again, MakingStep.MELT, at(at.plus(Duration.ofMinutes(25))));
+        Formula melt = makings.sheet(again).course().formula();
+        Correction.of(melt, 16)
+                .ifPresent(add -> work.corrected(
+                        again, add.add(), Optional.of(UUID.fromString(wax())), at(at.plus(Duration.ofMinutes(30)))));
+        work.tested(again, Felt.RIGHT, at(at.plus(Duration.ofMinutes(36))));
+        work.offHeat(again, Temperature.ofCelsius(75), Cooling.Where.IN_AIR, at(at.plus(Duration.ofMinutes(38))));
+        pour(again, tin, 4, Optional.empty(), at.plus(Duration.ofMinutes(64)));
+        work.did(again, MakingStep.SET, at(at.plus(Duration.ofHours(3))));
+        take(again, 4, Cause.SOLD, hands.at(225, 11, 0));
+    }
+
+    private String wax() {
+        return stores.supplies(EnumSet.of(LotKind.WAX)).stream()
+                .map(one -> one.id().toString())
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Bars in thirds, with what stayed in the pan remelted for half a one. */

@@ -100,7 +100,9 @@ class DemoSeason {
     private Larder larder() {
         carrier("sesame", 0.75, null, 420);
         carrier("babassu", 1, 20, 600);
-        carrier("cocoa-butter", 0.5, 150, 500);
+        carrier("cocoa-butter", 0.8, 150, 500);
+        carrier("coconut", 0.5, 150, 500);
+        carrier("shea", 0.6, 150, 420);
         herb("birch-bud", 60, 200);
         return new Larder(
                 herb("yarrow", 300, 300),

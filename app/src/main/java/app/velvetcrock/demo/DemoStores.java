@@ -122,15 +122,15 @@ class DemoStores {
     }
 
     private void supplies() {
-        supply("beeswax", 900, 2300, null);
+        supply("beeswax", 1600, 4100, null);
         supply("vitamin-e", 48, 650, null);
         supply("grain-spirit", 480, 1450, 96.0);
         supply("honey", 500, 700, null);
         supply("eo-bog-myrtle", 9, 900, null);
         supply("eo-juniper", 9, 720, null);
-        containers("Round tin, 60 mL", 60, 36, 1980);
+        containers("Round tin, 60 mL", 60, 80, 4400);
         containers("Bar mould, 40 mL", 40, 8, 640);
-        containers("Lip pot, 15 mL", 15, 24, 960);
+        containers("Lip pot, 15 mL", 15, 40, 1600);
         containers("Dark bottle, 100 mL", 100, 14, 1260);
         containers("Dark bottle, 50 mL", 50, 20, 1500);
     }

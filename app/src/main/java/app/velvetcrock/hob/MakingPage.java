@@ -36,6 +36,8 @@ import org.jspecify.annotations.Nullable;
  * @param late true where it is too late already
  * @param fix what would bring it to the firmness wanted; null where it is there, or is poured
  * @param degrees how warm it should be now; empty while it is on the heat
+ * @param sound what is heard where that was allowed; another value sounds again
+ * @param rings when the next step may be done, in milliseconds; nought where that is not known
  * @param left what stayed in the pan; empty where nothing did
  */
 record MakingPage(
@@ -46,6 +48,8 @@ record MakingPage(
         String how,
         String timing,
         boolean late,
+        String sound,
+        long rings,
         @Nullable String addition,
         @Nullable Fix fix,
         String degrees,
@@ -61,6 +65,9 @@ record MakingPage(
         String keeps,
         @Nullable String over,
         List<LogRow> log) {
+
+    /** So long before it is too late a sound says so. */
+    private static final Duration WARNED = Duration.ofMinutes(2);
 
     /** What to add, in words and as it is typed; {@code unreachable} says why nothing can. */
     record Fix(String words, String of, String amount) {}
@@ -93,6 +100,11 @@ record MakingPage(
                 next.map(step -> timing(step, course, now, house)).orElse(""),
                 next.filter(step -> step.until().filter(now::isAfter).isPresent())
                         .isPresent(),
+                next.flatMap(MakingCourse.Step::until)
+                        .filter(until -> now.isAfter(until.minus(WARNED)))
+                        .map(until -> "late " + until)
+                        .orElse(""),
+                next.flatMap(MakingCourse.Step::from).map(Instant::toEpochMilli).orElse(0L),
                 next.flatMap(MakingCourse.Step::addition)
                         .map(addition -> addition.key())
                         .orElse(null),

@@ -1,11 +1,7 @@
 package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Makings;
-import app.velvetcrock.core.making.Formula;
-import app.velvetcrock.core.measure.Decimals;
-import app.velvetcrock.core.pan.Addition;
-import app.velvetcrock.core.pan.MakingPlan;
-import app.velvetcrock.recipes.RecipeBox;
+import app.velvetcrock.recipes.KeptFormulas;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Goods;
@@ -16,8 +12,6 @@ import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import java.time.Clock;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -25,24 +19,28 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 
-/** What is made anew of something made: kept as a list among the recipes, as it was really made, or melted again. */
+/** What is made anew of something made: kept among the recipes, as it was really made, or melted again. */
 @Controller
 class MakingRecipe {
 
-    private static final String LISTS = "/stores/recipes/";
-    private static final String IN = " in ";
-    private static final int LONGEST = 120;
+    private static final String RECIPES = "/pan/recipes/";
 
     private final Makings makings;
-    private final RecipeBox box;
+    private final KeptFormulas formulas;
     private final Goods goods;
     private final Remelting remelting;
     private final Households households;
     private final Clock clock;
 
-    MakingRecipe(Makings makings, RecipeBox box, Goods goods, Remelting remelting, Households households, Clock clock) {
+    MakingRecipe(
+            Makings makings,
+            KeptFormulas formulas,
+            Goods goods,
+            Remelting remelting,
+            Households households,
+            Clock clock) {
         this.makings = makings;
-        this.box = box;
+        this.formulas = formulas;
         this.goods = goods;
         this.remelting = remelting;
         this.households = households;
@@ -51,12 +49,10 @@ class MakingRecipe {
 
     @PostMapping("/pan/{id}/recipe")
     String keep(@PathVariable UUID id, Reply reply) {
-        Makings.Sheet sheet = makings.sheet(id);
         return reply.tap("/pan/" + id, () -> {
-            String title = "%s (batch %d)".formatted(sheet.name(), sheet.number());
-            UUID kept = box.keep(title.substring(0, Math.min(LONGEST, title.length())), body(sheet));
+            UUID kept = formulas.keepMaking(id);
             return new Done(
-                    LISTS + kept, "Kept among the recipes, as it was made.", LISTS + "%s/remove".formatted(kept));
+                    RECIPES + kept, "Kept among the recipes, as it was made.", RECIPES + "%s/undo".formatted(kept));
         });
     }
 
@@ -84,29 +80,5 @@ class MakingRecipe {
                                     .formatted(makings.sheet(id).number()),
                             "/pan/%s/back".formatted(id));
                 });
-    }
-
-    /** A line for each part, in grams, as the reader of recipes reads them. */
-    private static String body(Makings.Sheet sheet) {
-        List<String> lines = new ArrayList<>();
-        for (Formula.Part part : sheet.course().formula().parts()) {
-            lines.add("%s g %s".formatted(Decimals.upTo(part.mass().grams(), 1), name(part.stuff())));
-        }
-        for (MakingPlan.Stirred one : sheet.plan().additions()) {
-            lines.add(line(one.addition()));
-        }
-        return String.join("\n", lines);
-    }
-
-    /** An infused oil is read as its carrier: which herb was in it is the next one's own. */
-    private static String name(Formula.Stuff stuff) {
-        int in = stuff.name().indexOf(IN);
-        return stuff.key().startsWith("infused:") && in > 0 ? stuff.name().substring(in + IN.length()) : stuff.name();
-    }
-
-    private static String line(Addition addition) {
-        return addition.drops()
-                .map(count -> "%s drops %s essential oil".formatted(Decimals.upTo(count, 0), addition.name()))
-                .orElse("%s g %s".formatted(Decimals.upTo(addition.mass().grams(), 2), addition.name()));
     }
 }

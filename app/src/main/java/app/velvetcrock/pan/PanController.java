@@ -2,6 +2,8 @@ package app.velvetcrock.pan;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.errands.Errands;
 import app.velvetcrock.stillroom.Current;
@@ -14,7 +16,9 @@ import app.velvetcrock.web.Reply.FormSent;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -66,6 +70,7 @@ class PanController {
     @GetMapping("/pan")
     String pan(
             PanForm form,
+            Really really,
             @RequestHeader(name = "HX-Request", required = false) @Nullable String asked,
             HttpServletResponse response,
             Model model) {
@@ -73,14 +78,14 @@ class PanController {
         if (asked != null) {
             response.setHeader("HX-Replace-Url", desk.form().address());
         }
-        return show(model, desk);
+        return show(model, desk, really);
     }
 
     private LocalDate today() {
         return households.current().dayOf(clock.instant());
     }
 
-    private String show(Model model, PanDesk.Desk desk) {
+    private String show(Model model, PanDesk.Desk desk, Really really) {
         PanForm form = desk.form();
         model.addAttribute("form", form);
         model.addAttribute("fields", desk.fields());
@@ -106,6 +111,8 @@ class PanController {
                         .filter(use -> use != Use.FOOD && use != Use.ANIMALS)
                         .toList());
         model.addAttribute("lastPrice", desk.bought().map(desk.house()::money).orElse("price"));
+        model.addAttribute("infuse", desk.planned().map(PanInfusing::bench).orElse(""));
+        model.addAttribute("toWeigh", toWeigh(desk, really));
         model.addAttribute("hasWax", desk.kind().wax());
         model.addAttribute("swaps", form.address().replaceFirst("^/pan", "/pan/swaps"));
         model.addAttribute("note", desk.kind().note());
@@ -152,6 +159,48 @@ class PanController {
         return sheet.course().next().map(step -> "next: " + step.step().word()).orElse("done");
     }
 
+    /** What the scale said, part by part in the order of the melt; empty where it was as planned. */
+    record Really(@Nullable List<String> really) {
+
+        String of(int at) {
+            return really == null || at >= really.size() ? "" : PanForm.text(really.get(at));
+        }
+    }
+
+    /** A part to weigh: what is planned of it, and what was typed. */
+    record ToWeigh(String field, String label, String typed) {}
+
+    private static List<Optional<Mass>> really(Really really, PanDesk.Desk desk) {
+        List<Optional<Mass>> weighed = new ArrayList<>();
+        int parts = desk.planned()
+                .map(planned -> planned.read().melt().formula().parts().size())
+                .orElse(0);
+        for (int i = 0; i < parts; i++) {
+            weighed.add(
+                    really.of(i).isEmpty()
+                            ? Optional.empty()
+                            : desk.fields().mass("really[%d]".formatted(i), really.of(i), 0.1, 20_000));
+        }
+        return weighed;
+    }
+
+    private static List<ToWeigh> toWeigh(PanDesk.Desk desk, Really really) {
+        List<Formula.Part> parts = desk.planned()
+                .map(planned -> planned.read().melt().formula().parts())
+                .orElse(List.of());
+        List<ToWeigh> rows = new ArrayList<>();
+        for (int i = 0; i < parts.size(); i++) {
+            rows.add(new ToWeigh(
+                    "really[%d]".formatted(i),
+                    "%s, planned %s"
+                            .formatted(
+                                    parts.get(i).stuff().name(),
+                                    desk.house().mass(parts.get(i).mass())),
+                    really.of(i)));
+        }
+        return rows;
+    }
+
     /** Puts what is planned and not here on the list to buy by. */
     @PostMapping("/pan/to-buy")
     String toBuy(PanForm form, Reply reply) {
@@ -193,7 +242,7 @@ class PanController {
     }
 
     @PostMapping("/pan/begin")
-    String begin(PanForm form, @Nullable String when, Reply reply) {
+    String begin(PanForm form, Really really, @Nullable String when, Reply reply) {
         PanDesk.Desk desk = desks.desk(form, today());
         String name = PanForm.text(form.name()).isEmpty()
                 ? PanDesk.usualName(desk)
@@ -216,18 +265,22 @@ class PanController {
                                     + ".",
                             "less, or another lot");
         }
+        List<Optional<Mass>> weighed = really(really, desk);
         reply.model().addAttribute("when", when);
-        return reply.answer(new FormSent("", key, desk.fields(), "/pan"), () -> show(reply.model(), desk), () -> {
-            if (!PanForm.text(form.bought()).isEmpty()) {
-                desk.bought().ifPresent(price -> prices.keep(desk.kind().key(), price));
-            }
-            UUID id = work.begin(
-                    planner.frozen(desk.planned().orElseThrow(), name),
-                    Current.doing("begin", key, at, PanForm.text(form.much())));
-            return new Done(
-                    "/pan/" + id,
-                    "Weighed in: batch %d.".formatted(makings.sheet(id).number()),
-                    "/pan/%s/back".formatted(id));
-        });
+        return reply.answer(
+                new FormSent("", key, desk.fields(), "/pan"), () -> show(reply.model(), desk, really), () -> {
+                    if (!PanForm.text(form.bought()).isEmpty()) {
+                        desk.bought().ifPresent(price -> prices.keep(desk.kind().key(), price));
+                    }
+                    PanPlanner.Planned planned = desk.planned().orElseThrow();
+                    UUID id = work.begin(
+                            planner.frozen(planned, name),
+                            planner.really(planned, weighed, desk.shelves()),
+                            Current.doing("begin", key, at, PanForm.text(form.much())));
+                    return new Done(
+                            "/pan/" + id,
+                            "Weighed in: batch %d.".formatted(makings.sheet(id).number()),
+                            "/pan/%s/back".formatted(id));
+                });
     }
 }

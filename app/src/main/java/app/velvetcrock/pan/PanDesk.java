@@ -66,6 +66,17 @@ public class PanDesk {
                                 form, desk.fields().troubles(), desk.planned().map(PanPlanner.Planned::missing))));
     }
 
+    /** A plan and what it is called. */
+    public record Titled(String title, MakingPlan plan) {}
+
+    /** What is planned, whether all of it is here or not; absent where nothing can be worked out. */
+    @Transactional(readOnly = true)
+    public Optional<Titled> titled(PanForm form, LocalDate today) {
+        Desk desk = desk(form, today);
+        String title = PanForm.text(form.name()).isEmpty() ? usualName(desk) : PanForm.text(form.name());
+        return desk.planned().map(planned -> new Titled(title, planner.frozen(planned, title)));
+    }
+
     Desk desk(PanForm form, LocalDate today) {
         House house = households.current();
         Fields fields = new Fields(house.reader());

@@ -17,9 +17,11 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.pan.MadeKeeping;
 import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Costs;
 import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.PerRequest;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -107,7 +109,7 @@ public class PanPlanner {
     }
 
     Optional<Planned> plan(PanForm form, Kind kind, PanStock.Shelves shelves, OwnRights.Learned learned, At at) {
-        return new PanReading(shelves, setting, at.house(), at.fields())
+        return new PanReading(shelves, setting, this::fats, at.house(), at.fields())
                 .read(form, kind, learned.right())
                 .map(read -> worked(read, shelves, at));
     }
@@ -162,8 +164,22 @@ public class PanPlanner {
                 costs.of(taken(read, weighed, filling)),
                 told,
                 KeptBack.why(read, ceilings, keeping),
-                missing(read, filling, shelves, at.house()),
+                PanLacks.of(read, filling, shelves, at.house()),
                 weighed);
+    }
+
+    /** What an oil that was infused in fats sets like, in a room so warm: a gram of it in grams of beeswax; else nothing. */
+    double fats(PanThing oil, Temperature room) {
+        return oil.batch().stream()
+                .flatMap(batch -> among(List.of(batch)).stream())
+                .flatMap(sheet -> sheet.plan().request().carriers().parts().stream())
+                .mapToDouble(part ->
+                        part.share() * setting.equivalent(part.carrier().kind().key(), room))
+                .sum();
+    }
+
+    private List<BatchSheet> among(List<UUID> from) {
+        return PerRequest.of("pan's batches " + from, Current.person(), () -> batches.among(from));
     }
 
     /** Traits of the herbs in the oils, by the batches they came from. */
@@ -172,7 +188,7 @@ public class PanPlanner {
                 .flatMap(one -> one.batch().stream())
                 .toList();
         Set<String> traits = new HashSet<>();
-        for (BatchSheet sheet : batches.among(from)) {
+        for (BatchSheet sheet : among(from)) {
             sheet.plan()
                     .request()
                     .herbs()
@@ -235,55 +251,6 @@ public class PanPlanner {
         return byKey;
     }
 
-    private static List<Missing> missing(
-            PanReading.Read read, Optional<Filling> filling, PanStock.Shelves shelves, House house) {
-        Map<String, PanThing> byKey = things(read);
-        List<Missing> missing = new ArrayList<>();
-        read.melt().formula().parts().forEach(part -> {
-            PanThing thing = Objects.requireNonNull(byKey.get(part.stuff().key()));
-            Mass left =
-                    shelves.lots(thing.lot(), thing.key()).map(PanThing::left).reduce(Mass.ZERO, Mass::plus);
-            lacks(thing, left, part.mass(), house).ifPresent(missing::add);
-        });
-        read.stirred().forEach(one -> lacks(
-                        one.thing(), one.thing().left(), one.addition().mass(), house)
-                .ifPresent(missing::add));
-        read.tin().ifPresent(tin -> {
-            int wanted =
-                    read.count().orElseGet(() -> filling.map(Filling::count).orElse(0));
-            if (wanted > tin.left()) {
-                missing.add(new Missing(
-                        "%d more of %s: %d are here"
-                                .formatted(wanted - tin.left(), tin.container().name(), tin.left()),
-                        false,
-                        "%d × %s".formatted(wanted - tin.left(), tin.container().name())));
-            }
-        });
-        return missing;
-    }
-
-    private static Optional<Missing> lacks(PanThing thing, Mass left, Mass wanted, House house) {
-        String name = thing.common().toLowerCase(Locale.ROOT);
-        if (!thing.isHere()) {
-            return Optional.of(new Missing(
-                    "%s of %s".formatted(house.mass(wanted), thing.common()), false, bought(wanted, name, house)));
-        }
-        // What is shown rounded and typed back is all there is.
-        double more = wanted.grams() - left.grams();
-        return more <= 0.0005
-                ? Optional.empty()
-                : Optional.of(new Missing(
-                        "%s more of %s: %s is here"
-                                .formatted(house.mass(Mass.ofGrams(more)), thing.common(), house.mass(left)),
-                        true,
-                        bought(Mass.ofGrams(more), name, house)));
-    }
-
-    private static String bought(Mass mass, String name, House house) {
-        return "%s of %s"
-                .formatted(house.mass(mass.grams() < 1 ? mass : Mass.ofGrams(Math.ceil(mass.grams() - 1e-6))), name);
-    }
-
     /** The plan to be frozen. */
     MakingPlan frozen(Planned planned, String name) {
         PanReading.Read read = planned.read();
@@ -313,6 +280,21 @@ public class PanPlanner {
                         .map(Caution::head)
                         .distinct()
                         .toList());
+    }
+
+    /** What is taken where some of it was weighed otherwise than planned; in the order of the melt, absent where it was not. */
+    List<MakingPlan.Weighed> really(Planned planned, List<Optional<Mass>> weighed, PanStock.Shelves shelves) {
+        List<Formula.Part> parts = planned.read().melt().formula().parts();
+        Map<String, PanThing> byKey = things(planned.read());
+        List<MakingPlan.Weighed> really = new ArrayList<>();
+        for (int i = 0; i < parts.size(); i++) {
+            Formula.Part part = parts.get(i);
+            Mass mass = i < weighed.size() ? weighed.get(i).orElse(part.mass()) : part.mass();
+            really.addAll(shelves.weighed(
+                    part.stuff().of(mass),
+                    Objects.requireNonNull(byKey.get(part.stuff().key()))));
+        }
+        return really;
     }
 
     private static MakingPlan.Into into(PanStock.Tin tin, Filling filling) {

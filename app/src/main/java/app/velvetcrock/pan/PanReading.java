@@ -7,6 +7,7 @@ import app.velvetcrock.core.kitchen.ShareReader;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.making.Firmness;
+import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.making.HowMuch;
 import app.velvetcrock.core.making.Kind;
@@ -28,6 +29,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.ToDoubleBiFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -40,11 +42,18 @@ final class PanReading {
 
     private final Shelves shelves;
     private final Setting setting;
+    private final ToDoubleBiFunction<PanThing, Temperature> fats;
     private final House house;
     private final Fields fields;
     private final ShareReading shares;
 
-    PanReading(Shelves shelves, Setting setting, House house, Fields fields) {
+    PanReading(
+            Shelves shelves,
+            Setting setting,
+            ToDoubleBiFunction<PanThing, Temperature> fats,
+            House house,
+            Fields fields) {
+        this.fats = fats;
         this.shelves = shelves;
         this.setting = setting;
         this.house = house;
@@ -104,8 +113,8 @@ final class PanReading {
         try {
             Melt melt = Melt.of(new MeltRequest(
                     much.get(),
-                    from.stuff(Role.OIL, setting, room),
-                    wax.map(one -> one.stuff(Role.WAX, setting, room)),
+                    stuff(from, Role.OIL, room),
+                    wax.map(one -> stuff(one, Role.WAX, room)),
                     share,
                     wishes,
                     firmness,
@@ -230,11 +239,16 @@ final class PanReading {
             } else {
                 Optional<Share> share = shares.read(field + "share", row.share(), thing.get(), oil);
                 others.add(thing.get());
-                share.ifPresent(
-                        much -> wishes.add(new Wish(thing.get().stuff(role(thing.get()), setting, room), much)));
+                share.ifPresent(much -> wishes.add(new Wish(stuff(thing.get(), role(thing.get()), room), much)));
             }
         }
         return wishes;
+    }
+
+    /** An oil sets like nothing, but for one that was infused in fats: that sets like those. */
+    private Formula.Stuff stuff(PanThing thing, Role role, Temperature room) {
+        return thing.stuff(
+                role, role == Role.OIL ? fats.applyAsDouble(thing, room) : setting.equivalent(thing.key(), room));
     }
 
     private Role role(PanThing thing) {

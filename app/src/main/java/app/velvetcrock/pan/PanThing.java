@@ -2,11 +2,9 @@ package app.velvetcrock.pan;
 
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.making.Formula.Stuff;
-import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Worded;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -47,9 +45,8 @@ public record PanThing(
         return name.equals(said) || said.equals(KIND + key);
     }
 
-    Stuff stuff(Role role, Setting setting, Temperature room) {
-        // Two lots of one kind are two things in a melt: what is taken of each is known by its own name.
-        return new Stuff(key, common, role, role == Role.OIL ? 0 : setting.equivalent(key, room));
+    Stuff stuff(Role role, double equivalent) {
+        return new Stuff(key, common, role, equivalent);
     }
 
     boolean isHere() {

@@ -41,7 +41,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class PanWork {
 
-    private static final double NOTHING = 0.05;
+    /** What stays in a pan below this is wiped out with paper, and is no lot; grams [E]. */
+    private static final double NOTHING = 1;
 
     private final Makings makings;
     private final Ledger ledger;
@@ -71,11 +72,16 @@ public class PanWork {
     /** Begins: the plan is frozen and all of the melt taken from its lots. */
     @Transactional
     public UUID begin(MakingPlan plan, Doing<?> doing) {
+        return begin(plan, plan.weighed(), doing);
+    }
+
+    /** The same where some of it was weighed otherwise than planned. */
+    @Transactional
+    public UUID begin(MakingPlan plan, List<MakingPlan.Weighed> weighed, Doing<?> doing) {
         UUID id = makings.begin(plan);
-        awaited.begun(
-                id, plan.weighed().stream().flatMap(one -> one.lot().stream()).toList());
-        UUID entry = makings.write(id, new Line.Panned(new MakingLine.Begun(plan.weighed())), doing);
-        for (MakingPlan.Weighed one : plan.weighed()) {
+        awaited.begun(id, weighed.stream().flatMap(one -> one.lot().stream()).toList());
+        UUID entry = makings.write(id, new Line.Panned(new MakingLine.Begun(weighed)), doing);
+        for (MakingPlan.Weighed one : weighed) {
             one.lot().ifPresent(lot -> take(id, entry, lot, one.part().mass(), doing));
         }
         return id;

@@ -12,9 +12,11 @@ import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.pan.FormulaRecipe;
 import app.velvetcrock.core.planning.PlanRecipe;
 import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.draw.Strata;
+import app.velvetcrock.recipes.KeptFormulas;
 import app.velvetcrock.recipes.RecipeBox;
 import app.velvetcrock.recipes.RecipeFile;
 import app.velvetcrock.recipes.Recipes;
@@ -30,6 +32,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
@@ -58,6 +61,7 @@ class RecipeController {
     private final Materia materia;
     private final Catalogue catalogue;
     private final RecipeBox box;
+    private final KeptFormulas formulas;
     private final Households households;
     private final Clock clock;
 
@@ -70,6 +74,7 @@ class RecipeController {
             Materia materia,
             Catalogue catalogue,
             RecipeBox box,
+            KeptFormulas formulas,
             Households households,
             Clock clock) {
         this.recipes = recipes;
@@ -80,6 +85,7 @@ class RecipeController {
         this.materia = materia;
         this.catalogue = catalogue;
         this.box = box;
+        this.formulas = formulas;
         this.households = households;
         this.clock = clock;
     }
@@ -160,7 +166,10 @@ class RecipeController {
     String take(@Nullable String file, @Nullable UUID key, Reply reply) {
         Fields fields = new Fields(households.current().reader());
         String text = file == null ? "" : file.strip();
-        Optional<PlanRecipe> recipe = read(text, fields);
+        if (this.file.isOfMaking(text)) {
+            return takeMaking(text, key, fields, reply);
+        }
+        Optional<PlanRecipe> recipe = read(text, fields, this.file::read);
         return reply.answer(
                 new FormSent("", key, fields, RECIPES),
                 () -> list(reply.model(), text.length() > RecipeFile.LONGEST ? "" : text, fields),
@@ -169,9 +178,19 @@ class RecipeController {
                         "“%s” is taken in.".formatted(recipe.orElseThrow().title())));
     }
 
-    private Optional<PlanRecipe> read(String text, Fields fields) {
+    private String takeMaking(String text, @Nullable UUID key, Fields fields, Reply reply) {
+        Optional<FormulaRecipe> recipe = read(text, fields, file::readMaking);
+        return reply.answer(
+                new FormSent("", key, fields, RECIPES),
+                () -> list(reply.model(), text, fields),
+                () -> new Done(
+                        "/pan/recipes/" + formulas.keep(recipe.orElseThrow()),
+                        "“%s” is taken in.".formatted(recipe.orElseThrow().title())));
+    }
+
+    private static <R> Optional<R> read(String text, Fields fields, Function<String, R> reader) {
         try {
-            return Optional.of(file.read(text));
+            return Optional.of(reader.apply(text));
         } catch (RecipeFile.NoRecipeException none) {
             fields.trouble(
                     "file",
@@ -306,6 +325,11 @@ class RecipeController {
                         .map(kept -> Row.of(kept, house, catalogue))
                         .toList());
         model.addAttribute("cards", box.kept());
+        model.addAttribute(
+                "makings",
+                formulas.all().stream()
+                        .map(kept -> FormulaSheet.row(kept, house, catalogue))
+                        .toList());
         model.addAttribute("typed", typed);
         model.addAttribute("fields", fields);
         return "recipepages/plans";

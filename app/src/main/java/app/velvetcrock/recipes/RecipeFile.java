@@ -1,5 +1,6 @@
 package app.velvetcrock.recipes;
 
+import app.velvetcrock.core.pan.FormulaRecipe;
 import app.velvetcrock.core.planning.PlanRecipe;
 import com.networknt.schema.Error;
 import com.networknt.schema.InputFormat;
@@ -11,6 +12,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
@@ -28,8 +30,13 @@ public class RecipeFile {
 
     private final JsonMapper mapper =
             JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
-    private final Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
-            .getSchema(shipped(), InputFormat.JSON);
+    private final Schema schema = schema("recipe");
+    private final Schema ofMakings = schema("making-recipe");
+
+    private static Schema schema(String name) {
+        return SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
+                .getSchema(shipped(name), InputFormat.JSON);
+    }
 
     /** A file that is no recipe; its message says why, for whoever sent it. */
     public static final class NoRecipeException extends RuntimeException {
@@ -51,13 +58,31 @@ public class RecipeFile {
      * @throws NoRecipeException where it is too long, cut short, of another kind, or outside what its way allows
      */
     public PlanRecipe read(String text) {
+        return read(text, schema, OpenRecipe.class, OpenRecipe::recipe);
+    }
+
+    public String write(FormulaRecipe recipe) {
+        return mapper.writeValueAsString(OpenFormula.of(recipe));
+    }
+
+    /** Reads a recipe of something made; refused as any other. */
+    public FormulaRecipe readMaking(String text) {
+        return read(text, ofMakings, OpenFormula.class, OpenFormula::recipe);
+    }
+
+    /** Tells which of the two a file says it is. */
+    public boolean isOfMaking(String text) {
+        return text.length() <= LONGEST && text.contains("\"" + OpenFormula.FORMAT + "\"");
+    }
+
+    private <O, R> R read(String text, Schema against, Class<O> open, Function<O, R> means) {
         if (text.length() > LONGEST) {
             throw new NoRecipeException(
                     "This is %d letters long; a recipe has at most %d.".formatted(text.length(), LONGEST));
         }
         try {
             mapper.readTree(text);
-            List<Error> wrongs = schema.validate(text, InputFormat.JSON);
+            List<Error> wrongs = against.validate(text, InputFormat.JSON);
             if (!wrongs.isEmpty()) {
                 throw new NoRecipeException("It is not in the form of a recipe: "
                         + wrongs.stream()
@@ -65,7 +90,7 @@ public class RecipeFile {
                                 .map(RecipeFile::words)
                                 .collect(Collectors.joining("; ")) + ".");
             }
-            return mapper.readValue(text, OpenRecipe.class).recipe();
+            return means.apply(mapper.readValue(text, open));
         } catch (JacksonException notJson) {
             throw new NoRecipeException("It cannot be read as a recipe file; perhaps it was cut short.");
         } catch (IllegalArgumentException outside) {
@@ -81,8 +106,8 @@ public class RecipeFile {
         return all.length() > 120 ? all.substring(0, 120) + "…" : all;
     }
 
-    private static String shipped() {
-        try (InputStream in = RecipeFile.class.getResourceAsStream("/formats/recipe.schema.json")) {
+    private static String shipped(String name) {
+        try (InputStream in = RecipeFile.class.getResourceAsStream("/formats/%s.schema.json".formatted(name))) {
             if (in == null) {
                 throw new IllegalStateException("the recipe schema is not on the class path");
             }

@@ -1,6 +1,7 @@
 package app.velvetcrock.upkeep;
 
 import app.velvetcrock.batch.BatchFacts;
+import app.velvetcrock.batch.Makings;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.People;
 import java.util.ArrayList;
@@ -30,6 +31,7 @@ public class Rebuild implements ApplicationRunner {
     private static final int AT_ONCE = 200;
 
     private final BatchFacts facts;
+    private final Makings makings;
     private final People people;
     private final TransactionTemplate together;
     private final ConfigurableApplicationContext context;
@@ -37,11 +39,13 @@ public class Rebuild implements ApplicationRunner {
 
     Rebuild(
             BatchFacts facts,
+            Makings makings,
             People people,
             PlatformTransactionManager transactions,
             ConfigurableApplicationContext context,
             @Value("${crock.rebuild:}") String wanted) {
         this.facts = facts;
+        this.makings = makings;
         this.people = people;
         this.together = new TransactionTemplate(transactions);
         this.context = context;
@@ -83,13 +87,22 @@ public class Rebuild implements ApplicationRunner {
         return new Found(stillrooms.size(), batches, otherwise);
     }
 
+    /** Batches of one kind after a number, compared. */
+    private interface Compares {
+        BatchFacts.Compared compare(int after, int most, boolean mend);
+    }
+
     private int household(boolean mend, List<String> otherwise) {
+        return all(facts::compare, mend, otherwise) + all(makings::compare, mend, otherwise);
+    }
+
+    private int all(Compares kind, boolean mend, List<String> otherwise) {
         int seen = 0;
         int after = 0;
         while (true) {
             int from = after;
             BatchFacts.Compared some =
-                    Objects.requireNonNull(together.execute(status -> facts.compare(from, AT_ONCE, mend)));
+                    Objects.requireNonNull(together.execute(status -> kind.compare(from, AT_ONCE, mend)));
             some.otherwise().forEach(number -> otherwise.add("%s: %d".formatted(Current.stillroom(), number)));
             seen += some.batches();
             if (some.batches() < AT_ONCE) {

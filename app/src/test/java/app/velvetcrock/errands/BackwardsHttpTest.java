@@ -78,6 +78,11 @@ class BackwardsHttpTest {
     @Test
     void enoughForSeventeenPeople() {
         assertThat(bench(wanted("17+people")).select("#to-buy li").eachText()).contains("13 × Round tin 60 mL");
+        assertThat(bench("want.amount=6+tins&want.kind=firm-salve&method=cold-dark")
+                        .getElementById("note-want.container")
+                        .text())
+                .as("the tins there are, where none are named")
+                .isEqualTo("in: Round tin 60 mL");
         assertThat(bench(wanted("17+herons")).getElementById("note-want.amount").text())
                 .contains("no number of containers");
     }

@@ -18,6 +18,7 @@ class PanJourneyTest {
     private static RunningApp app;
     private Window window;
     private Page page;
+    private Larder larder;
 
     @BeforeAll
     static void start() {
@@ -30,38 +31,15 @@ class PanJourneyTest {
         window = new Window(app);
         page = window.page();
         window.signUp("The pan");
-        carrier("rapeseed", "1 L");
-        supply("beeswax", "200 g");
-        container("Round tin 60 mL", "60 mL", "12");
+        larder = new Larder(window);
+        larder.carrier("rapeseed", "1 L");
+        larder.supply("beeswax", "200 g");
+        larder.containers("Round tin 60 mL", "60 mL", "12");
     }
 
     @AfterEach
     void close() {
         window.close();
-    }
-
-    private void carrier(String kind, String amount) {
-        window.go("/stores");
-        page.selectOption("#c-carrier", kind);
-        page.fill("#c-amount", amount);
-        page.click("form[action$='/stores/carriers'] button.do");
-        page.waitForSelector(".notice:has-text('is in the stores')");
-    }
-
-    private void supply(String kind, String amount) {
-        window.go("/stores/supplies");
-        page.selectOption("#s-kind", kind);
-        page.fill("#s-amount", amount);
-        page.click("#add-supply button.do");
-        page.waitForSelector(".notice:has-text('is in the stores')");
-    }
-
-    private void container(String name, String holds, String pieces) {
-        page.fill("#k-name", name);
-        page.fill("#k-holds", holds);
-        page.fill("#k-pieces", pieces);
-        page.click("#add-container button.do");
-        page.waitForSelector(".notice");
     }
 
     private void at(String time) {
@@ -138,8 +116,8 @@ class PanJourneyTest {
     /** Shea, oil and coconut: chilled till 09:26 and 09:55, whipped in between; the phone is put away, Rounds say when it is time. */
     @Test
     void aButterWhippedInTwoRoundsWithTheWindowClosedInBetween() {
-        carrier("shea", "300 g");
-        carrier("coconut", "100 g");
+        larder.carrier("shea", "300 g");
+        larder.carrier("coconut", "100 g");
         window.go("/pan?kind=whipped-butter");
         page.fill("#much", "200 g");
         page.waitForSelector(".pan-melt:has-text('130 g, 65 %')");

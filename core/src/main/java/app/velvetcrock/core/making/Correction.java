@@ -22,7 +22,7 @@ public record Correction(Part add, Firmness then) {
      * What brings a melt to a firmness.
      *
      * @param wax to make it firmer with
-     * @param oil to make it softer with, which sets like nothing
+     * @param oil to make it softer with, which sets like nothing, or like the fats it was infused in
      * @return absent where it is there already, or where that wax sets too softly ever to reach it
      */
     public static Optional<Correction> of(Formula melt, double target, Stuff wax, Stuff oil) {
@@ -34,7 +34,10 @@ public record Correction(Part add, Firmness then) {
         double f = target / PERCENT;
         double whole = melt.total().grams();
         if (now > target) {
-            return Optional.of(of(melt, oil.of(Mass.ofGrams(melt.setting() / f - whole))));
+            return oil.equivalent() >= f
+                    ? Optional.empty()
+                    : Optional.of(
+                            of(melt, oil.of(Mass.ofGrams((melt.setting() - f * whole) / (f - oil.equivalent())))));
         }
         return wax.equivalent() <= f
                 ? Optional.empty()

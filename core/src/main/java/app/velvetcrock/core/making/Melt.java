@@ -13,7 +13,8 @@ import java.util.Optional;
  * A melt worked out: every part in grams, how firm it sets, how it pours (craft: making).
  *
  * <p>With shares b and weights g of all that is said, e their equivalents, f = F/100 and the wax's own e: of a whole M the wax takes
- * ((f − Σ e·b)·M − Σ e·g)/e and the oil what is left. Where the oil is what is given, M follows from it.
+ * ((f − Σ e·b)·M − Σ e·g)/e and the oil what is left; where the oil was itself infused in fats that set like o,
+ * every e and f less o. Where the oil is what is given, M follows from it.
  *
  * @param wax as the first of the sum says: what was worked out, or said
  * @param tooHard true where what is said sets harder than was wanted without any wax at all
@@ -75,8 +76,11 @@ public record Melt(Formula formula, Firmness firmness, double shrinkage, boolean
 
     private static Formula formula(MeltRequest asked, double shrinkage) {
         Sums said = Sums.of(asked);
-        double f = asked.firmness() / PERCENT;
-        double e = asked.wax().map(Formula.Stuff::equivalent).orElse(1.0);
+        // An oil that was infused in fats sets like something itself: all is reckoned by how much more than it the rest
+        // sets.
+        double o = asked.oil().equivalent();
+        double f = asked.firmness() / PERCENT - o;
+        double e = asked.wax().map(Formula.Stuff::equivalent).orElse(1.0) - o;
         boolean solves = asked.wax().isPresent() && asked.waxSaid().isEmpty() && e > 0;
         // The wax is a·M + c; the oil M·(1 − b − a) − g − c − perOil·oil.
         double a = solves ? (f - said.setShare()) / e : 0;
@@ -156,12 +160,13 @@ public record Melt(Formula formula, Firmness firmness, double shrinkage, boolean
 
         static Sums of(MeltRequest asked) {
             double[] sums = new double[6];
-            asked.others().forEach(wish -> add(sums, wish.stuff(), wish.share()));
-            asked.wax().ifPresent(wax -> asked.waxSaid().ifPresent(share -> add(sums, wax, share)));
+            double oil = asked.oil().equivalent();
+            asked.others().forEach(wish -> add(sums, wish.stuff(), oil, wish.share()));
+            asked.wax().ifPresent(wax -> asked.waxSaid().ifPresent(share -> add(sums, wax, oil, share)));
             return new Sums(sums[0], sums[1], sums[2], sums[3], sums[4], sums[5]);
         }
 
-        private static void add(double[] sums, Formula.Stuff stuff, Share share) {
+        private static void add(double[] sums, Formula.Stuff stuff, double oil, Share share) {
             int at = share instanceof Share.Of ? 0 : share instanceof Share.Weighed ? 1 : 2;
             double amount = share instanceof Share.Of of
                     ? of.share()
@@ -169,7 +174,7 @@ public record Melt(Formula formula, Firmness firmness, double shrinkage, boolean
                             ? weighed.mass().grams()
                             : ((Share.PerOil) share).gramsPerGram();
             sums[at] += amount;
-            sums[at + 3] += amount * stuff.equivalent();
+            sums[at + 3] += amount * (stuff.equivalent() - oil);
         }
     }
 

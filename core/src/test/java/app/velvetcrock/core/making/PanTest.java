@@ -302,6 +302,39 @@ class PanTest {
         assertThat(sunny.isOver()).isTrue();
     }
 
+    /**
+     * An oil infused in its own fats, half shea, half coconut, sets like 0.5·0.12 + 0.5·0.08 = 0.10. To F 15 of 200 g: wax
+     * (0.15 − 0.10)·200/(1 − 0.10) = 11.1 g, of the fats 188.9. 30 g of olive besides leave (0.05·200 + 0.10·30)/0.90 = 14.4 g of wax.
+     */
+    @Test
+    void anOilThatSetsByItself() {
+        Stuff fats = new Stuff("infused", "Nettle in shea and coconut", Role.OIL, 0.10);
+        Stuff wax = new Stuff("beeswax", "Beeswax", Role.WAX, 1);
+        Stuff olive = new Stuff("olive", "Olive", Role.OIL, 0);
+        Melt plain = Melt.of(new MeltRequest(
+                new HowMuch.Weight(grams(200)), fats, Optional.of(wax), Optional.empty(), List.of(), 15, false));
+        assertThat(plain.formula().parts().get(1).mass().grams()).isCloseTo(11.11, within(0.01));
+        assertThat(plain.firmness().value()).isCloseTo(15, within(1e-6));
+        Melt thinned = Melt.of(new MeltRequest(
+                new HowMuch.Weight(grams(200)),
+                fats,
+                Optional.of(wax),
+                Optional.empty(),
+                List.of(new MeltRequest.Wish(olive, new MeltRequest.Share.Weighed(grams(30)))),
+                15,
+                false));
+        assertThat(thinned.firmness().value()).isCloseTo(15, within(1e-6));
+        assertThat(thinned.formula().parts().get(2).mass().grams()).isCloseTo(14.44, within(0.01));
+        // Softened with itself from 15 to 12: (S − f·t)/(f − o) = (30 − 24)/0.02 = 300 g; to 10 or less it never comes.
+        assertThat(Correction.of(plain.formula(), 12, wax, fats)
+                        .orElseThrow()
+                        .add()
+                        .mass()
+                        .grams())
+                .isCloseTo(300, within(0.1));
+        assertThat(Correction.of(plain.formula(), 10, wax, fats)).isEmpty();
+    }
+
     private static Drops drops(String key, double count) {
         SupplyKind oil = Materia.shipped().supplies().stream()
                 .filter(kind -> kind.key().equals(key))
