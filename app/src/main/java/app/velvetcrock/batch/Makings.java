@@ -15,6 +15,7 @@ import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stock.Ledger;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.PerRequest;
 import java.sql.Date;
 import java.time.Clock;
 import java.time.Instant;
@@ -154,6 +155,12 @@ public class Makings {
         return sheets.stream()
                 .sorted((one, other) -> Integer.compare(other.number(), one.number()))
                 .toList();
+    }
+
+    /** The latest dozen poured, of whatever kind; read once a request. */
+    @Transactional(readOnly = true)
+    public List<Sheet> latest() {
+        return PerRequest.of("makings, the latest", Current.person(), () -> made(null, 12));
     }
 
     private List<UUID> ids(String which, @Nullable String kind, int most) {

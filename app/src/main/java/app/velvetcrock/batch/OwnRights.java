@@ -32,7 +32,7 @@ public class OwnRights {
     /** How many times as slowly the household's melts cool at a place than their mass foretells, from the newest that were read. */
     public Optional<Double> cooling(Cooling.Where where) {
         List<Double> factors = new ArrayList<>();
-        for (Makings.Sheet sheet : makings.made(null, PAST)) {
+        for (Makings.Sheet sheet : makings.latest()) {
             MakingCourse.cooled(sheet.plan(), sheet.holding())
                     .filter(cooled -> cooled.where() == where)
                     .ifPresent(cooled -> factors.add(0, cooled.factor()));

@@ -28,6 +28,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -40,6 +41,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 class GoodsController {
 
     private static final int LONGEST = 200;
+    private static final int MOST_LABELS = 60;
 
     private final Goods goods;
     private final Stores stores;
@@ -203,7 +205,7 @@ class GoodsController {
     }
 
     @GetMapping("/cupboard/goods/{lot}/label")
-    String label(@PathVariable UUID lot, @Nullable String words, Model model) {
+    String label(@PathVariable UUID lot, @Nullable String words, @Nullable String copies, Model model) {
         House house = households.current();
         Stock.OfGood good = goods.find(lot);
         Makings.Sheet sheet = makings.sheet(good.batch());
@@ -219,6 +221,11 @@ class GoodsController {
                 : words.strip().substring(0, Math.min(LONGEST, words.strip().length()));
         model.addAttribute("shelf", shelf);
         model.addAttribute("own", own);
+        int each = good.inPieces() ? (int) Math.max(1, Math.min(MOST_LABELS, good.left())) : 1;
+        model.addAttribute("each", each);
+        model.addAttribute(
+                "copies",
+                IntStream.range(0, "each".equals(copies) ? each : 1).boxed().toList());
         model.addAttribute("claims", claims.claims(good.name() + ". " + own));
         model.addAttribute(
                 "label",

@@ -115,7 +115,7 @@ class DemoSeason {
                 herb("heather", 190, 100),
                 carrier("rapeseed", 1.5, 290, 13),
                 carrier("rapeseed", 4, 95, 400),
-                carrier("sunflower-high-oleic", 4, 120, 500),
+                carrier("sunflower-high-oleic", 6, 120, 500),
                 carrier("hemp", 0.8, 130, 300));
     }
 

@@ -141,7 +141,7 @@ class PanController {
                         .toList());
         model.addAttribute(
                 "made",
-                makings.made(null, 12).stream()
+                makings.latest().stream()
                         .map(sheet -> new Standing(
                                 "/pan/" + sheet.id(),
                                 "%s, batch %d".formatted(sheet.name(), sheet.number()),

@@ -368,6 +368,9 @@ class PanHttpTest {
         assertThat(label.select(".ink-label").text())
                 .contains("Ingredients: Brassica campestris seed oil (cold-pressed rapeseed), Cera alba (beeswax)")
                 .contains("Contains: bee products", "for eczema, not a cure");
+        assertThat(tove.get(label.select("#for-each").attr("href")).page().select(".ink-label"))
+                .as("a label for each of three")
+                .hasSize(3);
         assertThat(label.select("#claims li b").eachText()).containsExactly("“Healing”", "“eczema”", "“cure”");
         assertThat(label.select("#claims form"))
                 .as("only what is no claim to heal")
