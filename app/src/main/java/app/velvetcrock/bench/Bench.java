@@ -249,10 +249,17 @@ public class Bench {
                                 "less herb, or put more jars into the Stores");
                 return Optional.empty();
             }
-            PlanRequest whole = asked.request(largest, free);
-            return Optional.of(shares.stream()
-                    .map(share -> part(whole.part(share), asked, jarOf(jars, share.vessel()), desk))
-                    .toList());
+            return Optional.of(divided(shares, asked, free, desk));
+        }
+        if (named.isEmpty()
+                && asked.wanted().isPresent()
+                && JarChoice.smallest(free, bare, asked.oil()).isEmpty()) {
+            // What was worked back from a wish is to be one that can be started.
+            List<JarSplit.Share> shares = JarSplit.of(free, bare, asked.oil());
+            if (!shares.isEmpty()) {
+                desk.fields().echo("jar", "no jar holds it all: divided over %d".formatted(shares.size()));
+                return Optional.of(divided(shares, asked, free, desk));
+            }
         }
         OfJar jar = named.orElseGet(() -> {
             Optional<Vessel> chosen = JarChoice.smallest(free, bare, asked.oil());
@@ -260,6 +267,15 @@ public class Bench {
             return chosen.map(vessel -> jarOf(jars, vessel)).orElse(largest);
         });
         return Optional.of(List.of(really(form, part(asked.request(jar, free), asked, jar, desk), asked, desk)));
+    }
+
+    private List<BenchWork.Part> divided(
+            List<JarSplit.Share> shares, BenchReading.Asked asked, List<Vessel> free, BenchReading.Desk desk) {
+        List<OfJar> jars = desk.shelves().jars();
+        PlanRequest whole = asked.request(jars.get(jars.size() - 1), free);
+        return shares.stream()
+                .map(share -> part(whole.part(share), asked, jarOf(jars, share.vessel()), desk))
+                .toList();
     }
 
     private static OfJar jarOf(List<OfJar> jars, Vessel vessel) {

@@ -72,7 +72,9 @@ final class BenchAddress {
         said.put("want.amount", text(want.amount()));
         said.put("want.container", text(want.container()));
         said.put("want.firmness", text(want.firmness()));
-        said.put("want.kind", text(want.kind()));
+        said.put(
+                "want.kind",
+                BenchForm.isBlank(want.amount()) || WantSentence.USUAL.equals(want.kind()) ? "" : text(want.kind()));
         return said;
     }
 

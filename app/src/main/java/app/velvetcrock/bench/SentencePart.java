@@ -125,7 +125,7 @@ public final class SentencePart {
                     BenchForm.or(amount, ""),
                     BenchForm.or(container, ""),
                     BenchForm.or(firmness, ""),
-                    BenchForm.or(kind, ""));
+                    BenchForm.or(kind, WantSentence.USUAL));
         }
     }
 

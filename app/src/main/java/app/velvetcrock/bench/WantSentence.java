@@ -38,7 +38,9 @@ final class WantSentence {
             "(\\d{1,4}) ?(×|x|tins?|jars?|pots?|bottles?|sticks?|moulds?|bars?|pieces?|people|persons?|gifts?)?");
     private static final Pattern RATIO = Pattern.compile("1 ?: ?(\\d{1,3}(?:[.,]\\d{1,2})?)");
 
-    private static final String USUAL = "salve";
+    /** What is made where nobody says otherwise. */
+    static final String USUAL = "salve";
+
     private static final double NEARLY_ALL = 0.999;
     private static final List<Kind> KINDS = Kind.shipped().stream()
             .filter(kind -> kind.firmness() > 0
@@ -126,7 +128,7 @@ final class WantSentence {
         Retention retention = Wanted.retention(gram, known.pressing(), known.measured());
         try {
             Wanted wanted = said.map(ratio -> Wanted.of(oil, ratio, retention))
-                    .orElseGet(() -> Wanted.covering(oil, gram, retention, room));
+                    .orElseGet(() -> Wanted.dividing(oil, gram, retention, room));
             fields.echo(
                     "want.amount",
                     "%s of oil: pour %s over %s, at %s; enough nine times in ten"

@@ -103,7 +103,7 @@ public class PanDesk {
     }
 
     /** Of another kind than before its own butters stand in the rows; of no kind yet, a few tins of a salve. */
-    private static PanForm filled(PanForm form, Kind kind, PanStock.Shelves shelves) {
+    private PanForm filled(PanForm form, Kind kind, PanStock.Shelves shelves) {
         if (kind.key().equals(form.was())) {
             return form;
         }
@@ -115,7 +115,12 @@ public class PanDesk {
                 .toList();
         boolean fresh = form.was() == null;
         PanForm other = fresh ? begun(form, kind, shelves) : form.withoutFirmness();
-        return other.filled(kind.key(), fresh && form.with() != null ? PanForm.said(form.with()) : rows);
+        // What was infused in its own fats has its butters in it: none stand in the rows again.
+        boolean hasThem = shelves.oil(PanForm.text(other.oil()))
+                .filter(oil -> planner.fats(oil, households.current().settings().room()) > 0)
+                .isPresent();
+        List<PanForm.Row> said = fresh && form.with() != null ? PanForm.said(form.with()) : rows;
+        return other.filled(kind.key(), hasThem && form.with() == null ? List.of() : said);
     }
 
     /** Kinds meant by their key are named as they stand in the lists: by their lot, where one is here. */

@@ -17,6 +17,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -95,10 +97,9 @@ public record PanPage(
                 PanPicture.Cool.of(planned.cooling(), planned.pouring(), Optional.empty()),
                 window(planned, house),
                 tins(planned),
-                planned.filling()
-                        .map(filling -> poured(filling, house))
-                        .or(() -> makes(planned))
-                        .orElse(""),
+                Stream.of(makes(planned), planned.filling().map(filling -> poured(filling, house)))
+                        .flatMap(Optional::stream)
+                        .collect(Collectors.joining("; ")),
                 planned.filling().map(filling -> rest(planned, here, house)).orElse(""),
                 PanCards.of(planned, at),
                 PanDrops.of(planned),
@@ -256,15 +257,14 @@ public record PanPage(
         if (filling.count() == 0) {
             return "It does not fill one of them.";
         }
-        Filling.Pour pour = filling.pours().get(0);
-        return "%d × %s, %s each%s"
-                .formatted(
-                        pour.count(),
-                        pour.container().name(),
-                        house.mass(pour.each()),
-                        filling.holdBack().grams() < WORTH_NAMING
-                                ? ""
-                                : "; hold %s back to top the hollows".formatted(house.mass(filling.holdBack())));
+        String pours = filling.pours().stream()
+                .map(pour -> "%d × %s, %s each"
+                        .formatted(pour.count(), pour.container().name(), house.mass(pour.each())))
+                .collect(Collectors.joining("; "));
+        return pours
+                + (filling.holdBack().grams() < WORTH_NAMING
+                        ? ""
+                        : "; hold %s back to top the hollows".formatted(house.mass(filling.holdBack())));
     }
 
     private static String rest(PanPlanner.Planned planned, List<PanStock.Tin> here, House house) {

@@ -6,7 +6,6 @@ import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.making.Ceilings;
-import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Formula;
@@ -15,6 +14,7 @@ import app.velvetcrock.core.making.Pouring;
 import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.pan.MadeKeeping;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.Current;
@@ -75,6 +75,7 @@ public class PanPlanner {
      * @param over why it may be neither given nor sold
      * @param missing what is not here, or not enough of it, as a list to buy by
      * @param weighed what is taken of each lot; of one kind from several where one is not enough
+     * @param tins what it may be poured into
      */
     record Planned(
             PanReading.Read read,
@@ -88,7 +89,8 @@ public class PanPlanner {
             List<Caution> cautions,
             Optional<String> over,
             List<Missing> missing,
-            List<MakingPlan.Weighed> weighed) {
+            List<MakingPlan.Weighed> weighed,
+            List<PanStock.Tin> tins) {
 
         Mass whole() {
             return read.stirred().stream()
@@ -135,7 +137,8 @@ public class PanPlanner {
                         whole,
                         new Filling.Stock(tin.container(), read.count().orElse(tin.left())),
                         read.melt().shrinkage(),
-                        whipped));
+                        whipped))
+                .or(() -> best(read, whole, shelves));
         Mass others = Mass.ofGrams(whole.grams()
                 - read.stirred().stream()
                         .flatMap(one -> one.drops().stream())
@@ -161,11 +164,13 @@ public class PanPlanner {
                 own,
                 ceilings,
                 keeping,
-                costs.of(taken(read, weighed, filling)),
+                costs.of(taken(read, weighed, emptied(read, filling, shelves))),
                 told,
                 KeptBack.why(read, ceilings, keeping),
                 PanLacks.of(read, filling, shelves, at.house()),
-                weighed);
+                weighed,
+                read.tin().map(List::of).orElseGet(() -> tins(read.kind(), shelves)
+                        .toList()));
     }
 
     /** What an oil that was infused in fats sets like, in a room so warm: a gram of it in grams of beeswax; else nothing. */
@@ -180,6 +185,41 @@ public class PanPlanner {
 
     private List<BatchSheet> among(List<UUID> from) {
         return PerRequest.of("pan's batches " + from, Current.person(), () -> batches.among(from));
+    }
+
+    /** Where it is left to what there is: the counts of tins, or of moulds for a bar, that leave the least over. */
+    private static Optional<Filling> best(PanReading.Read read, Mass whole, PanStock.Shelves shelves) {
+        Kind kind = read.kind();
+        boolean poured = kind.makes(Volume.ofMillilitres(1)).isEmpty();
+        List<Filling.Stock> stock = tins(kind, shelves)
+                .map(tin -> new Filling.Stock(tin.container(), tin.left()))
+                .toList();
+        return poured && !stock.isEmpty()
+                ? Optional.of(Filling.best(whole, stock, read.melt().shrinkage(), kind.whipped()))
+                : Optional.empty();
+    }
+
+    private static Stream<PanStock.Tin> tins(Kind kind, PanStock.Shelves shelves) {
+        return shelves.containers().stream()
+                .filter(tin -> tin.left() > 0
+                        && !PanDesk.isBottle(tin)
+                        && tin.container().mould() == kind.key().endsWith("bar"));
+    }
+
+    /** The lots that are filled, each with how many of it. */
+    private static List<Costs.Taken> emptied(
+            PanReading.Read read, Optional<Filling> filling, PanStock.Shelves shelves) {
+        return filling.stream()
+                .flatMap(all -> all.pours().stream())
+                .filter(pour -> !pour.container().mould())
+                .flatMap(pour -> read
+                        .tin()
+                        .or(() -> tins(read.kind(), shelves)
+                                .filter(tin -> tin.container().equals(pour.container()))
+                                .findFirst())
+                        .map(tin -> new Costs.Taken(UUID.fromString(tin.name()), pour.count()))
+                        .stream())
+                .toList();
     }
 
     /** Traits of the herbs in the oils, by the batches they came from. */
@@ -227,15 +267,12 @@ public class PanPlanner {
 
     /** What is taken of each lot, in milligrams. */
     private static List<Costs.Taken> taken(
-            PanReading.Read read, List<MakingPlan.Weighed> weighed, Optional<Filling> filling) {
+            PanReading.Read read, List<MakingPlan.Weighed> weighed, List<Costs.Taken> emptied) {
         List<Costs.Taken> taken = new ArrayList<>();
         weighed.forEach(one -> one.lot()
                 .ifPresent(
                         lot -> taken.add(new Costs.Taken(lot, one.part().mass().toMilligrams()))));
-        read.tin()
-                .filter(tin -> !tin.container().mould())
-                .ifPresent(tin -> taken.add(new Costs.Taken(
-                        UUID.fromString(tin.name()), filling.map(Filling::count).orElse(0))));
+        taken.addAll(emptied);
         read.stirred().forEach(one -> one.thing()
                 .lot()
                 .ifPresent(lot ->
@@ -268,8 +305,7 @@ public class PanPlanner {
                         .map(one -> new MakingPlan.Stirred(
                                 one.addition(), one.thing().lot()))
                         .toList(),
-                planned.filling().filter(filling -> filling.count() > 0).flatMap(filling -> read.tin()
-                        .map(tin -> into(tin, filling))),
+                planned.filling().filter(filling -> filling.count() > 0).map(filling -> into(planned, filling)),
                 read.use(),
                 read.room(),
                 planned.keeping().date(),
@@ -297,8 +333,15 @@ public class PanPlanner {
         return really;
     }
 
-    private static MakingPlan.Into into(PanStock.Tin tin, Filling filling) {
-        Container container = tin.container();
-        return new MakingPlan.Into(container, filling.count(), Optional.of(UUID.fromString(tin.name())));
+    /** The first kind of container it fills; the others are counted when it is poured. */
+    private static MakingPlan.Into into(Planned planned, Filling filling) {
+        Filling.Pour first = filling.pours().get(0);
+        return new MakingPlan.Into(
+                first.container(),
+                first.count(),
+                planned.tins().stream()
+                        .filter(tin -> tin.container().equals(first.container()))
+                        .map(tin -> UUID.fromString(tin.name()))
+                        .findFirst());
     }
 }

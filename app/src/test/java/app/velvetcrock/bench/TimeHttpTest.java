@@ -196,8 +196,8 @@ class TimeHttpTest {
     }
 
     /**
-     * 18 tins of 60 mL at firmness 15: 18·60·0.92·0.89·1.038 = 917.9 g, 137.7 of it wax; 780.2 g of oil are 850.8 mL at 0.917; at 1:5
-     * with 1.813 kept (855.8/(1 − 0.3625)) 1342 mL over 268 g.
+     * 18 tins of 60 mL at firmness 15: 18·60·0.92·0.89·1.038 = 917.9 g, 137.7 of it wax; 780.2 g of oil are 850.8 mL at 0.917; no
+     * half-litre jar holds that, and a third of it each covers and fits at 1:6.4: 1.22 L over 190 g.
      */
     @Test
     void eighteenTinsAreWorkedBack() {
@@ -209,7 +209,8 @@ class TimeHttpTest {
         Document page = bench("want.amount=18+tins&want.container=" + tin + "&method=cold-dark");
         assertThat(page.getElementById("note-want.firmness").text())
                 .isEqualTo("about 920 g in all, F 15, about 140 g of it beeswax");
-        assertThat(page.getElementById("note-want.amount").text()).contains("pour about 1.35 L over about 270 g");
+        assertThat(page.getElementById("note-want.amount").text())
+                .contains("pour about 1.22 L over about 190 g, at 1 : 6.4");
         assertThat(page.select("#steps").text())
                 .as("melting, pouring and setting are in the timetable")
                 .containsSubsequence("strain and measure", "melt and pour", "setting before the lids");

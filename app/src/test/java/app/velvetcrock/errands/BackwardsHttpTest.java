@@ -117,6 +117,23 @@ class BackwardsHttpTest {
         assertThat(tove.get("/pan").page().select("#waiting")).isEmpty();
     }
 
+    /** Eight tins want more than a half-litre jar holds: it is divided over two, each with its share of the tins. */
+    @Test
+    void whatNoJarHoldsIsDivided() {
+        Document page = bench(wanted("8+tins") + "&start=2026-10-01");
+        assertThat(page.getElementById("note-jar").text())
+                .as(page.select("#split, #oil-mark, .verdict, .beside").text())
+                .contains("no jar holds it all: divided over 2");
+        assertThat(page.select("#split tr")).hasSizeGreaterThan(1);
+        assertThat(post(page, "/bench/start", Map.of()).path()).isEqualTo("/shelf");
+        assertThat(tove.get("/pan").page().select("#waiting tr b").eachText())
+                .extracting(words -> Integer.parseInt(words.replaceAll(" .*", "")))
+                .satisfies(counts -> assertThat(
+                                counts.stream().mapToInt(Integer::intValue).sum())
+                        .isEqualTo(8))
+                .hasSize(2);
+    }
+
     /** A hundred and twenty millilitres are too little for three tins of 45.2 mL each: all of it is taken, and fills two. */
     @Test
     void tooLittleOilIsTakenWhole() {

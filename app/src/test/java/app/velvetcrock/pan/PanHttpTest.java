@@ -336,6 +336,12 @@ class PanHttpTest {
                 .attr("href");
         Document planned = tove.get(pan + "&was=salve&kind=salve&into=").page();
         assertThat(planned.select("#firmness").text()).contains("F 15");
+        assertThat(tove.get(pan + "&kind=whipped-butter")
+                        .page()
+                        .select("#firmness")
+                        .text())
+                .as("its butters are in it: none stands in the rows again")
+                .contains("F 10");
         // 150/(1 − a) with a = 0.05/0.90: 8.8 g of wax on the strained weight
         assertThat(planned.select("#wax-figure .big").text()).isEqualTo("8.8 g beeswax");
     }
@@ -356,6 +362,31 @@ class PanHttpTest {
         assertThat(tove.get("/pan").page().select("#makings").text()).contains("In the pan now");
         assertThat(rebuild.everywhere(true).otherwise()).contains(stillroom + ": 1");
         assertThat(tove.get("/pan").page().select("#makings").text()).doesNotContain("In the pan now");
+    }
+
+    /** Left to what there is: of 130 g two tins of 51 g and two pots of 12.7, the least over, each kind in the cost. */
+    @Test
+    void whateverHoldsItLeavesTheLeast() {
+        tove.submit(
+                "/stores/supplies", "#add-container", Map.of("name", "Lip pot 15 mL", "holds", "15 mL", "pieces", "9"));
+        Document planned = pan("?was=salve&kind=salve&much=130+g&into=&oil=" + option("oil", "rapeseed"));
+        assertThat(planned.select("#poured").text())
+                .startsWith("2 × Round tin 60 mL, 51 g each; 2 × Lip pot 15 mL, 12.7 g each");
+        String making = begin(planned, Map.of());
+        does(
+                making,
+                "/pour",
+                "",
+                "into",
+                option("into", "Round tin"),
+                "count",
+                "2",
+                "andInto",
+                option("into", "Lip pot"),
+                "andCount",
+                "2");
+        assertThat(tove.get(making).page().select(".making-log").text())
+                .contains("Poured: 2 × Round tin 60 mL of 51 g, 2 × Lip pot 15 mL of 12.7 g");
     }
 
     /** What smells off is neither given nor sold till that is answered; what claims too much is marked; the label names all by INCI. */

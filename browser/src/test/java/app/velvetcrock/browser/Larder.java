@@ -33,7 +33,7 @@ final class Larder {
         window.go("/stores");
         page.fill("#j-name", name);
         page.fill("#j-capacity", holds);
-        page.fill("#j-width", "110 mm");
+        page.fill("#j-width", "150 mm");
         page.fill("#j-pieces", pieces);
         page.click("form[action$='/stores/jars'] button.do");
         page.waitForSelector(".notice:has-text('is in the stores')");

@@ -76,6 +76,41 @@ public record Wanted(Volume oil, Mass herb, Working working) {
         return last;
     }
 
+    /** More jars than these nobody fills at once. */
+    private static final int MOST_JARS = 8;
+
+    /**
+     * Works it out so that it covers and fits: in one vessel where one holds it, else in as few alike as do; what cloth and vessel keep
+     * is lost in each. Where no number of them holds it, as for one.
+     */
+    public static Wanted dividing(Volume wanted, HerbPortion gram, Retention retention, Room room) {
+        for (int jars = 1; jars <= MOST_JARS; jars++) {
+            Wanted each = covering(wanted.times(1.0 / jars), gram, retention, room);
+            boolean fits = room.vessels().stream().anyMatch(vessel -> charge(each, gram, vessel, room.headspace())
+                    .fits());
+            if (fits) {
+                return jars == 1 ? each : each.times(jars, wanted);
+            }
+        }
+        return covering(wanted, gram, retention, room);
+    }
+
+    private Wanted times(int jars, Volume wanted) {
+        Volume all = oil.times(jars);
+        Mass herbs = herb.times(jars);
+        return new Wanted(
+                all,
+                herbs,
+                Working.of("oil to pour = jars × what each takes to give its share back and cover its herb")
+                        .given("oil wanted", Figure.of(wanted))
+                        .given("jars alike", Figure.ofFactor(jars))
+                        .result("oil into each", Figure.of(oil))
+                        .result("herb into each", Figure.of(herb))
+                        .result("herb", Figure.of(herbs))
+                        .result("oil to pour", Figure.of(all))
+                        .build());
+    }
+
     /** Oil follows herb in a straight line where cover decides: need = a·herb + c, and what comes back is need − kept·herb − film. */
     private static Wanted covering(Wanted usual, Volume wanted, HerbPortion gram, Retention retention, Charge charge) {
         double need = charge.pressedNeed().millilitres();
