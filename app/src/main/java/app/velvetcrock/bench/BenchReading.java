@@ -7,6 +7,7 @@ import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.Carriers;
@@ -99,10 +100,7 @@ class BenchReading {
                             fields, desk.house(), desk.shelves(), new Wanted.Room(vessels, way.headspace()), rights)
                     .wanted(form, rows, pour, retentions);
             return wanted.flatMap(want -> read(
-                            form.making(desk.house().mass(want.wanted().herb()), poured(form, want.wanted()) + " mL"),
-                            way,
-                            vessel,
-                            desk)
+                            form.making(weighed(want.wanted()), poured(form, want.wanted()) + " mL"), way, vessel, desk)
                     .map(asked -> asked.outOf(want)));
         }
         Optional<List<Mass>> masses =
@@ -141,6 +139,11 @@ class BenchReading {
         }
         return Optional.of(
                 new Asked(herbs, planned, pour, oil.orElseThrow(), how.orElseThrow(), spirit, Optional.empty()));
+    }
+
+    /** Grams to a tenth, rounded down: the oil worked out covers that much herb, and not a gram more. */
+    private static String weighed(Wanted want) {
+        return Decimals.upTo(Math.floor(want.herb().grams() * 10) / 10, 1) + " g";
     }
 
     /** Whole millilitres: rounded up where they are what just covers the herb. */
