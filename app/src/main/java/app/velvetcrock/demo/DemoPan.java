@@ -15,6 +15,7 @@ import app.velvetcrock.hob.Remelting;
 import app.velvetcrock.pan.PanDesk;
 import app.velvetcrock.pan.PanForm;
 import app.velvetcrock.pan.PanWork;
+import app.velvetcrock.recipes.KeptFormulas;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.Goods;
@@ -37,6 +38,7 @@ class DemoPan {
     private final PanDesk desk;
     private final PanWork work;
     private final Remelting remelting;
+    private final KeptFormulas formulas;
     private final Makings makings;
     private final Stores stores;
     private final Goods goods;
@@ -47,12 +49,14 @@ class DemoPan {
             PanDesk desk,
             PanWork work,
             Remelting remelting,
+            KeptFormulas formulas,
             Makings makings,
             Stores stores,
             Goods goods,
             DemoHands hands,
             Clock clock) {
         this.remelting = remelting;
+        this.formulas = formulas;
         this.desk = desk;
         this.work = work;
         this.makings = makings;
@@ -83,6 +87,7 @@ class DemoPan {
         UUID firmer = made(new Sentence("salve", sunflower, "8", tin, "16"), List.of(), hands.at(96, 10, 0), 8, tin);
         work.turnedOut(firmer, Felt.RIGHT, List.of(), "spreads well, stays in the tin", at(hands.at(80, 9, 0)));
         take(firmer, 5, Cause.SOLD, hands.at(75, 11, 0));
+        formulas.keepMaking(firmer);
         UUID bar = bar(mould, sunflower);
         take(bar, 2, Cause.GIVEN, hands.at(40, 12, 0));
         UUID balm = made(

@@ -29,6 +29,7 @@ class LookTest {
             window.go("/bench/recipes");
             String recipe = window.page().locator("#cards a").last().getAttribute("href");
             String kept = window.page().locator("#plans a").first().getAttribute("href");
+            String formula = window.page().locator("#makings a").first().getAttribute("href");
             window.go("/stores");
             String lot =
                     window.page().locator("a[href*='/stores/lots/']").first().getAttribute("href");
@@ -57,6 +58,7 @@ class LookTest {
                     "/stores/drying",
                     "/stores/supplies",
                     "/stores/kit",
+                    "/stores/to-buy",
                     recipe,
                     "/stores/catalogue",
                     "/stores/search?q=netle",
@@ -64,6 +66,7 @@ class LookTest {
                     lot,
                     "/bench/recipes",
                     kept,
+                    formula,
                     "/settings/hours",
                     "/settings/calendar",
                     "/bench?method=slow-warm&time.by=Saturday+week&amount=30+g");
@@ -99,6 +102,9 @@ class LookTest {
             return "time";
         }
         String plain = view.replaceFirst("\\?.*", "");
+        if (view.startsWith("/pan/recipes")) {
+            return "formula";
+        }
         if (view.startsWith("/pan")) {
             return view.contains("?") ? "pomade" : view.equals("/pan") ? "pan" : "making";
         }
