@@ -4,10 +4,11 @@ import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Decimals;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import org.springframework.web.util.UriComponentsBuilder;
+import java.util.stream.Collectors;
 import org.springframework.web.util.UriUtils;
 
 /** A formula whose oils and butters are to have a herb infused in them first: they are mixed at the Bench as they stand here. */
@@ -38,22 +39,20 @@ final class PanInfusing {
             return "";
         }
         double whole = fats.stream().mapToDouble(Fat::millilitres).sum();
-        UriComponentsBuilder address = UriComponentsBuilder.fromPath("/bench")
-                .queryParam("carrier", fats.get(0).thing().name())
-                .queryParam("oil", "{oil}");
-        List<String> values = new ArrayList<>(List.of(Math.round(whole) + " mL"));
+        Map<String, String> said = new LinkedHashMap<>();
+        said.put("carrier", fats.get(0).thing().name());
+        said.put("oil", Math.round(whole) + " mL");
         for (int i = 1; i < fats.size(); i++) {
-            address.queryParam(
-                            "mix.more%5B" + (i - 1) + "%5D.carrier",
-                            fats.get(i).thing().name())
-                    .queryParam("mix.more%5B" + (i - 1) + "%5D.share", "{share" + i + "}");
-            values.add(Decimals.upTo(PERCENT * fats.get(i).millilitres() / whole, 1) + " %");
+            String row = "mix.more[%d].".formatted(i - 1);
+            said.put(row + "carrier", fats.get(i).thing().name());
+            said.put(row + "share", Decimals.upTo(PERCENT * fats.get(i).millilitres() / whole, 1) + " %");
         }
-        String raw = address.build(false).toUriString();
-        for (int i = 0; i < values.size(); i++) {
-            String name = i == 0 ? "{oil}" : "{share" + i + "}";
-            raw = raw.replace(name, UriUtils.encode(values.get(i), StandardCharsets.UTF_8));
-        }
-        return raw;
+        return said.entrySet().stream()
+                .map(one -> encoded(one.getKey()) + "=" + encoded(one.getValue()))
+                .collect(Collectors.joining("&", "/bench?", ""));
+    }
+
+    private static String encoded(String text) {
+        return UriUtils.encode(text, StandardCharsets.UTF_8);
     }
 }
