@@ -125,7 +125,7 @@ public final class SentencePart {
                     BenchForm.or(amount, ""),
                     BenchForm.or(container, ""),
                     BenchForm.or(firmness, ""),
-                    BenchForm.or(kind, WantSentence.USUAL));
+                    BenchForm.isBlank(kind) ? WantSentence.USUAL : BenchForm.or(kind, ""));
         }
     }
 

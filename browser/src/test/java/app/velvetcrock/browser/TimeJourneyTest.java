@@ -135,11 +135,11 @@ class TimeJourneyTest {
         page.click("#wanted summary");
         page.selectOption("[id='want.container']", new SelectOption().setLabel("in: Round tin"));
         page.fill("[id='want.amount']", "18 tins");
-        page.waitForSelector("#wanted:has-text('about 850 mL of oil: pour about')");
-        page.waitForSelector("#herb-mark:not(:text-is('40 g'))");
-        assertThat(window.text("#oil-mark")).as(window.text("#worked")).isEqualTo("1.22 L");
+        page.waitForSelector("#split:has-text('in all')");
         assertThat(window.text("#wanted"))
-                .contains("about 140 g of it beeswax", "enough nine times in ten", "over about 190 g, at 1 : 6.4");
+                .contains("about 140 g of it beeswax", "over about 190 g, at 1 : 6.4; enough nine times in ten");
+        assertThat(window.text("#split")).contains("189 g", "1.21 L oil");
+        assertThat(window.text("#oil-mark")).as("into each of three jars").isEqualTo("405 mL");
         page.fill("#amount", "40 g");
         page.waitForSelector("#herb-mark:text-is('40 g')");
         assertThat(page.inputValue("[id='want.amount']"))
