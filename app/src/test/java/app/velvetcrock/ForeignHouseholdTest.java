@@ -520,8 +520,19 @@ class ForeignHouseholdTest {
         cases.put(
                 "POST /stores/jars/{id}/width",
                 route -> isNotHere(stranger.post("/stores/jars/" + jar + "/width", Map.of("measured", "90 mm"))));
-        for (String what :
-                List.of("split", "process", "merge", "draw", "discard", "correct", "cup", "open", "dry", "wrong")) {
+        for (String what : List.of(
+                "split",
+                "process",
+                "merge",
+                "draw",
+                "discard",
+                "correct",
+                "cup",
+                "drops",
+                "strength",
+                "open",
+                "dry",
+                "wrong")) {
             cases.put(
                     "POST /stores/lots/{id}/" + what,
                     route -> isNotHere(stranger.post(

@@ -23,7 +23,6 @@ import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.planning.Planner;
-import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -137,10 +136,7 @@ public class Bench {
                 use,
                 new Means(
                         house.settings().pantry(),
-                        shelves.spirits().stream()
-                                .findFirst()
-                                .flatMap(Stock.OfSupply::abv)
-                                .map(Strength::new),
+                        shelves.spirits().stream().findFirst().flatMap(Stock.OfSupply::strength),
                         shelves.kit()));
         Choice fittest = Choice.ranked(situation).get(0);
         Optional<Fitness> fitness = named.map(way -> Fitness.of(Variants.suiting(way, moistFood), situation));

@@ -105,7 +105,7 @@ record BenchChoices(
     }
 
     private static String words(Stock.OfSupply spirit) {
-        return spirit.name() + ", " + new Strength(spirit.abv().orElse(0.0)).words();
+        return spirit.name() + ", " + spirit.strength().orElse(new Strength(0)).words();
     }
 
     private static List<Option> vessels(List<OfJar> jars) {

@@ -140,7 +140,7 @@ final class BenchSentence {
         Optional<Stock.OfSupply> lot = BenchForm.id(form.lot())
                 .flatMap(id -> spirits.stream().filter(s -> s.id().equals(id)).findFirst())
                 .or(() -> spirits.stream().findFirst());
-        Optional<Strength> bottle = lot.flatMap(Stock.OfSupply::abv).map(Strength::new);
+        Optional<Strength> bottle = lot.flatMap(Stock.OfSupply::strength);
         if (!asked || lot.isEmpty()) {
             return new Spirit(lot, bottle, Dosing.AS_USUAL);
         }

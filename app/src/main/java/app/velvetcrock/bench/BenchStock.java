@@ -15,6 +15,7 @@ import app.velvetcrock.core.planning.FirstInfusion;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedCarrier;
 import app.velvetcrock.core.spirit.Moistening;
+import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.kit.Jars;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.OfJar;
@@ -141,8 +142,9 @@ public class BenchStock {
         Set<UUID> drying = rack.lots();
         List<OfJar> pans = kit.pots();
         List<Stock.OfSupply> spirits = stores.supplies(Set.of(LotKind.SPIRIT)).stream()
-                .filter(lot -> lot.abv().isPresent() && isFree(held, null, lot.id()))
-                .sorted(Comparator.comparing((Stock.OfSupply lot) -> -lot.abv().orElse(0.0)))
+                .filter(lot -> lot.strength().isPresent() && isFree(held, null, lot.id()))
+                .sorted(Comparator.comparing((Stock.OfSupply lot) ->
+                        -lot.strength().map(Strength::percent).orElse(0.0)))
                 .toList();
         return new Shelves(
                 stores.herbs().stream()

@@ -6,13 +6,17 @@ import java.math.RoundingMode;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
-/** How quantities stand in columns: a density in g/mL, to four places. */
+/** How quantities stand in columns: a density in g/mL, to four places; strengths and the like to a tenth. */
 public final class Columns {
 
     private Columns() {}
 
     public static Optional<Density> density(@Nullable BigDecimal value) {
         return Optional.ofNullable(value).map(number -> Density.ofGramsPerMillilitre(number.doubleValue()));
+    }
+
+    public static BigDecimal tenths(double value) {
+        return BigDecimal.valueOf(value).setScale(1, RoundingMode.HALF_UP);
     }
 
     public static BigDecimal decimal(Density density) {

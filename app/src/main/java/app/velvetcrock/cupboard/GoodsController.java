@@ -233,7 +233,7 @@ class GoodsController {
                         shelf,
                         sheet.number(),
                         sheet.plan(),
-                        labels.of(sheet.plan()),
+                        labels.of(sheet.course()),
                         new GoodOnShelf.Dated(made, house)));
         return "cupboard/good-label";
     }

@@ -10,7 +10,7 @@ import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.stock.Oils;
 import java.util.ArrayList;
@@ -41,10 +41,10 @@ class GoodsLabel {
         this.materia = materia;
     }
 
-    /** The ingredients of a making, as they were planned. */
-    List<Ingredients.One> of(MakingPlan plan) {
+    /** The ingredients of a making, as it was made: with what went in since, without what was left out. */
+    List<Ingredients.One> of(MakingCourse course) {
         List<Ingredients.One> all = new ArrayList<>();
-        for (Formula.Part part : plan.formula().parts()) {
+        for (Formula.Part part : course.formula().parts()) {
             String key = part.stuff().key();
             if (key.startsWith(INFUSED)) {
                 infused(UUID.fromString(key.substring(INFUSED.length())), part.mass(), all);
@@ -52,7 +52,7 @@ class GoodsLabel {
                 all.add(one(key, part.stuff().name(), part.mass(), List.of(), Set.of()));
             }
         }
-        plan.additions()
+        course.stirred()
                 .forEach(one -> all.add(one(
                         one.addition().key(),
                         one.addition().name(),

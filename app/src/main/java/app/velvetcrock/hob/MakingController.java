@@ -91,7 +91,7 @@ class MakingController {
                                                 ? ", from the same lots"
                                                 : "; not from the same: " + String.join(", ", other)),
                         null));
-        return "redirect:" + PanForm.again(sheet.plan()).address();
+        return "redirect:" + PanForm.again(sheet.course(), shelves).address();
     }
 
     private Fields fields() {

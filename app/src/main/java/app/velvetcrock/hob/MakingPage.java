@@ -105,8 +105,11 @@ record MakingPage(
                         .map(until -> "late " + until)
                         .orElse(""),
                 next.flatMap(MakingCourse.Step::from).map(Instant::toEpochMilli).orElse(0L),
-                next.flatMap(MakingCourse.Step::addition)
-                        .map(addition -> addition.key())
+                next.filter(step -> step.addition().isPresent())
+                        .map(step -> String.valueOf(course.steps().stream()
+                                .filter(one -> one.addition().isPresent())
+                                .toList()
+                                .indexOf(step)))
                         .orElse(null),
                 course.poured().isPresent() ? null : fix(sheet, target, house),
                 course.poured().isPresent()

@@ -5,6 +5,7 @@ import app.velvetcrock.core.making.Ceilings;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.pan.MadeKeeping;
 import java.util.EnumSet;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Why a made thing may be neither given away nor sold (craft: making, essential oils; potent fixed oils; cautions). */
@@ -28,12 +29,13 @@ final class KeptBack {
             return Optional.of("neem is at most 1 %, and never for babies, in pregnancy or while nursing.");
         }
         boolean mouth = read.kind().noEssentialOil() || read.use() == Use.BABY;
-        Optional<String> sweet = read.stirred().stream()
-                .map(one -> one.thing().key())
-                .filter(key -> mouth && (key.equals("honey") || key.equals("tincture")))
+        Optional<String> licked = read.stirred().stream()
+                .flatMap(one -> one.thing().supply().stream())
+                .filter(kind -> mouth && (kind.key().equals("honey") || kind.hasStrength()))
+                .map(kind -> kind.common().toLowerCase(Locale.ROOT))
                 .findFirst();
-        if (sweet.isPresent()) {
-            return Optional.of("no %s where a baby may lick it.".formatted(sweet.get()));
+        if (licked.isPresent()) {
+            return Optional.of("no %s where a baby may lick it.".formatted(licked.get()));
         }
         return keeping.notForSale()
                 ? Optional.of("it has something watery in it and keeps for days only.")

@@ -4,6 +4,7 @@ import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingPlan;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -97,14 +98,15 @@ public record PanForm(
                 key, much, into, kind, kind, oil, thatWax, "", thatFirmness, name, use, room, bought, rows, add);
     }
 
-    /** The sentence that makes the same again; what its lots were is meant by its kind where they are gone. */
-    public static PanForm again(MakingPlan plan) {
-        double whole = plan.formula().total().grams();
+    /** The sentence that makes the same again, as it was really made; what its lots were is meant by its kind where they are gone. */
+    public static PanForm again(MakingCourse course, PanStock.Shelves shelves) {
+        MakingPlan plan = course.plan();
+        double whole = course.formula().total().grams();
         List<Row> rows = new ArrayList<>();
         String oilLot = "";
         String waxLot = "";
         String waxShare = "";
-        for (Formula.Part part : plan.formula().parts()) {
+        for (Formula.Part part : course.formula().parts()) {
             String percent = Decimals.upTo(Math.round(1000 * part.mass().grams() / whole) / 10.0, 1) + " %";
             String kind = KIND + part.stuff().key();
             if (oilLot.isEmpty() && part.stuff().role() == Formula.Role.OIL) {
@@ -116,17 +118,18 @@ public record PanForm(
                 rows.add(new Row(kind, percent));
             }
         }
-        List<Row> stirred = plan.additions().stream()
-                .map(one -> new Row(
-                        KIND + one.addition().key(),
-                        one.addition()
-                                .drops()
-                                .map(count -> Decimals.upTo(count, 0) + " drops")
-                                .orElse(Decimals.upTo(one.addition().mass().grams(), 2) + " g")))
-                .toList();
+        List<Row> stirred = shelves.stirred(course.stirred().stream()
+                .map(one -> new PanStock.Shelves.Stirring(
+                        one.addition().key(),
+                        one.lot(),
+                        one.addition().mass(),
+                        one.addition().drops().isPresent()))
+                .toList());
         return new PanForm(
                 null,
-                plan.into().map(into -> String.valueOf(into.count())).orElse(Decimals.upTo(whole, 1) + " g"),
+                plan.into()
+                        .map(into -> String.valueOf(into.count()))
+                        .orElse(Decimals.upTo(plan.formula().total().grams(), 1) + " g"),
                 plan.into().flatMap(MakingPlan.Into::lot).map(UUID::toString).orElse(""),
                 plan.made().kind(),
                 plan.made().kind(),

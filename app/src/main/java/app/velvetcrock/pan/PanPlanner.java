@@ -261,7 +261,8 @@ public class PanPlanner {
                 read.stirred().stream()
                         .map(one -> new MadeKeeping.Brings(
                                 one.thing().supply().orElseThrow(),
-                                one.addition().mass().grams() / whole.grams()))
+                                one.addition().mass().grams() / whole.grams(),
+                                one.thing().own().strength()))
                         .toList());
     }
 

@@ -17,6 +17,7 @@ import app.velvetcrock.core.making.MeltRequest.Share;
 import app.velvetcrock.core.making.MeltRequest.Wish;
 import app.velvetcrock.core.making.OwnRight;
 import app.velvetcrock.core.making.Setting;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
@@ -38,7 +39,6 @@ final class PanReading {
 
     private static final Pattern COUNT = Pattern.compile("(\\d{1,4})\\s*(?:x|×)?\\s*[\\p{L} ]{0,30}");
     private static final Pattern ALL = Pattern.compile("all(?: (?:of )?(?:this|the|it|the oil|this oil))?|");
-    private static final Pattern DROPS = Pattern.compile("(\\d{1,4})\\s*(?:drops?|gtt)?");
 
     private final Shelves shelves;
     private final Setting setting;
@@ -266,6 +266,11 @@ final class PanReading {
                     .findFirst();
             if (thing.isEmpty()) {
                 fields.trouble(field + "of", "It is not said what.", "one from the list");
+            } else if (all.stream().anyMatch(before -> before.thing().equals(thing.get()))) {
+                fields.trouble(
+                        field + "of",
+                        "%s stands here already.".formatted(thing.get().word()),
+                        "all of it in one line");
             } else if (PanForm.text(row.share()).isEmpty()) {
                 fields.trouble(field + "share", "It is not said how much.", "10 drops, 0.5 %, 5 mL or 2 g");
             } else {
@@ -280,10 +285,20 @@ final class PanReading {
         boolean essential = thing.supply()
                 .filter(kind -> kind.type() == app.velvetcrock.core.materia.SupplyType.ESSENTIAL_OIL)
                 .isPresent();
-        Matcher drops = DROPS.matcher(typed.toLowerCase(Locale.ROOT));
-        if (drops.matches() && (essential || typed.toLowerCase(Locale.ROOT).contains("drop"))) {
-            Drops counted = Drops.of(thing.supply().orElseThrow(), Integer.parseInt(drops.group(1)));
-            fields.echo(field, "%s, %s".formatted(house.volume(counted.volume()), house.mass(counted.mass())));
+        Optional<Drops> drops = Drops.counted(typed, essential).map(thing::drops);
+        if (drops.isPresent()) {
+            Drops counted = drops.get();
+            fields.echo(
+                    field,
+                    "%s, %s%s"
+                            .formatted(
+                                    house.volume(counted.volume()),
+                                    house.mass(counted.mass()),
+                                    thing.own()
+                                            .dropsPerMillilitre()
+                                            .map(per -> ": %s of this bottle's fill a millilitre"
+                                                    .formatted(Decimals.upTo(per, 1)))
+                                            .orElse("")));
             return Optional.of(stirred(thing, counted.mass(), Optional.of(counted.count()), essential));
         }
         Optional<Mass> mass = typed.endsWith("%")
@@ -313,9 +328,6 @@ final class PanReading {
                         mass,
                         count,
                         Addition.When.of(thing.supply().orElseThrow())),
-                essential
-                        ? Optional.of(count.map(many -> Drops.of(thing.supply().orElseThrow(), many))
-                                .orElseGet(() -> Drops.from(thing.supply().orElseThrow(), mass)))
-                        : Optional.empty());
+                essential ? Optional.of(count.map(thing::drops).orElseGet(() -> thing.drops(mass))) : Optional.empty());
     }
 }

@@ -9,6 +9,7 @@ import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.materia.SupplyType;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.House;
@@ -20,8 +21,11 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -81,6 +85,32 @@ public class PanStock {
                     .flatMap(List::stream)
                     .filter(one -> one.isMeant(name))
                     .findFirst();
+        }
+
+        /** So much of something to stir in, from a lot where that is here, else from another of its kind. */
+        public record Stirring(String key, Optional<UUID> lot, Mass mass, boolean counted) {}
+
+        /** Rows that stir it in by weight, each thing once; what was counted in the drops of the bottle that is here today. */
+        public List<PanForm.Row> stirred(List<Stirring> all) {
+            Map<String, PanForm.Row> rows = new LinkedHashMap<>();
+            Map<String, Mass> sums = new HashMap<>();
+            for (Stirring one : all) {
+                Optional<PanThing> thing = one.lot()
+                        .flatMap(lot -> addition(lot.toString()))
+                        .or(() -> addition(PanThing.KIND + one.key()));
+                String name = thing.map(PanThing::name).orElse(PanThing.KIND + one.key());
+                Mass mass = sums.merge(name, one.mass(), Mass::plus);
+                rows.put(
+                        name,
+                        new PanForm.Row(
+                                name,
+                                thing.filter(bottle -> one.counted())
+                                        .map(bottle -> bottle.drops(mass))
+                                        .filter(drops -> Math.round(drops.count()) > 0)
+                                        .map(drops -> Decimals.upTo(drops.count(), 0) + " drops")
+                                        .orElse(Decimals.upTo(mass.grams(), 2) + " g")));
+            }
+            return List.copyOf(rows.values());
         }
 
         public Optional<PanThing> addition(String name) {
@@ -212,7 +242,8 @@ public class PanStock {
                 Optional.of(oil.useBy()),
                 Set.of(),
                 Optional.empty(),
-                Optional.of(oil.batch()));
+                Optional.of(oil.batch()),
+                PanThing.Own.NOTHING);
     }
 
     private static PanThing carrier(Stock.OfCarrier one, House house, LocalDate today) {
@@ -230,7 +261,8 @@ public class PanStock {
                         new Bottle(one.name(), one.kind().monthsOpened(), one.opened(), one.bestBefore()).end(today)),
                 one.kind().traits(),
                 Optional.empty(),
-                Optional.empty());
+                Optional.empty(),
+                PanThing.Own.NOTHING);
     }
 
     private Optional<PanThing> supply(Stock.OfSupply one, House house, LocalDate today) {
@@ -248,7 +280,8 @@ public class PanStock {
                         ends(kind, one, today),
                         kind.traits(),
                         Optional.of(kind),
-                        Optional.empty()));
+                        Optional.empty(),
+                        new PanThing.Own(one.strength(), one.dropsPerMillilitre())));
     }
 
     private static Optional<LocalDate> ends(SupplyKind kind, Stock.OfSupply one, LocalDate today) {
@@ -270,7 +303,8 @@ public class PanStock {
                 Optional.empty(),
                 kind.traits(),
                 Optional.empty(),
-                Optional.empty());
+                Optional.empty(),
+                PanThing.Own.NOTHING);
     }
 
     private static PanThing notHere(SupplyKind kind) {
@@ -286,7 +320,8 @@ public class PanStock {
                 Optional.empty(),
                 kind.traits(),
                 Optional.of(kind),
-                Optional.empty());
+                Optional.empty(),
+                PanThing.Own.NOTHING);
     }
 
     static Optional<Tin> tin(Stock.OfSupply one, House house) {

@@ -1,11 +1,13 @@
 package app.velvetcrock.pan;
 
+import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.making.Formula.Stuff;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Worded;
+import app.velvetcrock.core.spirit.Strength;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Set;
@@ -21,6 +23,7 @@ import java.util.UUID;
  * @param ends when it ends by itself
  * @param supply what is known of an addition; absent for oils and butters
  * @param batch an infused oil's
+ * @param own what the household found out of this bottle
  */
 public record PanThing(
         String name,
@@ -34,11 +37,36 @@ public record PanThing(
         Optional<LocalDate> ends,
         Set<String> traits,
         Optional<SupplyKind> supply,
-        Optional<UUID> batch)
+        Optional<UUID> batch,
+        Own own)
         implements Worded {
 
     /** Before the key of a kind that is not in the stores. */
     static final String KIND = PanForm.KIND;
+
+    /**
+     * What is told of one bottle.
+     *
+     * @param strength of a spirit or tincture
+     * @param dropsPerMillilitre as counted
+     */
+    record Own(Optional<Strength> strength, Optional<Double> dropsPerMillilitre) {
+
+        static final Own NOTHING = new Own(Optional.empty(), Optional.empty());
+    }
+
+    double dropsPerMillilitre() {
+        return own.dropsPerMillilitre().orElse(Drops.USUAL);
+    }
+
+    /** So many of its drops, or of those that weigh so much. */
+    Drops drops(double count) {
+        return new Drops(supply.orElseThrow(), count, dropsPerMillilitre());
+    }
+
+    Drops drops(Mass mass) {
+        return Drops.from(supply.orElseThrow(), mass, dropsPerMillilitre());
+    }
 
     /** Tells whether it is meant by a name: its own, or that of its kind. */
     boolean isMeant(String said) {

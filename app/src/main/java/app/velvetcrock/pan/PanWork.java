@@ -117,22 +117,44 @@ public class PanWork {
 
     @Transactional
     public UUID did(UUID id, MakingStep step, Doing<?> doing) {
-        return line(id, doing, sheet -> new MakingLine.Did(step));
+        return line(id, doing, sheet -> {
+            undone(sheet, step);
+            return new MakingLine.Did(step);
+        });
+    }
+
+    /** Two at one pan both say it was done: once is enough. */
+    private static void undone(Makings.Sheet sheet, MakingStep step) {
+        boolean done = sheet.course().steps().stream()
+                .anyMatch(one -> one.step() == step && one.state() == MakingCourse.Step.State.DONE);
+        if (done) {
+            throw new Refused.AlreadyDone("“%s” is done already.".formatted(step.word()));
+        }
     }
 
     @Transactional
-    public UUID skipped(UUID id, MakingStep step, String key, Doing<?> doing) {
-        return line(
-                id,
-                doing,
-                sheet -> new MakingLine.Skipped(
-                        step,
-                        sheet.plan().additions().stream()
-                                .map(MakingPlan.Stirred::addition)
-                                .filter(addition -> step == MakingStep.STIR_IN
-                                        && addition.key().equals(key))
-                                .findFirst(),
-                        doing.typed()));
+    public UUID skipped(UUID id, MakingStep step, String which, Doing<?> doing) {
+        return line(id, doing, sheet -> {
+            if (step != MakingStep.STIR_IN) {
+                undone(sheet, step);
+                return new MakingLine.Skipped(step, Optional.empty(), doing.typed());
+            }
+            return new MakingLine.Skipped(step, Optional.of(open(sheet, which).addition()), doing.typed());
+        });
+    }
+
+    /** A planned addition that is neither in nor left out. */
+    private static MakingPlan.Stirred open(Makings.Sheet sheet, String which) {
+        int place = sheet.plan().placeOf(which).orElseThrow(() -> new NotHere("that addition"));
+        MakingPlan.Stirred one = sheet.plan().additions().get(place);
+        switch (sheet.course().stateOf(place)) {
+            case DONE -> throw new Refused.AlreadyDone("That is in already; nothing was taken twice.");
+            case SKIPPED -> throw new Refused.AlreadyDone(
+                    "That was left out: take it back below, if it is in after all.");
+            default -> {
+                return one;
+            }
+        }
     }
 
     @Transactional
@@ -189,18 +211,9 @@ public class PanWork {
 
     /** Stirs in a planned addition, taken from its lot. */
     @Transactional
-    public UUID added(UUID id, String key, Doing<?> doing) {
+    public UUID added(UUID id, String which, Doing<?> doing) {
         Makings.Sheet sheet = begun(id, doing);
-        MakingPlan.Stirred one = sheet.plan().additions().stream()
-                .filter(stirred -> stirred.addition().key().equals(key))
-                .findFirst()
-                .orElseThrow(() -> new NotHere("that addition"));
-        boolean done = sheet.holding().stream()
-                .anyMatch(at -> at.line() instanceof MakingLine.Added before
-                        && before.addition().key().equals(key));
-        if (done) {
-            throw new Refused.AlreadyDone("That is in already; nothing was taken twice.");
-        }
+        MakingPlan.Stirred one = open(sheet, which);
         UUID entry = makings.write(id, new Line.Panned(new MakingLine.Added(one.addition(), one.lot())), doing);
         one.lot().ifPresent(lot -> take(id, entry, lot, one.addition().mass(), doing));
         return entry;

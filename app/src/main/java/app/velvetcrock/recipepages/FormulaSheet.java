@@ -113,14 +113,11 @@ record FormulaSheet(UUID id, FormulaRecipe recipe, Mass melt, House house) {
                 with.add(new PanForm.Row(PanForm.KIND + part.key(), share));
             }
         }
-        List<PanForm.Row> add = recipe.weigh(melt).stream()
+        List<PanForm.Row> add = shelves.stirred(recipe.weigh(melt).stream()
                 .skip(recipe.parts().size())
-                .map(line -> new PanForm.Row(
-                        PanForm.KIND + line.key(),
-                        line.drops()
-                                .map(drops -> Decimals.upTo(drops, 0) + " drops")
-                                .orElse(Decimals.upTo(line.mass().grams(), 2) + " g")))
-                .toList();
+                .map(line -> new PanStock.Shelves.Stirring(
+                        line.key(), Optional.empty(), line.mass(), line.drops().isPresent()))
+                .toList());
         return new PanForm(
                         null,
                         much.isEmpty() ? Decimals.upTo(melt.grams(), 1) + " g" : much,

@@ -88,7 +88,9 @@ public class KeptFormulas {
                         cut("%s, as batch %d".formatted(sheet.name(), sheet.number())),
                         plan.made().kind(),
                         sheet.course().formula(),
-                        additions(plan),
+                        sheet.course().stirred().stream()
+                                .map(MakingPlan.Stirred::addition)
+                                .toList(),
                         plan.use())),
                 id);
     }

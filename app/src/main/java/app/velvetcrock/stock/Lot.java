@@ -1,11 +1,14 @@
 package app.velvetcrock.stock;
 
 import app.velvetcrock.catalogue.Columns;
+import app.velvetcrock.core.deed.MayAtStores;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.spirit.Strength;
 import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.Embedded;
@@ -22,6 +25,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.hibernate.annotations.PartitionKey;
 import org.hibernate.annotations.TenantId;
@@ -95,9 +99,14 @@ class Lot {
     /** Every name it goes by, lower case, for search. */
     String words = "";
 
-    /** Strength of a spirit, percent by volume. */
+    /** Strength of a spirit or tincture, percent by volume. */
     @Nullable
     BigDecimal abv;
+
+    /** How many drops of this bottle fill a millilitre, counted; null where they were not. Another bottle has another dropper. */
+    @Column(name = "drops_per_ml")
+    @Nullable
+    BigDecimal dropsPerMillilitre;
 
     /** The amount as it was typed. */
     String typed;
@@ -174,6 +183,23 @@ class Lot {
         return kind == LotKind.CONTAINER || kind == LotKind.INFUSED_OIL || kind == LotKind.MADE
                 ? id
                 : Arrays.asList(kind, kindKey, herbPart == null ? null : herbPart.state(), abv);
+    }
+
+    /** How strong a spirit or tincture is; absent where it is not told. */
+    Optional<Strength> strength() {
+        return Optional.ofNullable(abv).map(percent -> new Strength(percent.doubleValue()));
+    }
+
+    /** What of it the household can measure by itself. */
+    Set<MayAtStores.Own> measurable() {
+        return switch (kind) {
+            case ESSENTIAL_OIL, ANTIOXIDANT -> Set.of(MayAtStores.Own.DROPS);
+            case SPIRIT -> Set.of(MayAtStores.Own.STRENGTH);
+            case ADDITION -> kindKey.equals(SupplyKind.TINCTURE)
+                    ? Set.of(MayAtStores.Own.DROPS, MayAtStores.Own.STRENGTH)
+                    : Set.of();
+            default -> Set.of();
+        };
     }
 
     void set(Provenance provenance, long amount) {

@@ -65,6 +65,8 @@ public class LotCare implements StoreHands, StandingLots {
         work.on(StoreDeed.Answer.class, this::answer);
         work.on(StoreDeed.SetRight.class, this::setRight);
         work.on(StoreDeed.WeighCup.class, this::weighCup);
+        work.on(StoreDeed.CountDrops.class, this::countDrops);
+        work.on(StoreDeed.Prove.class, this::prove);
         work.on(StoreDeed.Open.class, this::open);
     }
 
@@ -85,7 +87,8 @@ public class LotCare implements StoreHands, StandingLots {
                         : Optional.empty(),
                 lot.kind == LotKind.INFUSED_OIL,
                 lot.balance,
-                lot.alikeAs());
+                lot.alikeAs(),
+                lot.measurable());
     }
 
     /** A deed by which all it moves is moved back together, and when it was done. */
@@ -199,6 +202,20 @@ public class LotCare implements StoreHands, StandingLots {
         locked(doing.deed().lot()).herbPart().bulkDensity =
                 Columns.decimal(doing.deed().bulk());
         return doing.deed().lot();
+    }
+
+    private UUID countDrops(Doing<StoreDeed.CountDrops> doing) {
+        locked(doing.deed().lot()).dropsPerMillilitre =
+                Columns.tenths(doing.deed().perMillilitre());
+        return doing.deed().lot();
+    }
+
+    /** What it weighs follows from how strong it is. */
+    private UUID prove(Doing<StoreDeed.Prove> doing) {
+        Lot lot = locked(doing.deed().lot());
+        lot.abv = Columns.tenths(doing.deed().strength().percent());
+        lot.density = Columns.decimal(doing.deed().strength().density());
+        return lot.id;
     }
 
     private UUID open(Doing<StoreDeed.Open> doing) {

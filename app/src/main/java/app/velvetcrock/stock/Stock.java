@@ -1,5 +1,6 @@
 package app.velvetcrock.stock;
 
+import app.velvetcrock.core.deed.MayAtStores;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.materia.CarrierKind;
@@ -12,8 +13,10 @@ import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.spirit.Strength;
 import java.time.LocalDate;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
 /** What other places see of the stores. */
@@ -63,7 +66,8 @@ public final class Stock {
      * Anything else that has stock.
      *
      * @param density absent for what is counted in pieces
-     * @param abv strength of a spirit, percent by volume
+     * @param strength of a spirit or tincture; absent where it is not told
+     * @param dropsPerMillilitre as counted of this bottle
      * @param holds what a container holds
      * @param left in its own unit: milligrams, or pieces
      */
@@ -75,7 +79,8 @@ public final class Stock {
             Optional<Density> density,
             Optional<LocalDate> opened,
             Optional<LocalDate> bestBefore,
-            Optional<Double> abv,
+            Optional<Strength> strength,
+            Optional<Double> dropsPerMillilitre,
             Optional<Volume> holds,
             long left) {
 
@@ -111,7 +116,9 @@ public final class Stock {
             Optional<LocalDate> acquired,
             Optional<LocalDate> opened,
             Optional<LocalDate> bestBefore,
-            Optional<Double> abv,
+            Optional<Strength> strength,
+            Optional<Double> dropsPerMillilitre,
+            Set<MayAtStores.Own> measurable,
             long left) {
 
         /** The cost of so much of it, in minor units; absent where none is known. */

@@ -231,7 +231,9 @@ public class Stores implements Catalogue.Stored {
                 Optional.ofNullable(lot.acquiredOn),
                 Optional.ofNullable(lot.openedOn),
                 Optional.ofNullable(lot.bestBefore),
-                Optional.ofNullable(lot.abv).map(BigDecimal::doubleValue),
+                lot.strength(),
+                Optional.ofNullable(lot.dropsPerMillilitre).map(BigDecimal::doubleValue),
+                lot.measurable(),
                 lot.balance);
     }
 
@@ -251,7 +253,8 @@ public class Stores implements Catalogue.Stored {
                 Columns.density(lot.density),
                 Optional.ofNullable(lot.openedOn),
                 Optional.ofNullable(lot.bestBefore),
-                Optional.ofNullable(lot.abv).map(BigDecimal::doubleValue),
+                lot.strength(),
+                Optional.ofNullable(lot.dropsPerMillilitre).map(BigDecimal::doubleValue),
                 Optional.ofNullable(lot.bottleMicrolitres).map(Volume::ofMicrolitres),
                 lot.balance);
     }

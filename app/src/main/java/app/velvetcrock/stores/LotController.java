@@ -5,8 +5,10 @@ import app.velvetcrock.condition.WrongForm;
 import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.drying.DryingStart;
 import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -176,6 +178,28 @@ class LotController {
                 asked,
                 () -> "a measure of it is your own now, %s.".formatted(House.density(bulk.orElseThrow())),
                 () -> new StoreDeed.WeighCup(id, bulk.orElseThrow()));
+    }
+
+    @PostMapping("/stores/lots/{id}/drops")
+    String drops(@PathVariable UUID id, LotForm form, Reply reply) {
+        Asked asked = asked(id, "drops", "k-", form);
+        Optional<Double> per = form.perMillilitre(asked.fields());
+        return done(
+                reply,
+                asked,
+                () -> "%s of its drops fill a millilitre.".formatted(Decimals.upTo(per.orElseThrow(), 1)),
+                () -> new StoreDeed.CountDrops(id, per.orElseThrow()));
+    }
+
+    @PostMapping("/stores/lots/{id}/strength")
+    String strength(@PathVariable UUID id, LotForm form, Reply reply) {
+        Asked asked = asked(id, "strength", "v-", form);
+        Optional<Strength> strength = form.strength(asked.fields());
+        return done(
+                reply,
+                asked,
+                () -> "%s vol.".formatted(strength.orElseThrow().words()),
+                () -> new StoreDeed.Prove(id, strength.orElseThrow()));
     }
 
     @PostMapping("/stores/lots/{id}/open")

@@ -3,16 +3,20 @@ package app.velvetcrock.stores;
 import app.velvetcrock.core.drying.DryingStart;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.water.WaterContent;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.LotKind;
 import app.velvetcrock.stock.Oils.Taking;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -31,6 +35,8 @@ record LotForm(
         @Nullable String weight,
         @Nullable String water,
         @Nullable String scale,
+        @Nullable String drops,
+        @Nullable String strength,
         @Nullable String when) {
 
     static final int LONGEST_REASON = 200;
@@ -44,11 +50,11 @@ record LotForm(
     /** What stands in the forms of a lot before anything is typed. */
     static LotForm before(LotSheet sheet) {
         String cut = sheet.herb().map(herb -> herb.cut().name()).orElse("");
-        return new LotForm(null, "", "", cut, "", null, Taking.DRAWN.name(), "", "", "", "", "1", "");
+        return new LotForm(null, "", "", cut, "", null, Taking.DRAWN.name(), "", "", "", "", "1", "", "", "");
     }
 
     static LotForm of(@Nullable UUID key, @Nullable String when) {
-        return new LotForm(key, "", "", "", "", null, "", "", "", "", "", "1", when);
+        return new LotForm(key, "", "", "", "", null, "", "", "", "", "", "1", "", "", when);
     }
 
     /** When it was done; now where nothing is said, or nothing that can be read. What lies ahead is refused. */
@@ -103,7 +109,15 @@ record LotForm(
                 : read(fields, "amount", amount, sheet).map(read -> read.mass().toMilligrams());
     }
 
+    /** Drops weigh what those of this bottle weigh. */
     private static Optional<Fields.Weighed> read(Fields fields, String field, @Nullable String typed, LotSheet sheet) {
+        Optional<Volume> dropped = sheet.facts().dropsPerMillilitre().flatMap(per -> Drops.counted(
+                        Objects.requireNonNullElse(typed, ""), false)
+                .map(count -> Volume.ofMillilitres(count / per)));
+        if (dropped.isPresent()) {
+            return Optional.of(new Fields.Weighed(
+                    sheet.known().orElseThrow().density().massOf(dropped.get()), true, "drops of this bottle"));
+        }
         Expect expect = sheet.herb().isPresent() || sheet.story().kind() == LotKind.WAX ? Expect.SOLID : Expect.LIQUID;
         return fields.massOf(
                 field,
@@ -156,6 +170,39 @@ record LotForm(
             return Optional.empty();
         }
         return Optional.of(Density.ofGramsPerMillilitre(bulk));
+    }
+
+    /** How many drops fill a millilitre, counted into a measure. */
+    Optional<Double> perMillilitre(Fields fields) {
+        Optional<Integer> counted = fields.whole("drops", without(drops), 1, 2000, "drops");
+        Optional<Volume> measure = fields.capacity("filled", filled, 0.1, 100);
+        if (counted.isEmpty() || measure.isEmpty()) {
+            return Optional.empty();
+        }
+        double per = counted.get() / measure.get().millilitres();
+        if (per < Drops.FEWEST || per > Drops.SMALLEST) {
+            fields.trouble(
+                    "drops",
+                    "That makes %s to a millilitre; droppers give from %s to %s."
+                            .formatted(
+                                    Decimals.upTo(per, 1),
+                                    Decimals.upTo(Drops.FEWEST, 0),
+                                    Decimals.upTo(Drops.SMALLEST, 0)),
+                    "how many fell until the measure was full");
+            return Optional.empty();
+        }
+        return Optional.of(per);
+    }
+
+    private static @Nullable String without(@Nullable String counted) {
+        return Drops.counted(Objects.requireNonNullElse(counted, ""), true)
+                .map(String::valueOf)
+                .orElse(counted);
+    }
+
+    Optional<Strength> strength(Fields fields) {
+        return fields.number("strength", strength, Strength.LEAST, Strength.MOST, "% vol")
+                .map(Strength::new);
     }
 
     /** How a lot is laid out to dry: its weight now, its water as estimated unless said otherwise. */

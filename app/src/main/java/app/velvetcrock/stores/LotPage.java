@@ -1,7 +1,10 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.deed.MayAtStores;
+import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.LotKind;
@@ -23,6 +26,9 @@ import org.jspecify.annotations.Nullable;
  * @param water the water in it, of a herb
  * @param cuts to which it can be taken; empty of what is no herb
  * @param canOpen whether it is a thing that is sealed and opened
+ * @param isDropped whether its drops can be counted
+ * @param drop what goes along with an amount that is typed, so that its drops are read as this bottle's; null where they are not counted
+ * @param hasStrength whether it is so much percent by volume
  * @param alike what it could be put together with
  */
 public record LotPage(
@@ -38,6 +44,9 @@ public record LotPage(
         List<Cut> cuts,
         boolean canOpen,
         boolean isOpened,
+        boolean isDropped,
+        @Nullable String drop,
+        boolean hasStrength,
         boolean isInPieces,
         boolean isGone,
         List<Option> alike) {
@@ -95,6 +104,12 @@ public record LotPage(
                         .orElse(List.of()),
                 story.kind() == LotKind.CARRIER || sheet.life().isPresent(),
                 sheet.facts().opened().isPresent(),
+                sheet.facts().isMeasured(MayAtStores.Own.DROPS),
+                sheet.facts()
+                        .dropsPerMillilitre()
+                        .map("{\"perMillilitre\": %s}"::formatted)
+                        .orElse(null),
+                sheet.facts().isMeasured(MayAtStores.Own.STRENGTH),
                 story.inPieces(),
                 story.balance() == 0,
                 sheet.alike().stream()
@@ -113,7 +128,13 @@ public record LotPage(
                                         herb.moisture().word(),
                                         herb.part().word(),
                                         herb.cut().word()))));
-        facts.abv().ifPresent(abv -> rows.add(new Fact("Strength", Decimals.upTo(abv, 1) + " % vol")));
+        facts.strength().ifPresent(one -> rows.add(new Fact("Strength", one.words() + " vol")));
+        if (facts.isMeasured(MayAtStores.Own.DROPS)) {
+            rows.add(facts.dropsPerMillilitre()
+                    .map(per -> new Fact("A drop", "drop", drop(per, sheet, house), "your own", null))
+                    .orElseGet(
+                            () -> new Fact("A drop", "drop", drop(Drops.USUAL, sheet, house), "by convention", null)));
+        }
         rows.add(new Fact(
                 "Came",
                 facts.origin().word()
@@ -134,6 +155,14 @@ public record LotPage(
         sheet.life().ifPresent(life -> rows.add(lasts(life, facts, house)));
         sheet.herb().ifPresent(herb -> rows.addAll(ofHerb(herb, sheet.story(), house)));
         return rows;
+    }
+
+    /** "37 to the millilitre, 24 mg each". */
+    private static String drop(double perMillilitre, LotSheet sheet, House house) {
+        Mass millilitre = sheet.known().orElseThrow().density().massOf(Volume.ofMillilitres(1));
+        return "%s to the millilitre, %s mg each"
+                .formatted(
+                        Decimals.upTo(perMillilitre, 1), Decimals.upTo(millilitre.grams() * 1000 / perMillilitre, 0));
     }
 
     private static Fact lasts(LotSheet.Life life, LotSheet.Facts facts, House house) {

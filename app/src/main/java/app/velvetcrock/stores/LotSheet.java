@@ -1,6 +1,7 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.deed.MayAtStores;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.materia.Cut;
@@ -8,6 +9,7 @@ import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.water.WaterContent;
 import app.velvetcrock.stock.LotStory;
 import app.velvetcrock.stock.Origin;
@@ -15,6 +17,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
 /**
@@ -50,7 +53,14 @@ public record LotSheet(
             Optional<LocalDate> acquired,
             Optional<LocalDate> opened,
             Optional<LocalDate> bestBefore,
-            Optional<Double> abv) {}
+            Optional<Strength> strength,
+            Optional<Double> dropsPerMillilitre,
+            Set<MayAtStores.Own> measurable) {
+
+        public boolean isMeasured(MayAtStores.Own own) {
+            return measurable.contains(own);
+        }
+    }
 
     /** A herb's state, and what it would weigh dried. */
     public record HerbState(

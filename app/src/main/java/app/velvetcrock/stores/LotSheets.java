@@ -79,7 +79,9 @@ class LotSheets {
                 lot.acquired(),
                 lot.opened(),
                 lot.bestBefore(),
-                lot.abv());
+                lot.strength(),
+                lot.dropsPerMillilitre(),
+                lot.measurable());
     }
 
     private Optional<LotSheet.HerbState> herb(Stock.OfLot lot) {

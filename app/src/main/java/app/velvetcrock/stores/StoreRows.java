@@ -178,9 +178,8 @@ final class StoreRows {
     }
 
     Row supply(Stock.OfSupply supply, LotSheet.@Nullable Life life) {
-        String strength = supply.abv()
-                .map(abv -> ", %s %% vol".formatted(Decimals.upTo(abv, 1)))
-                .orElse("");
+        String strength =
+                supply.strength().map(one -> ", %s vol".formatted(one.words())).orElse("");
         String best = life == null
                 ? supply.bestBefore()
                         .map(day -> ", best before " + house.date(day))

@@ -3,11 +3,13 @@ package app.velvetcrock.stores;
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.kit.Jars;
 import app.velvetcrock.rack.Rack;
 import app.velvetcrock.stillroom.House;
@@ -157,17 +159,26 @@ class StoresController {
         return new Done("/stores", name + " is in the stores.", where + "/undo");
     }
 
-    /** Says back what an amount is understood as, while it is typed. */
+    /** Says back what an amount is understood as, while it is typed; drops as those of a bottle that were counted, where there is one. */
     @GetMapping("/stores/echo")
     String echo(
             @RequestParam String field,
             @RequestParam String prefix,
             @RequestParam Expect expect,
+            @RequestParam(required = false) @Nullable Double perMillilitre,
             HttpServletRequest request,
             Model model) {
         Fields fields = fields();
         String text = request.getParameter(field);
-        if (text != null && !text.isBlank()) {
+        Optional<Volume> dropped = Optional.ofNullable(perMillilitre)
+                .filter(per -> per >= Drops.FEWEST && per <= Drops.SMALLEST)
+                .flatMap(per ->
+                        Drops.counted(text == null ? "" : text, false).map(count -> Volume.ofMillilitres(count / per)));
+        if (dropped.isPresent()) {
+            fields.echo(
+                    field,
+                    "%s, by this bottle's drops".formatted(households.current().volume(dropped.get())));
+        } else if (text != null && !text.isBlank()) {
             fields.amount(field, text, expect);
         }
         model.addAttribute("fields", fields);

@@ -49,11 +49,7 @@ record SupplyForm(
         if (what.isEmpty()) {
             fields.trouble("kind", "Nothing is chosen here yet.", "one from the list");
         }
-        Optional<Strength> strength =
-                what.filter(k -> k.type() == SupplyType.SPIRIT).isPresent()
-                        ? fields.number("abv", abv, Strength.LEAST, Strength.MOST, "% vol")
-                                .map(Strength::new)
-                        : Optional.empty();
+        Optional<Strength> strength = strength(fields, what);
         Density density = strength.map(Strength::density)
                 .orElseGet(() -> what.map(SupplyKind::density).orElse(Density.ofGramsPerMillilitre(1)));
         KnownDensity known = what.filter(k -> k.bulk().isPresent())
@@ -89,6 +85,23 @@ record SupplyForm(
                         best.orElse(null),
                         from.orElseThrow(),
                         Objects.requireNonNullElse(amount, "")))
+                : Optional.empty();
+    }
+
+    /** Of a spirit it must be told; of a tincture it may be, and of all else there is none: what is typed there is not dropped. */
+    private Optional<Strength> strength(Fields fields, Optional<SupplyKind> what) {
+        boolean told = abv != null && !abv.isBlank();
+        if (told && what.filter(kind -> !kind.hasStrength()).isPresent()) {
+            fields.trouble(
+                    "abv",
+                    "%s has no strength.".formatted(what.orElseThrow().common()),
+                    "leave it empty, or choose a spirit or a tincture");
+            return Optional.empty();
+        }
+        boolean must = what.filter(kind -> kind.type() == SupplyType.SPIRIT).isPresent();
+        return must || told
+                ? fields.number("abv", abv, Strength.LEAST, Strength.MOST, "% vol")
+                        .map(Strength::new)
                 : Optional.empty();
     }
 

@@ -582,6 +582,130 @@ class PanHttpTest {
     }
 
     /** A gram of vitamin E in 200 g is 0.5 %, right; two are not. */
+    /** 30 drops at 20 to the mL are 1.5 mL, 1.35 g; at 37 they are 0.81 mL, 0.73 g. As many grams again are 30 drops again. */
+    @Test
+    void theDropsOfABottleAreCountedOnce() {
+        tove.submit("/stores/supplies", "#add-supply", Map.of("kind", "eo-peppermint", "amount", "10 mL"));
+        String bottle = option("add[0].of", "Peppermint");
+        String sentence = "&much=150+g&add%5B0%5D.of=" + bottle + "&add%5B0%5D.share=";
+        assertThat(salve(sentence + "30+drops").text()).contains("1.5 mL, 1.4 g");
+        String lot = "/stores/lots/" + bottle;
+        Answer wrong = tove.submit(lot, "#do-drops", Map.of("drops", "370", "filled", "1 mL"));
+        assertThat(wrong.page().select("#note-k-drops").text())
+                .contains("370 to a millilitre; droppers give from 5 to 60");
+        tove.submit(lot, "#do-drops", Map.of("drops", "37 drops", "filled", "1 mL"));
+        assertThat(tove.get(lot).page().select("#drop").text()).contains("37 to the millilitre, 24 mg each");
+        Document planned = salve(sentence + "30+drops");
+        assertThat(planned.text()).contains("0.81 mL, 0.7 g: 37 of this bottle's fill a millilitre");
+        String making = begin(planned, Map.of());
+        does(making, "/add", "", "of", "eo-peppermint");
+        assertThat(tove.get(lot).page().select("#story tbody tr").last().text()).contains("− 0.7 g");
+        assertThat(tove.get(making + "/again")
+                        .page()
+                        .select("[id='add[0].share']")
+                        .attr("value"))
+                .isEqualTo("30 drops");
+        // Another dropper: as much of it, in its own drops. Drawn by drops, it is these that are gone.
+        tove.submit(lot, "#do-drops", Map.of("drops", "20", "filled", "1 mL"));
+        assertThat(tove.get(making + "/again")
+                        .page()
+                        .select("[id='add[0].share']")
+                        .attr("value"))
+                .isEqualTo("16 drops");
+        tove.submit(lot, "#do-drops", Map.of("drops", "45", "filled", "1 mL"));
+        Document counted = tove.get(lot).page();
+        assertThat(counted.select("#do-draw").parents().select("[hx-vals]").attr("hx-vals"))
+                .isEqualTo("{\"perMillilitre\": 45.0}");
+        assertThat(tove.get("/stores/echo?field=amount&prefix=d-&expect=LIQUID&perMillilitre=45&amount=50+drops")
+                        .page()
+                        .text())
+                .contains("1.1 mL, by this bottle's drops");
+        tove.submit(lot, "#do-draw", Map.of("amount", "50 drops"));
+        assertThat(tove.get(lot).page().select("#story tbody tr").last().text()).contains("− 1 g");
+        assertThat(tove.get("/stores/lots/" + option("wax", "Beeswax")).page().select("#do-drops, #do-strength"))
+                .isEmpty();
+    }
+
+    /**
+     * Two bottles of lavender, lemon left out, wax put in after the test: stirred in one by one, and what is kept as a recipe, stands on
+     * the label and is made again is what really went in.
+     */
+    @Test
+    void asItWasReallyMade() {
+        for (int i = 0; i < 2; i++) {
+            tove.submit("/stores/supplies", "#add-supply", Map.of("kind", "eo-lavender", "amount", "5 mL"));
+        }
+        Document shelves = pan("");
+        var bottles = shelves.select("select[name='add[0].of'] option:contains(Lavender)")
+                .eachAttr("value");
+        Document twice = salve("&much=3&add%5B0%5D.of=" + bottles.get(0) + "&add%5B0%5D.share=5+drops&add%5B1%5D.of="
+                + bottles.get(0) + "&add%5B1%5D.share=5+drops");
+        assertThat(twice.select("[id='note-add[1].of']").text()).contains("stands here already");
+        String making = begin(
+                salve("&much=3&share=12+%25&add%5B0%5D.of=" + bottles.get(0)
+                        + "&add%5B0%5D.share=5+drops&add%5B1%5D.of=kind:eo-lemon&add%5B1%5D.share=3+drops&add%5B2%5D.of="
+                        + bottles.get(1) + "&add%5B2%5D.share=6+drops"),
+                Map.of("when", "2026-11-24T08:10"));
+        does(making, "/did/MELT", "08:12");
+        assertThat(does(making, "/did/MELT", "08:13").page().select(".notice").text())
+                .as("another at the same pan says so too")
+                .contains("done already");
+        does(making, "/test", "08:14", "felt", "SOFT");
+        does(making, "/correct", "08:15", "of", "beeswax", "amount", "8 g");
+        does(making, "/test", "08:16", "felt", "RIGHT");
+        does(making, "/off-heat", "08:17", "where", "IN_AIR");
+        for (String step : new String[] {"add", "skip/STIR_IN", "add"}) {
+            Document now = tove.get(making).page();
+            does(
+                    making,
+                    "/" + step,
+                    "08:30",
+                    "of",
+                    now.select("#now form[action$='" + step + "'] input[name=of]")
+                            .attr("value"));
+        }
+        bottles.forEach(
+                bottle -> assertThat(tove.get("/stores/lots/" + bottle).page().select("#story tbody tr"))
+                        .hasSize(2));
+        does(making, "/pour", "08:40", "into", option("into", "Round tin"), "count", "3");
+        Document again = tove.get(making + "/again").page();
+        // 12 % of 153 g are 18.4 of wax; 8 more make 26.4 of 161
+        assertThat(again.select("#firmness").text()).contains("F 16.4");
+        assertThat(again.select("#drops").text()).contains("Lavender").doesNotContain("Lemon");
+        String good = tove.get("/cupboard").page().select("a.goods").first().attr("href");
+        assertThat(tove.get(good + "/label").page().select(".ink-label").text())
+                .contains("Lavandula")
+                .doesNotContain("Citrus");
+        assertThat(does(making, "/recipe", "").page().select("#weigh-out").text())
+                .contains("Lavender")
+                .doesNotContain("Lemon");
+    }
+
+    /** Two percent of tincture: without its strength it counts as water; at 45 % it keeps three months. */
+    @Test
+    void aTinctureKeepsByItsStrength() {
+        tove.submit("/stores/supplies", "#add-supply", Map.of("kind", "tincture", "amount", "50 g"));
+        String bottle = option("add[0].of", "Tincture");
+        String sentence = "&much=100+g&add%5B0%5D.of=" + bottle + "&add%5B0%5D.share=2+g";
+        Document untold = salve(sentence);
+        assertThat(untold.select("#keeps").text()).contains("till 1 Dec 2026", "strength not told");
+        assertThat(untold.select("#over").text()).contains("something watery");
+        String lot = "/stores/lots/" + bottle;
+        assertThat(tove.submit(lot, "#do-strength", Map.of("strength", "140"))
+                        .page()
+                        .select("#note-v-strength")
+                        .text())
+                .contains("100");
+        tove.submit(lot, "#do-strength", Map.of("strength", "45 %"));
+        assertThat(tove.get(lot).page().text()).contains("45 % vol");
+        Document told = salve(sentence);
+        assertThat(told.select("#keeps").text()).contains("till 24 Feb 2027");
+        assertThat(told.select("#over")).isEmpty();
+        Answer wax = tove.submit(
+                "/stores/supplies", "#add-supply", Map.of("kind", "beeswax", "amount", "10 g", "abv", "40"));
+        assertThat(wax.page().select("#note-s-abv").text()).contains("Beeswax has no strength");
+    }
+
     @Test
     void vitaminEHasItsDose() {
         String right = "&much=200+g&add%5B0%5D.of=kind:vitamin-e&add%5B0%5D.share=";

@@ -8,6 +8,7 @@ import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Mass;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** Says whether a deed may be done at the stores as they stand; what a condition holds back is asked elsewhere. */
 public final class MayAtStores implements StoreDeed.Visitor<Optional<Refusal>> {
@@ -30,8 +31,15 @@ public final class MayAtStores implements StoreDeed.Visitor<Optional<Refusal>> {
      * @param ofBatch whether it is an oil that came of a batch
      * @param left in its own unit, milligrams or pieces
      * @param kind what it is, the same for two that can be put together
+     * @param own what of it can be measured by the household itself
      */
-    public record Standing(String name, Optional<Herb> herb, boolean ofBatch, long left, Object kind) {}
+    public record Standing(String name, Optional<Herb> herb, boolean ofBatch, long left, Object kind, Set<Own> own) {}
+
+    /** What a household can find out of a bottle by itself. */
+    public enum Own {
+        DROPS,
+        STRENGTH
+    }
 
     /** What a herb is and how it is. */
     public record Herb(Part part, Cut cut, Moisture moisture) {}
@@ -138,6 +146,20 @@ public final class MayAtStores implements StoreDeed.Visitor<Optional<Refusal>> {
     @Override
     public Optional<Refusal> weighCup(StoreDeed.WeighCup deed) {
         return lot().herb().isEmpty() ? refused("Only a herb is weighed by the cup.") : Optional.empty();
+    }
+
+    @Override
+    public Optional<Refusal> countDrops(StoreDeed.CountDrops deed) {
+        return lot().own().contains(Own.DROPS)
+                ? Optional.empty()
+                : refused("Only what is dropped is counted in drops.");
+    }
+
+    @Override
+    public Optional<Refusal> prove(StoreDeed.Prove deed) {
+        return lot().own().contains(Own.STRENGTH)
+                ? Optional.empty()
+                : refused("Only a spirit or a tincture has a strength.");
     }
 
     @Override

@@ -8,6 +8,7 @@ import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.planning.Take;
+import app.velvetcrock.core.spirit.Strength;
 import java.util.List;
 import java.util.UUID;
 
@@ -40,6 +41,10 @@ public sealed interface StoreDeed {
         R setRight(SetRight deed);
 
         R weighCup(WeighCup deed);
+
+        R countDrops(CountDrops deed);
+
+        R prove(Prove deed);
 
         R open(Open deed);
 
@@ -181,6 +186,32 @@ public sealed interface StoreDeed {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.weighCup(this);
+        }
+    }
+
+    /** Keeps how many drops of a bottle fill a millilitre. */
+    record CountDrops(UUID lot, double perMillilitre) implements StoreDeed {
+        @Override
+        public List<UUID> lots() {
+            return List.of(lot);
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.countDrops(this);
+        }
+    }
+
+    /** Says how strong a spirit or tincture is. */
+    record Prove(UUID lot, Strength strength) implements StoreDeed {
+        @Override
+        public List<UUID> lots() {
+            return List.of(lot);
+        }
+
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.prove(this);
         }
     }
 

@@ -56,11 +56,15 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
         within = List.copyOf(within);
     }
 
-    /** One oil: its percent of the whole, and the most it may have, with what that rests on. */
-    public record Line(Drops drops, double percent, double most, String why) {
+    /**
+     * One oil of one bottle: its percent of the whole, and the most it may have, with what that rests on.
+     *
+     * @param together percent of that oil from all its bottles: by this it is within or over
+     */
+    public record Line(Drops drops, double percent, double together, double most, String why) {
 
         public boolean isOver() {
-            return percent > most + 1e-9;
+            return together > most + SLACK;
         }
     }
 
@@ -68,13 +72,7 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
     public static Ceilings of(List<Drops> drops, Mass rest, Use use, boolean noneAtAll) {
         double whole = whole(drops, rest);
         double ceiling = noneAtAll ? 0 : ceiling(use);
-        List<Line> lines = drops.stream()
-                .map(one -> new Line(
-                        one,
-                        PERCENT * one.mass().grams() / whole,
-                        most(one.oil(), use, ceiling),
-                        why(one.oil(), use, ceiling)))
-                .toList();
+        List<Line> lines = lines(drops, whole, use, ceiling);
         return new Ceilings(
                 lines,
                 lines.stream().mapToDouble(Line::percent).sum(),
@@ -119,6 +117,25 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
                         + drops.stream().mapToDouble(one -> one.mass().grams()).sum());
     }
 
+    private static List<Line> lines(List<Drops> drops, double whole, Use use, double ceiling) {
+        return drops.stream()
+                .map(one -> new Line(
+                        one,
+                        PERCENT * one.mass().grams() / whole,
+                        PERCENT * together(drops, one.oil()) / whole,
+                        most(one.oil(), use, ceiling),
+                        why(one.oil(), use, ceiling)))
+                .toList();
+    }
+
+    /** Grams of one oil, from however many bottles. */
+    private static double together(List<Drops> drops, SupplyKind oil) {
+        return drops.stream()
+                .filter(one -> one.oil().key().equals(oil.key()))
+                .mapToDouble(one -> one.mass().grams())
+                .sum();
+    }
+
     private static double most(SupplyKind oil, Use use, double ceiling) {
         if (SMALL_CHILDREN.contains(use) && oil.traits().contains(CAMPHOR)) {
             return 0;
@@ -157,15 +174,16 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
     }
 
     /**
-     * Each cut down to what it may have by itself, then all alike until the sums hold; whole drops. n drops of d grams have a share c of
-     * the whole where n = c·rest/(d·(1 − c)); what else is in it only makes that less.
+     * Each cut down to what it may have by itself, then all alike until the sums hold; whole drops. So much of it has a share c of the
+     * whole as weighs c·rest/(1 − c); what else is in it only makes that less. Bottles of one oil are cut down alike.
      */
     private static List<Drops> within(List<Drops> drops, Mass rest, Use use, double ceiling) {
         List<Drops> alone = drops.stream()
                 .map(one -> {
                     double most = most(one.oil(), use, ceiling) / PERCENT;
-                    double fits = most * rest.grams() / (gramsADrop(one) * (1 - most));
-                    return new Drops(one.oil(), Math.floor(Math.min(one.count(), fits) + SLACK), one.perMillilitre());
+                    double there = together(drops, one.oil());
+                    double fits = most * rest.grams() / (1 - most);
+                    return there <= fits ? one.times(1) : one.times(fits / there);
                 })
                 .toList();
         double most = 1;
@@ -181,19 +199,13 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
         return holds(scaled(alone, most), rest, use, ceiling) ? scaled(alone, most) : scaled(alone, least);
     }
 
-    private static double gramsADrop(Drops drops) {
-        return drops.oil().density().gramsPerMillilitre() / drops.perMillilitre();
-    }
-
     private static List<Drops> scaled(List<Drops> drops, double factor) {
         return drops.stream().map(one -> one.times(factor)).toList();
     }
 
     private static boolean holds(List<Drops> drops, Mass rest, Use use, double ceiling) {
         double whole = whole(drops, rest);
-        List<Line> lines = drops.stream()
-                .map(one -> new Line(one, PERCENT * one.mass().grams() / whole, most(one.oil(), use, ceiling), ""))
-                .toList();
+        List<Line> lines = lines(drops, whole, use, ceiling);
         return lines.stream().mapToDouble(Line::percent).sum() <= ceiling + 1e-9
                 && lines.stream().noneMatch(Line::isOver)
                 && photo(lines).filter(sums -> sums > 1 + 1e-9).isEmpty();

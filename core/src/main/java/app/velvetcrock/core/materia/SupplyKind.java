@@ -33,6 +33,9 @@ public record SupplyKind(
         Optional<Double> dermalMost,
         Set<String> traits) {
 
+    /** A lot of its own, with a strength, as a spirit has (craft: making). */
+    public static final String TINCTURE = "tincture";
+
     /** From soft to wholly melted. */
     public record Melting(Temperature low, Temperature high) {}
 
@@ -59,6 +62,11 @@ public record SupplyKind(
                 watery,
                 Optional.of(percent),
                 others);
+    }
+
+    /** Whether it has a strength in percent by volume: a spirit, or what was drawn with one. */
+    public boolean hasStrength() {
+        return type == SupplyType.SPIRIT || key.equals(TINCTURE);
     }
 
     /** What a weight and a volume of it must agree with: pellets by their bulk, all else as a liquid. */

@@ -1,12 +1,15 @@
 package app.velvetcrock.core.pan;
 
 import app.velvetcrock.core.materia.SupplyKind;
+import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.working.Figure;
 import app.velvetcrock.core.working.Working;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 
 /**
  * How long a made thing keeps: as long as its shortest ingredient, and no longer than what is watery in it allows (craft: keeping).
@@ -21,14 +24,38 @@ public record MadeKeeping(LocalDate date, String limitedBy, boolean notForSale, 
     private static final int HONEY_MONTHS = 3;
     private static final int WATERY_DAYS = 7;
 
-    /** [E] Honey, or a tincture of 40 % and more, up to this share of the mass; more is as any water. */
+    /** [E] Honey and tincture together, up to this share of the mass; more is as any water. */
     private static final double MOST = 0.05;
+
+    /** [E] A tincture so strong counts as none of it; a weaker one, or one whose strength is not told, is as any water. */
+    public static final Strength STRONG = new Strength(40);
 
     /** When an ingredient ends by itself. */
     public record Ends(String name, LocalDate date) {}
 
-    /** Something stirred in, and what share of the whole it is. */
-    public record Brings(SupplyKind kind, double share) {}
+    /**
+     * Something stirred in, and what share of the whole it is.
+     *
+     * @param strength of a tincture or spirit; absent where it is not told
+     */
+    public record Brings(SupplyKind kind, double share, Optional<Strength> strength) {
+
+        /** Honey, or spirit enough that nothing grows in a little of it. */
+        private boolean isCarried() {
+            return kind.key().equals("honey")
+                    || kind.hasStrength()
+                            && strength.filter(one -> one.percent() >= STRONG.percent())
+                                    .isPresent();
+        }
+
+        private String why() {
+            String name = kind.common().toLowerCase(Locale.ROOT);
+            return !kind.hasStrength() || isCarried()
+                    ? name
+                    : strength.map(one -> "%s of %s".formatted(name, one.words()))
+                            .orElse(name + " (strength not told)");
+        }
+    }
 
     private record Line(String name, LocalDate date, String why) {}
 
@@ -36,25 +63,26 @@ public record MadeKeeping(LocalDate date, String limitedBy, boolean notForSale, 
     public static MadeKeeping of(LocalDate made, List<Ends> ingredients, List<Brings> additions) {
         List<Line> lines = new ArrayList<>();
         ingredients.forEach(one -> lines.add(new Line(one.name(), one.date(), "limited by the " + one.name())));
+        double carried = additions.stream()
+                .filter(Brings::isCarried)
+                .mapToDouble(Brings::share)
+                .sum();
         boolean watery = false;
         for (Brings one : additions) {
             if (one.kind().watery()) {
-                boolean little =
-                        (one.kind().key().equals("honey") || one.kind().key().equals("tincture"))
-                                && one.share() <= MOST;
+                boolean little = one.isCarried() && carried <= MOST + 1e-9;
                 watery |= !little;
                 lines.add(
                         little
                                 ? new Line(
                                         one.kind().common(),
                                         made.plusMonths(HONEY_MONTHS),
-                                        "limited by the %s: three months, cool"
-                                                .formatted(one.kind().common().toLowerCase(java.util.Locale.ROOT)))
+                                        "limited by the %s: three months, cool".formatted(one.why()))
                                 : new Line(
                                         one.kind().common(),
                                         made.plusDays(WATERY_DAYS),
                                         "limited by the %s, which brings water: 7 days in the refrigerator"
-                                                .formatted(one.kind().common().toLowerCase(java.util.Locale.ROOT))));
+                                                .formatted(one.why())));
             }
         }
         lines.add(new Line("nothing is kept longer", made.plusMonths(LONGEST_MONTHS), "the longest anything is kept"));

@@ -17,12 +17,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
  * Where a making stands: what is in the pan, how firm it sets, how it cools, what is to be done next.
  *
  * @param formula what is melted together, with what was added since
+ * @param stirred what was stirred in or is yet to be: what was planned but for what was left out
  * @param tests on the spoon, in order
  * @param off when it was taken off the heat; absent while it is on
  * @param cooling from then on, by its latest reading
@@ -33,6 +35,7 @@ import java.util.stream.Stream;
 public record MakingCourse(
         MakingPlan plan,
         Formula formula,
+        List<MakingPlan.Stirred> stirred,
         List<OwnRight.Test> tests,
         Optional<Instant> off,
         Optional<Cooling> cooling,
@@ -50,6 +53,7 @@ public record MakingCourse(
     private static final double SMALL_MILLILITRES = 60;
 
     public MakingCourse {
+        stirred = List.copyOf(stirred);
         tests = List.copyOf(tests);
         steps = List.copyOf(steps);
     }
@@ -92,9 +96,14 @@ public record MakingCourse(
         Optional<Pouring> pouring = pouring(formula, lines, heatOff, cooling);
         Optional<MakingLine.Poured> poured =
                 last(lines, MakingLine.Poured.class).map(at -> (MakingLine.Poured) at.line());
+        List<Step.State> additions = additions(plan, lines);
         return new MakingCourse(
                 plan,
                 formula,
+                IntStream.range(0, additions.size())
+                        .filter(at -> additions.get(at) != Step.State.SKIPPED)
+                        .mapToObj(plan.additions()::get)
+                        .toList(),
                 all(lines, MakingLine.Tested.class)
                         .map(tested -> new OwnRight.Test(tested.firmness(), tested.felt()))
                         .toList(),
@@ -208,7 +217,10 @@ public record MakingCourse(
             Stream.of(MakingStep.CHILL, MakingStep.WHIP, MakingStep.CHILL_AGAIN, MakingStep.PEAKS)
                     .forEach(one -> steps.add(step(one, lines)));
         }
-        plan.additions().forEach(one -> steps.add(stirred(one.addition(), lines, heat)));
+        List<Step.State> additions = additions(plan, lines);
+        for (int i = 0; i < additions.size(); i++) {
+            steps.add(stirred(plan.additions().get(i).addition(), additions.get(i), heat));
+        }
         boolean pads = plan.made().kind().equals(PADS);
         if (pads) {
             steps.add(step(MakingStep.DIP, lines));
@@ -265,17 +277,42 @@ public record MakingCourse(
         return special.test(line);
     }
 
-    private static Step stirred(Addition addition, List<At> lines, Heat heat) {
-        boolean done = all(lines, MakingLine.Added.class)
-                .anyMatch(added -> added.addition().key().equals(addition.key()));
-        boolean skipped = all(lines, Skipped.class)
-                .anyMatch(left -> left.addition().filter(addition::equals).isPresent());
-        Step step = new Step(
-                MakingStep.STIR_IN,
-                Optional.of(addition),
-                done ? Step.State.DONE : skipped ? Step.State.SKIPPED : Step.State.LATER,
-                Optional.empty(),
-                Optional.empty());
+    /** What became of each planned addition, in their order; of two of one kind each line tells of one. */
+    private static List<Step.State> additions(MakingPlan plan, List<At> lines) {
+        List<MakingLine.Added> added =
+                new ArrayList<>(all(lines, MakingLine.Added.class).toList());
+        List<Addition> left = new ArrayList<>(all(lines, Skipped.class)
+                .flatMap(one -> one.addition().stream())
+                .toList());
+        return plan.additions().stream()
+                .map(one -> took(
+                                added,
+                                line -> line.addition()
+                                                .key()
+                                                .equals(one.addition().key())
+                                        && line.lot().equals(one.lot()))
+                        ? Step.State.DONE
+                        : left.remove(one.addition()) ? Step.State.SKIPPED : Step.State.LATER)
+                .toList();
+    }
+
+    /** Takes the first that passes out of what there is; tells whether there was one. */
+    private static <T> boolean took(List<T> from, Predicate<T> test) {
+        return from.stream().filter(test).findFirst().filter(from::remove).isPresent();
+    }
+
+    /** Whether a planned addition is in, left out, or yet to come. */
+    public Step.State stateOf(int place) {
+        return steps.stream()
+                .filter(step -> step.step() == MakingStep.STIR_IN)
+                .skip(place)
+                .findFirst()
+                .map(Step::state)
+                .orElse(Step.State.LATER);
+    }
+
+    private static Step stirred(Addition addition, Step.State state, Heat heat) {
+        Step step = new Step(MakingStep.STIR_IN, Optional.of(addition), state, Optional.empty(), Optional.empty());
         return switch (addition.when()) {
             case WITH_THE_WAX -> step;
             case BELOW_70 -> new Step(

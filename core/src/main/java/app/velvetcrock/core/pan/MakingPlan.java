@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 
 /**
  * A making as it was planned: frozen when it is begun.
@@ -58,6 +59,15 @@ public record MakingPlan(
 
     /** An addition and the lot it is taken from. */
     public record Stirred(Addition addition, Optional<UUID> lot) {}
+
+    /** The place of an addition in their order: told by that number, or by its key where it is the first of it. */
+    public Optional<Integer> placeOf(String which) {
+        return IntStream.range(0, additions.size())
+                .filter(at -> which.equals(String.valueOf(at))
+                        || additions.get(at).addition().key().equals(which))
+                .boxed()
+                .findFirst();
+    }
 
     /** So many containers of one lot. */
     public record Into(Container container, int count, Optional<UUID> lot) {}

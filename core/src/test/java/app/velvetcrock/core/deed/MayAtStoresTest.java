@@ -11,10 +11,12 @@ import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.spirit.Strength;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -32,13 +34,16 @@ class MayAtStoresTest {
     private static final MayAtStores.Standing FRESH = herb(Cut.WHOLE, Moisture.FRESH, 80_000);
     private static final MayAtStores.Standing NONE = herb(Cut.CUT_AND_SIFTED, Moisture.DRIED, 0);
     private static final MayAtStores.Standing WAX =
-            new MayAtStores.Standing("Beeswax", Optional.empty(), false, 200_000, "wax");
+            new MayAtStores.Standing("Beeswax", Optional.empty(), false, 200_000, "wax", Set.of());
     private static final MayAtStores.Standing OIL =
-            new MayAtStores.Standing("Nettle", Optional.empty(), true, 200_000, "oil");
+            new MayAtStores.Standing("Nettle", Optional.empty(), true, 200_000, "oil", Set.of());
+
+    private static final MayAtStores.Standing LAVENDER = new MayAtStores.Standing(
+            "Lavender", Optional.empty(), false, 9_000, "lavender", Set.of(MayAtStores.Own.DROPS));
 
     private static MayAtStores.Standing herb(Cut cut, Moisture moisture, long left) {
         return new MayAtStores.Standing(
-                "Nettle", Optional.of(new MayAtStores.Herb(Part.LEAF, cut, moisture)), false, left, "nettle");
+                "Nettle", Optional.of(new MayAtStores.Herb(Part.LEAF, cut, moisture)), false, left, "nettle", Set.of());
     }
 
     private static Mass grams(double grams) {
@@ -64,6 +69,8 @@ class MayAtStoresTest {
                 Arguments.of(new StoreDeed.ThrowOut(LOT, "moths"), List.of(NONE), "nothing to throw out"),
                 Arguments.of(
                         new StoreDeed.WeighCup(LOT, Density.ofGramsPerMillilitre(0.2)), List.of(WAX), "by the cup"),
+                Arguments.of(new StoreDeed.CountDrops(LOT, 37), List.of(WAX), "counted in drops"),
+                Arguments.of(new StoreDeed.Prove(LOT, new Strength(40)), List.of(LAVENDER), "has a strength"),
                 Arguments.of(
                         new StoreDeed.Answer(LOT, OTHER, Condition.MOULD, true, "wiped"),
                         List.of(NETTLE),
@@ -86,6 +93,7 @@ class MayAtStoresTest {
                 Arguments.of(new StoreDeed.Merge(LOT, OTHER), List.of(NETTLE, NETTLE)),
                 Arguments.of(new StoreDeed.Answer(LOT, OTHER, Condition.WATER, true, "poured off"), List.of(NETTLE)),
                 Arguments.of(new StoreDeed.Answer(LOT, OTHER, Condition.MOULD, false, "a petal"), List.of(NETTLE)),
+                Arguments.of(new StoreDeed.CountDrops(LOT, 37), List.of(LAVENDER)),
                 Arguments.of(new StoreDeed.TakeDown(LOT), List.of(FRESH)));
     }
 

@@ -295,6 +295,16 @@ class PanTest {
                 .as("a nursing balm takes none")
                 .extracting(Drops::count)
                 .containsExactly(0.0);
+        // the same 10 drops of peppermint from a dropper that gives 37 to the mL: 10/37·0.9 = 0.243 g
+        Drops fine = new Drops(drops("eo-peppermint", 10).oil(), 10, 37);
+        assertThat(fine.mass().grams()).isCloseTo(0.243, within(0.001));
+        assertThat(Drops.from(fine.oil(), fine.mass(), 37).count()).isCloseTo(10, within(1e-9));
+        // 15 drops of spruce, 0.675 g, are 0.45 %: within 0.5; the same again from another bottle is 0.89 % and over.
+        // 0.005·150/0.995 = 0.754 g of 1.35: 8.4 drops of each
+        Ceilings bottles =
+                Ceilings.of(List.of(drops("eo-spruce", 15), drops("eo-spruce", 15)), grams(150), Use.ADULT_SKIN, false);
+        assertThat(bottles.lines()).extracting(Ceilings.Line::isOver).containsExactly(true, true);
+        assertThat(bottles.within()).extracting(Drops::count).containsExactly(8.0, 8.0);
         // two phototoxic at 0.6 of their own each are 1.2 together: 0.5 of each fits
         Ceilings sunny =
                 Ceilings.of(List.of(drops("eo-lemon", 41), drops("eo-grapefruit", 82)), grams(150), Use.HANDS, false);
@@ -397,7 +407,9 @@ class PanTest {
                 assertThat(most).as(one + " " + use).isGreaterThanOrEqualTo(last);
                 last = most;
             }
-            Drops other = Drops.of(oils.get(random.nextInt(oils.size())), 1 + random.nextInt(200));
+            Drops other = random.nextInt(4) == 0
+                    ? new Drops(one.oil(), 1 + random.nextInt(200), 10 + random.nextInt(40))
+                    : Drops.of(oils.get(random.nextInt(oils.size())), 1 + random.nextInt(200));
             Ceilings cut = Ceilings.of(List.of(one, other), grams(100), Use.ADULT_SKIN, false);
             assertThat(Ceilings.of(cut.within(), grams(100), Use.ADULT_SKIN, false)
                             .isOver())
