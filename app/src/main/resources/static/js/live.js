@@ -38,8 +38,12 @@ const fetchParts = async (what) => {
   try {
     const there = location.href;
     const answer = await fetch(there, { headers: { 'X-Live': 'yes' }, credentials: 'same-origin' });
-    if (answer.redirected || !answer.ok || there !== location.href) return;
-    const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+    const text = await answer.text();
+    if (answer.redirected || !answer.ok) return;
+    // Somebody tapped meanwhile: what was fetched is older than the page that is here, or than the one that comes.
+    if (sending) again = [...(again ?? []), ...what];
+    if (sending || there !== location.href) return;
+    const page = new DOMParser().parseFromString(text, 'text/html');
     for (const part of parts()) {
       const fresh = page.getElementById(part.id);
       if (!fresh) continue;

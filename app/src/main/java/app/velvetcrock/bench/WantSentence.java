@@ -5,6 +5,7 @@ import app.velvetcrock.batch.Retentions;
 import app.velvetcrock.core.charge.HerbPortion;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.kitchen.Pieces;
 import app.velvetcrock.core.making.Backwards;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Firmness;
@@ -21,9 +22,7 @@ import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -34,8 +33,6 @@ import java.util.stream.Collectors;
 /** Reads what is wanted, oil or so many containers of a salve, and works back to herb and oil. */
 final class WantSentence {
 
-    private static final Pattern COUNT = Pattern.compile(
-            "(\\d{1,4}) ?(×|x|tins?|jars?|pots?|bottles?|sticks?|moulds?|bars?|pieces?|people|persons?|gifts?)?");
     private static final Pattern RATIO = Pattern.compile("1 ?: ?(\\d{1,3}(?:[.,]\\d{1,2})?)");
 
     /** What is made where nobody says otherwise. */
@@ -95,23 +92,21 @@ final class WantSentence {
     }
 
     private static boolean isCounted(BenchForm form) {
-        Matcher counted =
-                COUNT.matcher(BenchForm.or(Objects.requireNonNull(form.want()).amount(), "")
-                        .strip()
-                        .toLowerCase(Locale.ROOT));
-        return counted.matches() && counted.group(2) != null;
+        return Pieces.read(BenchForm.or(Objects.requireNonNull(form.want()).amount(), ""))
+                .filter(pieces -> !pieces.of().isEmpty())
+                .isPresent();
     }
 
     /** The container named; where none is but a number of them, those of that word, or else those there are most of. */
-    private Optional<Stock.OfSupply> tin(SentencePart.Want want, String word) {
+    private Optional<Stock.OfSupply> tin(SentencePart.Want want, Pieces pieces) {
         Optional<UUID> id = BenchForm.id(want.container());
-        String one = word.replaceFirst("s$", "");
-        return shelves.containers().stream()
-                .filter(lot -> lot.holds().isPresent())
-                .filter(lot -> id.isEmpty() || id.filter(lot.id()::equals).isPresent())
-                .max(Comparator.comparing((Stock.OfSupply lot) -> !one.isEmpty()
-                                && lot.name().toLowerCase(Locale.ROOT).contains(one))
-                        .thenComparing(Stock.OfSupply::left));
+        return pieces.meant(
+                shelves.containers().stream()
+                        .filter(lot -> lot.holds().isPresent())
+                        .filter(lot ->
+                                id.isEmpty() || id.filter(lot.id()::equals).isPresent()),
+                Stock.OfSupply::name,
+                Stock.OfSupply::left);
     }
 
     /** What was worked back, and what is to be made of the oil where that was wanted. */
@@ -186,15 +181,15 @@ final class WantSentence {
                         .filter(one -> one.key().equals(USUAL))
                         .findFirst()
                         .orElseThrow());
-        Matcher count = COUNT.matcher(String.valueOf(want.amount()).strip().toLowerCase(Locale.ROOT));
-        Optional<Stock.OfSupply> tin = tin(want, count.matches() && count.group(2) != null ? count.group(2) : "");
+        Optional<Pieces> pieces = Pieces.read(BenchForm.or(want.amount(), "")).filter(read -> read.count() > 0);
+        Optional<Stock.OfSupply> tin = tin(want, pieces.orElse(new Pieces(0, "")));
         Optional<Double> firmness = BenchForm.isBlank(want.firmness())
                 ? Optional.of(rights.of(kind.key(), house)
                         .right()
                         .map(OwnRight::target)
                         .orElse(kind.firmness()))
                 : fields.number("want.firmness", want.firmness(), 0, Firmness.HARDEST, "on the scale");
-        if (!count.matches() || Integer.parseInt(count.group(1)) == 0) {
+        if (pieces.isEmpty()) {
             fields.trouble(
                     "want.amount",
                     "“%s” is no number of containers.".formatted(want.amount()),
@@ -209,7 +204,7 @@ final class WantSentence {
             fields.echo("want.container", "in: " + tin.get().name());
         }
         return fields.isClear()
-                ? made(kind, Integer.parseInt(count.group(1)), tin.orElseThrow(), firmness.orElseThrow(), density)
+                ? made(kind, pieces.orElseThrow().count(), tin.orElseThrow(), firmness.orElseThrow(), density)
                 : Optional.empty();
     }
 

@@ -173,7 +173,7 @@ public class PanDesk {
                         .findFirst()
                         .map(PanThing::name)
                         .orElse("");
-        boolean bar = kind.key().endsWith("bar");
+        boolean bar = kind.isMoulded();
         String into = form.into() != null
                 ? form.into()
                 : shelves.containers().stream()

@@ -203,7 +203,7 @@ public class PanPlanner {
         return shelves.containers().stream()
                 .filter(tin -> tin.left() > 0
                         && !PanDesk.isBottle(tin)
-                        && tin.container().mould() == kind.key().endsWith("bar"));
+                        && tin.container().mould() == kind.isMoulded());
     }
 
     /** The lots that are filled, each with how many of it. */

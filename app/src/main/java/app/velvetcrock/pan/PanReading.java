@@ -3,7 +3,7 @@ package app.velvetcrock.pan;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
-import app.velvetcrock.core.kitchen.ShareReader;
+import app.velvetcrock.core.kitchen.Pieces;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.making.Firmness;
@@ -17,9 +17,7 @@ import app.velvetcrock.core.making.MeltRequest.Share;
 import app.velvetcrock.core.making.MeltRequest.Wish;
 import app.velvetcrock.core.making.OwnRight;
 import app.velvetcrock.core.making.Setting;
-import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.pan.Addition;
 import app.velvetcrock.pan.PanStock.Shelves;
@@ -31,13 +29,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.ToDoubleBiFunction;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** Reads the Pan's sentence; what is not clear, or cannot be, stands beside its field. */
 final class PanReading {
 
-    private static final Pattern COUNT = Pattern.compile("(\\d{1,4})\\s*(?:x|×)?\\s*[\\p{L} ]{0,30}");
     private static final Pattern ALL = Pattern.compile("all(?: (?:of )?(?:this|the|it|the oil|this oil))?|");
 
     private final Shelves shelves;
@@ -94,9 +90,7 @@ final class PanReading {
         }
         Optional<PanThing> wax = kind.wax() ? wax(form) : Optional.empty();
         double firmness = firmness(form, kind, own);
-        Optional<Tin> tin = shelves.containers().stream()
-                .filter(one -> one.name().equals(PanForm.text(form.into())))
-                .findFirst();
+        Optional<Tin> tin = tin(form, kind);
         if (oil.isEmpty()) {
             return Optional.empty();
         }
@@ -119,7 +113,8 @@ final class PanReading {
                     wishes,
                     firmness,
                     kind.whipped()));
-            List<Stirred> stirred = stirred(form, melt.formula().total());
+            List<Stirred> stirred = new AdditionReading(shelves, house, fields, shares)
+                    .read(form, melt.formula().total());
             return fields.isClear()
                     ? Optional.of(new Read(
                             kind,
@@ -196,15 +191,16 @@ final class PanReading {
             }
             return Optional.of(new HowMuch.AllTheOil(oil.left()));
         }
-        Matcher count = COUNT.matcher(typed);
-        if (count.matches() && !isWeight(typed)) {
-            int many = Integer.parseInt(count.group(1));
+        Optional<Pieces> pieces = Pieces.read(typed);
+        if (pieces.isPresent()) {
+            int many = pieces.get().count();
             Optional<Container> container = tin.map(Tin::container);
             if (container.isEmpty()) {
                 fields.trouble(
                         "into",
                         "%d of what?".formatted(many),
-                        "a container from the list; put yours into the Stores first");
+                        "“%d tins”, “%d g”, or choose a container; put yours into the Stores first"
+                                .formatted(many, many));
                 return Optional.empty();
             }
             if (many < 1 || many > 1000) {
@@ -219,10 +215,25 @@ final class PanReading {
                 .map(HowMuch.Weight::new);
     }
 
-    private boolean isWeight(String typed) {
-        return !typed.matches("\\d+")
-                && house.reader().readBoth(typed, Expect.SOLID).isEmpty()
-                && house.reader().read(typed, Expect.SOLID) instanceof app.velvetcrock.core.kitchen.Reading.Understood;
+    /** The container chosen; where so many tins, or people, are said and none is, those of that word, or else those there are most of. */
+    private Optional<Tin> tin(PanForm form, Kind kind) {
+        Optional<Tin> chosen = shelves.containers().stream()
+                .filter(one -> one.name().equals(PanForm.text(form.into())))
+                .findFirst();
+        if (chosen.isPresent() || !PanForm.text(form.into()).isEmpty()) {
+            return chosen;
+        }
+        Optional<Tin> meant = Pieces.read(PanForm.text(form.much()))
+                .filter(pieces -> !pieces.of().isEmpty())
+                .flatMap(pieces -> pieces.meant(
+                        shelves.containers().stream()
+                                .filter(one -> PanDesk.isBottle(one)
+                                        ? pieces.of().equals("bottle")
+                                        : one.container().mould() == kind.isMoulded()),
+                        Tin::word,
+                        Tin::left));
+        meant.ifPresent(one -> fields.echo("into", "into: " + one.container().name()));
+        return meant;
     }
 
     private List<Wish> wishes(PanForm form, List<PanThing> others, PanThing oil, Temperature room) {
@@ -253,81 +264,5 @@ final class PanReading {
 
     private Role role(PanThing thing) {
         return shelves.waxes().contains(thing) ? Role.WAX : shelves.butters().contains(thing) ? Role.BUTTER : Role.OIL;
-    }
-
-    private List<Stirred> stirred(PanForm form, Mass melt) {
-        List<Stirred> all = new ArrayList<>();
-        List<PanForm.Row> rows = PanForm.said(form.add());
-        for (int i = 0; i < rows.size(); i++) {
-            PanForm.Row row = rows.get(i);
-            String field = "add[%d].".formatted(i);
-            Optional<PanThing> thing = shelves.additions().stream()
-                    .filter(one -> one.isMeant(PanForm.text(row.of())))
-                    .findFirst();
-            if (thing.isEmpty()) {
-                fields.trouble(field + "of", "It is not said what.", "one from the list");
-            } else if (all.stream().anyMatch(before -> before.thing().equals(thing.get()))) {
-                fields.trouble(
-                        field + "of",
-                        "%s stands here already.".formatted(thing.get().word()),
-                        "all of it in one line");
-            } else if (PanForm.text(row.share()).isEmpty()) {
-                fields.trouble(field + "share", "It is not said how much.", "10 drops, 0.5 %, 5 mL or 2 g");
-            } else {
-                addition(field + "share", PanForm.text(row.share()), thing.get(), melt)
-                        .ifPresent(all::add);
-            }
-        }
-        return all;
-    }
-
-    private Optional<Stirred> addition(String field, String typed, PanThing thing, Mass melt) {
-        boolean essential = thing.supply()
-                .filter(kind -> kind.type() == app.velvetcrock.core.materia.SupplyType.ESSENTIAL_OIL)
-                .isPresent();
-        Optional<Drops> drops = Drops.counted(typed, essential).map(thing::drops);
-        if (drops.isPresent()) {
-            Drops counted = drops.get();
-            fields.echo(
-                    field,
-                    "%s, %s%s"
-                            .formatted(
-                                    house.volume(counted.volume()),
-                                    house.mass(counted.mass()),
-                                    thing.own()
-                                            .dropsPerMillilitre()
-                                            .map(per -> ": %s of this bottle's fill a millilitre"
-                                                    .formatted(Decimals.upTo(per, 1)))
-                                            .orElse("")));
-            return Optional.of(stirred(thing, counted.mass(), Optional.of(counted.count()), essential));
-        }
-        Optional<Mass> mass = typed.endsWith("%")
-                ? ShareReader.read(typed)
-                        .filter(share -> share > 0 && share < 0.5)
-                        .map(share -> melt.times(share / (1 - share)))
-                : fields.massOf(field, typed, Expect.LIQUID, KnownDensity.ofLiquid(thing.density()))
-                        .map(Fields.Weighed::mass);
-        if (mass.isEmpty() && typed.endsWith("%")) {
-            fields.trouble(
-                    field, "“%s” is no share something is stirred in by.".formatted(typed), "0.5 %, or 10 drops");
-        }
-        return mass.filter(one -> shares.within(field, one)).map(one -> {
-            if (typed.endsWith("%")) {
-                fields.echo(field, house.mass(one));
-            }
-            return stirred(thing, one, Optional.empty(), essential);
-        });
-    }
-
-    private static Stirred stirred(PanThing thing, Mass mass, Optional<Double> count, boolean essential) {
-        return new Stirred(
-                thing,
-                new Addition(
-                        thing.key(),
-                        thing.common(),
-                        mass,
-                        count,
-                        Addition.When.of(thing.supply().orElseThrow())),
-                essential ? Optional.of(count.map(thing::drops).orElseGet(() -> thing.drops(mass))) : Optional.empty());
     }
 }

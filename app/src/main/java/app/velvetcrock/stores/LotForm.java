@@ -1,6 +1,7 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.drying.DryingStart;
+import app.velvetcrock.core.kitchen.DropReader;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.making.Drops;
@@ -111,7 +112,7 @@ record LotForm(
 
     /** Drops weigh what those of this bottle weigh. */
     private static Optional<Fields.Weighed> read(Fields fields, String field, @Nullable String typed, LotSheet sheet) {
-        Optional<Volume> dropped = sheet.facts().dropsPerMillilitre().flatMap(per -> Drops.counted(
+        Optional<Volume> dropped = sheet.facts().dropsPerMillilitre().flatMap(per -> DropReader.read(
                         Objects.requireNonNullElse(typed, ""), false)
                 .map(count -> Volume.ofMillilitres(count / per)));
         if (dropped.isPresent()) {
@@ -195,7 +196,7 @@ record LotForm(
     }
 
     private static @Nullable String without(@Nullable String counted) {
-        return Drops.counted(Objects.requireNonNullElse(counted, ""), true)
+        return DropReader.read(Objects.requireNonNullElse(counted, ""), true)
                 .map(String::valueOf)
                 .orElse(counted);
     }

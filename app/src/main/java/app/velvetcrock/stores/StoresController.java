@@ -2,6 +2,7 @@ package app.velvetcrock.stores;
 
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.kitchen.DropReader;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.materia.Cut;
@@ -172,8 +173,8 @@ class StoresController {
         String text = request.getParameter(field);
         Optional<Volume> dropped = Optional.ofNullable(perMillilitre)
                 .filter(per -> per >= Drops.FEWEST && per <= Drops.SMALLEST)
-                .flatMap(per ->
-                        Drops.counted(text == null ? "" : text, false).map(count -> Volume.ofMillilitres(count / per)));
+                .flatMap(per -> DropReader.read(text == null ? "" : text, false)
+                        .map(count -> Volume.ofMillilitres(count / per)));
         if (dropped.isPresent()) {
             fields.echo(
                     field,

@@ -6,6 +6,7 @@ import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
 import app.velvetcrock.upkeep.Rebuild;
+import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -18,6 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.web.util.UriUtils;
 
 /** A making from its sentence to the jars, over HTTP. The clock stands at 9 o'clock. */
 @HttpTest
@@ -174,7 +176,7 @@ class PanHttpTest {
             textBlock =
                     """
             much=12                            | much      | 12 of what
-            much=nine                          | much      | there is no unit
+            much=nine                          | much      | 9 of what
             much=300+g&share=120+%25           | share     | more than nothing and at most 100
             much=300+g&share=lots              | share     | lots
             much=300+g&room=90                 | room      | No room is so warm
@@ -189,6 +191,57 @@ class PanHttpTest {
                 .isNotNull();
         assertThat(page.getElementById("note-" + field).text() + page.getElementById("note-into"))
                 .contains(words);
+    }
+
+    /** Where no container is chosen, the one of that word is meant. */
+    @ParameterizedTest
+    @CsvSource({
+        "a dozen tins, salve, 12 × Round tin",
+        "enough for 17 people, salve, 17 × Round tin",
+        "two tins, salve, 2 × Round tin",
+        "half a dozen bars, lotion-bar, 6 × Bar mould"
+    })
+    void soManyAreReadAsPeopleSayThem(String much, String kind, String poured) {
+        Document page = pan("?was=%s&kind=%s&into=&oil=%s&much=%s"
+                .formatted(kind, kind, option("oil", "rapeseed"), much.replace(" ", "+")));
+        assertThat(page.select("#poured").text()).startsWith(poured);
+        assertThat(page.select("#note-into").text()).contains("into: ");
+    }
+
+    /** 1 of 6 is 16.7 %; half is half; 85 g to a cup of 229; 1 of 9; a range by its middle; never 100 % or the middle of "1 oz to 8 oz". */
+    @ParameterizedTest
+    @CsvSource({
+        "1:5, F 16.7",
+        "50/50, F 50",
+        "3 oz/cup, F 27",
+        "1 oz to 8 oz, F 11.1",
+        "1 ounce to 1 cup of oil, F 11",
+        "45 grams of beeswax, F 15",
+        "15 percent, F 15",
+        "20 g to 25 g, F 7.5"
+    })
+    void waxAsRecipesSayIt(String share, String firm) {
+        Document page = salve("&much=300+g&share=" + UriUtils.encode(share, StandardCharsets.UTF_8));
+        assertThat(page.select("#firmness").text())
+                .as(page.select("#note-share").text())
+                .startsWith(firm);
+    }
+
+    /** What cannot be stirred in is said beside its field; nothing is too much for the page. */
+    @ParameterizedTest
+    @CsvSource({
+        "99999 drops, more than the melt itself",
+        "19 kg, more than the melt itself",
+        "0 drops, more than nothing",
+        "a few drops, few drops",
+        "half a percent, 1.5 g",
+        "10-12 drops, 0.55 mL",
+        "ten drops each, 0.5 mL"
+    })
+    void dropsAsTheyAreSaid(String share, String words) {
+        Document page = salve("&much=300+g&add%5B0%5D.of=kind:eo-lavender&add%5B0%5D.share="
+                + UriUtils.encode(share, StandardCharsets.UTF_8));
+        assertThat(page.getElementById("note-add[0].share").text()).contains(words);
     }
 
     /** Lemon on a grown-up: 2 % at most, so 68 drops in 150 g; oregano for a baby none at all. One tap takes the most within. */

@@ -4,10 +4,6 @@ import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Check;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
-import java.util.Locale;
-import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * So much of one essential oil, counted in drops.
@@ -24,8 +20,8 @@ public record Drops(SupplyKind oil, double count, double perMillilitre) {
 
     public static final double SMALLEST = 60;
 
-    private static final double MOST = 10_000;
-    private static final Pattern COUNTED = Pattern.compile("(\\d{1,4})\\s*(drops?|gtt)?");
+    /** More than any pan's weight of anything comes to. */
+    private static final double MOST = 10_000_000;
 
     public Drops {
         Check.range("drops", count, 0, MOST, "drops");
@@ -39,18 +35,6 @@ public record Drops(SupplyKind oil, double count, double perMillilitre) {
     /** So many drops of a dropper as weigh so much. */
     public static Drops from(SupplyKind oil, Mass mass, double perMillilitre) {
         return new Drops(oil, oil.density().volumeOf(mass).millilitres() * perMillilitre, perMillilitre);
-    }
-
-    /**
-     * How many drops are said: "37 drops", "a drop" is not; absent where it is no count of drops.
-     *
-     * @param bare whether a number alone is a count of them
-     */
-    public static Optional<Integer> counted(String typed, boolean bare) {
-        Matcher said = COUNTED.matcher(typed.strip().toLowerCase(Locale.ROOT));
-        return said.matches() && (bare || said.group(2) != null)
-                ? Optional.of(Integer.parseInt(said.group(1)))
-                : Optional.empty();
     }
 
     public Volume volume() {

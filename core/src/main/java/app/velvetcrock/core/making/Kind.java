@@ -40,6 +40,11 @@ public record Kind(
     private static final int SESSION_LEAST = 10;
     private static final int SESSION_MOST = 30;
 
+    /** Whether it is turned out of a mould, to the brim of which it is filled. */
+    public boolean isMoulded() {
+        return key.endsWith("bar");
+    }
+
     /** What so much of it makes, where it is not told by containers: pads, sessions; absent for all else. */
     public Optional<String> makes(Volume volume) {
         int pads = (int) Math.floor(volume.millilitres() / A_PAD + 1e-9);

@@ -1,0 +1,74 @@
+package app.velvetcrock.core.kitchen;
+
+import app.velvetcrock.core.measure.CupSystem;
+import java.util.Comparator;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.ToLongFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/**
+ * So many things to fill or to give: "12 tins", "two dozen", "a jar", "enough for 17 people".
+ *
+ * @param count at least nothing
+ * @param of what they are, as one of it is called: "tin", "people"; empty where only a number is said
+ */
+public record Pieces(int count, String of) {
+
+    private static final int LONGEST = 60;
+    private static final int MOST = 9_999;
+    private static final int DOZEN = 12;
+    private static final Pattern BEFORE = Pattern.compile("^(?:enough |some )?(?:for |of )?");
+    private static final Pattern THINGS = Pattern.compile(
+            "^(?:x|×|times)? ?((?:[\\p{L}]{1,20} ){0,2})(tins?|jars?|pots?|bottles?|sticks?|tubes?|moulds?|molds?|bars?|pieces?"
+                    + "|containers?|people|persons?|friends?|gifts?)(?:[ ,].{0,30})?$");
+    private static final Pattern BARE = Pattern.compile("^(?:x|×|times)?$");
+
+    /** Reads it; absent where it is an amount, or anything else. */
+    public static Optional<Pieces> read(String typed) {
+        if (typed.length() > LONGEST) {
+            return Optional.empty();
+        }
+        String plain = BEFORE.matcher(KitchenNumber.plain(typed).toLowerCase(Locale.ROOT))
+                .replaceFirst("");
+        return KitchenNumber.startOf(plain).flatMap(number -> {
+            String rest = plain.substring(number.length()).strip();
+            boolean dozens = rest.equals("dozen") || rest.startsWith("dozen ");
+            double count = number.values().get(number.values().size() - 1) * (dozens ? DOZEN : 1);
+            return of(count, dozens ? rest.substring("dozen".length()).strip() : rest);
+        });
+    }
+
+    private static Optional<Pieces> of(double count, String rest) {
+        Matcher things = THINGS.matcher(rest);
+        boolean whole = count == Math.rint(count) && count >= 0 && count <= MOST;
+        if (things.matches() && isUnit(things.group(1))) {
+            return Optional.empty();
+        }
+        return whole && BARE.matcher(rest).matches()
+                ? Optional.of(new Pieces((int) count, ""))
+                : whole && things.matches()
+                        ? Optional.of(new Pieces(
+                                (int) count,
+                                things.group(2).replaceFirst("s$", "").replace("mold", "mould")))
+                        : Optional.empty();
+    }
+
+    /** "12 oz jars" may be twelve or one: it is left to be asked about. */
+    private static boolean isUnit(String before) {
+        UnitWords units = new UnitWords(CupSystem.METRIC);
+        return Stream.of(before.split(" "))
+                .anyMatch(word ->
+                        !word.isEmpty() && !units.meanings(word, Expect.LIQUID).isEmpty());
+    }
+
+    /** Of what there is, the one whose name says what they are, or else the one there is most of. */
+    public <T> Optional<T> meant(Stream<T> all, Function<T, String> name, ToLongFunction<T> left) {
+        return all.max(Comparator.comparing((T one) -> !of.isEmpty()
+                        && name.apply(one).toLowerCase(Locale.ROOT).contains(of))
+                .thenComparingLong(left));
+    }
+}
