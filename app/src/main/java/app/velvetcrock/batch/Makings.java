@@ -245,7 +245,7 @@ public class Makings {
                     !sheet.isBegun() ? "NEVER_STARTED" : poured.isPresent() ? "STRAINED" : "STANDING",
                     sheet.holding().stream().findFirst().map(at -> house.dayOf(at.at())),
                     sheet.isBegun() ? poured : Optional.empty(),
-                    sheet.plan().keepsUntil());
+                    sheet.course().keeps().date());
         }
     }
 

@@ -15,6 +15,7 @@ import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingStep;
 import app.velvetcrock.core.pan.Touch;
 import app.velvetcrock.pan.PanForm;
+import app.velvetcrock.pan.PanLimits;
 import app.velvetcrock.pan.PanPlanner;
 import app.velvetcrock.pan.PanStock;
 import app.velvetcrock.pan.PanWork;
@@ -53,10 +54,13 @@ class MakingController {
     private final Makings makings;
     private final PanWork work;
     private final PanStock stock;
+    private final PanLimits limits;
     private final Households households;
     private final Clock clock;
 
-    MakingController(Makings makings, PanWork work, PanStock stock, Households households, Clock clock) {
+    MakingController(
+            Makings makings, PanWork work, PanStock stock, PanLimits limits, Households households, Clock clock) {
+        this.limits = limits;
         this.makings = makings;
         this.work = work;
         this.stock = stock;
@@ -107,7 +111,7 @@ class MakingController {
                 : asked.number("firm", firm, 0, Firmness.HARDEST, "on the scale")
                         .orElse(sheet.plan().firmness());
         model.addAttribute("sheet", sheet);
-        MakingPage page = MakingPage.of(sheet, target, now, house);
+        MakingPage page = MakingPage.of(sheet, limits.over(sheet.course()), target, now, house);
         model.addAttribute("page", page);
         model.addAttribute("firm", app.velvetcrock.core.measure.Decimals.upTo(target, 1));
         model.addAttribute("asked", asked);

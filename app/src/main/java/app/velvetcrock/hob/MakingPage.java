@@ -78,7 +78,8 @@ record MakingPage(
     /** A line of the log; {@code undo} null where it cannot be taken back. */
     record LogRow(UUID id, String when, String words, String typed, String mark, boolean undo) {}
 
-    static MakingPage of(Makings.Sheet sheet, double target, Instant now, House house) {
+    /** {@code over}: why it may be neither given away nor sold. */
+    static MakingPage of(Makings.Sheet sheet, Optional<String> over, double target, Instant now, House house) {
         MakingCourse course = sheet.course();
         MakingPlan plan = sheet.plan();
         Optional<MakingCourse.Step> next = course.next();
@@ -150,10 +151,11 @@ record MakingPage(
                         .filter(mass -> mass.grams() >= 1)
                         .map(house::mass)
                         .orElse(""),
-                "till %s, %s".formatted(house.date(plan.keepsUntil()), plan.limitedBy()),
-                plan.over()
-                        .map(why -> "It may be neither given away nor sold: " + why)
-                        .orElse(null),
+                "till %s, %s"
+                        .formatted(
+                                house.date(course.keeps().date()),
+                                course.keeps().why()),
+                over.map(why -> "It may be neither given away nor sold: " + why).orElse(null),
                 log(sheet, house));
     }
 

@@ -6,8 +6,10 @@ import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.pan.PanLimits;
 import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Ledger;
@@ -28,8 +30,10 @@ public class Remelting {
     private final Goods goods;
     private final Ledger ledger;
     private final Lineage lineage;
+    private final PanLimits limits;
 
-    Remelting(Makings makings, Goods goods, Ledger ledger, Lineage lineage) {
+    Remelting(Makings makings, Goods goods, Ledger ledger, Lineage lineage, PanLimits limits) {
+        this.limits = limits;
         this.makings = makings;
         this.goods = goods;
         this.ledger = ledger;
@@ -37,7 +41,7 @@ public class Remelting {
     }
 
     /**
-     * Melts so many pieces again, or so many milligrams of what stayed in a pan; what was stirred in counts as part of the melt.
+     * Melts so many pieces again, or so many milligrams of what stayed in a pan; what was stirred in is in it still.
      *
      * @return the new making, which keeps no longer than what it is made of
      */
@@ -46,30 +50,36 @@ public class Remelting {
         Stock.OfGood good = goods.find(lot);
         Makings.Sheet from = makings.sheet(good.batch());
         double grams = good.inPieces() ? amount * good.each().grams() : amount / MILLIGRAMS;
-        Formula formula = from.course().formula();
-        Formula again = formula.times(grams / formula.total().grams());
+        MakingCourse course = from.course();
+        double share = grams / course.toPour(from.holding()).grams();
+        Formula again = course.formula().times(share);
         MakingPlan before = from.plan();
         String name = before.made().name() + ", remelted";
         MakingPlan plan = new MakingPlan(
-                MakingPlan.RULES,
-                new MakingPlan.Made(
-                        before.made().kind(),
-                        before.made().word(),
-                        name.length() > LONGEST_NAME ? before.made().name() : name,
-                        before.made().whipped(),
-                        before.made().wax()),
-                before.firmness(),
-                again.parts().stream()
-                        .map(part -> new MakingPlan.Weighed(part, java.util.Optional.empty()))
-                        .toList(),
-                List.of(),
-                before.into(),
-                before.use(),
-                before.room(),
-                good.useBy(),
-                before.limitedBy(),
-                before.over(),
-                before.cautions());
+                        MakingPlan.RULES,
+                        new MakingPlan.Made(
+                                before.made().kind(),
+                                before.made().word(),
+                                name.length() > LONGEST_NAME ? before.made().name() : name,
+                                before.made().whipped(),
+                                before.made().wax()),
+                        before.firmness(),
+                        again.parts().stream()
+                                .map(part -> new MakingPlan.Weighed(part, java.util.Optional.empty()))
+                                .toList(),
+                        List.of(),
+                        before.into(),
+                        before.use(),
+                        before.room(),
+                        good.useBy(),
+                        course.keeps().why(),
+                        limits.over(course),
+                        before.cautions())
+                .with(
+                        List.of(),
+                        course.stirred().stream()
+                                .map(one -> one.addition().times(share))
+                                .toList());
         UUID id = makings.begin(plan);
         UUID entry = makings.write(id, new Line.Panned(new MakingLine.Begun(plan.weighed())), doing);
         Ledger.Why why = new Ledger.Why(Cause.USED, id, entry, doing.at());

@@ -3,8 +3,10 @@ package app.velvetcrock.pan;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.making.Ceilings;
 import app.velvetcrock.core.making.Formula;
-import app.velvetcrock.core.pan.MadeKeeping;
+import app.velvetcrock.core.making.Kind;
+import app.velvetcrock.core.materia.SupplyKind;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -17,39 +19,32 @@ final class KeptBack {
     private KeptBack() {}
 
     /** The reason, as it follows a colon; absent where it may be given and sold. */
-    static Optional<String> why(PanReading.Read read, Ceilings ceilings, MadeKeeping keeping) {
+    static Optional<String> why(
+            Kind kind, Use use, Formula formula, List<SupplyKind> stirred, Ceilings ceilings, boolean watery) {
         if (ceilings.isOver()) {
             return Optional.of("it has more essential oil than is held safe for %s."
-                    .formatted(
-                            read.kind().noEssentialOil()
-                                    ? "a nursling's mouth"
-                                    : read.use().word()));
+                    .formatted(kind.noEssentialOil() ? "a nursling's mouth" : use.word()));
         }
-        if (isTooMuchNeem(read)) {
+        if (isTooMuchNeem(kind, use, formula)) {
             return Optional.of("neem is at most 1 %, and never for babies, in pregnancy or while nursing.");
         }
-        boolean mouth = read.kind().noEssentialOil() || read.use() == Use.BABY;
-        Optional<String> licked = read.stirred().stream()
-                .flatMap(one -> one.thing().supply().stream())
-                .filter(kind -> mouth && (kind.key().equals("honey") || kind.hasStrength()))
-                .map(kind -> kind.common().toLowerCase(Locale.ROOT))
+        boolean mouth = kind.noEssentialOil() || use == Use.BABY;
+        Optional<String> licked = stirred.stream()
+                .filter(one -> mouth && (one.key().equals("honey") || one.hasStrength()))
+                .map(one -> one.common().toLowerCase(Locale.ROOT))
                 .findFirst();
         if (licked.isPresent()) {
             return Optional.of("no %s where a baby may lick it.".formatted(licked.get()));
         }
-        return keeping.notForSale()
-                ? Optional.of("it has something watery in it and keeps for days only.")
-                : Optional.empty();
+        return watery ? Optional.of("it has something watery in it and keeps for days only.") : Optional.empty();
     }
 
-    private static boolean isTooMuchNeem(PanReading.Read read) {
-        Formula formula = read.melt().formula();
+    private static boolean isTooMuchNeem(Kind kind, Use use, Formula formula) {
         double neem = formula.parts().stream()
                 .filter(part -> part.stuff().key().equals(NEEM))
                 .mapToDouble(formula::shareOf)
                 .sum();
-        boolean tender = EnumSet.of(Use.BABY, Use.PREGNANCY, Use.NURSING).contains(read.use())
-                || read.kind().noEssentialOil();
+        boolean tender = EnumSet.of(Use.BABY, Use.PREGNANCY, Use.NURSING).contains(use) || kind.noEssentialOil();
         return neem > MOST_NEEM + 1e-9 || neem > 0 && tender;
     }
 }

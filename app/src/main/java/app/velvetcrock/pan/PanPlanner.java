@@ -27,7 +27,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -149,7 +148,7 @@ public class PanPlanner {
                 others,
                 read.use(),
                 read.kind().noEssentialOil());
-        MadeKeeping keeping = keeping(read, whole, at.today());
+        MadeKeeping keeping = PanLimits.keeping(read, whole, at.today());
         Set<String> traits = new HashSet<>(read.oil().traits());
         read.others().forEach(one -> traits.addAll(one.traits()));
         read.wax().ifPresent(one -> traits.addAll(one.traits()));
@@ -166,7 +165,15 @@ public class PanPlanner {
                 keeping,
                 costs.of(taken(read, weighed, emptied(read, filling, shelves))),
                 told,
-                KeptBack.why(read, ceilings, keeping),
+                KeptBack.why(
+                        read.kind(),
+                        read.use(),
+                        formula,
+                        read.stirred().stream()
+                                .flatMap(one -> one.thing().supply().stream())
+                                .toList(),
+                        ceilings,
+                        keeping.notForSale()),
                 PanLacks.of(read, filling, shelves, at.house()),
                 weighed,
                 read.tin().map(List::of).orElseGet(() -> tins(read.kind(), shelves)
@@ -242,30 +249,6 @@ public class PanPlanner {
         return traits;
     }
 
-    private static MadeKeeping keeping(PanReading.Read read, Mass whole, LocalDate today) {
-        List<MadeKeeping.Ends> ends = Stream.concat(
-                        Stream.concat(Stream.of(read.oil()), read.others().stream()),
-                        read.stirred().stream().map(PanReading.Stirred::thing))
-                .flatMap(one ->
-                        one
-                                .ends()
-                                .map(date -> new MadeKeeping.Ends(one.common().toLowerCase(Locale.ROOT), date))
-                                .stream())
-                .toList();
-        Stream<MadeKeeping.Ends> pads = read.kind().key().equals("compress-pads")
-                ? Stream.of(new MadeKeeping.Ends("30 days such pads keep in the refrigerator", today.plusDays(30)))
-                : Stream.empty();
-        return MadeKeeping.of(
-                today,
-                Stream.concat(ends.stream(), pads).toList(),
-                read.stirred().stream()
-                        .map(one -> new MadeKeeping.Brings(
-                                one.thing().supply().orElseThrow(),
-                                one.addition().mass().grams() / whole.grams(),
-                                one.thing().own().strength()))
-                        .toList());
-    }
-
     /** What is taken of each lot, in milligrams. */
     private static List<Costs.Taken> taken(
             PanReading.Read read, List<MakingPlan.Weighed> weighed, List<Costs.Taken> emptied) {
@@ -293,30 +276,31 @@ public class PanPlanner {
     MakingPlan frozen(Planned planned, String name) {
         PanReading.Read read = planned.read();
         return new MakingPlan(
-                MakingPlan.RULES,
-                new MakingPlan.Made(
-                        read.kind().key(),
-                        read.kind().name(),
-                        name,
-                        read.kind().whipped(),
-                        read.wax().isPresent()),
-                read.firmness(),
-                planned.weighed(),
-                read.stirred().stream()
-                        .map(one -> new MakingPlan.Stirred(
-                                one.addition(), one.thing().lot()))
-                        .toList(),
-                planned.filling().filter(filling -> filling.count() > 0).map(filling -> into(planned, filling)),
-                read.use(),
-                read.room(),
-                planned.keeping().date(),
-                planned.keeping().limitedBy(),
-                planned.over(),
-                planned.cautions().stream()
-                        .filter(Caution::onLabel)
-                        .map(Caution::head)
-                        .distinct()
-                        .toList());
+                        MakingPlan.RULES,
+                        new MakingPlan.Made(
+                                read.kind().key(),
+                                read.kind().name(),
+                                name,
+                                read.kind().whipped(),
+                                read.wax().isPresent()),
+                        read.firmness(),
+                        planned.weighed(),
+                        read.stirred().stream()
+                                .map(one -> new MakingPlan.Stirred(
+                                        one.addition(), one.thing().lot()))
+                                .toList(),
+                        planned.filling().filter(filling -> filling.count() > 0).map(filling -> into(planned, filling)),
+                        read.use(),
+                        read.room(),
+                        planned.keeping().date(),
+                        planned.keeping().limitedBy(),
+                        planned.over(),
+                        planned.cautions().stream()
+                                .filter(Caution::onLabel)
+                                .map(Caution::head)
+                                .distinct()
+                                .toList())
+                .with(planned.keeping().limits(), List.of());
     }
 
     /** What is taken where some of it was weighed otherwise than planned; in the order of the melt, absent where it was not. */

@@ -25,7 +25,6 @@ import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Ledger;
-import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Instant;
@@ -50,6 +49,7 @@ public class PanWork {
     private final Goods goods;
     private final Awaited awaited;
     private final OwnRights rights;
+    private final PanLimits limits;
     private final Households households;
 
     PanWork(
@@ -59,7 +59,9 @@ public class PanWork {
             Goods goods,
             Awaited awaited,
             OwnRights rights,
+            PanLimits limits,
             Households households) {
+        this.limits = limits;
         this.rights = rights;
         this.awaited = awaited;
         this.households = households;
@@ -292,7 +294,7 @@ public class PanWork {
         return entry;
     }
 
-    private static Goods.NewGood good(Makings.Sheet sheet, Fill fill, double whole) {
+    private Goods.NewGood good(Makings.Sheet sheet, Fill fill, double whole) {
         return new Goods.NewGood(
                 sheet.id(),
                 sheet.name(),
@@ -301,13 +303,13 @@ public class PanWork {
                 fill.into().count(),
                 fill.each(),
                 fill.into().count() * fill.each().grams() / whole,
-                sheet.plan().keepsUntil(),
+                sheet.course().keeps().date(),
                 Storage.COOL_DARK,
-                sheet.plan().over());
+                limits.over(sheet.course()));
     }
 
     /** What stays in the pan is a lot too; poured from again, it falls by what was filled. */
-    private static Goods.NewGood rest(Makings.Sheet sheet, Mass left, double share) {
+    private Goods.NewGood rest(Makings.Sheet sheet, Mass left, double share) {
         return new Goods.NewGood(
                 sheet.id(),
                 sheet.name() + ", left in the pan",
@@ -316,9 +318,9 @@ public class PanWork {
                 1,
                 left,
                 share,
-                sheet.plan().keepsUntil(),
+                sheet.course().keeps().date(),
                 Storage.COOL_DARK,
-                sheet.plan().over());
+                limits.over(sheet.course()));
     }
 
     /** Takes a line back with all it moved, once however often it is asked; the weighing in only when nothing came after it. */
@@ -337,12 +339,5 @@ public class PanWork {
             throw new Refused("Take back what was done since first, the newest line before the older ones.");
         }
         makings.takeBack(id, entry, doing);
-    }
-
-    /** A made thing of the stock. */
-    List<Stock.OfGood> of(UUID batch) {
-        return goods.inStock().stream()
-                .filter(good -> good.batch().equals(batch))
-                .toList();
     }
 }

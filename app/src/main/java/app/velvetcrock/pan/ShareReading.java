@@ -24,8 +24,9 @@ final class ShareReading {
     private static final Pattern RATIO =
             Pattern.compile("(\\d{1,3}(?:[.,]\\d{1,2})?)\\s?:\\s?(\\d{1,3}(?:[.,]\\d{1,2})?)");
     private static final Pattern HALVES = Pattern.compile("50\\s?/\\s?50|half and half|half-half|equal parts");
-    private static final Pattern OF_IT = Pattern.compile(
-            "(?i)\\s+(?:of\\s+)?(?:it|(?:bees|soy|candelilla |carnauba )?wax|(?:\\p{L}{2,12} )?pellets|(?:\\p{L}{2,12} )?butter)$");
+    private static final Pattern OF_IT =
+            Pattern.compile("(?i)(?: of it|(?: of)?(?: (?:bees|soy|candelilla|carnauba|cocoa|shea|mango))?"
+                    + "(?: ?wax| butter)?(?: pellets)?)$");
     private static final Pattern AMOUNTS = Pattern.compile("(.{1,20}?) to (.{1,20}?)(?: of)?(?: the)?(?: oil)?");
     /** "20 g to 25 g" is a range, "1 oz to 8 oz" is none. */
     private static final double NO_RANGE = 3;

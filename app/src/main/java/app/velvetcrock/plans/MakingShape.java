@@ -1,6 +1,7 @@
 package app.velvetcrock.plans;
 
 import app.velvetcrock.core.pan.MakingPlan;
+import java.util.List;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -27,7 +28,13 @@ public class MakingShape {
 
     public MakingPlan read(String written) {
         ObjectNode shape = (ObjectNode) json.parse(written);
-        shape.remove(java.util.List.of("version", "kind"));
+        shape.remove(List.of("version", "kind"));
+        // Plans that were frozen before these were kept hold none.
+        for (String since : List.of("limits", "within")) {
+            if (!shape.has(since)) {
+                shape.putArray(since);
+            }
+        }
         return json.read(shape, MakingPlan.class);
     }
 }

@@ -217,6 +217,8 @@ class PanHttpTest {
         "1 oz to 8 oz, F 11.1",
         "1 ounce to 1 cup of oil, F 11",
         "45 grams of beeswax, F 15",
+        "2 tbsp pellets, F 5.5",
+        "½ cup of wax pellets, F 2",
         "15 percent, F 15",
         "20 g to 25 g, F 7.5"
     })
@@ -501,7 +503,9 @@ class PanHttpTest {
     /** Four tins of 51 g that turned out soft go back into the pan: 204 g at F 13; to 16 it takes (0.16·203.9 − 26.5)/0.84 = 7.3 g. */
     @Test
     void whatTurnedOutSoftIsRemeltedAsAMakingOfItsOwn() {
-        String making = begin(salve("&much=6&firm=13"), Map.of());
+        String making =
+                begin(salve("&much=6&firm=13&add%5B0%5D.of=kind:eo-lavender&add%5B0%5D.share=20+drops"), Map.of());
+        does(making, "/add", "", "of", "0");
         does(making, "/pour", "", "into", option("into", "Round tin"), "count", "6");
         String good = tove.get("/cupboard").page().select("a.goods").first().attr("href");
         assertThat(tove.submit(good, "#remelt form", Map.of("count", "9"))
@@ -512,8 +516,29 @@ class PanHttpTest {
         assertThat(again.page().select("h1").text()).contains("remelted, batch 2");
         assertThat(again.page().select(".making-see h2").text()).contains("F 13");
         assertThat(tove.get(again.path() + "?firm=16").page().select("#fix").text())
-                .contains("7.3 g of beeswax brings it from F 13 to F 16");
+                .contains("7.2 g of beeswax brings it from F 13 to F 16");
         assertThat(tove.get(good).page().select("#left").text()).startsWith("2 ×");
+        // What was stirred in before is in it still: on its label, and where it is made again.
+        assertThat(again.page().select(".lead").text()).startsWith("203 g in the pan");
+        does(again.path(), "/pour", "", "into", option("into", "Round tin"), "count", "4");
+        String remelted = tove.get("/cupboard").page().select("a.goods").eachAttr("href").stream()
+                .filter(one -> !one.equals(good))
+                .findFirst()
+                .orElseThrow();
+        assertThat(tove.get(remelted + "/label").page().select(".ink-label").text())
+                .contains("Lavandula");
+        assertThat(tove.get(again.path() + "/again")
+                        .page()
+                        .select("[id='add[0].share']")
+                        .attr("value"))
+                .isEqualTo("13 drops");
+        tove.post(
+                tove.get(again.path())
+                        .page()
+                        .select(".making-log form[action$=undo]")
+                        .first()
+                        .attr("action"),
+                deed(again.path(), ""));
         String undo = again.page().select(".making-log form[action$=undo]").attr("action");
         tove.post(undo, deed(again.path(), ""));
         assertThat(tove.get(good).page().select("#left").text()).startsWith("6 ×");
@@ -538,6 +563,24 @@ class PanHttpTest {
         Answer given = tove.submit(good, "#take", Map.of("count", "1", "why", "GIVEN"));
         assertThat(given.status()).isEqualTo(409);
         assertThat(given.page().select("#refused").text()).contains("is not given away: it has something watery in it");
+        // Left out, it holds nothing back and shortens nothing: 24 months are the longest, less what the oil has.
+        String without = begin(salve("&much=100+g&add%5B0%5D.of=kind:aloe&add%5B0%5D.share=5+g"), Map.of());
+        assertThat(tove.get(without).page().select("#over").text()).contains("something watery");
+        does(without, "/skip/STIR_IN", "", "of", "0", "words", "it had gone off");
+        Document plain = tove.get(without).page();
+        assertThat(plain.select("#over"))
+                .as(plain.select(".steps, .making-log").text())
+                .isEmpty();
+        assertThat(salve("&much=100+g").select("#keeps").text())
+                .contains(plain.select("#keeps").text().replaceAll(", limited.*|, the longest.*", ""));
+        does(without, "/pour", "", "into", option("into", "Round tin"), "count", "1");
+        String other = tove.get("/cupboard").page().select("a.goods").eachAttr("href").stream()
+                .filter(one -> tove.get(one).page().select("#kept-back").isEmpty())
+                .findFirst()
+                .orElseThrow();
+        assertThat(tove.submit(other, "#take", Map.of("count", "1", "why", "GIVEN"))
+                        .status())
+                .isEqualTo(200);
     }
 
     /**

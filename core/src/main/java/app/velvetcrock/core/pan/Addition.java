@@ -13,6 +13,11 @@ import java.util.Optional;
  */
 public record Addition(String key, String name, Mass mass, Optional<Double> drops, When when) {
 
+    /** So many times as much of it. */
+    public Addition times(double factor) {
+        return new Addition(key, name, mass.times(factor), drops.map(count -> count * factor), when);
+    }
+
     /** Its name within a sentence: "lavender", but "vitamin E". */
     public String spoken() {
         return spoken(name);

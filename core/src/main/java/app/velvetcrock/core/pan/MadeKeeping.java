@@ -15,8 +15,9 @@ import java.util.Optional;
  * How long a made thing keeps: as long as its shortest ingredient, and no longer than what is watery in it allows (craft: keeping).
  *
  * @param limitedBy the shortest line, in words
+ * @param limits all lines, the shortest first
  */
-public record MadeKeeping(LocalDate date, String limitedBy, boolean notForSale, Working working) {
+public record MadeKeeping(LocalDate date, String limitedBy, boolean notForSale, List<Limit> limits, Working working) {
 
     /** [E] Nothing is kept longer than this. */
     private static final int LONGEST_MONTHS = 24;
@@ -30,8 +31,24 @@ public record MadeKeeping(LocalDate date, String limitedBy, boolean notForSale, 
     /** [E] A tincture so strong counts as none of it; a weaker one, or one whose strength is not told, is as any water. */
     public static final Strength STRONG = new Strength(40);
 
-    /** When an ingredient ends by itself. */
-    public record Ends(String name, LocalDate date) {}
+    public MadeKeeping {
+        limits = List.copyOf(limits);
+    }
+
+    /**
+     * How long one of the things in it lets it be kept.
+     *
+     * @param addition its place among what is stirred in; absent of what is melted, and of what holds for anything
+     * @param watery whether it keeps for days only, and is not for sale
+     */
+    public record Limit(LocalDate date, String why, Optional<Integer> addition, boolean watery) {}
+
+    /**
+     * When an ingredient ends by itself.
+     *
+     * @param addition its place among what is stirred in; absent of what is melted
+     */
+    public record Ends(String name, LocalDate date, Optional<Integer> addition) {}
 
     /**
      * Something stirred in, and what share of the whole it is.
@@ -57,39 +74,46 @@ public record MadeKeeping(LocalDate date, String limitedBy, boolean notForSale, 
         }
     }
 
-    private record Line(String name, LocalDate date, String why) {}
+    private record Line(String name, Limit limit) {}
 
     /** Dates what is made on a day. */
     public static MadeKeeping of(LocalDate made, List<Ends> ingredients, List<Brings> additions) {
         List<Line> lines = new ArrayList<>();
-        ingredients.forEach(one -> lines.add(new Line(one.name(), one.date(), "limited by the " + one.name())));
+        ingredients.forEach(one -> lines.add(
+                new Line(one.name(), new Limit(one.date(), "limited by the " + one.name(), one.addition(), false))));
         double carried = additions.stream()
                 .filter(Brings::isCarried)
                 .mapToDouble(Brings::share)
                 .sum();
-        boolean watery = false;
-        for (Brings one : additions) {
+        for (int i = 0; i < additions.size(); i++) {
+            Brings one = additions.get(i);
             if (one.kind().watery()) {
-                boolean little = one.isCarried() && carried <= MOST + 1e-9;
-                watery |= !little;
-                lines.add(
-                        little
-                                ? new Line(
-                                        one.kind().common(),
-                                        made.plusMonths(HONEY_MONTHS),
-                                        "limited by the %s: three months, cool".formatted(one.why()))
-                                : new Line(
-                                        one.kind().common(),
-                                        made.plusDays(WATERY_DAYS),
-                                        "limited by the %s, which brings water: 7 days in the refrigerator"
-                                                .formatted(one.why())));
+                boolean watery = !one.isCarried() || carried > MOST + 1e-9;
+                lines.add(new Line(
+                        one.kind().common(),
+                        new Limit(
+                                watery ? made.plusDays(WATERY_DAYS) : made.plusMonths(HONEY_MONTHS),
+                                (watery
+                                                ? "limited by the %s, which brings water: 7 days in the refrigerator"
+                                                : "limited by the %s: three months, cool")
+                                        .formatted(one.why()),
+                                Optional.of(i),
+                                watery)));
             }
         }
-        lines.add(new Line("nothing is kept longer", made.plusMonths(LONGEST_MONTHS), "the longest anything is kept"));
-        lines.sort(Comparator.comparing(Line::date));
+        lines.add(new Line(
+                "nothing is kept longer",
+                new Limit(made.plusMonths(LONGEST_MONTHS), "the longest anything is kept", Optional.empty(), false)));
+        lines.sort(Comparator.comparing(line -> line.limit().date()));
         Working.Builder sum =
                 Working.of("use by = the shortest of what is in it").given("made", Figure.of(made));
-        lines.forEach(line -> sum.given(line.name(), Figure.of(line.date())));
-        return new MadeKeeping(lines.get(0).date(), lines.get(0).why(), watery, sum.build());
+        lines.forEach(line -> sum.given(line.name(), Figure.of(line.limit().date())));
+        List<Limit> limits = lines.stream().map(Line::limit).toList();
+        return new MadeKeeping(
+                limits.get(0).date(),
+                limits.get(0).why(),
+                limits.stream().anyMatch(Limit::watery),
+                limits,
+                sum.build());
     }
 }

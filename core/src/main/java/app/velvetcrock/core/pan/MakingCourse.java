@@ -19,7 +19,7 @@ import java.util.stream.Stream;
  * Where a making stands: what is in the pan, how firm it sets, how it cools, what is to be done next.
  *
  * @param formula what is melted together, with what was added since
- * @param stirred what was stirred in or is yet to be: what was planned but for what was left out
+ * @param stirred what is in it or is yet to be stirred in: what was planned but for what was left out
  * @param tests on the spoon, in order
  * @param off when it was taken off the heat; absent while it is on
  * @param cooling from then on, by its latest reading
@@ -81,7 +81,7 @@ public record MakingCourse(
     public static MakingCourse of(MakingPlan plan, List<At> lines) {
         Formula formula = weighed(plan, lines);
         Optional<At> heatOff = last(lines, OffHeat.class);
-        Optional<Cooling> cooling = heatOff.map(at -> cooling(plan, whole(formula, lines), lines, at));
+        Optional<Cooling> cooling = heatOff.map(at -> cooling(plan, whole(plan, formula, lines), lines, at));
         Optional<Pouring> pouring = pouring(formula, lines, heatOff, cooling);
         Optional<MakingLine.Poured> poured =
                 last(lines, MakingLine.Poured.class).map(at -> (MakingLine.Poured) at.line());
@@ -89,9 +89,11 @@ public record MakingCourse(
         return new MakingCourse(
                 plan,
                 formula,
-                IntStream.range(0, additions.size())
-                        .filter(at -> additions.get(at) != Step.State.SKIPPED)
-                        .mapToObj(plan.additions()::get)
+                Stream.concat(
+                                plan.within().stream().map(one -> new MakingPlan.Stirred(one, Optional.empty())),
+                                IntStream.range(0, additions.size())
+                                        .filter(at -> additions.get(at) != Step.State.SKIPPED)
+                                        .mapToObj(plan.additions()::get))
                         .toList(),
                 all(lines, MakingLine.Tested.class)
                         .map(tested -> new OwnRight.Test(tested.firmness(), tested.felt()))
@@ -123,9 +125,11 @@ public record MakingCourse(
         return formula;
     }
 
-    private static Mass whole(Formula formula, List<At> lines) {
-        return all(lines, MakingLine.Added.class)
-                .map(added -> added.addition().mass())
+    private static Mass whole(MakingPlan plan, Formula formula, List<At> lines) {
+        return Stream.concat(
+                        plan.within().stream(),
+                        all(lines, MakingLine.Added.class).map(MakingLine.Added::addition))
+                .map(Addition::mass)
                 .reduce(formula.total(), Mass::plus);
     }
 
@@ -139,7 +143,7 @@ public record MakingCourse(
     /** What its readings show of how it cools; absent while it was never read. */
     public static Optional<Cooled> cooled(MakingPlan plan, List<At> lines) {
         return last(lines, OffHeat.class).flatMap(off -> {
-            Mass whole = whole(weighed(plan, lines), lines);
+            Mass whole = whole(plan, weighed(plan, lines), lines);
             OffHeat line = (OffHeat) off.line();
             Cooling foreseen = Cooling.of(whole, CLEAR, plan.room(), line.where());
             Cooling shown = cooling(plan, whole, lines, off);
@@ -156,7 +160,7 @@ public record MakingCourse(
 
     /** All there is to pour: the melt, and what was stirred in. */
     public Mass toPour(List<At> lines) {
-        return whole(formula, lines);
+        return whole(plan, formula, lines);
     }
 
     private static Cooling cooling(MakingPlan plan, Mass whole, List<At> lines, At heatOff) {
@@ -191,6 +195,30 @@ public record MakingCourse(
                 .findFirst()
                 .map(Step::state)
                 .orElse(Step.State.LATER);
+    }
+
+    /** Tells whether something that was planned was left out. */
+    public boolean isLeftOut() {
+        return stirred.size() < plan.within().size() + plan.additions().size();
+    }
+
+    /** How long it keeps, by the shortest of what is really in it. */
+    public MadeKeeping.Limit keeps() {
+        MadeKeeping.Limit planned = new MadeKeeping.Limit(plan.keepsUntil(), plan.limitedBy(), Optional.empty(), false);
+        return isLeftOut()
+                ? plan.limits().stream().filter(this::holds).findFirst().orElse(planned)
+                : planned;
+    }
+
+    /** Tells whether something that keeps for days only is in it. */
+    public boolean isWatery() {
+        return plan.limits().stream().filter(this::holds).anyMatch(MadeKeeping.Limit::watery);
+    }
+
+    private boolean holds(MadeKeeping.Limit limit) {
+        return limit.addition()
+                .filter(place -> stateOf(place) == Step.State.SKIPPED)
+                .isEmpty();
     }
 
     /** What is to be done now; absent when all is done. */

@@ -21,6 +21,8 @@ import java.util.stream.IntStream;
  * @param use whom it is for
  * @param keepsUntil with what limits it
  * @param over why it may not be given away or sold; absent where it may
+ * @param limits how long each thing in it lets it be kept, the shortest first; none where only the date was kept
+ * @param within what was stirred into it before, where it is melted again
  * @param cautions heads of those its label carries
  */
 public record MakingPlan(
@@ -35,7 +37,9 @@ public record MakingPlan(
         LocalDate keepsUntil,
         String limitedBy,
         Optional<String> over,
-        List<String> cautions) {
+        List<String> cautions,
+        List<MadeKeeping.Limit> limits,
+        List<Addition> within) {
 
     /** The rules of making as they are now. */
     public static final int RULES = 1;
@@ -44,6 +48,58 @@ public record MakingPlan(
         weighed = List.copyOf(weighed);
         additions = List.copyOf(additions);
         cautions = List.copyOf(cautions);
+        limits = List.copyOf(limits);
+        within = List.copyOf(within);
+    }
+
+    /** The same with what each thing in it lets it be kept, and with what was in it already. */
+    public MakingPlan with(List<MadeKeeping.Limit> each, List<Addition> before) {
+        return new MakingPlan(
+                rules,
+                made,
+                firmness,
+                weighed,
+                additions,
+                into,
+                use,
+                room,
+                keepsUntil,
+                limitedBy,
+                over,
+                cautions,
+                each,
+                before);
+    }
+
+    /** A plan of which only the date it keeps until is known, with nothing in it but what is planned. */
+    public MakingPlan(
+            int rules,
+            Made made,
+            double firmness,
+            List<Weighed> weighed,
+            List<Stirred> additions,
+            Optional<Into> into,
+            Use use,
+            Temperature room,
+            LocalDate keepsUntil,
+            String limitedBy,
+            Optional<String> over,
+            List<String> cautions) {
+        this(
+                rules,
+                made,
+                firmness,
+                weighed,
+                additions,
+                into,
+                use,
+                room,
+                keepsUntil,
+                limitedBy,
+                over,
+                cautions,
+                List.of(),
+                List.of());
     }
 
     /**

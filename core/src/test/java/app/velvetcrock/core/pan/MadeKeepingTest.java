@@ -16,7 +16,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class MadeKeepingTest {
 
     private static final LocalDate MADE = LocalDate.of(2026, 11, 24);
-    private static final MadeKeeping.Ends OIL = new MadeKeeping.Ends("nettle", LocalDate.of(2027, 11, 24));
+    private static final MadeKeeping.Ends OIL =
+            new MadeKeeping.Ends("nettle", LocalDate.of(2027, 11, 24), Optional.empty());
 
     private static MadeKeeping.Brings brings(String key, double share, Double strength) {
         SupplyKind kind = Materia.shipped().supply(key).orElseThrow();
