@@ -72,12 +72,14 @@ record GoodOnShelf(
             String cautions,
             String batch) {
 
-        static Label of(GoodOnShelf shelf, int number, MakingPlan plan, List<Ingredients.One> all, Dated dated) {
+        /** {@code called}: what stands at its head. */
+        static Label of(
+                String called, GoodOnShelf shelf, int number, MakingPlan plan, List<Ingredients.One> all, Dated dated) {
             double grams = shelf.good().inPieces()
                     ? shelf.good().each().grams()
                     : shelf.good().mass().grams();
             return new Label(
-                    shelf.good().name(),
+                    called,
                     "%s for %s, for skin only"
                             .formatted(plan.made().word(), plan.use().word()),
                     Ingredients.line(all),

@@ -2,6 +2,7 @@ package app.velvetcrock.cupboard;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.catalogue.AllowedWords;
+import app.velvetcrock.core.label.Claims;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.stillroom.Current;
@@ -205,7 +206,12 @@ class GoodsController {
     }
 
     @GetMapping("/cupboard/goods/{lot}/label")
-    String label(@PathVariable UUID lot, @Nullable String words, @Nullable String copies, Model model) {
+    String label(
+            @PathVariable UUID lot,
+            @Nullable String title,
+            @Nullable String words,
+            @Nullable String copies,
+            Model model) {
         House house = households.current();
         Stock.OfGood good = goods.find(lot);
         Makings.Sheet sheet = makings.sheet(good.batch());
@@ -216,9 +222,9 @@ class GoodsController {
                 .map(house::dayOf)
                 .orElse(house.dayOf(clock.instant()));
         GoodOnShelf shelf = GoodOnShelf.of(good, house.dayOf(clock.instant()), house);
-        String own = words == null
-                ? ""
-                : words.strip().substring(0, Math.min(LONGEST, words.strip().length()));
+        String own = cut(words);
+        String called = cut(title).isEmpty() ? good.name() : cut(title);
+        List<Claims.Claim> marked = claims.claims(called + ". " + own);
         model.addAttribute("shelf", shelf);
         model.addAttribute("own", own);
         int each = good.inPieces() ? (int) Math.max(1, Math.min(MOST_LABELS, good.left())) : 1;
@@ -226,16 +232,24 @@ class GoodsController {
         model.addAttribute(
                 "copies",
                 IntStream.range(0, "each".equals(copies) ? each : 1).boxed().toList());
-        model.addAttribute("claims", claims.claims(good.name() + ". " + own));
+        model.addAttribute("called", called);
+        model.addAttribute("claims", marked);
+        model.addAttribute("refused", marked.stream().anyMatch(Claims.Claim::never));
         model.addAttribute(
                 "label",
                 GoodOnShelf.Label.of(
+                        called,
                         shelf,
                         sheet.number(),
                         sheet.plan(),
                         labels.of(sheet.course()),
                         new GoodOnShelf.Dated(made, house)));
         return "cupboard/good-label";
+    }
+
+    private static String cut(@Nullable String typed) {
+        String plain = typed == null ? "" : typed.strip();
+        return plain.substring(0, Math.min(LONGEST, plain.length()));
     }
 
     /** Says that the household's rules allow a word on its labels, or takes that back. */

@@ -461,6 +461,15 @@ class PanHttpTest {
         assertThat(label.select("#claims form"))
                 .as("only what is no claim to heal")
                 .hasSize(1);
+        assertThat(label.select("[data-print]")).isEmpty();
+        assertThat(label.select(".labels").hasClass("never-true"))
+                .as("nor by any other way of printing")
+                .isTrue();
+        Document plain =
+                tove.get(good + "/label?title=Hand+salve&words=for+dry+hands").page();
+        assertThat(plain.select("[data-print]")).hasSize(1);
+        assertThat(plain.select(".ink-label h2").text()).isEqualTo("Hand salve");
+        assertThat(plain.select("#claims")).isEmpty();
         tove.post(good + "/words", Map.of("stem", "eczema"));
         tove.post(good + "/words", Map.of("stem", "heal"));
         assertThat(tove.get(good + "/label?words=for+eczema,+not+a+cure")
