@@ -6,6 +6,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
 import java.util.List;
+import org.assertj.core.api.InstanceOfAssertFactories;
 import org.junit.jupiter.api.Test;
 
 /** Every main view of the demo household in both sizes and both themes; writes the pictures for the README when asked. */
@@ -13,6 +14,16 @@ class LookTest {
 
     /** Set CROCK_SCREENSHOTS to write docs/screenshots anew. */
     private static final boolean WRITE = System.getenv("CROCK_SCREENSHOTS") != null;
+
+    /** What is taller than its box, by more than a line's own ascenders. */
+    private static final String SPILLED =
+            """
+            () => [...document.querySelectorAll('main *')].filter((e) => {
+              const style = getComputedStyle(e);
+              return !['inline', 'none'].includes(style.display) && style.overflowY === 'visible' && e.clientHeight > 0
+                && e.scrollHeight - e.clientHeight > Math.max(6, parseFloat(style.fontSize) / 4)
+                && !e.closest('svg') && (e.matches('summary') || !e.closest('details:not([open])'));
+            }).map((e) => e.tagName + ' ' + e.className + ': ' + e.textContent.trim().slice(0, 60))""";
 
     @Test
     void everyViewIsAccessibleAndFits() {
@@ -40,7 +51,8 @@ class LookTest {
             List<String> views = List.of(
                     toWatch,
                     "/pan",
-                    "/pan?kind=pomade",
+                    "/pan?kind=pomade&was=pomade&much=4+tins&add%5B0%5D.of=kind:eo-lemon&add%5B0%5D.share=ninety+drops"
+                            + "&add%5B1%5D.of=kind:vitamin-e&add%5B1%5D.share=0.2+%25",
                     making,
                     good,
                     good + "/label",
@@ -91,6 +103,10 @@ class LookTest {
             assertThat(window.page().evaluate("document.documentElement.scrollWidth <= innerWidth"))
                     .as(what + " scrolls sideways")
                     .isEqualTo(true);
+            assertThat(window.page().evaluate(SPILLED))
+                    .as(what + ": words that run out of their box, over what stands below")
+                    .asInstanceOf(InstanceOfAssertFactories.LIST)
+                    .isEmpty();
             if (WRITE) {
                 write(window.page(), view, scheme, width);
             }
