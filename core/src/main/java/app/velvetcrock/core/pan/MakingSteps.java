@@ -141,7 +141,11 @@ final class MakingSteps {
         return switch (addition.when()) {
             case WITH_THE_WAX -> step;
             case BELOW_70 -> new Step(
-                    step.step(), step.addition(), step.state(), heat.when(Pouring.VITAMIN_E), Optional.empty());
+                    step.step(),
+                    step.addition(),
+                    step.state(),
+                    heat.when(Pouring.VITAMIN_E),
+                    heat.pouring().flatMap(at -> heat.when(at.tooLate())));
             case HONEY -> new Step(
                     step.step(),
                     step.addition(),
