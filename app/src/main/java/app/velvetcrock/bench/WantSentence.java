@@ -106,6 +106,7 @@ final class WantSentence {
                         .filter(lot ->
                                 id.isEmpty() || id.filter(lot.id()::equals).isPresent()),
                 Stock.OfSupply::name,
+                lot -> lot.holds().orElseThrow(),
                 Stock.OfSupply::left);
     }
 
@@ -182,7 +183,7 @@ final class WantSentence {
                         .findFirst()
                         .orElseThrow());
         Optional<Pieces> pieces = Pieces.read(BenchForm.or(want.amount(), "")).filter(read -> read.count() > 0);
-        Optional<Stock.OfSupply> tin = tin(want, pieces.orElse(new Pieces(0, "")));
+        Optional<Stock.OfSupply> tin = tin(want, pieces.orElse(new Pieces(0, "", Optional.empty())));
         Optional<Double> firmness = BenchForm.isBlank(want.firmness())
                 ? Optional.of(rights.of(kind.key(), house)
                         .right()

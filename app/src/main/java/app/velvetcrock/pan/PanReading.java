@@ -231,6 +231,7 @@ final class PanReading {
                                         ? pieces.of().equals("bottle")
                                         : one.container().mould() == kind.isMoulded()),
                         Tin::word,
+                        one -> one.container().brim(),
                         Tin::left));
         meant.ifPresent(one -> fields.echo("into", "into: " + one.container().name()));
         return meant;
