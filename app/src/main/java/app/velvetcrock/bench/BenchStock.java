@@ -3,7 +3,6 @@ package app.velvetcrock.bench;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.condition.Conditions;
-import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Density;
@@ -34,7 +33,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Reads what there is to plan with. */
@@ -136,28 +134,27 @@ public class BenchStock {
     }
 
     public Shelves read(House house, LocalDate today) {
-        List<Told> held =
-                conditions.open().stream().filter(told -> told.holds(Held.USE)).toList();
+        Conditions.HeldBack held = Conditions.HeldBack.from(Held.USE, conditions.open());
         Map<UUID, Long> taken = batches.inUse();
         Set<UUID> drying = rack.lots();
         List<OfJar> pans = kit.pots();
         List<Stock.OfSupply> spirits = stores.supplies(Set.of(LotKind.SPIRIT)).stream()
-                .filter(lot -> lot.strength().isPresent() && isFree(held, null, lot.id()))
+                .filter(lot -> lot.strength().isPresent() && held.isFree(null, lot.id()))
                 .sorted(Comparator.comparing((Stock.OfSupply lot) ->
                         -lot.strength().map(Strength::percent).orElse(0.0)))
                 .toList();
         return new Shelves(
                 stores.herbs().stream()
-                        .filter(lot -> isFree(held, null, lot.id()) && !drying.contains(lot.id()))
+                        .filter(lot -> held.isFree(null, lot.id()) && !drying.contains(lot.id()))
                         .toList(),
                 liquidFirst(
                         stores.carriers().stream()
-                                .filter(lot -> isFree(held, null, lot.id()))
+                                .filter(lot -> held.isFree(null, lot.id()))
                                 .toList(),
                         house,
                         today),
                 oils.left().stream()
-                        .filter(oil -> isFree(held, oil.batch(), oil.id()))
+                        .filter(oil -> held.isFree(oil.batch(), oil.id()))
                         .toList(),
                 free(jars.all(), taken),
                 free(pans, taken),
@@ -170,12 +167,6 @@ public class BenchStock {
                         .filter(wax -> wax.key().equals(BEESWAX))
                         .map(Stock.OfSupply::mass)
                         .reduce(Mass.ZERO, Mass::plus));
-    }
-
-    /** What is mouldy, off or on hold goes into nothing, so it is not offered. */
-    private static boolean isFree(List<Told> held, @Nullable UUID batch, UUID lot) {
-        return held.stream()
-                .noneMatch(told -> lot.equals(told.subject().lot()) || (batch != null && told.isOfBatch(batch)));
     }
 
     private static List<OfJar> free(List<OfJar> all, Map<UUID, Long> taken) {

@@ -217,6 +217,27 @@ public class Conditions {
                 .findFirst();
     }
 
+    /** What may not be done to some lots, and why. */
+    public record HeldBack(List<Told> told) {
+
+        /** What open conditions hold back from a deed. */
+        public static HeldBack from(Held deed, List<Told> open) {
+            return new HeldBack(open.stream().filter(one -> one.holds(deed)).toList());
+        }
+
+        /** Whether nothing holds back a lot, by itself or as all of its batch. */
+        public boolean isFree(@Nullable UUID batch, UUID lot) {
+            return of(batch, lot).isEmpty();
+        }
+
+        /** What holds back a lot; absent where nothing does. */
+        public Optional<Told> of(@Nullable UUID batch, UUID lot) {
+            return told.stream()
+                    .filter(one -> lot.equals(one.subject().lot()) || (batch != null && one.isOfBatch(batch)))
+                    .findFirst();
+        }
+    }
+
     /** Why a deed is held back, in words. */
     public static String refusal(Told one, Held deed) {
         return "%s: %s, so it is not %s. %s"

@@ -111,7 +111,7 @@ class MakingController {
                 : asked.number("firm", firm, 0, Firmness.HARDEST, "on the scale")
                         .orElse(sheet.plan().firmness());
         model.addAttribute("sheet", sheet);
-        MakingPage page = MakingPage.of(sheet, limits.over(sheet.course()), target, now, house);
+        MakingPage page = MakingPage.of(sheet, limits.over(sheet.course(), house.dayOf(now)), target, now, house);
         model.addAttribute("page", page);
         model.addAttribute("firm", app.velvetcrock.core.measure.Decimals.upTo(target, 1));
         model.addAttribute("asked", asked);

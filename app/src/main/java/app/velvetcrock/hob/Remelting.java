@@ -10,6 +10,7 @@ import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.pan.PanLimits;
+import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Ledger;
@@ -31,9 +32,11 @@ public class Remelting {
     private final Ledger ledger;
     private final Lineage lineage;
     private final PanLimits limits;
+    private final Households households;
 
-    Remelting(Makings makings, Goods goods, Ledger ledger, Lineage lineage, PanLimits limits) {
+    Remelting(Makings makings, Goods goods, Ledger ledger, Lineage lineage, PanLimits limits, Households households) {
         this.limits = limits;
+        this.households = households;
         this.makings = makings;
         this.goods = goods;
         this.ledger = ledger;
@@ -73,7 +76,7 @@ public class Remelting {
                         before.room(),
                         good.useBy(),
                         course.keeps().why(),
-                        limits.over(course),
+                        limits.over(course, households.current().dayOf(doing.at())),
                         before.cautions())
                 .with(
                         List.of(),

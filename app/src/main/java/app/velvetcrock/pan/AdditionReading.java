@@ -59,6 +59,9 @@ final class AdditionReading {
     }
 
     private Optional<Stirred> addition(String field, String said, PanThing thing, Mass melt) {
+        if (fields.isTooLong(field, said, Fields.LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
         String typed = said.replaceFirst("(?i)\\s+each$", "");
         boolean percent = ShareReader.isPercent(typed);
         boolean essential = thing.supply()

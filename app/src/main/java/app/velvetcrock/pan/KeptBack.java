@@ -18,9 +18,21 @@ final class KeptBack {
 
     private KeptBack() {}
 
+    /**
+     * How what goes into it stands.
+     *
+     * @param watery it keeps for days only
+     * @param past something in it is past its own date
+     * @param wrong what is found wrong with something in it, and not answered yet
+     */
+    record Standing(boolean watery, boolean past, Optional<String> wrong) {}
+
     /** The reason, as it follows a colon; absent where it may be given and sold. */
     static Optional<String> why(
-            Kind kind, Use use, Formula formula, List<SupplyKind> stirred, Ceilings ceilings, boolean watery) {
+            Kind kind, Use use, Formula formula, List<SupplyKind> stirred, Ceilings ceilings, Standing standing) {
+        if (standing.wrong().isPresent()) {
+            return Optional.of(standing.wrong().get() + ", which is not answered yet.");
+        }
         if (ceilings.isOver()) {
             return Optional.of("it has more essential oil than is held safe for %s."
                     .formatted(kind.noEssentialOil() ? "a nursling's mouth" : use.word()));
@@ -36,7 +48,12 @@ final class KeptBack {
         if (licked.isPresent()) {
             return Optional.of("no %s where a baby may lick it.".formatted(licked.get()));
         }
-        return watery ? Optional.of("it has something watery in it and keeps for days only.") : Optional.empty();
+        if (standing.past()) {
+            return Optional.of("something in it is past its own date.");
+        }
+        return standing.watery()
+                ? Optional.of("it has something watery in it and keeps for days only.")
+                : Optional.empty();
     }
 
     private static boolean isTooMuchNeem(Kind kind, Use use, Formula formula) {

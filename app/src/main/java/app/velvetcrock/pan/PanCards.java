@@ -41,7 +41,8 @@ final class PanCards {
         cards.add(new Card(
                 "keeps",
                 "till " + house.date(planned.keeping().date()),
-                planned.keeping().limitedBy(),
+                (planned.isPast() ? "! past its date: " : "")
+                        + planned.keeping().limitedBy(),
                 planned.keeping().working(),
                 "the whole sum"));
         planned.cost().ifPresent(cost -> {

@@ -58,22 +58,40 @@ public class PanLimits {
         return thing.ends().map(date -> new MadeKeeping.Ends(thing.common().toLowerCase(Locale.ROOT), date, addition));
     }
 
-    /** The reason, as it follows a colon; absent where it may be given and sold. As it was planned, unless something was left out. */
-    public Optional<String> over(MakingCourse course) {
+    /**
+     * The reason, as it follows a colon; absent where it may be given and sold. It is as it was planned, unless that was for what was
+     * left out since.
+     */
+    public Optional<String> over(MakingCourse course, LocalDate today) {
         MakingPlan plan = course.plan();
-        Optional<Kind> kind = Kind.shipped().stream()
+        if (!course.isLeftOut() || plan.over().isEmpty()) {
+            return plan.over();
+        }
+        return Kind.shipped().stream()
                 .filter(one -> one.key().equals(plan.made().kind()))
-                .findFirst();
-        return course.isLeftOut() && plan.over().isPresent()
-                ? kind.map(one -> why(course, one)).orElse(plan.over())
-                : plan.over();
+                .findFirst()
+                .filter(kind ->
+                        why(course, kind, plan.additions(), watery(plan)).equals(plan.over()))
+                .map(kind -> why(
+                        course,
+                        kind,
+                        course.stirred(),
+                        new KeptBack.Standing(
+                                course.isWatery(), course.keeps().date().isBefore(today), Optional.empty())))
+                .orElse(plan.over());
     }
 
-    private Optional<String> why(MakingCourse course, Kind kind) {
+    private static KeptBack.Standing watery(MakingPlan plan) {
+        return new KeptBack.Standing(
+                plan.limits().stream().anyMatch(MadeKeeping.Limit::watery), false, Optional.empty());
+    }
+
+    private Optional<String> why(
+            MakingCourse course, Kind kind, List<MakingPlan.Stirred> within, KeptBack.Standing standing) {
         List<SupplyKind> stirred = new ArrayList<>();
         List<Drops> drops = new ArrayList<>();
         double rest = course.formula().total().grams();
-        for (MakingPlan.Stirred one : course.stirred()) {
+        for (MakingPlan.Stirred one : within) {
             Mass mass = one.addition().mass();
             Optional<SupplyKind> what = materia.supply(one.addition().key()).map(ceilings::corrected);
             what.ifPresent(stirred::add);
@@ -89,6 +107,6 @@ public class PanLimits {
                 course.formula(),
                 stirred,
                 Ceilings.of(drops, Mass.ofGrams(rest), course.plan().use(), kind.noEssentialOil()),
-                course.isWatery());
+                standing);
     }
 }

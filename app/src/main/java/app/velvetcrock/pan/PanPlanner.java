@@ -89,12 +89,18 @@ public class PanPlanner {
             Optional<String> over,
             List<Missing> missing,
             List<MakingPlan.Weighed> weighed,
-            List<PanStock.Tin> tins) {
+            List<PanStock.Tin> tins,
+            LocalDate today) {
 
         Mass whole() {
             return read.stirred().stream()
                     .map(one -> one.addition().mass())
                     .reduce(read.melt().formula().total(), Mass::plus);
+        }
+
+        /** Whether something in it is past its own date. */
+        boolean isPast() {
+            return keeping.date().isBefore(today);
         }
 
         boolean canStart() {
@@ -173,11 +179,19 @@ public class PanPlanner {
                                 .flatMap(one -> one.thing().supply().stream())
                                 .toList(),
                         ceilings,
-                        keeping.notForSale()),
+                        new KeptBack.Standing(
+                                keeping.notForSale(), keeping.date().isBefore(at.today()), wrong(read))),
                 PanLacks.of(read, filling, shelves, at.house()),
                 weighed,
                 read.tin().map(List::of).orElseGet(() -> tins(read.kind(), shelves)
-                        .toList()));
+                        .toList()),
+                at.today());
+    }
+
+    private static Optional<String> wrong(PanReading.Read read) {
+        return Stream.concat(Stream.of(read.oil()), read.others().stream())
+                .flatMap(one -> one.own().wrong().map(what -> one.common() + ": " + what).stream())
+                .findFirst();
     }
 
     /** What an oil that was infused in fats sets like, in a room so warm: a gram of it in grams of beeswax; else nothing. */

@@ -2,7 +2,10 @@ package app.velvetcrock.pan;
 
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.catalogue.OwnCeilings;
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.materia.CarrierKind;
@@ -31,6 +34,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** What the stores have for the pan, and what could be bought for it. */
@@ -50,8 +54,16 @@ public class PanStock {
     private final Catalogue catalogue;
     private final OwnCeilings ceilings;
     private final Materia materia;
+    private final Conditions conditions;
 
-    PanStock(Stores stores, Oils oils, Catalogue catalogue, OwnCeilings ceilings, Materia materia) {
+    PanStock(
+            Stores stores,
+            Oils oils,
+            Catalogue catalogue,
+            OwnCeilings ceilings,
+            Materia materia,
+            Conditions conditions) {
+        this.conditions = conditions;
         this.ceilings = ceilings;
         this.stores = stores;
         this.oils = oils;
@@ -65,6 +77,7 @@ public class PanStock {
      * @param oils of the cupboard and plain ones, the first to be used first
      * @param otherOils kinds that are not here
      * @param butters those here before those that are not
+     * @param heldBack what is here and not offered, and why
      */
     public record Shelves(
             List<PanThing> oils,
@@ -72,7 +85,8 @@ public class PanStock {
             List<PanThing> waxes,
             List<PanThing> butters,
             List<PanThing> additions,
-            List<Tin> containers) {
+            List<Tin> containers,
+            List<String> heldBack) {
 
         public Optional<PanThing> oil(String name) {
             return Stream.concat(oils.stream(), otherOils.stream())
@@ -157,20 +171,31 @@ public class PanStock {
             implements app.velvetcrock.core.measure.Worded {}
 
     public Shelves shelves(House house, LocalDate today) {
-        List<PanThing> infused = oils.left().stream()
-                .filter(oil -> !oil.useBy().isBefore(today))
-                .map(oil -> infused(oil, house))
+        List<Told> open = conditions.open();
+        Conditions.HeldBack held = Conditions.HeldBack.from(Held.USE, open);
+        Conditions.HeldBack ungiven = Conditions.HeldBack.from(Held.GIVE, open);
+        List<Stock.OfOil> left = oils.left();
+        List<PanThing> infused = left.stream()
+                .filter(oil -> !oil.useBy().isBefore(today) && held.isFree(oil.batch(), oil.id()))
+                .map(oil -> PanThing.infused(oil, house)
+                        .but(ungiven.of(oil.batch(), oil.id())
+                                .map(told -> told.kind().word())))
                 .toList();
-        List<Stock.OfCarrier> carriers = stores.carriers();
+        List<Stock.OfCarrier> allCarriers = stores.carriers();
+        List<Stock.OfCarrier> carriers =
+                allCarriers.stream().filter(one -> held.isFree(null, one.id())).toList();
         List<PanThing> plain = carriers.stream()
                 .filter(one -> !isSolid(one.kind()))
-                .map(one -> carrier(one, house, today))
+                .map(one -> carrier(one, house, today)
+                        .but(ungiven.of(null, one.id()).map(told -> told.kind().word())))
                 .toList();
         List<PanThing> solid = carriers.stream()
                 .filter(one -> isSolid(one.kind()))
                 .map(one -> carrier(one, house, today))
                 .toList();
-        List<Stock.OfSupply> supplies = stores.supplies(SUPPLIES);
+        List<Stock.OfSupply> allSupplies = stores.supplies(SUPPLIES);
+        List<Stock.OfSupply> supplies =
+                allSupplies.stream().filter(one -> held.isFree(null, one.id())).toList();
         List<PanThing> waxes = supplies.stream()
                 .filter(one -> one.kind() == LotKind.WAX)
                 .flatMap(one -> supply(one, house, today).stream())
@@ -185,21 +210,21 @@ public class PanStock {
                         plain,
                         catalogue.carriers().stream()
                                 .filter(kind -> !isSolid(kind))
-                                .map(PanStock::notHere)),
+                                .map(PanThing::notHere)),
                 both(
                         waxes,
                         kinds(
                                 waxes,
                                 materia.supplies().stream()
                                         .filter(kind -> kind.type() == SupplyType.WAX)
-                                        .map(PanStock::notHere))),
+                                        .map(PanThing::notHere))),
                 both(
                         solid,
                         kinds(
                                 solid,
                                 catalogue.carriers().stream()
                                         .filter(PanStock::isSolid)
-                                        .map(PanStock::notHere))),
+                                        .map(PanThing::notHere))),
                 both(
                         additions,
                         kinds(
@@ -207,10 +232,30 @@ public class PanStock {
                                 materia.supplies().stream()
                                         .filter(kind -> ADDED.contains(kind.type()))
                                         .map(ceilings::corrected)
-                                        .map(PanStock::notHere))),
+                                        .map(PanThing::notHere))),
                 stores.supplies(EnumSet.of(LotKind.CONTAINER)).stream()
                         .flatMap(one -> tin(one, house).stream())
-                        .toList());
+                        .toList(),
+                notOffered(
+                        left,
+                        Stream.concat(
+                                allCarriers.stream().map(one -> new Named(one.name(), null, one.id())),
+                                allSupplies.stream().map(one -> new Named(one.name(), null, one.id()))),
+                        held,
+                        today));
+    }
+
+    private record Named(String name, @Nullable UUID batch, UUID lot) {}
+
+    /** Oils that are past their date, and whatever an open condition holds back. */
+    private static List<String> notOffered(
+            List<Stock.OfOil> left, Stream<Named> others, Conditions.HeldBack held, LocalDate today) {
+        Stream<String> past =
+                left.stream().filter(oil -> oil.useBy().isBefore(today)).map(oil -> oil.name() + ": past its date");
+        Stream<Named> oils = left.stream().map(oil -> new Named(oil.name(), oil.batch(), oil.id()));
+        Stream<String> found = Stream.concat(oils, others).flatMap(one -> held.of(one.batch(), one.lot()).stream()
+                .map(told -> one.name() + ": " + told.kind().word()));
+        return Stream.concat(past, found).distinct().toList();
     }
 
     private static boolean isSolid(CarrierKind kind) {
@@ -227,23 +272,6 @@ public class PanStock {
     private static List<PanThing> kinds(List<PanThing> here, Stream<PanThing> all) {
         Set<String> keys = here.stream().map(PanThing::key).collect(Collectors.toSet());
         return all.filter(kind -> !keys.contains(kind.key())).toList();
-    }
-
-    private static PanThing infused(Stock.OfOil oil, House house) {
-        return new PanThing(
-                oil.id().toString(),
-                "%s, %s, till %s".formatted(oil.name(), house.volume(oil.volumeLeft()), house.shortDay(oil.useBy())),
-                "infused:" + oil.id(),
-                oil.name(),
-                Optional.of(oil.id()),
-                oil.density(),
-                Optional.empty(),
-                oil.left(),
-                Optional.of(oil.useBy()),
-                Set.of(),
-                Optional.empty(),
-                Optional.of(oil.batch()),
-                PanThing.Own.NOTHING);
     }
 
     private static PanThing carrier(Stock.OfCarrier one, House house, LocalDate today) {
@@ -281,47 +309,13 @@ public class PanStock {
                         kind.traits(),
                         Optional.of(kind),
                         Optional.empty(),
-                        new PanThing.Own(one.strength(), one.dropsPerMillilitre())));
+                        new PanThing.Own(one.strength(), one.dropsPerMillilitre(), Optional.empty())));
     }
 
     private static Optional<LocalDate> ends(SupplyKind kind, Stock.OfSupply one, LocalDate today) {
         Optional<LocalDate> byOpening =
                 kind.monthsOpened().map(months -> one.opened().orElse(today).plusMonths(months));
         return Stream.of(byOpening, one.bestBefore()).flatMap(Optional::stream).min(LocalDate::compareTo);
-    }
-
-    private static PanThing notHere(CarrierKind kind) {
-        return new PanThing(
-                PanThing.KIND + kind.key(),
-                kind.common() + " (not here)",
-                kind.key(),
-                kind.common(),
-                Optional.empty(),
-                kind.density(),
-                Optional.empty(),
-                Mass.ZERO,
-                Optional.empty(),
-                kind.traits(),
-                Optional.empty(),
-                Optional.empty(),
-                PanThing.Own.NOTHING);
-    }
-
-    private static PanThing notHere(SupplyKind kind) {
-        return new PanThing(
-                PanThing.KIND + kind.key(),
-                kind.common() + " (not here)",
-                kind.key(),
-                kind.common(),
-                Optional.empty(),
-                kind.density(),
-                kind.bulk(),
-                Mass.ZERO,
-                Optional.empty(),
-                kind.traits(),
-                Optional.of(kind),
-                Optional.empty(),
-                PanThing.Own.NOTHING);
     }
 
     static Optional<Tin> tin(Stock.OfSupply one, House house) {

@@ -3,11 +3,14 @@ package app.velvetcrock.pan;
 import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.making.Formula.Stuff;
+import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Worded;
 import app.velvetcrock.core.spirit.Strength;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Set;
@@ -49,10 +52,29 @@ public record PanThing(
      *
      * @param strength of a spirit or tincture
      * @param dropsPerMillilitre as counted
+     * @param wrong what is found wrong with it and not answered yet: it may be used, but what comes of it not given
      */
-    record Own(Optional<Strength> strength, Optional<Double> dropsPerMillilitre) {
+    record Own(Optional<Strength> strength, Optional<Double> dropsPerMillilitre, Optional<String> wrong) {
 
-        static final Own NOTHING = new Own(Optional.empty(), Optional.empty());
+        static final Own NOTHING = new Own(Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    /** The same, with something found wrong. */
+    PanThing but(Optional<String> wrong) {
+        return new PanThing(
+                name,
+                word,
+                key,
+                common,
+                lot,
+                density,
+                bulk,
+                left,
+                ends,
+                traits,
+                supply,
+                batch,
+                new Own(own.strength(), own.dropsPerMillilitre(), wrong));
     }
 
     double dropsPerMillilitre() {
@@ -79,5 +101,59 @@ public record PanThing(
 
     boolean isHere() {
         return lot.isPresent();
+    }
+
+    /** An infused oil of the Cupboard. */
+    static PanThing infused(Stock.OfOil oil, House house) {
+        return new PanThing(
+                oil.id().toString(),
+                "%s, %s, till %s".formatted(oil.name(), house.volume(oil.volumeLeft()), house.shortDay(oil.useBy())),
+                "infused:" + oil.id(),
+                oil.name(),
+                Optional.of(oil.id()),
+                oil.density(),
+                Optional.empty(),
+                oil.left(),
+                Optional.of(oil.useBy()),
+                Set.of(),
+                Optional.empty(),
+                Optional.of(oil.batch()),
+                Own.NOTHING);
+    }
+
+    /** A kind none of which is here. */
+    static PanThing notHere(CarrierKind kind) {
+        return new PanThing(
+                KIND + kind.key(),
+                kind.common() + " (not here)",
+                kind.key(),
+                kind.common(),
+                Optional.empty(),
+                kind.density(),
+                Optional.empty(),
+                Mass.ZERO,
+                Optional.empty(),
+                kind.traits(),
+                Optional.empty(),
+                Optional.empty(),
+                Own.NOTHING);
+    }
+
+    /** The same, of anything else. */
+    static PanThing notHere(SupplyKind kind) {
+        return new PanThing(
+                KIND + kind.key(),
+                kind.common() + " (not here)",
+                kind.key(),
+                kind.common(),
+                Optional.empty(),
+                kind.density(),
+                kind.bulk(),
+                Mass.ZERO,
+                Optional.empty(),
+                kind.traits(),
+                Optional.of(kind),
+                Optional.empty(),
+                Own.NOTHING);
     }
 }

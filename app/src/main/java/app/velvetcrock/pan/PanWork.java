@@ -258,7 +258,7 @@ public class PanWork {
         List<UUID> lots = new ArrayList<>();
         List<MakingLine.Poured.Filled> lines = new ArrayList<>();
         for (Fill fill : fills) {
-            Goods.NewGood good = good(sheet, fill, whole);
+            Goods.NewGood good = good(sheet, fill, whole, doing.at());
             made.add(good);
             lots.add(goods.add(good));
             lines.add(new MakingLine.Poured.Filled(
@@ -267,7 +267,7 @@ public class PanWork {
         Optional<UUID> again = before.flatMap(MakingLine.Poured::leftLot);
         Optional<Goods.NewGood> rest = left.grams() < NOTHING || again.isPresent()
                 ? Optional.empty()
-                : Optional.of(rest(sheet, left, left.grams() / whole));
+                : Optional.of(rest(sheet, left, left.grams() / whole, doing.at()));
         Optional<UUID> restLot = rest.map(goods::add);
         UUID entry = makings.write(
                 id,
@@ -294,7 +294,7 @@ public class PanWork {
         return entry;
     }
 
-    private Goods.NewGood good(Makings.Sheet sheet, Fill fill, double whole) {
+    private Goods.NewGood good(Makings.Sheet sheet, Fill fill, double whole, Instant at) {
         return new Goods.NewGood(
                 sheet.id(),
                 sheet.name(),
@@ -305,11 +305,11 @@ public class PanWork {
                 fill.into().count() * fill.each().grams() / whole,
                 sheet.course().keeps().date(),
                 Storage.COOL_DARK,
-                limits.over(sheet.course()));
+                limits.over(sheet.course(), households.current().dayOf(at)));
     }
 
     /** What stays in the pan is a lot too; poured from again, it falls by what was filled. */
-    private Goods.NewGood rest(Makings.Sheet sheet, Mass left, double share) {
+    private Goods.NewGood rest(Makings.Sheet sheet, Mass left, double share, Instant at) {
         return new Goods.NewGood(
                 sheet.id(),
                 sheet.name() + ", left in the pan",
@@ -320,7 +320,7 @@ public class PanWork {
                 share,
                 sheet.course().keeps().date(),
                 Storage.COOL_DARK,
-                limits.over(sheet.course()));
+                limits.over(sheet.course(), households.current().dayOf(at)));
     }
 
     /** Takes a line back with all it moved, once however often it is asked; the weighing in only when nothing came after it. */

@@ -53,11 +53,11 @@ final class ShareReading {
 
     /** "10 %", "a third", "1 part to 5", "3 oz per cup of oil", "½ tsp", "30 g". */
     Optional<Share> read(String field, @org.jspecify.annotations.Nullable String said, PanThing thing, PanThing oil) {
-        String typed = OF_IT.matcher(PanForm.text(said).replaceFirst("(?i)\\s+each$", ""))
-                .replaceFirst("");
-        if (fields.isTooLong(field, typed, Fields.LONGEST_AMOUNT)) {
+        if (fields.isTooLong(field, said, Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
+        String typed = OF_IT.matcher(PanForm.text(said).replaceFirst("(?i)\\s+each$", ""))
+                .replaceFirst("");
         Optional<Share> toOil = toOil(field, typed.toLowerCase(Locale.ROOT), thing, oil);
         if (toOil.isPresent() || fields.isTroubled(field)) {
             return toOil;

@@ -786,6 +786,32 @@ class PanHttpTest {
                 .doesNotContain("Lemon");
     }
 
+    /** What is found wrong is not offered, or holds back what comes of it; what is past its own date is told, and holds it back. */
+    @Test
+    void whatIsOffOrPastIsToldBeforeItIsWeighed() {
+        tove.submit(
+                "/stores",
+                "form[action$=carriers]",
+                Map.of("carrier", "sunflower", "amount", "1 l", "bestBefore", "1 Oct 2026"));
+        String sunflower = option("oil", "Sunflower, 1");
+        Document past = pan("?was=salve&kind=salve&much=100+g&oil=" + sunflower);
+        assertThat(past.select("#keeps").text())
+                .contains("till 1 Oct 2026", "! past its date: limited by the sunflower");
+        assertThat(past.select("#over").text()).contains("something in it is past its own date");
+        String lot = "/stores/lots/" + sunflower;
+        tove.submit(lot, "form[action$=wrong]", Map.of("what", "WATER"));
+        assertThat(pan("?was=salve&kind=salve&much=100+g&oil=" + sunflower)
+                        .select("#over")
+                        .text())
+                .contains("Sunflower: water under it, which is not answered yet");
+        tove.submit(lot, "form[action$=wrong]", Map.of("what", "MOULD"));
+        Document mouldy = pan("");
+        assertThat(mouldy.select("#held-back").text()).contains("Sunflower: mould");
+        assertThat(mouldy.select("select[name=oil] option:contains(Sunflower, 1)"))
+                .as("never offered")
+                .isEmpty();
+    }
+
     /** Two percent of tincture: without its strength it counts as water; at 45 % it keeps three months. */
     @Test
     void aTinctureKeepsByItsStrength() {
