@@ -113,6 +113,7 @@ class MakingsJourneyTest {
         String making = begun();
         done("Test it on a cold spoon");
         page.click("#now button:text-is('soft')");
+        shows(".making-log", "Spoon test at F 12: soft");
         page.fill("#firm", "16");
         page.click("#fix button:has-text('Work it out')");
         shows("#fix", "14.8 g of beeswax brings it from F 12 to F 16");
