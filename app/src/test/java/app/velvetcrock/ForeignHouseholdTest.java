@@ -55,6 +55,7 @@ class ForeignHouseholdTest {
     private String absence;
     private String feed;
     private String condition;
+    private String asked;
     private String making;
     private String errand;
     private String keptFormula;
@@ -141,7 +142,13 @@ class ForeignHouseholdTest {
                 .getElementById("address")
                 .attr("value")
                 .replaceAll("https?://[^/]*", "");
+        owner.post("/cupboard/" + oil + "/draw", Map.of("amount", "1 mL", "why", "GIVEN"));
         owner.post("/cupboard/" + oil + "/wrong", Map.of("what", "ON_HOLD"));
+        asked = owner.get("/shelf")
+                .page()
+                .select("form[action*=conditions/asked]")
+                .attr("action")
+                .replace("/conditions/asked/", "");
         condition = owner.get("/cupboard/" + oil)
                 .page()
                 .select("a[href*=conditions]")
@@ -544,6 +551,12 @@ class ForeignHouseholdTest {
                 "POST /conditions/{id}/answer",
                 route -> isNotHere(stranger.post(
                         "/conditions/" + condition + "/answer", Map.of("answer", "NOT_SO", "words", "x"))));
+        cases.put(
+                "POST /conditions/asked/{id}",
+                route -> isNotHere(stranger.post("/conditions/asked/" + asked, Map.of())));
+        cases.put(
+                "POST /conditions/asked/{id}/undo",
+                route -> isNotHere(stranger.post("/conditions/asked/" + asked + "/undo", Map.of())));
         cases.put("POST /conditions/{id}/undo", route -> {
             isNotHere(stranger.post("/conditions/" + condition + "/undo", Map.of()));
             assertThat(owner.get("/conditions/" + condition).page().text())

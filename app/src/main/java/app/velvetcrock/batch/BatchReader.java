@@ -8,6 +8,7 @@ import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.LineWords;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.ProbeSpan;
+import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.rounds.Rounds;
@@ -23,9 +24,11 @@ import app.velvetcrock.stillroom.People;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -150,9 +153,31 @@ class BatchReader {
                 Lazy.of(() -> Rounds.open(course, holding, home.get(), frozen.holds())),
                 Lazy.of(() -> Remaining.of(course, frozen.plan().request(), home.get(), frozen.holds())),
                 Lazy.of(() -> written(log, said, holding, reading)),
-                reading.open().stream()
-                        .filter(told -> batch.id().equals(told.subject().batch()))
-                        .toList());
+                Lazy.of(() -> course.heat()
+                        .filter(heat -> heat.on() && heat.alarm().isEmpty())
+                        .flatMap(heat -> warming.warning(
+                                new Warming.Turned(
+                                        course.method(),
+                                        course.stage(),
+                                        holding.source().orElse(batch.stand().id()),
+                                        course.charge(),
+                                        setting(holding),
+                                        heat.latest()
+                                                .filter(last -> heat.onSince()
+                                                        .filter(on -> !last.at().isBefore(on))
+                                                        .isPresent())
+                                                .map(last -> last.temperature())),
+                                reading.house().wording()))),
+                reading.open().stream().filter(told -> told.touches(batch.id())).toList());
+    }
+
+    /** What its source was last turned to. */
+    private static Optional<HeatSetting> setting(Log log) {
+        return log.entries().stream()
+                .filter(entry -> entry.line() instanceof Line.Turned turned
+                        && turned.setting().isPresent())
+                .max(Comparator.comparing(Entry::happenedAt))
+                .flatMap(entry -> ((Line.Turned) entry.line()).setting());
     }
 
     /** The lines as they are shown, each beside what is stored of it. */

@@ -1,5 +1,6 @@
 package app.velvetcrock.batch;
 
+import app.velvetcrock.condition.StandingNames;
 import app.velvetcrock.stillroom.Current;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -17,7 +18,7 @@ import org.springframework.stereotype.Component;
  * Plain SQL, as {@link Entries} is.
  */
 @Component
-class BatchRows {
+class BatchRows implements StandingNames {
 
     private static final String OVER = "f.state in ('STRAINED', 'DISCARDED') and f.kind = 'INFUSION'";
 
@@ -103,6 +104,24 @@ class BatchRows {
         return ids.isEmpty()
                 ? List.of()
                 : rows(sql.sql(ANY + "b.id in (:ids) order by b.number").param("ids", ids));
+    }
+
+    @Override
+    public Map<UUID, String> called(Collection<UUID> ids) {
+        Map<UUID, String> names = new HashMap<>();
+        if (!ids.isEmpty()) {
+            sql.sql(
+                            """
+                            select b.id, b.name || ', batch ' || b.number from batch_facts f
+                            join batch b on b.stillroom_id = f.stillroom_id and b.id = f.batch_id
+                            where f.stillroom_id = :stillroom and f.state = 'STANDING' and b.id in (:ids)""")
+                    .param("stillroom", Current.stillroom())
+                    .param("ids", ids)
+                    .query(row -> {
+                        names.put(row.getObject(1, UUID.class), row.getString(2));
+                    });
+        }
+        return names;
     }
 
     /** Batches whose oil still wants to settle, and those that ended no earlier than a day. */

@@ -45,6 +45,7 @@ import org.springframework.data.util.Lazy;
  *
  * @param remaining what is left of it, placed in the hours somebody is home; empty once it does not stand
  * @param strained what straining gave, when it was strained and that holds
+ * @param source what its source of heat is known to do that it does not bear, as it is turned now
  * @param conditions what is wrong with it or with what came of it, and not answered yet
  */
 public record BatchSheet(
@@ -59,6 +60,7 @@ public record BatchSheet(
         Lazy<List<Task>> tasks,
         Lazy<Optional<Timetable>> remaining,
         Lazy<List<Written>> written,
+        Lazy<Optional<String>> source,
         List<Told> conditions) {
 
     private static final double MINUTES_PER_HOUR = 60;
@@ -227,21 +229,23 @@ public record BatchSheet(
 
     /** What is wrong with it as a whole, not with one of its bottles. */
     public Optional<Told> condition() {
-        return conditions.stream().filter(told -> told.isOfBatch(id)).min(Comparator.comparing(Told::kind));
+        return conditions.stream()
+                .filter(told -> told.isOfBatch(id))
+                .min(Comparator.comparing(Told::kind))
+                .map(told -> told.at(id, null));
     }
 
     /** The condition that holds a deed back; absent where nothing does. */
     public Optional<Told> holding(Held deed) {
         return conditions.stream()
                 .filter(told -> told.isOfBatch(id) && told.holds(deed))
-                .findFirst();
+                .findFirst()
+                .map(told -> told.at(id, null));
     }
 
     /** What to do about heat that is over its ceiling, or on its way there; absent while it is well. */
     public Optional<String> heatAlarm(House house) {
-        return course.heat().flatMap(heat -> heat.alarm()
-                .map(alarm -> alarm.words(heat.on(), house.wording()))
-                .or(() -> heat.probe().words(house.wording())));
+        return course.heat().flatMap(heat -> heat.danger(course.now(), house.wording(), source::get));
     }
 
     /** What heats it, as far as the kit tells: what was said to, or else the vessel it stands in. */
@@ -295,12 +299,8 @@ public record BatchSheet(
 
     /** The word the vessel's tag carries. */
     public String tagWord() {
-        Optional<String> wrong = condition()
-                .map(told -> told.kind().word())
-                .or(() -> course.heat()
-                        .flatMap(HeatCourse::alarm)
-                        .map(alarm -> alarm.isOver() ? "too hot" : "soon too hot"))
-                .or(() -> course.heat().flatMap(heat -> heat.probe().word()));
+        Optional<String> wrong =
+                condition().map(Told::tag).or(() -> course.heat().flatMap(HeatCourse::dangerWord));
         if (wrong.isPresent()) {
             return wrong.get();
         }
@@ -339,6 +339,7 @@ public record BatchSheet(
                 || course.standsOut()
                 || course.isDue()
                 || course.heat().flatMap(HeatCourse::alarm).isPresent()
+                || course.heat().flatMap(HeatCourse::unseen).isPresent()
                 || course.heat().flatMap(heat -> heat.probe().word()).isPresent();
     }
 }

@@ -2,6 +2,7 @@ package app.velvetcrock.batch;
 
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.look.Condition;
@@ -52,7 +53,8 @@ public class HeatWatch {
                         .flatMap(heat -> heat.latest())
                         .map(reading -> reading.at())
                         .orElse(clock.instant()));
-        conditions.keep(Condition.OVERHEATED, course.isOverheated(), sheet.subject(), finding);
-        conditions.keep(Condition.SCORCHED, course.isScorched(), sheet.subject(), finding);
+        boolean food = sheet.plan().request().circumstances().use() == Use.FOOD;
+        conditions.keep(Condition.OVERHEATED, course.isOverheated(), sheet.subject(), food, finding);
+        conditions.keep(Condition.SCORCHED, course.isScorched(), sheet.subject(), food, finding);
     }
 }

@@ -132,6 +132,12 @@ public class Makings {
         return among(List.of(id)).stream().findFirst().orElseThrow(() -> new NotHere("that making"));
     }
 
+    /** Tells whether a batch is something made of an oil. */
+    @Transactional(readOnly = true)
+    public boolean isMaking(UUID id) {
+        return !among(List.of(id)).isEmpty();
+    }
+
     /** Lets only one at a time write about a making, and reads it as it then stands. */
     @Transactional(propagation = Propagation.MANDATORY)
     public Sheet locked(UUID id) {

@@ -3,6 +3,7 @@ package app.velvetcrock.bench;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.HeldBack;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Density;
@@ -134,7 +135,7 @@ public class BenchStock {
     }
 
     public Shelves read(House house, LocalDate today) {
-        Conditions.HeldBack held = Conditions.HeldBack.from(Held.USE, conditions.open());
+        HeldBack held = HeldBack.from(Held.USE, conditions.open());
         Map<UUID, Long> taken = batches.inUse();
         Set<UUID> drying = rack.lots();
         List<OfJar> pans = kit.pots();
@@ -146,6 +147,7 @@ public class BenchStock {
         return new Shelves(
                 stores.herbs().stream()
                         .filter(lot -> held.isFree(null, lot.id()) && !drying.contains(lot.id()))
+                        .sorted(Comparator.comparing(lot -> lot.isPast(today)))
                         .toList(),
                 liquidFirst(
                         stores.carriers().stream()
@@ -176,19 +178,25 @@ public class BenchStock {
                 .toList();
     }
 
-    /** Puts what pours in this pantry first, and of one oil the bottle that lasts longest: what the sentence begins with. */
+    /**
+     * Puts what pours in this pantry first, and of one oil the bottle that lasts longest: what the sentence begins with. What is past its
+     * date comes last, chosen by nobody but by hand.
+     */
     private static List<Stock.OfCarrier> liquidFirst(List<Stock.OfCarrier> carriers, House house, LocalDate today) {
         return carriers.stream()
-                .sorted(Comparator.comparing((Stock.OfCarrier c) -> c.kind()
+                .sorted(Comparator.comparing(
+                                (Stock.OfCarrier c) -> end(c, today).isBefore(today))
+                        .thenComparing((Stock.OfCarrier c) -> c.kind()
                                 .melting()
                                 .filter(m -> m.compareTo(house.settings().pantry()) > 0)
                                 .isPresent())
                         .thenComparing(Stock.OfCarrier::name)
-                        .thenComparing(
-                                c -> new Bottle(c.name(), c.kind().monthsOpened(), c.opened(), c.bestBefore())
-                                        .end(today),
-                                Comparator.reverseOrder()))
+                        .thenComparing(c -> end(c, today), Comparator.reverseOrder()))
                 .toList();
+    }
+
+    private static LocalDate end(Stock.OfCarrier bottle, LocalDate today) {
+        return new Bottle(bottle.name(), bottle.kind().monthsOpened(), bottle.opened(), bottle.bestBefore()).end(today);
     }
 
     static Bottled pour(Stock.OfCarrier bottle) {

@@ -37,8 +37,10 @@ class Alarms {
             this.here = here;
         }
 
-        private boolean isAbout(Subject subject) {
-            return Stream.of(subject.batch(), subject.lot()).anyMatch(id -> id != null && here.contains(id.toString()));
+        private boolean isAbout(Told told) {
+            return Stream.of(told.subject().batch(), told.subject().lot())
+                            .anyMatch(id -> id != null && here.contains(id.toString()))
+                    || told.reach().isNamedIn(here);
         }
 
         /** What can be said to be wrong by somebody who looked. */
@@ -50,7 +52,7 @@ class Alarms {
             if (open == null) {
                 open = Current.signedIn().isPresent()
                         ? conditions.open().stream()
-                                .filter(told -> !isAbout(told.subject()))
+                                .filter(told -> !isAbout(told))
                                 .toList()
                         : List.of();
             }

@@ -61,6 +61,9 @@ class FoundCondition {
     /** Worked out by the core, and withdrawn by it when it holds no longer; false for what somebody saw or smelled. */
     boolean workedOut;
 
+    /** Whether it stands on all that was made of it, as the core said when it was found. */
+    boolean travels;
+
     @Enumerated(EnumType.STRING)
     @Nullable
     Answer answer;
@@ -100,6 +103,11 @@ class FoundCondition {
         byHand = false;
         answeredAt = null;
         answeredBy = null;
+    }
+
+    /** What it is of and what is wrong: "Yarrow, jar 3: mould". */
+    String because() {
+        return "%s: %s".formatted(name, kind.word());
     }
 
     Subject subject() {

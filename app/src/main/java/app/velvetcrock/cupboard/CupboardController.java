@@ -129,7 +129,7 @@ class CupboardController {
         List<GoodOnShelf> made = goods.inStock().stream()
                 .filter(good -> good.name().toLowerCase(Locale.ROOT).contains(name.toLowerCase(Locale.ROOT)))
                 .filter(good -> !good.useBy().isBefore(since) && good.useBy().isBefore(until))
-                .map(good -> GoodOnShelf.of(good, today, households.current()))
+                .map(good -> GoodOnShelf.of(good, conditions.open(), today, households.current()))
                 .toList();
         List<OilOnShelf> shown = OilOnShelf.grouped(stock.stream()
                 .map(oil -> OilOnShelf.of(oil, Objects.requireNonNull(byId.get(oil.batch())), today))
@@ -289,6 +289,7 @@ class CupboardController {
                 "conditions",
                 conditions.stream()
                         .filter(told -> told.isOfLot(shown.batch().id(), lot))
+                        .map(told -> told.at(shown.batch().id(), lot))
                         .toList());
         model.addAttribute(
                 "siblings",

@@ -1,5 +1,6 @@
 package app.velvetcrock.cupboard;
 
+import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.label.Ingredients;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.pan.MakingPlan;
@@ -8,7 +9,9 @@ import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -18,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param word how near its day is
  * @param mark "soon" or "past"; empty while there is time
  * @param back why it is kept back; null where it is not
+ * @param wrong what is wrong with it or with what is in it, the gravest first; empty where all is well
  */
 record GoodOnShelf(
         Stock.OfGood good,
@@ -27,11 +31,18 @@ record GoodOnShelf(
         String word,
         String mark,
         String shape,
-        @Nullable String back) {
+        @Nullable String back,
+        List<Told> wrong) {
 
     private static final int SOON = 30;
 
-    static GoodOnShelf of(Stock.OfGood good, LocalDate today, House house) {
+    /** {@code open}: what is wrong in the household and not answered. */
+    static GoodOnShelf of(Stock.OfGood good, List<Told> open, LocalDate today, House house) {
+        List<Told> wrong = open.stream()
+                .filter(told -> told.isOfLot(good.batch(), good.id()))
+                .map(told -> told.at(good.batch(), good.id()))
+                .sorted(Comparator.comparing(Told::kind))
+                .toList();
         long days = ChronoUnit.DAYS.between(today, good.useBy());
         boolean rest = good.kind().equals(Goods.LEFT);
         boolean bar = good.kind().endsWith("bar");
@@ -45,15 +56,26 @@ record GoodOnShelf(
                         : days == 0
                                 ? "its last day"
                                 : days <= SOON
-                                        ? "use first: %s".formatted(house.days(days))
+                                        ? (wrong.isEmpty() ? "use first: %s" : "%s left").formatted(house.days(days))
                                         : house.days(days) + " left",
-                days < 0 ? "past" : days <= SOON ? "soon" : "",
+                days < 0 || !wrong.isEmpty() ? "past" : days <= SOON ? "soon" : "",
                 rest ? "pan" : bar ? "bar" : "tin",
-                good.keptBack().map(why -> "Neither given nor sold: " + why).orElse(null));
+                good.keptBack().map(why -> "Neither given nor sold: " + why).orElse(null),
+                wrong);
     }
 
     public String aria() {
-        return "%s: %s, %s, %s".formatted(good.name(), amount, till, word);
+        return "%s: %s, %s, %s%s".formatted(good.name(), amount, till, word, wrongWords());
+    }
+
+    /** What is wrong as it is read out: ", smells off"; empty where all is well. */
+    private String wrongWords() {
+        return wrong.stream().map(told -> ", " + told.word()).collect(Collectors.joining());
+    }
+
+    /** What its tag says first: its day, or what is wrong. */
+    public String tag() {
+        return wrong.isEmpty() ? till : "! " + wrong.get(0).tag();
     }
 
     /**

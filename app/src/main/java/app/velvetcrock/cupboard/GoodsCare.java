@@ -41,11 +41,18 @@ class GoodsCare {
         return entry;
     }
 
+    /** All that is wrong in the household and not answered. */
+    @Transactional(readOnly = true)
+    public List<Told> open() {
+        return conditions.open();
+    }
+
     /** What was found of it, answered or not. */
     @Transactional(readOnly = true)
     public List<Told> conditions(Stock.OfGood good) {
         return conditions.ofBatch(good.batch()).stream()
                 .filter(told -> told.isOfLot(good.batch(), good.id()))
+                .map(told -> told.at(good.batch(), good.id()))
                 .toList();
     }
 }

@@ -94,23 +94,21 @@ class GoodsController {
         House house = households.current();
         Stock.OfGood good = goods.find(lot);
         Makings.Sheet sheet = makings.sheet(good.batch());
-        model.addAttribute("shelf", GoodOnShelf.of(good, house.dayOf(clock.instant()), house));
+        model.addAttribute("shelf", GoodOnShelf.of(good, care.open(), house.dayOf(clock.instant()), house));
         model.addAttribute("sheet", sheet);
         model.addAttribute("sent", sent);
         model.addAttribute("conditions", care.conditions(good));
         model.addAttribute("claims", claims.claims(good.name()));
-        model.addAttribute("whys", whys(good));
+        model.addAttribute("whys", whys());
         model.addAttribute("story", story(stores.story(lot), good, house));
         return "cupboard/good";
     }
 
-    /** What may be done with it; what is kept back is only used up at home or thrown out. */
-    private static List<Fields.Option> whys(Stock.OfGood good) {
+    /** What may have been done with it: what is kept back is not given or sold any more, but may have been. */
+    private static List<Fields.Option> whys() {
         List<Fields.Option> whys = new ArrayList<>();
         for (Taking why : Taking.values()) {
-            if (why == Taking.DRAWN || good.keptBack().isEmpty()) {
-                whys.add(new Fields.Option(why.name(), why.word()));
-            }
+            whys.add(new Fields.Option(why.name(), why.word()));
         }
         whys.add(new Fields.Option(Cause.DISCARDED.name(), "thrown out"));
         return whys;
@@ -221,7 +219,7 @@ class GoodsController {
                 .findFirst()
                 .map(house::dayOf)
                 .orElse(house.dayOf(clock.instant()));
-        GoodOnShelf shelf = GoodOnShelf.of(good, house.dayOf(clock.instant()), house);
+        GoodOnShelf shelf = GoodOnShelf.of(good, care.open(), house.dayOf(clock.instant()), house);
         String own = cut(words);
         String called = cut(title).isEmpty() ? good.name() : cut(title);
         List<Claims.Claim> marked = claims.claims(called + ". " + own);

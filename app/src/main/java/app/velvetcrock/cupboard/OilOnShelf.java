@@ -80,12 +80,13 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
     public List<Told> conditions() {
         return batch.conditions().stream()
                 .filter(told -> told.isOfLot(batch.id(), oil.id()))
+                .map(told -> told.at(batch.id(), oil.id()))
                 .toList();
     }
 
     /** The same as it is read out: ", mould"; empty where all is well. */
     public String wrongWords() {
-        return conditions().stream().map(told -> ", " + told.kind().word()).collect(Collectors.joining());
+        return conditions().stream().map(told -> ", " + told.word()).collect(Collectors.joining());
     }
 
     /** Tells whether a deed is held back. */
@@ -118,13 +119,13 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
     public String till(House house) {
         return conditions().isEmpty()
                 ? house.shortDay(oil.useBy())
-                : "! " + conditions().get(0).kind().word();
+                : "! " + conditions().get(0).tag();
     }
 
     /** What nobody who reads its row may miss: the mark, what is wrong, the rule for food. */
     public String warnings() {
         return (batch.plan().mark().isPresent() ? " made against the rule of water" : "")
-                + conditions().stream().map(told -> " ! " + told.kind().word()).collect(Collectors.joining())
+                + conditions().stream().map(told -> " ! " + told.word()).collect(Collectors.joining())
                 + (batch.plan().isMoistFood() ? " food: refrigerator, use or freeze by then" : "");
     }
 

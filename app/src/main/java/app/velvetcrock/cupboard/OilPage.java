@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * A finished oil's page and its label, worded before they are drawn.
  *
  * @param isGone whether nothing of it is left
+ * @param isHeld whether something wrong with it holds it back
  * @param mark why its batch was made against the rule of water; null where it was not
  * @param keep the sum its date came from; null where there is none
  * @param changed what its sum came to where its date is another since; empty where it is the same
@@ -29,6 +30,7 @@ record OilPage(
         String kept,
         boolean isGone,
         boolean isFood,
+        boolean isHeld,
         boolean canDraw,
         boolean canBottle,
         boolean canSniff,
@@ -74,8 +76,9 @@ record OilPage(
                         + ", " + oil.place().word(),
                 gone,
                 food,
-                !gone && !shown.isHeld(Held.DRAW),
-                !gone && oil.bottle().isEmpty() && !shown.isHeld(Held.BOTTLE),
+                shown.isHeld(Held.GIVE),
+                !gone,
+                !gone && oil.bottle().isEmpty(),
                 !gone && !food && !shown.isHeld(Held.DRAW),
                 shown.batch().plan().mark().orElse(null),
                 house.volume(oil.volumeLeft()),

@@ -1,6 +1,7 @@
 package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Makings;
+import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.making.Cooling;
@@ -55,15 +56,23 @@ class MakingController {
     private final PanWork work;
     private final PanStock stock;
     private final PanLimits limits;
+    private final Conditions conditions;
     private final Households households;
     private final Clock clock;
 
     MakingController(
-            Makings makings, PanWork work, PanStock stock, PanLimits limits, Households households, Clock clock) {
+            Makings makings,
+            PanWork work,
+            PanStock stock,
+            PanLimits limits,
+            Conditions conditions,
+            Households households,
+            Clock clock) {
         this.limits = limits;
         this.makings = makings;
         this.work = work;
         this.stock = stock;
+        this.conditions = conditions;
         this.households = households;
         this.clock = clock;
     }
@@ -111,6 +120,7 @@ class MakingController {
                 : asked.number("firm", firm, 0, Firmness.HARDEST, "on the scale")
                         .orElse(sheet.plan().firmness());
         model.addAttribute("sheet", sheet);
+        model.addAttribute("conditions", conditions.ofBatch(sheet.id()));
         MakingPage page = MakingPage.of(sheet, limits.over(sheet.course(), house.dayOf(now)), target, now, house);
         model.addAttribute("page", page);
         model.addAttribute("firm", app.velvetcrock.core.measure.Decimals.upTo(target, 1));

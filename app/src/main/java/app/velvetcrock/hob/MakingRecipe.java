@@ -71,7 +71,9 @@ class MakingRecipe {
             });
         }
         return reply.answer(
-                new FormSent("", key == null ? UUID.randomUUID() : key, fields, "/pan"), () -> "redirect:/pan", () -> {
+                new FormSent("", key == null ? UUID.randomUUID() : key, fields, "/pan"),
+                () -> "redirect:/cupboard/goods/" + lot,
+                () -> {
                     UUID id = remelting.remelt(
                             lot, amount.get(), Current.doing("remelt", UUID.randomUUID(), clock.instant(), ""));
                     return new Done(

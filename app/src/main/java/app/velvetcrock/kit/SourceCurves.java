@@ -41,7 +41,8 @@ public class SourceCurves {
         forget(batch);
         for (int i = 0; i < curves.size(); i++) {
             SourceCurve curve = curves.get(i);
-            sql.sql("insert into source_curve values (:stillroom, :batch, :ordinal, :kit, :setting, :load, :end, :tau)")
+            sql.sql(
+                            "insert into source_curve values (:stillroom, :batch, :ordinal, :kit, :setting, :load, :end, :tau, :began)")
                     .param("stillroom", Current.stillroom())
                     .param("batch", batch)
                     .param("ordinal", i)
@@ -50,6 +51,7 @@ public class SourceCurves {
                     .param("load", curve.load().toMicrolitres())
                     .param("end", curve.end().celsius())
                     .param("tau", curve.tau().toSeconds())
+                    .param("began", curve.began().map(Temperature::celsius).orElse(null))
                     .update();
         }
     }
@@ -58,7 +60,7 @@ public class SourceCurves {
     @Transactional
     public UUID keepTrial(UUID kit, SourceCurve curve) {
         UUID id = UUID.randomUUID();
-        sql.sql("insert into source_trial values (:stillroom, :id, :kit, :setting, :load, :end, :tau, :now)")
+        sql.sql("insert into source_trial values (:stillroom, :id, :kit, :setting, :load, :end, :tau, :now, :began)")
                 .param("stillroom", Current.stillroom())
                 .param("id", id)
                 .param("kit", kit)
@@ -66,6 +68,7 @@ public class SourceCurves {
                 .param("load", curve.load().toMicrolitres())
                 .param("end", curve.end().celsius())
                 .param("tau", curve.tau().toSeconds())
+                .param("began", curve.began().map(Temperature::celsius).orElse(null))
                 .param("now", Timestamp.from(clock.instant()))
                 .update();
         return id;
@@ -94,10 +97,10 @@ public class SourceCurves {
         Map<UUID, List<SourceCurve>> curves = new LinkedHashMap<>();
         sql.sql(
                         """
-                        (select kit_id, setting, load_ul, end_celsius, tau_seconds from source_curve
+                        (select kit_id, setting, load_ul, end_celsius, tau_seconds, began_celsius from source_curve
                         where stillroom_id = :stillroom order by batch_id desc, ordinal limit :most)
                         union all
-                        (select kit_id, setting, load_ul, end_celsius, tau_seconds from source_trial
+                        (select kit_id, setting, load_ul, end_celsius, tau_seconds, began_celsius from source_trial
                         where stillroom_id = :stillroom order by tried_at desc limit :most)""")
                 .param("stillroom", Current.stillroom())
                 .param("most", LATEST)
@@ -113,6 +116,7 @@ public class SourceCurves {
                 Optional.ofNullable(row.getString(2)).map(HeatSetting::valueOf),
                 Volume.ofMicrolitres(row.getLong(3)),
                 Temperature.ofCelsius(row.getDouble(4)),
-                Duration.ofSeconds(row.getLong(5)));
+                Duration.ofSeconds(row.getLong(5)),
+                Optional.ofNullable(row.getBigDecimal(6)).map(began -> Temperature.ofCelsius(began.doubleValue())));
     }
 }

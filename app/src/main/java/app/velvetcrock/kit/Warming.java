@@ -1,8 +1,11 @@
 package app.velvetcrock.kit;
 
 import app.velvetcrock.core.charge.Charge;
+import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.heat.SourceCurve;
 import app.velvetcrock.core.heat.SourceLearned;
+import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.timetable.HomeHours;
@@ -46,5 +49,35 @@ public class Warming {
                                 shown.getOrDefault(source.id(), List.of()), kit.load(way, charge), heated.get()))
                         .map(home::warmingUpIn)
                         .orElse(home);
+    }
+
+    /**
+     * A source as it is turned now, under a stage of a way.
+     *
+     * @param setting absent where it was never said
+     * @param from how warm the oil was read in this session; absent where it was not read yet
+     */
+    public record Turned(
+            Method way,
+            Stage stage,
+            UUID stand,
+            Charge charge,
+            Optional<HeatSetting> setting,
+            Optional<Temperature> from) {}
+
+    /** What a source is known to do that the stage does not bear; empty where it bears it, or nothing is known. */
+    public Optional<String> warning(Turned turned, Wording say) {
+        Map<UUID, List<SourceCurve>> shown = PerRequest.of("source curves", Current.person(), curves::all);
+        return shown.isEmpty()
+                ? Optional.empty()
+                : kit.sourceOf(turned.way().sources(), turned.stand())
+                        .flatMap(source -> SourceLearned.warning(
+                                source.kit().name(),
+                                shown.getOrDefault(source.id(), List.of()),
+                                kit.load(turned.way(), turned.charge()),
+                                turned.setting(),
+                                turned.stage(),
+                                turned.from(),
+                                say));
     }
 }

@@ -3,6 +3,7 @@ package app.velvetcrock.pan;
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.catalogue.OwnCeilings;
 import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.HeldBack;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.look.Held;
@@ -172,22 +173,24 @@ public class PanStock {
 
     public Shelves shelves(House house, LocalDate today) {
         List<Told> open = conditions.open();
-        Conditions.HeldBack held = Conditions.HeldBack.from(Held.USE, open);
-        Conditions.HeldBack ungiven = Conditions.HeldBack.from(Held.GIVE, open);
+        HeldBack held = HeldBack.from(Held.USE, open);
+        HeldBack ungiven = HeldBack.from(Held.GIVE, open);
         List<Stock.OfOil> left = oils.left();
         List<PanThing> infused = left.stream()
                 .filter(oil -> !oil.useBy().isBefore(today) && held.isFree(oil.batch(), oil.id()))
                 .map(oil -> PanThing.infused(oil, house)
-                        .but(ungiven.of(oil.batch(), oil.id())
-                                .map(told -> told.kind().word())))
+                        .but(ungiven.of(oil.batch(), oil.id()).map(told -> told.word())))
                 .toList();
         List<Stock.OfCarrier> allCarriers = stores.carriers();
-        List<Stock.OfCarrier> carriers =
-                allCarriers.stream().filter(one -> held.isFree(null, one.id())).toList();
+        List<Stock.OfCarrier> carriers = allCarriers.stream()
+                .filter(one -> held.isFree(null, one.id()))
+                // What is past its date is chosen by nobody but by hand.
+                .sorted(Comparator.comparing(one -> isPast(one, today)))
+                .toList();
         List<PanThing> plain = carriers.stream()
                 .filter(one -> !isSolid(one.kind()))
                 .map(one -> carrier(one, house, today)
-                        .but(ungiven.of(null, one.id()).map(told -> told.kind().word())))
+                        .but(ungiven.of(null, one.id()).map(told -> told.word())))
                 .toList();
         List<PanThing> solid = carriers.stream()
                 .filter(one -> isSolid(one.kind()))
@@ -245,16 +248,22 @@ public class PanStock {
                         today));
     }
 
+    private static boolean isPast(Stock.OfCarrier one, LocalDate today) {
+        return new Bottle(one.name(), one.kind().monthsOpened(), one.opened(), one.bestBefore())
+                .end(today)
+                .isBefore(today);
+    }
+
     private record Named(String name, @Nullable UUID batch, UUID lot) {}
 
     /** Oils that are past their date, and whatever an open condition holds back. */
     private static List<String> notOffered(
-            List<Stock.OfOil> left, Stream<Named> others, Conditions.HeldBack held, LocalDate today) {
+            List<Stock.OfOil> left, Stream<Named> others, HeldBack held, LocalDate today) {
         Stream<String> past =
                 left.stream().filter(oil -> oil.useBy().isBefore(today)).map(oil -> oil.name() + ": past its date");
         Stream<Named> oils = left.stream().map(oil -> new Named(oil.name(), oil.batch(), oil.id()));
-        Stream<String> found = Stream.concat(oils, others).flatMap(one -> held.of(one.batch(), one.lot()).stream()
-                .map(told -> one.name() + ": " + told.kind().word()));
+        Stream<String> found = Stream.concat(oils, others)
+                .flatMap(one -> held.of(one.batch(), one.lot()).stream().map(told -> one.name() + ": " + told.word()));
         return Stream.concat(past, found).distinct().toList();
     }
 

@@ -11,6 +11,7 @@ import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.spirit.SpiritFire;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.stillroom.House;
@@ -224,6 +225,7 @@ class PressController {
         model.addAttribute("form", form);
         model.addAttribute("fields", fields);
         model.addAttribute("isHeld", sheet.holding(Held.STRAIN).isPresent());
+        model.addAttribute("spirit", sheet.course().spirit() ? SpiritFire.WORDS : null);
         model.addAttribute("pressings", Pressing.values());
         model.addAttribute("clarities", Clarity.values());
         model.addAttribute("smells", Smell.values());

@@ -15,7 +15,6 @@ import app.velvetcrock.core.keeping.Aftermath;
 import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.look.Condition;
-import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Sign;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -74,7 +73,7 @@ class Straining implements Deeds.Hands {
         Deed.Strain deed = doing.deed();
         UUID id = sheet.id();
         House house = households.current();
-        conditions.refuseHeld(id, null, Held.STRAIN);
+        conditions.refuseStraining(id, doing.at());
         PlanRequest request = sheet.plan().request();
         Volume out = request.carrier().kind().density().volumeOf(deed.out());
         Finish finish = sheet.finish(house.dayOf(doing.at()));

@@ -74,6 +74,9 @@ record RackPage(
                                     : "It has lost no weight yet.");
             case TRY_IT -> "By its weight it may be dry: does a stem snap?";
             case DRY -> "Dry. Take it down.";
+            case CONTRADICTS -> ("It snaps, and by its weighings it is %d %% water: the two contradict each other. Were stems weighed in, "
+                            + "was it another bundle, is the scale right? It is not taken down as dried until one of them is settled.")
+                    .formatted(Math.round(course.waterNow() * 100));
             case AIR_TOO_DAMP -> "The air is too damp: it loses no more and still bends. Warmer, drier, more air.";
         };
     }
@@ -81,7 +84,7 @@ record RackPage(
     private static String mark(DryingCourse.State state) {
         return state == DryingCourse.State.DRY
                 ? "good-word"
-                : state == DryingCourse.State.AIR_TOO_DAMP ? "bad-word" : "";
+                : state == DryingCourse.State.AIR_TOO_DAMP || state == DryingCourse.State.CONTRADICTS ? "bad-word" : "";
     }
 
     private static List<Weighing> weighings(Rack.OnRack rack, House house) {

@@ -60,7 +60,7 @@ class CalendarController {
     ResponseEntity<String> feed(@PathVariable String secret) {
         SignedIn owner = feeds.opens(secret).orElseThrow(() -> new NotHere("that calendar"));
         String text = Current.as(owner, () -> new CalendarFile(households.current(), clock.instant())
-                .write(ahead.all(), conditions.open(), pan.events()));
+                .write(ahead.all(), conditions.open(), conditions.asked(), pan.events()));
         return ResponseEntity.ok()
                 .contentType(CALENDAR)
                 .header("Cache-Control", "private, max-age=300")
@@ -71,7 +71,11 @@ class CalendarController {
     ResponseEntity<String> batch(@PathVariable UUID id) {
         BatchSheet sheet = batches.sheet(id);
         String text = new CalendarFile(households.current(), clock.instant())
-                .write(ahead.of(List.of(sheet)), sheet.conditions());
+                .write(
+                        ahead.of(List.of(sheet)),
+                        sheet.conditions().stream()
+                                .map(told -> told.atBatch(id))
+                                .toList());
         return ResponseEntity.ok()
                 .contentType(CALENDAR)
                 .header(

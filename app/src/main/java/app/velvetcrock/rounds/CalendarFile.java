@@ -1,11 +1,13 @@
 package app.velvetcrock.rounds;
 
 import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.condition.Asked;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.core.spirit.SpiritFire;
 import app.velvetcrock.stillroom.House;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -60,10 +62,10 @@ final class CalendarFile {
     record AtThePan(String key, Instant at, String summary, int lines) {}
 
     String write(List<Event> events, List<Told> wrong) {
-        return write(events, wrong, List.of());
+        return write(events, wrong, List.of(), List.of());
     }
 
-    String write(List<Event> events, List<Told> wrong, List<AtThePan> pan) {
+    String write(List<Event> events, List<Told> wrong, List<Asked> asked, List<AtThePan> pan) {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Velvet Crock//Rounds//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
@@ -77,7 +79,12 @@ final class CalendarFile {
             calendar.add(known.getVTimeZone());
         }
         events.forEach(event -> calendar.add(event(event, known == null ? ZoneId.of("UTC") : zone)));
-        wrong.forEach(told -> calendar.add(wrong(told)));
+        wrong.forEach(told -> calendar.add(allDay(
+                told.id().toString(),
+                "! %s".formatted(told.head()),
+                told.kind().advice() + (told.also().isEmpty() ? "" : " It is " + told.also() + "."))));
+        asked.forEach(one ->
+                calendar.add(allDay(one.id().toString(), "! %s %s".formatted(one.what(), one.name()), one.why())));
         pan.forEach(step -> calendar.add(event(step, known == null ? ZoneId.of("UTC") : zone)));
         StringWriter text = new StringWriter();
         try {
@@ -88,19 +95,17 @@ final class CalendarFile {
         return text.toString();
     }
 
-    /** What is wrong stands on today, all day long, until it is answered. */
-    private VEvent wrong(Told told) {
-        VEvent event = new VEvent(
-                house.dayOf(now),
-                "! %s: %s".formatted(told.kind().word(), told.subject().name()));
-        event.add(new Uid(told.id() + UID_HOST));
+    /** What is wrong, and what that asks, stands on today, all day long, until it is answered. */
+    private VEvent allDay(String id, String summary, String description) {
+        VEvent event = new VEvent(house.dayOf(now), summary);
+        event.add(new Uid(id + UID_HOST));
         event.getProperties().stream()
                 .filter(DtStamp.class::isInstance)
                 .findFirst()
                 .ifPresent(event::remove);
         event.add(new DtStamp(now));
         event.add(ImmutableStatus.VEVENT_CONFIRMED);
-        event.add(new Description(told.kind().advice()));
+        event.add(new Description(description));
         return event;
     }
 
@@ -134,7 +139,8 @@ final class CalendarFile {
         // Grows with every line of the log, so that a moved event is newer than the one before.
         event.add(new Sequence(sheet.lines().size()));
         event.add(of.cancelled() ? ImmutableStatus.VEVENT_CANCELLED : ImmutableStatus.VEVENT_CONFIRMED);
-        event.add(new Description((sheet.plan().isMoistFood() ? "Food, %s. ".formatted(MoistFood.RULE) : "")
+        event.add(new Description((sheet.course().spirit() ? SpiritFire.WORDS + " " : "")
+                + (sheet.plan().isMoistFood() ? "Food, %s. ".formatted(MoistFood.RULE) : "")
                 + sheet.plan().request().circumstances().method().name() + ", " + house.volume(sheet.oilIn())
                 + " of oil"));
         return event;

@@ -1,6 +1,7 @@
 package app.velvetcrock.rounds;
 
 import app.velvetcrock.batch.Makings;
+import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.pan.MakingCourse;
@@ -13,6 +14,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** What is to be done at the pan: the next step of each making, and in the calendar those whose time is known. */
@@ -22,12 +24,14 @@ class PanTasks {
     private static final String STAGE = "pan";
 
     private final Makings makings;
+    private final Conditions conditions;
     private final PanWaiting waiting;
     private final Households households;
     private final Clock clock;
 
-    PanTasks(Makings makings, PanWaiting waiting, Households households, Clock clock) {
+    PanTasks(Makings makings, Conditions conditions, PanWaiting waiting, Households households, Clock clock) {
         this.makings = makings;
+        this.conditions = conditions;
         this.waiting = waiting;
         this.households = households;
         this.clock = clock;
@@ -39,7 +43,7 @@ class PanTasks {
         Instant now = clock.instant();
         List<Row> rows = new ArrayList<>();
         for (Makings.Sheet sheet : makings.inThePan()) {
-            sheet.course().next().ifPresent(step -> rows.add(row(sheet, step, house, now)));
+            sheet.course().next().ifPresent(step -> rows.add(row(sheet, step, wrong(sheet), house, now)));
         }
         waiting.all().stream()
                 .filter(PanWaiting.Waits::ready)
@@ -58,7 +62,15 @@ class PanTasks {
         return rows;
     }
 
-    private static Row row(Makings.Sheet sheet, MakingCourse.Step step, House house, Instant now) {
+    /** What is wrong with what is in the pan, before all else: "! in it: Yarrow oil, batch 4, smells off; ". */
+    private String wrong(Makings.Sheet sheet) {
+        return conditions.open().stream()
+                .filter(told -> told.isOfBatch(sheet.id()))
+                .map(told -> "! %s; ".formatted(told.at(sheet.id(), null).word()))
+                .collect(Collectors.joining());
+    }
+
+    private static Row row(Makings.Sheet sheet, MakingCourse.Step step, String wrong, House house, Instant now) {
         boolean late = step.until().filter(now::isAfter).isPresent();
         boolean later = step.from().filter(now::isBefore).isPresent();
         Instant at = step.from().orElse(now);
@@ -74,9 +86,10 @@ class PanTasks {
                 house.time(at),
                 what(step),
                 sheet.name(),
-                step.until()
-                        .map(until -> (late ? "sets in the pan since " : "till ") + house.time(until))
-                        .orElse("in the pan"),
+                wrong
+                        + step.until()
+                                .map(until -> (late ? "sets in the pan since " : "till ") + house.time(until))
+                                .orElse("in the pan"),
                 "/pan/" + sheet.id(),
                 null);
     }
@@ -99,7 +112,7 @@ class PanTasks {
                     events.add(new CalendarFile.AtThePan(
                             "%s.%s".formatted(sheet.id(), new TaskKey(STAGE, TaskKind.PAN, i + 1)),
                             step.from().get(),
-                            "%s: %s, batch %d".formatted(what(step), sheet.name(), sheet.number()),
+                            "%s%s: %s, batch %d".formatted(wrong(sheet), what(step), sheet.name(), sheet.number()),
                             sheet.lines().size()));
                 }
             }

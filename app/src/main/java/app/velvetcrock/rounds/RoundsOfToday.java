@@ -1,5 +1,6 @@
 package app.velvetcrock.rounds;
 
+import app.velvetcrock.condition.Asked;
 import app.velvetcrock.condition.Told;
 import java.util.List;
 import java.util.stream.Stream;
@@ -8,10 +9,11 @@ import java.util.stream.Stream;
  * The strip as it is shown.
  *
  * @param wrong what is wrong and not answered yet, before all else
+ * @param asked what a finding asks of somebody: to tell whom a thing went to, to smell a bottle
  * @param untilNow late rows, then today's up to now
  * @param afterNow today's rows still to come, then the days ahead
  */
-public record RoundsOfToday(List<Told> wrong, List<Row> untilNow, List<Row> afterNow) {
+public record RoundsOfToday(List<Told> wrong, List<Asked> asked, List<Row> untilNow, List<Row> afterNow) {
 
     /** More than these are folded away. */
     private static final int SHOWN = 40;
@@ -51,8 +53,9 @@ public record RoundsOfToday(List<Told> wrong, List<Row> untilNow, List<Row> afte
 
     public long openToday() {
         return Stream.concat(untilNow.stream(), afterNow.stream())
-                .filter(row -> row.isOpen() && row.state() != Row.State.COMING)
-                .count();
+                        .filter(row -> row.isOpen() && row.state() != Row.State.COMING)
+                        .count()
+                + asked.size();
     }
 
     /** How much is to be done, in words. */

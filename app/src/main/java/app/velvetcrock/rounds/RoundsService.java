@@ -3,8 +3,10 @@ package app.velvetcrock.rounds;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.HeldBack;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.rounds.AfterStraining;
 import app.velvetcrock.core.rounds.Rounds;
@@ -49,7 +51,10 @@ public class RoundsService {
             TaskKind.HEAT_ON,
             TaskKind.HEAT_OFF,
             TaskKind.READ,
-            TaskKind.WATER);
+            TaskKind.WATER,
+            TaskKind.FRIDGE_IN,
+            TaskKind.FRIDGE_OUT,
+            TaskKind.SPIRIT_GONE);
 
     private final Batches batches;
     private final Oils oils;
@@ -82,7 +87,9 @@ public class RoundsService {
         Map<UUID, Stock.OfOil> first = new HashMap<>();
         LocalDate today = households.current().dayOf(clock.instant());
         Set<UUID> open = Set.copyOf(batches.settlingOrEnded(today.minusDays(1)));
+        HeldBack held = HeldBack.from(Held.USE, conditions.open());
         oils.left().stream()
+                .filter(oil -> held.isFree(oil.batch(), oil.id()))
                 .filter(oil -> open.contains(oil.batch()) || oil.useBy().isBefore(today.plusDays(DAYS_OF_ENDING)))
                 .forEach(oil -> first.putIfAbsent(oil.batch(), oil));
         Map<Boolean, List<BatchSheet>> all = batches.standingAnd(first.keySet()).stream()
@@ -122,6 +129,7 @@ public class RoundsService {
                 .toList();
         return new RoundsOfToday(
                 conditions.open(),
+                conditions.asked(),
                 rows.stream().filter(row -> !isAhead(row)).toList(),
                 rows.stream().filter(RoundsService::isAhead).toList());
     }

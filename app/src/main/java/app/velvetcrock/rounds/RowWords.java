@@ -10,6 +10,7 @@ import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.core.spirit.SpiritFire;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
@@ -79,16 +80,28 @@ final class RowWords {
         };
     }
 
-    private static String what(Found found) {
+    private String what(Found found) {
         TaskKind kind = found.task().key().kind();
         boolean turn = kind == TaskKind.SHAKE && found.sheet().plan().found().cover() == Cover.COVERS_PUSHED_UNDER;
+        if (kind == TaskKind.USE_FIRST && daysLeft(found.sheet()) < 0) {
+            return "Past its date";
+        }
         if (kind == TaskKind.NEXT) {
             return "Next: " + found.sheet().course().next().map(Stage::name).orElse("strain");
         }
         if (kind == TaskKind.SHAKE && found.sheet().course().stage().key().equals(Variants.WINDOW_STAGE)) {
             return "Loosen and shake, three times today";
         }
-        return turn ? "Shake, turn under" : kind == TaskKind.READ && isProbed(found) ? "Too hot" : kind.word();
+        return turn
+                ? "Shake, turn under"
+                : kind == TaskKind.READ && isProbed(found)
+                        ? "Too hot"
+                        : kind == TaskKind.READ && isUnseen(found) ? "Look at it now" : kind.word();
+    }
+
+    private static boolean isUnseen(Found found) {
+        return found.state() != Row.State.DONE
+                && found.sheet().course().heat().flatMap(HeatCourse::unseen).isPresent();
     }
 
     /** Tells whether a probe reads it, so that nobody is asked what it reads, but to do something about it. */
@@ -101,7 +114,15 @@ final class RowWords {
                         .isPresent();
     }
 
+    /** Why it is asked, and of spirit at every step what its vapour does. */
     private String why(Found found) {
+        String why = asked(found);
+        return found.sheet().course().spirit() && found.state() != Row.State.DONE
+                ? why + (why.isEmpty() ? "" : "; ") + SpiritFire.SHORT
+                : why;
+    }
+
+    private String asked(Found found) {
         BatchSheet sheet = found.sheet();
         return switch (found.task().key().kind()) {
             case SHAKE -> "day %d of %d"
@@ -131,6 +152,9 @@ final class RowWords {
                     : house.about(sheet.forecast().expected()) + " back";
             case DECANT -> "settled a day; measure again";
             case USE_FIRST -> useFirst(sheet);
+            case FRIDGE_IN -> "wet herb breeds germs while it is tepid: cold till it is heated again";
+            case FRIDGE_OUT -> "to be put on the heat again";
+            case SPIRIT_GONE -> "by weight and by smell";
             case PAN -> "";
         };
     }
@@ -170,8 +194,7 @@ final class RowWords {
     }
 
     private String useFirst(BatchSheet sheet) {
-        long days = ChronoUnit.DAYS.between(
-                today.date(), Objects.requireNonNull(firstToEnd.get(sheet.id())).useBy());
+        long days = daysLeft(sheet);
         String food = sheet.plan().isMoistFood()
                 ? "food, in the refrigerator: use or freeze it; day %d of %d; "
                         .formatted(MoistFood.DAYS - days, MoistFood.DAYS)
@@ -179,9 +202,14 @@ final class RowWords {
         return "batch %d; ".formatted(sheet.number()) + food + whenToUse(days);
     }
 
+    private long daysLeft(BatchSheet sheet) {
+        return ChronoUnit.DAYS.between(
+                today.date(), Objects.requireNonNull(firstToEnd.get(sheet.id())).useBy());
+    }
+
     private String whenToUse(long days) {
         return days < 0
-                ? "past its date by " + house.days(-days)
+                ? "by %s: not on skin, throw it out".formatted(house.days(-days))
                 : days == 0 ? "its last day" : house.days(days) + " left";
     }
 

@@ -2,8 +2,11 @@ package app.velvetcrock.rounds;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.HeldBack;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.rounds.AfterStraining;
 import app.velvetcrock.core.rounds.LaterStages;
 import app.velvetcrock.core.rounds.Rounds;
@@ -38,12 +41,14 @@ class TasksAhead {
 
     private final Batches batches;
     private final Oils oils;
+    private final Conditions conditions;
     private final Hours hours;
     private final Clock clock;
 
-    TasksAhead(Batches batches, Oils oils, Hours hours, Clock clock) {
+    TasksAhead(Batches batches, Oils oils, Conditions conditions, Hours hours, Clock clock) {
         this.batches = batches;
         this.oils = oils;
+        this.conditions = conditions;
         this.hours = hours;
         this.clock = clock;
     }
@@ -55,7 +60,10 @@ class TasksAhead {
         sheets.addAll(batches.finished(Batches.Ended.NEWEST, LATEST_ENDED));
         List<CalendarFile.Event> events = new ArrayList<>(of(sheets));
         Map<UUID, Stock.OfOil> first = new HashMap<>();
-        oils.left().forEach(oil -> first.putIfAbsent(oil.batch(), oil));
+        HeldBack held = HeldBack.from(Held.USE, conditions.open());
+        oils.left().stream()
+                .filter(oil -> held.isFree(oil.batch(), oil.id()))
+                .forEach(oil -> first.putIfAbsent(oil.batch(), oil));
         HomeHours home = hours.home();
         for (BatchSheet sheet : batches.among(first.keySet())) {
             AfterStraining.useFirst(

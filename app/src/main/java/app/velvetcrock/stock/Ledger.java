@@ -1,6 +1,8 @@
 package app.velvetcrock.stock;
 
 import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Kinship;
+import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
@@ -11,6 +13,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -166,22 +169,41 @@ public class Ledger {
         if (amount < 0 && POURS.contains(lot.kind) && lot.openedOn == null && why.cause() != Cause.DISCARDED) {
             lot.openedOn = households.current().dayOf(why.at());
         }
-        if (amount < 0) {
-            why.cause().held().ifPresent(held -> refuseHeld(lot, held));
-        }
+        Optional<Held> held = amount < 0 ? why.cause().held() : Optional.empty();
+        Optional<Told> wrong = held.flatMap(deed -> conditions.holding(lot.batchId(), lot.id, deed));
+        Optional<String> back = held.filter(deed -> deed == Held.GIVE || deed == Held.SELL)
+                .flatMap(deed -> Optional.ofNullable(lot.keptBack)
+                        .or(() -> isPast(lot) ? Optional.of("it is past its date") : Optional.empty())
+                        .map(kept -> "%s is not %s: %s".formatted(lot.name, deed.word(), kept)));
+        wrong.map(told -> told.refusal(held.orElseThrow()))
+                .or(() -> back)
+                .ifPresent(refusal -> conditions.refuseYetToHappen("when", refusal, why.at()));
         Movement movement = movement(lot, amount, why.cause(), why.at());
         movement.batchId = why.batch();
         movement.entryId = why.entry();
         movement.deed = why.deed();
         movement.note = why.note().isEmpty() ? null : why.note();
         change(lot, movement);
+        if (why.cause() == Cause.GIVEN || why.cause() == Cause.SOLD) {
+            if (wrong.isPresent() || back.isPresent()) {
+                movements.flush();
+                String words = gone(lot.name, lot.unit.words(-amount), why.cause(), movement.note);
+                conditions.leftAnyway(wrong, back.orElse(""), new Kinship.Gone(movement.id, lot.id, words, why.at()));
+            }
+        }
     }
 
-    private void refuseHeld(Lot lot, Held held) {
-        conditions.refuseHeld(lot.batchId(), lot.id, held);
-        if (lot.keptBack != null && (held == Held.GIVE || held == Held.SELL)) {
-            throw new Refused("%s is not %s: %s".formatted(lot.name, held.word(), lot.keptBack));
-        }
+    /** Tells whether something finished is past its day, and so is not for anybody's skin. */
+    private boolean isPast(Lot lot) {
+        return (lot.kind == LotKind.INFUSED_OIL || lot.kind == LotKind.MADE)
+                && lot.bestBefore != null
+                && lot.bestBefore.isBefore(households.current().dayOf(clock.instant()));
+    }
+
+    /** What left the house, as it is told: "2 of Yarrow salve, given away". */
+    public static String gone(String name, String amount, Cause cause, @Nullable String note) {
+        return "%s of %s, %s%s"
+                .formatted(amount, name, cause.word(), note == null || note.isEmpty() ? "" : " (%s)".formatted(note));
     }
 
     private void change(Lot lot, Movement movement) {

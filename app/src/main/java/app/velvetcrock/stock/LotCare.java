@@ -168,7 +168,12 @@ public class LotCare implements StoreHands, StandingLots {
 
     private UUID throwOut(Doing<StoreDeed.ThrowOut> doing) {
         StoreDeed.ThrowOut deed = doing.deed();
-        return moved(deed.lot(), -locked(deed.lot()).balance, Cause.DISCARDED, deed.reason(), doing);
+        Lot lot = locked(deed.lot());
+        UUID made = moved(lot.id, -lot.balance, Cause.DISCARDED, deed.reason(), doing);
+        deed.ruin()
+                .ifPresent(ruin -> conditions.thrownOutFor(
+                        ruin, new Subject(null, lot.id, lot.name), false, Finding.by(made, doing.at())));
+        return made;
     }
 
     /** The only way stock may change without being moved. */

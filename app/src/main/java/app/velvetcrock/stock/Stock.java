@@ -33,11 +33,16 @@ public final class Stock {
             Moisture moisture,
             Optional<Density> weighedBulk,
             Optional<LocalDate> acquired,
+            Optional<LocalDate> bestBefore,
             Mass left) {
+
+        public boolean isPast(LocalDate today) {
+            return bestBefore.filter(today::isAfter).isPresent();
+        }
 
         /** The same lot taken to another cut. */
         public OfHerb at(Texture finer) {
-            return new OfHerb(id, name, kind, finer, moisture, Optional.empty(), acquired, left);
+            return new OfHerb(id, name, kind, finer, moisture, Optional.empty(), acquired, bestBefore, left);
         }
 
         /** What it is in a few words: "dried leaf, cut and sifted". */

@@ -268,6 +268,7 @@ public class Stores implements Catalogue.Stored {
                 lot.herb().moisture(),
                 lot.herb().weighedBulk(),
                 Optional.ofNullable(lot.acquiredOn),
+                Optional.ofNullable(lot.bestBefore),
                 Mass.ofMilligrams(lot.balance));
     }
 

@@ -162,7 +162,7 @@ class CatalogueController {
                         .map(kind -> new Fields.Option(kind.key(), kind.common()))
                         .toList());
         Set<String> own = catalogue.ownKeys();
-        StoreRows rows = new StoreRows(households.current(), Map.of());
+        StoreRows rows = new StoreRows(households.current(), Map.of(), List.of());
         String only = String.valueOf(model.asMap().getOrDefault("q", "")).toLowerCase(Locale.ROOT);
         model.addAttribute("q", only);
         model.addAttribute(

@@ -109,7 +109,7 @@ class KitController {
     }
 
     private String page(Model model, KitForm typed, Fields fields) {
-        StoreRows rows = new StoreRows(households.current(), Map.of());
+        StoreRows rows = new StoreRows(households.current(), Map.of(), List.of());
         Map<UUID, List<SourceCurve>> shown = curves.all();
         model.addAttribute(
                 "kit",

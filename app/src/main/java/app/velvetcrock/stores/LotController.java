@@ -4,6 +4,7 @@ import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.WrongForm;
 import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.drying.DryingStart;
+import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
@@ -135,13 +136,15 @@ class LotController {
     String discard(@PathVariable UUID id, LotForm form, Reply reply) {
         Asked asked = asked(id, "discard", "x-", form);
         Optional<String> reason = form.reason(asked.fields());
+        Optional<Ruin> ruin = form.ruined(asked.fields());
         String cost = asked.sheet()
                 .facts()
                 .costLeft()
                 .map(minor ->
                         "; what was left had cost %s".formatted(asked.house().money(minor)))
                 .orElse("");
-        return deed(reply, asked, () -> "thrown out" + cost, () -> new StoreDeed.ThrowOut(id, reason.orElseThrow()));
+        return deed(
+                reply, asked, () -> "thrown out" + cost, () -> new StoreDeed.ThrowOut(id, reason.orElseThrow(), ruin));
     }
 
     @PostMapping("/stores/lots/{id}/wrong")
@@ -282,6 +285,7 @@ class LotController {
         model.addAttribute("earlier", sheet.story().earlier(before));
         model.addAttribute("sent", sent);
         model.addAttribute("takings", Taking.values());
+        model.addAttribute("ruins", Ruin.values());
         return "stores/lot";
     }
 

@@ -4,6 +4,7 @@ import app.velvetcrock.core.drying.DryingStart;
 import app.velvetcrock.core.kitchen.DropReader;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Decimals;
@@ -38,6 +39,7 @@ record LotForm(
         @Nullable String scale,
         @Nullable String drops,
         @Nullable String strength,
+        @Nullable String ruin,
         @Nullable String when) {
 
     static final int LONGEST_REASON = 200;
@@ -51,11 +53,11 @@ record LotForm(
     /** What stands in the forms of a lot before anything is typed. */
     static LotForm before(LotSheet sheet) {
         String cut = sheet.herb().map(herb -> herb.cut().name()).orElse("");
-        return new LotForm(null, "", "", cut, "", null, Taking.DRAWN.name(), "", "", "", "", "1", "", "", "");
+        return new LotForm(null, "", "", cut, "", null, Taking.DRAWN.name(), "", "", "", "", "1", "", "", "", "");
     }
 
     static LotForm of(@Nullable UUID key, @Nullable String when) {
-        return new LotForm(key, "", "", "", "", null, "", "", "", "", "", "1", "", "", when);
+        return new LotForm(key, "", "", "", "", null, "", "", "", "", "", "1", "", "", "", when);
     }
 
     /** When it was done; now where nothing is said, or nothing that can be read. What lies ahead is refused. */
@@ -140,6 +142,11 @@ record LotForm(
 
     Optional<String> place(Fields fields) {
         return fields.optionalWords("keptAt", keptAt, ProvenanceForm.LONGEST_PLACE);
+    }
+
+    /** By which of the causes that travel it was thrown out; absent where none of them was said. */
+    Optional<Ruin> ruined(Fields fields) {
+        return ruin == null || ruin.isBlank() ? Optional.empty() : fields.oneOf("ruin", Ruin.class, ruin);
     }
 
     Optional<String> reason(Fields fields) {

@@ -1,6 +1,7 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.catalogue.OwnCeilings;
+import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.heat.SourceLearned;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
@@ -21,6 +22,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** The rows of the stores' tables, worded as the household writes. */
@@ -28,15 +30,18 @@ final class StoreRows {
 
     private final House house;
     private final Map<UUID, Double> levels;
+    private final List<Told> wrong;
 
-    /**
-     * Words rows.
-     *
-     * @param levels what share of each lot is left, where that is drawn
-     */
-    StoreRows(House house, Map<UUID, Double> levels) {
+    /** {@code levels}: what share of each lot is left, where that is drawn; {@code wrong}: what is open in the household. */
+    StoreRows(House house, Map<UUID, Double> levels, List<Told> wrong) {
         this.house = house;
         this.levels = levels;
+        this.wrong = List.copyOf(wrong);
+    }
+
+    /** What is wrong with a lot stands before all else that is noted of it. */
+    private List<String> noted(UUID lot, List<String> notes) {
+        return Stream.concat(Told.marks(wrong, lot), notes.stream()).toList();
     }
 
     /** The colour of plain oil, where it is oil of any kind. */
@@ -149,7 +154,11 @@ final class StoreRows {
         return new Row(
                 herb.id(),
                 herb.name(),
-                weighs == null ? List.of(herb.state()) : List.of(herb.state(), "on the rack, by its last weighing"),
+                noted(
+                        herb.id(),
+                        weighs == null
+                                ? List.of(herb.state())
+                                : List.of(herb.state(), "on the rack, by its last weighing")),
                 new Level(level(herb.id()), left(herb.id()), herb.kind().tint()),
                 null,
                 house.mass(weighs == null ? herb.left() : weighs),
@@ -170,7 +179,7 @@ final class StoreRows {
         return new Row(
                 bottle.id(),
                 bottle.name(),
-                notes,
+                noted(bottle.id(), notes),
                 new Level(level(bottle.id()), left(bottle.id()), bottle.kind().tint()),
                 LifeBar.of(life, house),
                 house.volume(bottle.volumeLeft()),
@@ -188,7 +197,7 @@ final class StoreRows {
         return new Row(
                 supply.id(),
                 supply.name(),
-                List.of(supply.kind().word() + strength + best),
+                noted(supply.id(), List.of(supply.kind().word() + strength + best)),
                 null,
                 life == null ? null : LifeBar.of(life, house),
                 house.mass(supply.mass()),

@@ -1,6 +1,7 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.kitchen.DropReader;
 import app.velvetcrock.core.kitchen.Expect;
@@ -53,6 +54,7 @@ class StoresController {
     private final StoresForms forms;
     private final Catalogue catalogue;
     private final Rack rack;
+    private final Conditions conditions;
     private final Households households;
     private final Clock clock;
 
@@ -62,6 +64,7 @@ class StoresController {
             StoresForms forms,
             Catalogue catalogue,
             Rack rack,
+            Conditions conditions,
             Households households,
             Clock clock) {
         this.stores = stores;
@@ -69,6 +72,7 @@ class StoresController {
         this.forms = forms;
         this.catalogue = catalogue;
         this.rack = rack;
+        this.conditions = conditions;
         this.households = households;
         this.clock = clock;
     }
@@ -200,7 +204,7 @@ class StoresController {
         Listing.Part<Stock.OfCarrier> shownOils =
                 Listing.part(listing.carriers(carriers), Stock.OfCarrier::id, after.oil());
         LocalDate today = today();
-        StoreRows rows = new StoreRows(house, stores.levels());
+        StoreRows rows = new StoreRows(house, stores.levels(), conditions.open());
         Map<UUID, Mass> onRack = rack.drying().stream().collect(Collectors.toMap(Rack.OnRack::lot, Rack.OnRack::now));
         model.addAttribute("only", listing.only());
         model.addAttribute("sort", listing.sort());

@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.kitchen.Expect;
@@ -49,15 +50,23 @@ class SupplyController {
     private final Blends blends;
     private final StoreDeeds deeds;
     private final Materia materia;
+    private final Conditions conditions;
     private final Households households;
     private final Clock clock;
 
     SupplyController(
-            Stores stores, Blends blends, StoreDeeds deeds, Materia materia, Households households, Clock clock) {
+            Stores stores,
+            Blends blends,
+            StoreDeeds deeds,
+            Materia materia,
+            Conditions conditions,
+            Households households,
+            Clock clock) {
         this.stores = stores;
         this.blends = blends;
         this.deeds = deeds;
         this.materia = materia;
+        this.conditions = conditions;
         this.households = households;
         this.clock = clock;
     }
@@ -179,7 +188,7 @@ class SupplyController {
 
     private String page(Model model, BlendForm blend, Sent<SupplyForm> sent) {
         House house = households.current();
-        StoreRows rows = new StoreRows(house, Map.of());
+        StoreRows rows = new StoreRows(house, Map.of(), conditions.open());
         LocalDate today = today();
         model.addAttribute(
                 "supplies",

@@ -3,9 +3,11 @@ package app.velvetcrock.tend;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
+import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import java.time.Clock;
@@ -23,14 +25,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 class BatchController {
 
     private final Batches batches;
+    private final Makings makings;
     private final Deeds deeds;
     private final BatchPage page;
     private final Households households;
     private final Clock clock;
 
-    BatchController(Batches batches, Deeds deeds, BatchPage page, Households households, Clock clock) {
+    BatchController(Batches batches, Makings makings, Deeds deeds, BatchPage page, Households households, Clock clock) {
         this.households = households;
         this.batches = batches;
+        this.makings = makings;
         this.deeds = deeds;
         this.page = page;
         this.clock = clock;
@@ -40,7 +44,16 @@ class BatchController {
     @GetMapping("/batch/{id}")
     String sheet(@PathVariable UUID id, @RequestParam(required = false) @Nullable UUID correct, Model model) {
         model.addAttribute("correcting", correct);
-        return page.show(model, batches.sheet(id));
+        BatchSheet sheet;
+        try {
+            sheet = batches.sheet(id);
+        } catch (NotHere notInfused) {
+            if (makings.isMaking(id)) {
+                return "redirect:/pan/" + id;
+            }
+            throw notInfused;
+        }
+        return page.show(model, sheet);
     }
 
     @GetMapping("/batch/{id}/label")

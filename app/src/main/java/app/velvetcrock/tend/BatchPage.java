@@ -142,7 +142,7 @@ class BatchPage {
             case SHAKE -> Optional.of("Shaken");
             case PUSH_UNDER -> Optional.of("Pushed under");
             case NEXT -> sheet.course().next().map(stage -> "Next: " + stage.name());
-            case HEAT_ON, HEAT_OFF, WATER -> Optional.of(kind.word());
+            case HEAT_ON, HEAT_OFF, WATER, FRIDGE_IN, FRIDGE_OUT, SPIRIT_GONE -> Optional.of(kind.word());
             case LOOK, READ, STRAIN, DECANT, USE_FIRST, PAN -> Optional.empty();
         };
     }

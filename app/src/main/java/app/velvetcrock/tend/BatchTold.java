@@ -15,6 +15,7 @@ import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.spirit.Moistening;
+import app.velvetcrock.core.spirit.SpiritFire;
 import app.velvetcrock.core.timetable.Timetable;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Costs;
@@ -29,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param isHeld whether something is wrong with it that leaves nothing but an answer
  * @param strain what straining it is called now; empty where it cannot be strained
  * @param strainMark how the button to it looks: the main one once it is due
+ * @param spirit what the vapour of its spirit does; null where none is left in it
  * @param food the rule it is under as food; null for no food of anything moist
  * @param mark why it is made against the rule of water; null where it is not
  * @param lukewarm how long wet herb stood where germs grow; null where not for too long
@@ -46,6 +48,7 @@ public record BatchTold(
         String strain,
         String strainMark,
         @Nullable String alarm,
+        @Nullable String spirit,
         @Nullable String food,
         @Nullable String mark,
         boolean standsOut,
@@ -102,6 +105,7 @@ public record BatchTold(
                 standing && !held ? course.isDue() ? "Strain and measure" : "Strain it early" : "",
                 course.isDue() ? "do" : "quiet",
                 standing ? sheet.heatAlarm(house).orElse(null) : null,
+                course.spirit() ? SpiritFire.WORDS : null,
                 plan.isMoistFood()
                         ? "Food: at 4 °C (39 °F) or colder within 2 hours, used or frozen by "
                                 + house.date(sheet.keepUntil(house))

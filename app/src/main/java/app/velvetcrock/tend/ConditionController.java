@@ -1,10 +1,12 @@
 package app.velvetcrock.tend;
 
 import app.velvetcrock.batch.Deeds;
+import app.velvetcrock.batch.Makings;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
@@ -37,13 +39,24 @@ class ConditionController {
 
     private final Conditions conditions;
     private final Deeds deeds;
+    private final Makings makings;
+    private final MadeAnswers answers;
     private final StoreDeeds stores;
     private final Households households;
     private final Clock clock;
 
-    ConditionController(Conditions conditions, Deeds deeds, StoreDeeds stores, Households households, Clock clock) {
+    ConditionController(
+            Conditions conditions,
+            Deeds deeds,
+            Makings makings,
+            MadeAnswers answers,
+            StoreDeeds stores,
+            Households households,
+            Clock clock) {
         this.conditions = conditions;
         this.deeds = deeds;
+        this.makings = makings;
+        this.answers = answers;
         this.stores = stores;
         this.households = households;
         this.clock = clock;
@@ -93,9 +106,13 @@ class ConditionController {
                 dealtWith,
                 said.words(),
                 Optional.ofNullable(told.subject().lot()));
-        deeds.done(
-                batch,
-                Current.doing(answer, Objects.requireNonNullElseGet(key, UUID::randomUUID), said.at(), said.words()));
+        Doing<Deed.Answer> doing =
+                Current.doing(answer, Objects.requireNonNullElseGet(key, UUID::randomUUID), said.at(), said.words());
+        if (makings.isMaking(batch)) {
+            answers.ofMaking(batch, doing);
+        } else {
+            deeds.done(batch, doing);
+        }
     }
 
     /** Nothing is answered before it was found, nor later than now. */
@@ -124,7 +141,13 @@ class ConditionController {
         String leadsTo = told.subject().page();
         return reply.tap(leadsTo, () -> {
             Told.Answered answered = told.answered();
-            if (answered != null && answered.canTakeBack() && answered.line().isPresent()) {
+            UUID batch = told.subject().batch();
+            if (answered != null && answered.line().isPresent() && batch != null && makings.isMaking(batch)) {
+                answers.takeBack(
+                        batch, answered.line().get(), Current.doing("again", UUID.randomUUID(), clock.instant(), ""));
+            } else if (answered != null
+                    && answered.canTakeBack()
+                    && answered.line().isPresent()) {
                 deeds.done(
                         Objects.requireNonNull(told.subject().batch()),
                         Current.doing(
@@ -133,6 +156,23 @@ class ConditionController {
                 conditions.reopen(id);
             }
             return new Done(leadsTo, what(told) + " is open again.");
+        });
+    }
+
+    /** Ticks what a finding asked: somebody was told, a bottle was smelled. */
+    @PostMapping("/conditions/asked/{id}")
+    String asked(@PathVariable UUID id, Reply reply) {
+        return reply.tap("/shelf", () -> {
+            conditions.tick(id, true);
+            return new Done("/shelf", "Ticked.", "/conditions/asked/%s/undo".formatted(id));
+        });
+    }
+
+    @PostMapping("/conditions/asked/{id}/undo")
+    String askedAgain(@PathVariable UUID id, Reply reply) {
+        return reply.tap("/shelf", () -> {
+            conditions.tick(id, false);
+            return new Done("/shelf", "It is asked again.");
         });
     }
 

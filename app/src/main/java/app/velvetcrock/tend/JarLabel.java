@@ -6,6 +6,7 @@ import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedHerb;
+import app.velvetcrock.core.spirit.SpiritFire;
 import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,7 +47,7 @@ public record JarLabel(
         boolean heated = sheet.course().heat().isPresent();
         return new JarLabel(
                 sheet.condition()
-                        .map(told -> "! %s: keep back".formatted(told.kind().word()))
+                        .map(told -> "! %s: keep back".formatted(told.word()))
                         .orElse(null),
                 request.herbNames(),
                 request.herbs().stream().map(herb -> herb(herb, plan, house)).toList(),
@@ -94,6 +95,9 @@ public record JarLabel(
                 .carrier()
                 .first()
                 .ifPresent(first -> more.add(new More("", "Infused a second time: " + first.name())));
+        if (sheet.course().spirit()) {
+            more.add(new More(SpiritFire.WORDS, ""));
+        }
         if (plan.isMoistFood()) {
             more.add(new More(
                     "Food. Refrigerator within 2 hours, 4 °C (39 °F) or colder. Use or freeze by %s."

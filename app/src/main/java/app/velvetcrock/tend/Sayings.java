@@ -91,6 +91,11 @@ class Sayings implements Deeds.Hands {
                 one -> ledger.take(
                         one.id(), one.left(), new Ledger.Why(Cause.DISCARDED, sheet.id(), entry, doing.at())),
                 () -> conditions.thrownOut(sheet.id(), entry));
+        conditions.thrownOutFor(
+                ruin,
+                oil.map(one -> subject(sheet, one)).orElseGet(sheet::subject),
+                sheet.plan().isMoistFood(),
+                Finding.by(entry, doing.at()));
         return entry;
     }
 

@@ -1,13 +1,19 @@
 package app.velvetcrock.tend;
 
 import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.heat.OtherScale;
+import app.velvetcrock.core.kitchen.AmountReader;
 import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.kitchen.Reading;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.TemperatureScale;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
@@ -126,12 +132,12 @@ record TendForm(
     }
 
     /** What a line should have said: of the same kind, doing the same task; absent with a trouble where that is not clear. */
-    Optional<Line> corrected(Line before, Fields fields, House house) {
+    Optional<Line> corrected(Line before, Fields fields, Stage stage, House house) {
         if (before instanceof Line.Corrected again) {
-            return corrected(again.now(), fields, house);
+            return corrected(again.now(), fields, stage, house);
         }
         if (before instanceof Line.Heat read) {
-            return heat(fields, house).map(is -> new Line.Heat(read.task(), is));
+            return heat(fields, stage, house).map(is -> new Line.Heat(read.task(), is));
         }
         if (before instanceof Line.Looked looked) {
             return look(fields).map(seen -> new Line.Looked(looked.task(), seen));
@@ -154,9 +160,11 @@ record TendForm(
         return Optional.empty();
     }
 
-    Optional<Temperature> heat(Fields fields, House house) {
+    /** How warm the oil was; a bare number that fits no oil on this heat, but would in the other scale, is asked about. */
+    Optional<Temperature> heat(Fields fields, Stage stage, House house) {
         return fields.amount("temperature", temperature, Expect.TEMPERATURE)
                 .map(read -> (Temperature) read.amount().middle())
+                .filter(read -> !isOfTheOtherScale(read, fields, stage, house))
                 .filter(read -> {
                     boolean sensible = read.celsius() >= LEAST_CELSIUS && read.celsius() <= MOST_CELSIUS;
                     if (!sensible) {
@@ -171,6 +179,27 @@ record TendForm(
                     }
                     return sensible;
                 });
+    }
+
+    private boolean isOfTheOtherScale(Temperature read, Fields fields, Stage stage, House house) {
+        String typed = temperature == null ? "" : temperature.strip();
+        boolean bare = typed.chars().noneMatch(c -> Character.isLetter(c) || c == '°');
+        boolean celsius = house.settings().units().scale() == TemperatureScale.CELSIUS;
+        Optional<Temperature> other = bare ? OtherScale.meant(read, celsius, stage) : Optional.empty();
+        other.ifPresent(meant -> fields.trouble(
+                "temperature",
+                new Fields.Trouble(
+                        "Which is meant? %s fits no oil on this heat; the other scale would be %s."
+                                .formatted(house.temperature(read), house.temperature(meant)),
+                        "",
+                        List.of(choice(typed, celsius ? " °F" : " °C"), choice(typed, celsius ? " °C" : " °F")),
+                        List.of())));
+        return other.isPresent();
+    }
+
+    private static Reading.Understood choice(String typed, String unit) {
+        AmountReader reader = new AmountReader(HouseholdUnits.METRIC);
+        return (Reading.Understood) reader.read(typed + unit, Expect.TEMPERATURE);
     }
 
     Optional<Stock.OfCarrier> bottle(Fields fields, List<Stock.OfCarrier> bottles) {

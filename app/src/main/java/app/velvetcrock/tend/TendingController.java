@@ -114,7 +114,8 @@ class TendingController {
     @PostMapping("/batch/{id}/heat")
     String heat(@PathVariable UUID id, TendForm form, Reply reply) {
         Asked asked = asked(id, "heat", "t-", form);
-        Optional<Temperature> temperature = form.heat(asked.fields(), asked.house());
+        Optional<Temperature> temperature =
+                form.heat(asked.fields(), asked.sheet().course().stage(), asked.house());
         return write(
                 reply,
                 asked,
@@ -193,7 +194,8 @@ class TendingController {
                 .orElseThrow(() -> new NotHere("that line"))
                 .entry()
                 .line();
-        Optional<Line> now = form.corrected(before, asked.fields(), asked.house());
+        Optional<Line> now =
+                form.corrected(before, asked.fields(), asked.sheet().course().stage(), asked.house());
         return write(reply, asked, "corrected.", form.words(), () -> new Deed.Correct(entry, now.orElseThrow()));
     }
 

@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param trend rising, steady or falling; empty where it cannot be told
  * @param done when it will be done, and on which day; empty where that cannot be told
  * @param say what to do now, in one sentence
+ * @param spirit what the vapour of its spirit does; null where none is left in it
  * @param presses whether that does not wait
  * @param sound what is heard where that was allowed: another value sounds again; empty for silence
  * @param finish when it will be done, for the bell; null while that cannot be told
@@ -27,6 +28,7 @@ public record Watch(
         Done done,
         Measure measure,
         String say,
+        @Nullable String spirit,
         boolean presses,
         String sound,
         @Nullable Long finish,

@@ -14,6 +14,7 @@ import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.core.spirit.SpiritFire;
 import app.velvetcrock.draw.HeatPicture;
 import app.velvetcrock.draw.TimeScale;
 import app.velvetcrock.kit.KitShelf;
@@ -112,7 +113,8 @@ class WatchPage {
                 trend(heat),
                 done(sheet, house, now),
                 measure(heat),
-                alarm.orElseGet(() -> say(sheet, heat, house)),
+                alarm.map(words -> words + water(heat, house)).orElseGet(() -> say(sheet, heat, house, now)),
+                course.spirit() ? SpiritFire.WORDS : null,
                 alarm.isPresent() || course.isDue(),
                 alarm.map(words -> heat.alarm()
                                 .map(over -> over.isOver() ? "over" : "rising")
@@ -146,9 +148,12 @@ class WatchPage {
     }
 
     private static String trend(HeatCourse heat) {
-        return heat.forecast()
-                .flatMap(curve -> curve.at(curve.newest().at().plus(SOON)).map(then -> word(curve, then)))
-                .orElse("");
+        return heat.unseen().isPresent()
+                ? "not looked at"
+                : heat.forecast()
+                        .flatMap(curve ->
+                                curve.at(curve.newest().at().plus(SOON)).map(then -> word(curve, then)))
+                        .orElse("");
     }
 
     private static String word(HeatForecast curve, HeatForecast.Fan then) {
@@ -175,7 +180,7 @@ class WatchPage {
     }
 
     /** What to do now, where nothing is wrong. */
-    private static String say(BatchSheet sheet, HeatCourse heat, House house) {
+    private static String say(BatchSheet sheet, HeatCourse heat, House house, Instant now) {
         if (sheet.course().isDue()) {
             return heat.on()
                     ? "It has had its heat-hours: take it off the heat, lid off until it is cool."
@@ -185,7 +190,21 @@ class WatchPage {
             return "The heat is off. %s%s h are still to go."
                     .formatted(cooling(heat, house), Decimals.upTo(heat.left().toMinutes() / MINUTES, 1));
         }
-        String water = heat.water()
+        String water = water(heat, house);
+        String read = due(sheet, TaskKind.READ)
+                .map(at -> (at.isBefore(now) ? " It was to be read by %s: read it now." : " Read it again by %s.")
+                        .formatted(house.time(at)))
+                .orElse("");
+        boolean late = due(sheet, TaskKind.READ).filter(now::isAfter).isPresent();
+        return (late ? "" : "Nothing to do.")
+                + read
+                + water
+                + (read.isEmpty() && water.isEmpty() ? " Stay near it." : "");
+    }
+
+    /** When to look at the water; empty where the heat is off or there is none. */
+    private static String water(HeatCourse heat, House house) {
+        return heat.water()
                 .map(look -> " Look at the water by %s%s."
                         .formatted(
                                 house.time(look.by()),
@@ -193,10 +212,6 @@ class WatchPage {
                                         .map(at -> "; it was last topped up at " + house.time(at))
                                         .orElse("")))
                 .orElse("");
-        String read = due(sheet, TaskKind.READ)
-                .map(at -> " Read it again by %s.".formatted(house.time(at)))
-                .orElse("");
-        return "Nothing to do." + read + water + (read.isEmpty() && water.isEmpty() ? " Stay near it." : "");
     }
 
     private static String cooling(HeatCourse heat, House house) {

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -108,7 +109,12 @@ public final class Reply {
                         trouble.getValue().instead()))
                 .toList();
         model.addAttribute(REFUSALS, refusals);
-        return again.get();
+        String page = again.get();
+        if (page.startsWith("redirect:")) {
+            // A page that is only led to knows nothing of what was refused here, unless it is told.
+            say(Notice.refusal(refusals.stream().map(Refusal::wrong).collect(Collectors.joining(" "))));
+        }
+        return page;
     }
 
     /** Does what a button without fields asks, however often it is tapped; a refusal is said on the page it came from. */

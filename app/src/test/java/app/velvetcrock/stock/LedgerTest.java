@@ -27,6 +27,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
@@ -180,7 +181,7 @@ class LedgerTest {
             case 3 -> does(new StoreDeed.TakeOut(lot.id(), some.toMilligrams(), Held.DRAW, ""));
             case 4 -> does(new StoreDeed.SetRight(lot.id(), some.toMilligrams(), "weighed again"));
                 // so that something is left to work with
-            case 5 -> does(new StoreDeed.ThrowOut(herbs.size() > 2 ? lot.id() : herb(10), "mould"));
+            case 5 -> does(new StoreDeed.ThrowOut(herbs.size() > 2 ? lot.id() : herb(10), "mould", Optional.empty()));
             default -> {
                 if (earlier.isEmpty()) {
                     throw new Refused("nothing to take back yet");

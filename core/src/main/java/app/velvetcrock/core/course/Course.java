@@ -37,6 +37,7 @@ import java.util.stream.Stream;
  * @param charge what is really in the vessel: as weighed and poured, with every top-up
  * @param moistFood true for food of anything moist, which is not left to settle
  * @param heatBefore what its earlier heated stages were given, which it does not forget
+ * @param spirit whether spirit may still be in it, whose vapour burns
  * @param standsOut true when the last look found herb above the oil and nothing was done about it since
  */
 public record Course(
@@ -54,6 +55,7 @@ public record Course(
         Charge charge,
         boolean standsOut,
         boolean moistFood,
+        boolean spirit,
         Optional<HeatCourse> heat,
         List<HeatTrace> heatBefore) {
 
@@ -135,6 +137,9 @@ public record Course(
                 charge(plan.charge(), log),
                 standsOut(log),
                 plan.isMoistFood(),
+                state == State.STANDING
+                        && plan.moistening().isPresent()
+                        && log.done(TaskKey.spiritGone()).isEmpty(),
                 stage.isHeated() ? Optional.of(heats.get(earlier)) : Optional.empty(),
                 heats.subList(0, earlier).stream().map(HeatCourse::trace).toList());
     }

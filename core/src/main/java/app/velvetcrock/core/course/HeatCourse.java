@@ -10,6 +10,7 @@ import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.heat.HeatTally;
 import app.velvetcrock.core.heat.HeatTrace;
 import app.velvetcrock.core.heat.Heated;
+import app.velvetcrock.core.heat.NobodyLooked;
 import app.velvetcrock.core.heat.SourceCurve;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.measure.Temperature;
@@ -38,6 +39,8 @@ import java.util.stream.Stream;
  * @param forecast where it is going: by Newton's law on the heat, towards the room off it; absent while that cannot be told
  * @param alarm that it is too hot, or will be before the next look
  * @param touched when it was turned, lifted or topped up after the newest reading; what comes of it no reading tells yet
+ * @param unseen that it is on and nobody read it for too long
+ * @param wet whether its herb is, which must not stay lukewarm
  * @param finish when the course foreseen, or else the last reading's rate, will have earned the rest; absent while nothing is earned
  */
 public record HeatCourse(
@@ -53,7 +56,9 @@ public record HeatCourse(
         Optional<HeatForecast> forecast,
         Optional<HeatAlarm> alarm,
         Probe probe,
-        Optional<Water> water) {
+        Optional<Water> water,
+        Optional<NobodyLooked> unseen,
+        boolean wet) {
 
     public HeatCourse {
         readings = List.copyOf(readings);
@@ -141,10 +146,55 @@ public record HeatCourse(
                 touched,
                 finish,
                 forecast,
-                latest.flatMap(last ->
-                        HeatAlarm.of(heated, since, forecast, lookAfter(stage, onSince.orElse(told.since()), last))),
+                latest.flatMap(last -> HeatAlarm.of(
+                        heated,
+                        // What was warned of ends with a touch to the heat; what is too hot is so until it is read
+                        // again.
+                        unread.isEmpty() ? since : List.of(last),
+                        some -> !unread.isEmpty() || some.size() == since.size()
+                                ? forecast
+                                : isOn ? HeatForecast.of(some, around) : HeatForecast.cooling(some, around.room()),
+                        lookAfter(stage, onSince.orElse(told.since()), last.at()))),
                 probe,
-                isOn && stage.isWaterBath() ? onSince.map(at -> told.water(at, bathLasted)) : Optional.empty());
+                isOn && stage.isWaterBath() ? onSince.map(at -> told.water(at, bathLasted)) : Optional.empty(),
+                isOn && probe.speaks().isEmpty()
+                        ? onSince.flatMap(at -> unseen(stage, at, latest, now))
+                        : Optional.empty(),
+                heated.wet());
+    }
+
+    /**
+     * What of its heat does not wait, in words: that nobody looked stands first; absent while it is well.
+     *
+     * @param source what its source is known to do, where nothing else is wrong
+     */
+    public Optional<String> danger(Instant now, Wording say, Supplier<Optional<String>> source) {
+        Optional<String> looked = unseen.map(one -> one.words(now, say));
+        Optional<String> hot = alarm.map(one -> one.words(on, now, say))
+                .or(() -> probe.words(say))
+                .or(source);
+        return looked.isPresent() && hot.isPresent()
+                ? Optional.of(looked.get() + " " + hot.get())
+                : looked.or(() -> hot);
+    }
+
+    /** The same in a word or two, for a tag. */
+    public Optional<String> dangerWord() {
+        return alarm.filter(HeatAlarm::isOver)
+                .map(over -> "too hot")
+                .or(() -> unseen.map(one -> "nobody looked"))
+                .or(() -> alarm.map(coming -> "soon too hot"))
+                .or(probe::word);
+    }
+
+    private static Optional<NobodyLooked> unseen(Stage stage, Instant on, Optional<HeatReading> latest, Instant now) {
+        Optional<HeatReading> ofSession = latest.filter(reading -> !reading.at().isBefore(on));
+        return NobodyLooked.of(
+                on,
+                ofSession,
+                stage.ceiling(),
+                lookAfter(stage, on, ofSession.map(HeatReading::at).orElse(on)),
+                now);
     }
 
     /**
@@ -222,9 +272,9 @@ public record HeatCourse(
     }
 
     /** How long after a reading the next one is due by the method. */
-    private static Duration lookAfter(Stage stage, Instant on, HeatReading last) {
+    private static Duration lookAfter(Stage stage, Instant on, Instant last) {
         int unit = stage.pace().minutes();
-        double offset = Duration.between(on, last.at()).toMinutes() / (double) unit;
+        double offset = Duration.between(on, last).toMinutes() / (double) unit;
         return stage.tending(Tending.Kind.READ)
                 .map(tending -> Duration.ofMinutes((long) tending.everyAt(offset) * unit))
                 .orElse(ATTENDED);
@@ -234,7 +284,7 @@ public record HeatCourse(
     public Optional<Instant> nextLook(Stage stage) {
         Optional<Instant> byRhythm = latest.filter(last ->
                         onSince.filter(since -> !last.at().isBefore(since)).isPresent())
-                .map(last -> last.at().plus(lookAfter(stage, onSince.orElseThrow(), last)));
+                .map(last -> last.at().plus(lookAfter(stage, onSince.orElseThrow(), last.at())));
         Optional<Instant> byCourse = alarm.map(HeatAlarm::lookAgain);
         Optional<Instant> byTouch = on ? touched.map(at -> at.plus(ATTENDED)) : Optional.empty();
         return Stream.of(byRhythm, byCourse, byTouch).flatMap(Optional::stream).min(Comparator.naturalOrder());

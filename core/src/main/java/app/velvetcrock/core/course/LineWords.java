@@ -27,6 +27,9 @@ public record LineWords(Wording say) implements Line.Visitor<String> {
             case HEAT_ON -> "Heat on";
             case HEAT_OFF -> "Heat off";
             case WATER -> "Water seen to";
+            case FRIDGE_IN -> "Put into the refrigerator";
+            case FRIDGE_OUT -> "Taken out of the refrigerator";
+            case SPIRIT_GONE -> "No spirit is left, by weight and by smell";
             case NEXT -> "Next stage begun";
             case LOOK, READ, STRAIN, DECANT, USE_FIRST, PAN -> line.key().kind().word() + ": done";
         };

@@ -16,6 +16,14 @@ public record TaskKey(String stage, TaskKind kind, int ordinal) {
     /** The stage of tasks that come after straining. */
     public static final String AFTER = "after";
 
+    /** The stage of what is said of the spirit, which no stage of a way is called. */
+    private static final String SPIRIT = "spirit";
+
+    /** That no spirit is left in a charge. */
+    public static TaskKey spiritGone() {
+        return new TaskKey(SPIRIT, TaskKind.SPIRIT_GONE, 1);
+    }
+
     private static final Pattern WRITTEN = Pattern.compile("([a-z-]{1,20})\\.([a-z-]{1,20})\\.([1-9]\\d{0,4})");
 
     public TaskKey {

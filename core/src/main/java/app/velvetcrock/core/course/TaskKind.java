@@ -11,6 +11,11 @@ public enum TaskKind implements Worded {
     READ("Read the heat"),
     WATER("See to the water"),
     HEAT_OFF("Off the heat"),
+    /** Wet herb between two sessions of heat. */
+    FRIDGE_IN("Into the refrigerator"),
+    FRIDGE_OUT("Out of the refrigerator"),
+    /** The spirit a charge was moistened with is gone, by weight and by smell. */
+    SPIRIT_GONE("No spirit is left"),
     /** The stage is over; what comes next begins. */
     NEXT("Next"),
     STRAIN("Strain"),

@@ -9,6 +9,7 @@ import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Held;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Locale;
 import java.util.Optional;
@@ -29,6 +30,17 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
 
     /** When a deed was done, when it is said, and how moments and amounts are written there. */
     public record Times(Instant at, Instant now, Wording say) {}
+
+    /** [E] What is said of the last minutes is still being done; what lies before them has happened. */
+    private static final Duration STILL_DOING = Duration.ofMinutes(5);
+
+    /**
+     * Tells whether a deed had happened when it is said. Only what is yet to happen is held back; what already happened can always be
+     * written down.
+     */
+    public static boolean hasHappened(Instant at, Instant now) {
+        return at.isBefore(now.minus(STILL_DOING));
+    }
 
     /** Why a deed may not be done; empty where it may. */
     public static Optional<Refusal> be(Deed deed, Standing standing, Times times) {

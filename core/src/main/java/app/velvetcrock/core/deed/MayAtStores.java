@@ -191,6 +191,12 @@ public final class MayAtStores implements StoreDeed.Visitor<Optional<Refusal>> {
 
     /** Why a herb on the rack may not be taken down: it is dry neither by hand nor by its sum. */
     public static Optional<Refusal> takeDown(String name, DryingCourse course) {
+        if (course.state() == DryingCourse.State.CONTRADICTS) {
+            return refused(
+                    ("“%s” snaps, and by its weighings it is %d %% water: one of the two is wrong, so it is not taken down as "
+                                    + "dried. Weigh it again, without stems, or correct the weighing that was off.")
+                            .formatted(name, Math.round(course.waterNow() * 100)));
+        }
         return course.state() == DryingCourse.State.DRY
                 ? Optional.empty()
                 : refused("“%s” is not dry yet: %d %% water by its weight. When stems snap, weigh it and say so."

@@ -4,12 +4,14 @@ import app.velvetcrock.core.drying.DryingStart;
 import app.velvetcrock.core.drying.WeighIn;
 import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Held;
+import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.core.spirit.Strength;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 
 /** Something done at the stores or the drying rack, with all it needs to be done. */
@@ -124,8 +126,8 @@ public sealed interface StoreDeed {
         }
     }
 
-    /** Throws out all that is left. */
-    record ThrowOut(UUID lot, String reason) implements StoreDeed {
+    /** Throws out all that is left; {@code ruin} absent where none of those causes was said. */
+    record ThrowOut(UUID lot, String reason, Optional<Ruin> ruin) implements StoreDeed {
         @Override
         public List<UUID> lots() {
             return List.of(lot);

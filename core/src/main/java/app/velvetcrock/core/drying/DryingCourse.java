@@ -47,6 +47,9 @@ public record DryingCourse(
     /** The same law, in steps of the scale. */
     private static final double STEADY_STEPS = 2;
 
+    /** By hand it is believed to be dry up to this share of water by its weight (craft: drying). */
+    private static final double BELIEVED = 0.20;
+
     private static final Duration STEADY_FOR = Duration.ofHours(20);
     /** Of so many points the curve is drawn: no corner shows at the width of a page. */
     private static final int CURVE_POINTS = 24;
@@ -66,7 +69,9 @@ public record DryingCourse(
         TRY_IT,
         DRY,
         /** It loses no more, and still bends. */
-        AIR_TOO_DAMP
+        AIR_TOO_DAMP,
+        /** The hand says it snaps, the weight that it is wet: one of the two is wrong. */
+        CONTRADICTS
     }
 
     /** Earliest and latest moment. */
@@ -139,7 +144,7 @@ public record DryingCourse(
         WeighIn last = last(weighIns);
         boolean steady = isSteady(law.start(), weighIns);
         return switch (last.snap()) {
-            case SNAPS -> State.DRY;
+            case SNAPS -> steady || law.waterAt(last.mass()) <= BELIEVED ? State.DRY : State.CONTRADICTS;
             case BENDS -> steady ? State.AIR_TOO_DAMP : State.DRYING;
             case NOT_TRIED -> last.mass().compareTo(law.settles()) <= 0
                     ? State.DRY

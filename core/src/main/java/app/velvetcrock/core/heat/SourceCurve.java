@@ -5,6 +5,7 @@ import app.velvetcrock.core.measure.Check;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import java.time.Duration;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,8 +15,10 @@ import java.util.Optional;
  * @param setting what it was turned to; absent where nobody said, or it has none
  * @param load what was in it
  * @param tau time constant, 1 s to 24 h
+ * @param began the coldest reading it was seen from; absent where that was not kept
  */
-public record SourceCurve(Optional<HeatSetting> setting, Volume load, Temperature end, Duration tau) {
+public record SourceCurve(
+        Optional<HeatSetting> setting, Volume load, Temperature end, Duration tau, Optional<Temperature> began) {
 
     private static final long LONGEST_SECONDS = 24L * 60 * 60;
 
@@ -38,7 +41,13 @@ public record SourceCurve(Optional<HeatSetting> setting, Volume load, Temperatur
                                 setting,
                                 load,
                                 curve.end().orElseThrow(),
-                                curve.tau().orElseThrow()));
+                                curve.tau().orElseThrow(),
+                                readings.stream().map(HeatReading::temperature).min(Comparator.naturalOrder())));
+    }
+
+    /** Tells whether its coming up to a temperature was seen, and not reckoned back from what was warm already. */
+    boolean wasSeenBelow(Temperature low) {
+        return began.filter(from -> from.compareTo(low) < 0).isPresent();
     }
 
     /** When it comes to a temperature from another; absent where it never does. */

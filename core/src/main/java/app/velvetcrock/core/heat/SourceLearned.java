@@ -1,6 +1,7 @@
 package app.velvetcrock.core.heat;
 
 import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Stage;
@@ -74,7 +75,10 @@ public record SourceLearned(SourceCurve curve, int sessions) {
                                 Duration.ofSeconds(Math.round(alike.stream()
                                         .mapToLong(curve -> curve.tau().toSeconds())
                                         .average()
-                                        .orElseThrow()))),
+                                        .orElseThrow())),
+                                alike.stream()
+                                        .flatMap(curve -> curve.began().stream())
+                                        .max(Comparator.naturalOrder())),
                         alike.size()))
                 .findFirst();
     }
@@ -82,9 +86,70 @@ public record SourceLearned(SourceCurve curve, int sessions) {
     /** Whether it may be left at this for a heated stage: it ends in the band, or above it and under the ceiling. */
     public Suits suits(Stage stage) {
         double end = curve.end().celsius();
+        boolean slow = inBand(stage).compareTo(usual(stage).dividedBy(2)) < 0;
         return end > stage.ceiling().map(Temperature::celsius).orElse(Double.MAX_VALUE)
                 ? Suits.TOO_HOT
-                : end < stage.band().low().celsius() ? Suits.TOO_COOL : Suits.SUITS;
+                : end < stage.band().low().celsius() || slow ? Suits.TOO_COOL : Suits.SUITS;
+    }
+
+    private static Duration usual(Stage stage) {
+        return Duration.ofMinutes((long) stage.usual() * stage.pace().minutes());
+    }
+
+    /** Of the usual time of a stage, how long it is in the band and under the ceiling, begun as warm as a kitchen. */
+    Duration inBand(Stage stage) {
+        Duration all = usual(stage);
+        Duration up = curve.warmUp(COLD, stage.band().low()).orElse(all);
+        Duration over = stage.ceiling()
+                .flatMap(ceiling -> curve.warmUp(COLD, ceiling))
+                .filter(in -> in.compareTo(all) < 0)
+                .orElse(all);
+        return over.compareTo(up) > 0 ? over.minus(up) : Duration.ZERO;
+    }
+
+    private String suitsIn(Stage stage) {
+        Suits suits = suits(stage);
+        double hours = inBand(stage).toMinutes() / MINUTES_AN_HOUR;
+        return suits != Suits.SUITS
+                ? suits.word()
+                : "suits, %s of %s h in its band"
+                        .formatted(
+                                Decimals.upTo(hours, 1),
+                                Decimals.upTo(usual(stage).toMinutes() / MINUTES_AN_HOUR, 1));
+    }
+
+    private static final double MINUTES_AN_HOUR = 60;
+
+    /**
+     * What a setting is known to do that a stage does not bear, said the moment it is turned; empty where it bears it, or nothing is
+     * known.
+     *
+     * @param from how warm the oil is, as far as that was read
+     */
+    public static Optional<String> warning(
+            String source,
+            List<SourceCurve> curves,
+            Volume load,
+            Optional<HeatSetting> setting,
+            Stage stage,
+            Optional<Temperature> from,
+            Wording say) {
+        List<SourceLearned> alike = of(curves, Optional.of(load));
+        return (alike.isEmpty() ? of(curves, Optional.empty()) : alike)
+                .stream()
+                        .filter(one -> one.curve().setting().equals(setting) && one.suits(stage) == Suits.TOO_HOT)
+                        .findFirst()
+                        .map(one -> "%s %s: past %s %s. Turn it lower, or stay beside it with the lid off."
+                                .formatted(
+                                        source,
+                                        one.words(say),
+                                        say.temperature(stage.ceiling().orElseThrow()),
+                                        one.curve()
+                                                .warmUp(
+                                                        from.orElse(COLD),
+                                                        stage.ceiling().orElseThrow())
+                                                .map(in -> "in about %d min".formatted(Math.max(1, in.toMinutes())))
+                                                .orElse("soon")));
     }
 
     /** What it comes to, in a few words: "on low it ends at about 66 °C (3 times)". */
@@ -112,7 +177,7 @@ public record SourceLearned(SourceCurve curve, int sessions) {
                 ? ", with %s in it,".formatted(say.volume(learned.get(0).curve().load()))
                 : ":";
         List<String> each = learned.stream()
-                .map(one -> one.words(say) + ": " + one.suits(stage).word())
+                .map(one -> one.words(say) + ": " + one.suitsIn(stage))
                 .toList();
         boolean allTooHot = learned.stream().allMatch(one -> one.suits(stage) == Suits.TOO_HOT);
         return Optional.of("%s%s %s.%s"
@@ -125,10 +190,17 @@ public record SourceLearned(SourceCurve curve, int sessions) {
 
     /**
      * How long the setting that suits a stage takes to bring a load into its band, to five minutes; absent where nothing is learned of
-     * a load like it, or nothing suits.
+     * a load like it, or nothing suits. Only what was seen to begin below the band teaches it.
      */
     public static Optional<Duration> warmUp(List<SourceCurve> curves, Volume load, Stage stage) {
-        return best(of(curves, Optional.of(load)), stage)
+        return best(
+                        of(
+                                curves.stream()
+                                        .filter(curve ->
+                                                curve.wasSeenBelow(stage.band().low()))
+                                        .toList(),
+                                Optional.of(load)),
+                        stage)
                 .flatMap(one -> one.curve().warmUp(COLD, stage.band().low()))
                 .map(took -> WarmUp.learned(List.of(took)));
     }

@@ -22,6 +22,11 @@ public enum Condition implements Worded {
             "on hold",
             "Keep it back until the question is answered.",
             EnumSet.of(Held.USE, Held.BOTTLE, Held.GIVE, Held.SELL),
+            Ruin.DOUBT),
+    IN_DOUBT(
+            "in doubt",
+            "What is in it was thrown out. Was it made before that turned, and does it smell well today? Else throw it out too.",
+            EnumSet.of(Held.USE, Held.BOTTLE, Held.GIVE, Held.SELL),
             Ruin.DOUBT);
 
     private final String word;
@@ -41,6 +46,30 @@ public enum Condition implements Worded {
         return word;
     }
 
+    /**
+     * Tells whether it stands on everything ever made of what it was found of, before the finding or after (craft: what is wrong
+     * travels). Water, herb standing out and what may be scorched end with the straining and settling.
+     *
+     * @param food whether what it was found of is for food
+     */
+    public boolean travels(boolean food) {
+        return switch (this) {
+            case MOULD, FERMENT, OFF, ON_HOLD, IN_DOUBT -> true;
+            case OVERHEATED -> food;
+            case WATER, SCORCHED -> false;
+        };
+    }
+
+    /** Tells whether the bottle it was poured from, and what else was poured of that, is to be smelled once. */
+    public boolean asksUpwards() {
+        return this == MOULD || this == FERMENT || this == OFF;
+    }
+
+    /** Tells whether whoever has any of it is to be told; what was thrown out has been told of already. */
+    public boolean asksWhoHasIt() {
+        return this != IN_DOUBT;
+    }
+
     /** Those that somebody can see; the others come of what was read. */
     public static List<Condition> seen() {
         return Stream.of(values()).filter(Condition::isSeen).toList();
@@ -53,7 +82,14 @@ public enum Condition implements Worded {
 
     /** How it can be answered other than by throwing out, in words. */
     public String answers() {
-        return isEnd() ? "It was not so" : "It is dealt with, or was not so";
+        return isEnd()
+                ? "It was not so"
+                : this == IN_DOUBT ? "It is well, or was not so" : "It is dealt with, or was not so";
+    }
+
+    /** The button that says it is answered though it was so. */
+    public String dealtWith() {
+        return this == IN_DOUBT ? "Made before that turned, and it smells well today" : "It is dealt with";
     }
 
     /** What to do about it. */
@@ -77,6 +113,6 @@ public enum Condition implements Worded {
 
     /** Tells whether somebody finds it with eyes and nose; heat is found by the readings. */
     public boolean isSeen() {
-        return this != OVERHEATED;
+        return this != OVERHEATED && this != IN_DOUBT;
     }
 }

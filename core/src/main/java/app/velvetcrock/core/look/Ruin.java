@@ -23,4 +23,16 @@ public enum Ruin implements Worded {
     public String word() {
         return word;
     }
+
+    /**
+     * Tells whether what was made of it before is asked about, one by one, once it was thrown out for this.
+     * Source: craft, what is wrong travels.
+     */
+    public boolean asksOfWhatWasMade(boolean food) {
+        return switch (this) {
+            case MOULD, FERMENTED, RANCID -> true;
+            case PAST_DATE, DOUBT -> food;
+            case WATER, SCORCHED, SPILLED -> false;
+        };
+    }
 }

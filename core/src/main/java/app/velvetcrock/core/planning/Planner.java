@@ -2,6 +2,7 @@ package app.velvetcrock.core.planning;
 
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Herbs;
@@ -24,11 +25,13 @@ import app.velvetcrock.core.method.Situation;
 import app.velvetcrock.core.planning.PlanRequest.Circumstances;
 import app.velvetcrock.core.strain.YieldForecast;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /** Works a request out into a plan. */
 public final class Planner {
@@ -160,6 +163,30 @@ public final class Planner {
                         !herb.moisture().isDried() && herb.kind().traits().contains(Cautions.EDIBLE))) {
             traits.add(Cautions.EDIBLE_MOIST);
         }
-        return cautions.of(traits, request.circumstances().use());
+        return Stream.concat(
+                        pastTheirDate(request).stream(),
+                        cautions.of(traits, request.circumstances().use()).stream())
+                .toList();
+    }
+
+    /** What is past its date on the day it would be poured is not for skin, nor for anything else (craft: what is wrong travels). */
+    private static List<Caution> pastTheirDate(PlanRequest request) {
+        LocalDate poured = request.circumstances().start();
+        return request.carriers().parts().stream()
+                .map(part -> part.carrier().bottle())
+                .filter(bottle -> bottle.end(poured).isBefore(poured))
+                .map(bottle -> new Caution(
+                        Level.REFUSE,
+                        bottle.name() + " is past its date",
+                        ("It ended %s before it would be poured: what is made of it is past its date from its first day, "
+                                        + "and not for skin. Take another bottle.")
+                                .formatted(days(ChronoUnit.DAYS.between(bottle.end(poured), poured))),
+                        true))
+                .distinct()
+                .toList();
+    }
+
+    private static String days(long days) {
+        return days == 1 ? "a day" : days + " days";
     }
 }

@@ -9,6 +9,7 @@ import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.core.timetable.Placed;
 import app.velvetcrock.core.timetable.Span;
+import app.velvetcrock.core.timetable.Step;
 import app.velvetcrock.core.timetable.Timetable;
 import java.time.Duration;
 import java.time.Instant;
@@ -65,7 +66,14 @@ public final class LaterStages {
     private static List<Task> heat(Stage stage, Placed placed) {
         List<Task> tasks = new ArrayList<>();
         int session = 1;
+        boolean wet = placed.step() instanceof Step.Heat heat && heat.wet();
         for (Span span : placed.spans()) {
+            if (wet && session > 1) {
+                tasks.add(Task.open(new TaskKey(stage.key(), TaskKind.FRIDGE_OUT, session - 1), span.startInclusive()));
+            }
+            if (wet && session < placed.spans().size()) {
+                tasks.add(Task.open(new TaskKey(stage.key(), TaskKind.FRIDGE_IN, session), span.endExclusive()));
+            }
             tasks.add(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_ON, session), span.startInclusive()));
             tasks.add(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, session), span.endExclusive()));
             session++;

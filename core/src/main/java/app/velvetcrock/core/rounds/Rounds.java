@@ -23,6 +23,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Derives a batch's tasks. Of each kind at most one is open: doing it covers every earlier one of its kind that was missed,
@@ -91,8 +92,9 @@ public final class Rounds {
             tendings.forEach(tending -> tending(course, tending, log, zone).ifPresent(tasks::add));
             pushUnder(course, log).ifPresent(tasks::add);
             tasks.addAll(course.heat()
-                    .map(heat -> heat(course, heat, hours))
+                    .map(heat -> heat(course, heat, log, hours))
                     .orElseGet(() -> List.of(end(course, course.stageEnd(zone)))));
+            spiritGone(course, zone).ifPresent(tasks::add);
         } else if (course.state() == Course.State.STRAINED) {
             AfterStraining.decant(course, log).ifPresent(tasks::add);
         }
@@ -260,34 +262,67 @@ public final class Rounds {
                         new TaskKey(course.stage().key(), TaskKind.PUSH_UNDER, done + 1), entry.happenedAt()));
     }
 
-    private static List<Task> heat(Course course, HeatCourse heat, HomeHours hours) {
+    /** Asked at the end of the last stage: the vapour burns until then. */
+    private static Optional<Task> spiritGone(Course course, ZoneId zone) {
+        return !course.spirit() || course.next().isPresent()
+                ? Optional.empty()
+                : Optional.of(Task.open(
+                        TaskKey.spiritGone(),
+                        course.heat()
+                                .map(heat -> heat.runsUntil()
+                                        .or(() -> heat.latest().map(reading -> reading.at()))
+                                        .orElse(course.stageSince()))
+                                .orElseGet(() -> course.stageEnd(zone))));
+    }
+
+    /** Wet herb stands cold between two sessions, since what is tepid for long breeds germs (craft: heat, hours at home). */
+    private static List<Task> cold(Course course, HeatCourse heat, Instant off, Instant on, Log log) {
+        if (!heat.wet() || heat.sessions() == 0) {
+            return List.of();
+        }
+        return Stream.of(
+                        Task.open(new TaskKey(course.stage().key(), TaskKind.FRIDGE_IN, heat.sessions()), off),
+                        Task.open(new TaskKey(course.stage().key(), TaskKind.FRIDGE_OUT, heat.sessions()), on))
+                .filter(task -> log.done(task.key()).isEmpty())
+                .toList();
+    }
+
+    private static List<Task> heat(Course course, HeatCourse heat, Log log, HomeHours hours) {
         Stage stage = course.stage();
         Instant last = heat.latest().map(reading -> reading.at()).orElse(course.stageSince());
         if (heat.on()) {
             Instant enough = heat.runsUntil().orElseThrow();
             Instant end = hours.heatAlone() && !stage.attended() ? enough : hours.whileHome(course.now(), enough);
-            Task off = Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, heat.sessions()), end);
-            return heat.water()
-                    .map(water -> List.of(
-                            Task.open(
-                                    new TaskKey(stage.key() + "-" + session(course), TaskKind.WATER, water.ordinal()),
-                                    water.by()),
-                            off))
-                    .orElse(List.of(off));
+            List<Task> tasks = new ArrayList<>();
+            heat.water()
+                    .map(water -> Task.open(
+                            new TaskKey(stage.key() + "-" + session(course), TaskKind.WATER, water.ordinal()),
+                            water.by()))
+                    .ifPresent(tasks::add);
+            tasks.add(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, heat.sessions()), end));
+            if (end.isBefore(enough.minus(A_HAND))) {
+                Step.Heat rest = left(stage, Duration.between(end, enough), hours);
+                tasks.addAll(cold(course, heat, end, Scheduler.nextSession(rest, end, hours), log));
+            }
+            return tasks;
         }
-        Step.Heat left = new Step.Heat(
-                stage.key(),
-                stage.name(),
-                heat.left(),
-                false,
-                hours.heatAlone() && !stage.attended(),
-                stage.attended());
-        return List.of(
-                heat.isEnough()
-                        ? end(course, last)
-                        : Task.open(
-                                new TaskKey(stage.key(), TaskKind.HEAT_ON, heat.sessions() + 1),
-                                Scheduler.nextSession(left, last, hours)));
+        if (heat.isEnough()) {
+            return List.of(end(course, last));
+        }
+        Instant on = Scheduler.nextSession(left(stage, heat.left(), hours), last, hours);
+        Instant off = log.done(TaskKind.HEAT_OFF).stream()
+                .map(Entry::happenedAt)
+                .max(Comparator.naturalOrder())
+                .orElse(last);
+        return Stream.concat(
+                        cold(course, heat, off, on, log).stream(),
+                        Stream.of(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_ON, heat.sessions() + 1), on)))
+                .toList();
+    }
+
+    private static Step.Heat left(Stage stage, Duration left, HomeHours hours) {
+        return new Step.Heat(
+                stage.key(), stage.name(), left, false, hours.heatAlone() && !stage.attended(), stage.attended());
     }
 
     /** What ends a stage: the next one, or the straining. */

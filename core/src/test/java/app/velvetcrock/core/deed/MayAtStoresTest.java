@@ -66,7 +66,8 @@ class MayAtStoresTest {
                 Arguments.of(new StoreDeed.Merge(LOT, LOT), List.of(NETTLE, NETTLE), "one thing in one state"),
                 Arguments.of(new StoreDeed.Merge(LOT, OTHER), List.of(NETTLE, NONE), "done it already"),
                 Arguments.of(new StoreDeed.Blend("one", List.of()), List.of(), "two bottles or three"),
-                Arguments.of(new StoreDeed.ThrowOut(LOT, "moths"), List.of(NONE), "nothing to throw out"),
+                Arguments.of(
+                        new StoreDeed.ThrowOut(LOT, "moths", Optional.empty()), List.of(NONE), "nothing to throw out"),
                 Arguments.of(
                         new StoreDeed.WeighCup(LOT, Density.ofGramsPerMillilitre(0.2)), List.of(WAX), "by the cup"),
                 Arguments.of(new StoreDeed.CountDrops(LOT, 37), List.of(WAX), "counted in drops"),

@@ -118,9 +118,13 @@ class DryingCourseTest {
         assertThat(DryingCourse.of(start, List.of(new WeighIn(day(9), Mass.ofGrams(49), Snap.BENDS)))
                         .state())
                 .isEqualTo(State.DRYING);
-        assertThat(DryingCourse.of(start, List.of(new WeighIn(day(4), Mass.ofGrams(90), Snap.SNAPS)))
+        // 45 g of dry matter: 56.2 g are 19.9 % water, 56.4 g 20.2 %, where hand and weight contradict each other
+        assertThat(DryingCourse.of(start, List.of(new WeighIn(day(4), Mass.ofGrams(56.2), Snap.SNAPS)))
                         .state())
                 .isEqualTo(State.DRY);
+        assertThat(DryingCourse.of(start, List.of(new WeighIn(day(4), Mass.ofGrams(56.4), Snap.SNAPS)))
+                        .state())
+                .isEqualTo(State.CONTRADICTS);
         // between settled and ready the sum alone asks for the hand
         assertThat(DryingCourse.of(start, List.of(weighed(9, 50.5))).state()).isEqualTo(State.TRY_IT);
     }

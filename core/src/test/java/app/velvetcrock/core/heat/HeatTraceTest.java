@@ -171,7 +171,7 @@ class HeatTraceTest {
         return HeatAlarm.of(
                 new Heated(WARM, false),
                 since,
-                HeatForecast.of(since, HeatForecast.Surroundings.of(false)),
+                some -> HeatForecast.of(some, HeatForecast.Surroundings.of(false)),
                 Duration.ofHours(1));
     }
 

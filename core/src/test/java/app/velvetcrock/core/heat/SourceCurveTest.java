@@ -80,7 +80,8 @@ class SourceCurveTest {
         List<SourceCurve> curves = List.of(curve(HeatSetting.LOW, 500, 66, 70), curve(HeatSetting.WARM, 500, 48, 70));
         assertThat(SourceLearned.advice("The cooker", curves, HALF_LITRE, Method.SLOW_WARM.first(), say))
                 .contains(
-                        "The cooker: on warm it ends at about 48 °C (once): suits; on low it ends at about 66 °C (once): too"
+                        "The cooker: on warm it ends at about 48 °C (once): suits, 6.5 of 8 h in its band; on low it ends"
+                                + " at about 66 °C (once): too"
                                 + " hot for this way.");
         assertThat(SourceLearned.advice(
                         "The cooker", curves.subList(0, 1), Volume.ofMillilitres(1500), Method.SLOW_WARM.first(), say))
@@ -93,7 +94,62 @@ class SourceCurveTest {
 
     private static SourceCurve curve(HeatSetting setting, double load, double end, long tau) {
         return new SourceCurve(
-                Optional.of(setting), Volume.ofMillilitres(load), Temperature.ofCelsius(end), Duration.ofMinutes(tau));
+                Optional.of(setting),
+                Volume.ofMillilitres(load),
+                Temperature.ofCelsius(end),
+                Duration.ofMinutes(tau),
+                Optional.of(Temperature.ofCelsius(20)));
+    }
+
+    /** Readings that begin in the band say nothing of how long it took to get there: 70 · ln(28/8) = 87.7 min is seen, to five 85. */
+    @Test
+    void aWarmUpIsLearnedOnlyFromWhatWasSeenToBeginBelowTheBand() {
+        SourceCurve seen = curve(HeatSetting.WARM, 500, 48, 70);
+        SourceCurve warm = new SourceCurve(
+                Optional.of(HeatSetting.WARM),
+                HALF_LITRE,
+                Temperature.ofCelsius(50),
+                Duration.ofMinutes(240),
+                Optional.of(Temperature.ofCelsius(44)));
+        assertThat(SourceLearned.warmUp(List.of(seen), HALF_LITRE, Method.SLOW_WARM.first()))
+                .contains(Duration.ofMinutes(85));
+        assertThat(SourceLearned.warmUp(List.of(warm), HALF_LITRE, Method.SLOW_WARM.first()))
+                .isEmpty();
+        assertThat(SourceLearned.warmUp(List.of(seen, warm), HALF_LITRE, Method.SLOW_WARM.first()))
+                .as("what began in the band is not averaged in")
+                .contains(Duration.ofMinutes(85));
+    }
+
+    /** Ends at 41 °C, but takes 240 · ln(21/1) = 731 min to come to 40: of eight hours none is in the band. */
+    @Test
+    void whatSuitsIsInItsBandForMostOfItsHours() {
+        assertThat(SourceLearned.of(List.of(curve(HeatSetting.WARM, 500, 41, 240)), Optional.empty())
+                        .get(0)
+                        .suits(Method.SLOW_WARM.first()))
+                .isEqualTo(Suits.TOO_COOL);
+    }
+
+    /** Known to end at 90: from 20 °C it is past 60 after 70 · ln(70/30) = 59 min, from 55 after 70 · ln(35/30) = 10. */
+    @Test
+    void whatASourceIsKnownToDoIsSaidTheMomentItIsTurned() {
+        Wording say = new Wording(HouseholdUnits.METRIC, java.time.ZoneOffset.UTC);
+        List<SourceCurve> curves = List.of(curve(HeatSetting.HIGH, 500, 90, 70), curve(HeatSetting.WARM, 500, 48, 70));
+        assertThat(warning(curves, HeatSetting.HIGH, Optional.empty(), say))
+                .contains("The cooker on high it ends at about 90 °C (once): past 60 °C in about 59 min."
+                        + " Turn it lower, or stay beside it with the lid off.");
+        assertThat(warning(curves, HeatSetting.HIGH, Optional.of(Temperature.ofCelsius(55)), say)
+                        .orElseThrow())
+                .contains("in about 10 min");
+        assertThat(warning(curves, HeatSetting.WARM, Optional.empty(), say)).isEmpty();
+        assertThat(warning(curves, HeatSetting.LOW, Optional.empty(), say))
+                .as("never seen")
+                .isEmpty();
+    }
+
+    private static Optional<String> warning(
+            List<SourceCurve> curves, HeatSetting setting, Optional<Temperature> from, Wording say) {
+        return SourceLearned.warning(
+                "The cooker", curves, HALF_LITRE, Optional.of(setting), Method.SLOW_WARM.first(), from, say);
     }
 
     private static Optional<SourceCurve> session(double end, int minutes, int every, Random random) {
