@@ -93,6 +93,12 @@ public class Makings {
                     .reduce((first, then) -> then);
         }
 
+        /** The day it was weighed in; that of another moment while it was not. */
+        public LocalDate begunOn(House house, Instant otherwise) {
+            return house.dayOf(
+                    holding.stream().findFirst().map(MakingCourse.At::at).orElse(otherwise));
+        }
+
         public boolean isBegun() {
             return !holding.isEmpty();
         }

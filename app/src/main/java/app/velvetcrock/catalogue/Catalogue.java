@@ -1,5 +1,6 @@
 package app.velvetcrock.catalogue;
 
+import app.velvetcrock.core.caution.Bearing;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
@@ -224,12 +225,24 @@ public class Catalogue {
 
     private HerbKind kind(OwnHerb own) {
         Optional<HerbKind> shipped = materia.herb(own.key);
-        return own.kind(
+        HerbKind kind = own.kind(
                 shipped.map(HerbKind::tint).orElse(HERB_TINT),
                 shipped.map(HerbKind::synonyms).orElse(List.of()));
+        return shipped.isPresent() ? kind : kind.withTraits(with(kind.traits(), Bearing.UNKNOWN_HERB));
     }
 
     private CarrierKind kind(OwnCarrier own) {
-        return own.kind(materia.carrier(own.key).map(CarrierKind::tint).orElse(CARRIER_TINT));
+        Optional<CarrierKind> shipped = materia.carrier(own.key);
+        CarrierKind kind = own.kind(shipped.map(CarrierKind::tint).orElse(CARRIER_TINT));
+        return shipped.isPresent() || kind.traits().contains(CarrierKind.BLEND)
+                ? kind
+                : kind.withTraits(with(kind.traits(), Bearing.UNKNOWN_CARRIER));
+    }
+
+    /** What a household named itself is unknown, not harmless. */
+    private static Set<String> with(Set<String> traits, String unknown) {
+        Set<String> all = new TreeSet<>(traits);
+        all.add(unknown);
+        return all;
     }
 }

@@ -1,6 +1,7 @@
 package app.velvetcrock.cupboard;
 
 import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Volume;
@@ -123,8 +124,12 @@ record OilPage(
                     ("Food. Refrigerator, 4 °C (39 °F) or colder. Use or freeze by %s, four days from herb meeting oil. "
                                     + "Not to be given or sold.")
                             .formatted(house.date(oil.useBy())));
+        } else if (request.circumstances().use() == Use.FOOD) {
+            strong.add("Food, of dried herb. Keep it in the refrigerator, use it by %s, never taste it to judge."
+                    .formatted(house.date(oil.useBy())));
         } else {
-            plain.add("Keep %s. Smell before use.".formatted(oil.place().word()));
+            plain.add("Keep %s. Smell before use. For skin only, away from children."
+                    .formatted(oil.place().word()));
         }
         request.carrier().first().ifPresent(first -> plain.add("Infused a second time: " + first.name()));
         if (shown.batch().plan().mark().isPresent()) {

@@ -14,6 +14,7 @@ import app.velvetcrock.core.pan.MakingStep;
 import app.velvetcrock.hob.Remelting;
 import app.velvetcrock.pan.PanDesk;
 import app.velvetcrock.pan.PanForm;
+import app.velvetcrock.pan.PanPours;
 import app.velvetcrock.pan.PanWork;
 import app.velvetcrock.recipes.KeptFormulas;
 import app.velvetcrock.stillroom.Current;
@@ -37,6 +38,7 @@ class DemoPan {
 
     private final PanDesk desk;
     private final PanWork work;
+    private final PanPours pours;
     private final Remelting remelting;
     private final KeptFormulas formulas;
     private final Makings makings;
@@ -48,6 +50,7 @@ class DemoPan {
     DemoPan(
             PanDesk desk,
             PanWork work,
+            PanPours pours,
             Remelting remelting,
             KeptFormulas formulas,
             Makings makings,
@@ -59,6 +62,7 @@ class DemoPan {
         this.formulas = formulas;
         this.desk = desk;
         this.work = work;
+        this.pours = pours;
         this.makings = makings;
         this.stores = stores;
         this.goods = goods;
@@ -226,7 +230,7 @@ class DemoPan {
         makings.sheet(id)
                 .plan()
                 .additions()
-                .forEach(one -> work.added(id, one.addition().key(), at(at.plus(Duration.ofMinutes(62)))));
+                .forEach(one -> work.added(id, one.addition().key(), false, at(at.plus(Duration.ofMinutes(62)))));
         pour(id, tin, count, Optional.empty(), at.plus(Duration.ofMinutes(66)));
         work.did(id, MakingStep.SET, at(at.plus(Duration.ofHours(3))));
         return id;
@@ -267,9 +271,9 @@ class DemoPan {
     private void pour(UUID id, String into, int count, Optional<Mass> each, Instant at) {
         MakingPlan.Into planned = makings.sheet(id).plan().into().orElseThrow();
         MakingPlan.Into filled = new MakingPlan.Into(planned.container(), count, Optional.of(UUID.fromString(into)));
-        work.poured(
+        pours.poured(
                 id,
-                List.of(new PanWork.Fill(filled, each.orElseGet(() -> work.fills(id, planned.container())))),
+                List.of(new PanPours.Fill(filled, each.orElseGet(() -> pours.fills(id, planned.container())))),
                 at(at));
     }
 

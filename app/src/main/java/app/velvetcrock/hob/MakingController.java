@@ -18,13 +18,13 @@ import app.velvetcrock.core.pan.Touch;
 import app.velvetcrock.pan.PanForm;
 import app.velvetcrock.pan.PanLimits;
 import app.velvetcrock.pan.PanPlanner;
+import app.velvetcrock.pan.PanPours;
 import app.velvetcrock.pan.PanStock;
 import app.velvetcrock.pan.PanWork;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Notice;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
@@ -44,7 +44,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** A making, gone along step by step from the weighing in to the jars in the Cupboard. */
 @Controller
@@ -54,6 +53,7 @@ class MakingController {
 
     private final Makings makings;
     private final PanWork work;
+    private final PanPours pours;
     private final PanStock stock;
     private final PanLimits limits;
     private final Conditions conditions;
@@ -63,6 +63,7 @@ class MakingController {
     MakingController(
             Makings makings,
             PanWork work,
+            PanPours pours,
             PanStock stock,
             PanLimits limits,
             Conditions conditions,
@@ -71,6 +72,7 @@ class MakingController {
         this.limits = limits;
         this.makings = makings;
         this.work = work;
+        this.pours = pours;
         this.stock = stock;
         this.conditions = conditions;
         this.households = households;
@@ -80,31 +82,6 @@ class MakingController {
     @GetMapping("/pan/{id}")
     String making(@PathVariable UUID id, @RequestParam(required = false) @Nullable String firm, Model model) {
         return show(model, makings.sheet(id), firm, Sent.nothing(fields(), MakingForm.empty()));
-    }
-
-    /** Makes the same again from what is here today; what is another lot than then is said. */
-    @GetMapping("/pan/{id}/again")
-    String again(@PathVariable UUID id, RedirectAttributes say) {
-        Makings.Sheet sheet = makings.sheet(id);
-        House house = households.current();
-        PanStock.Shelves shelves = stock.shelves(house, house.dayOf(clock.instant()));
-        List<String> other = sheet.plan().weighed().stream()
-                .filter(one -> one.lot()
-                        .filter(lot -> shelves.meltable(lot.toString()).isPresent())
-                        .isEmpty())
-                .map(one -> one.part().stuff().name())
-                .toList();
-        say.addFlashAttribute(
-                Notice.NAME,
-                new Notice(
-                        "As batch %d was made%s."
-                                .formatted(
-                                        sheet.number(),
-                                        other.isEmpty()
-                                                ? ", from the same lots"
-                                                : "; not from the same: " + String.join(", ", other)),
-                        null));
-        return "redirect:" + PanForm.again(sheet.course(), shelves).address();
     }
 
     private Fields fields() {
@@ -121,7 +98,14 @@ class MakingController {
                         .orElse(sheet.plan().firmness());
         model.addAttribute("sheet", sheet);
         model.addAttribute("conditions", conditions.ofBatch(sheet.id()));
-        MakingPage page = MakingPage.of(sheet, limits.over(sheet.course(), house.dayOf(now)), target, now, house);
+        MakingPage page = MakingPage.of(
+                sheet,
+                new MakingPage.Judged(
+                        limits.over(sheet.course(), house.dayOf(now)),
+                        limits.keeps(sheet.course(), sheet.begunOn(house, now))),
+                target,
+                now,
+                house);
         model.addAttribute("page", page);
         model.addAttribute("firm", app.velvetcrock.core.measure.Decimals.upTo(target, 1));
         model.addAttribute("asked", asked);
@@ -288,19 +272,20 @@ class MakingController {
     @PostMapping("/pan/{id}/add")
     String add(@PathVariable UUID id, MakingForm form, Reply reply) {
         Asked asked = asked(id, "add", "n-", form);
-        return does(reply, asked, "", doing -> work.added(id, PanForm.text(form.of()), doing));
+        return does(
+                reply, asked, "", doing -> work.added(id, PanForm.text(form.of()), "yes".equals(form.anyway()), doing));
     }
 
     @PostMapping("/pan/{id}/pour")
     String pour(@PathVariable UUID id, MakingForm form, Reply reply) {
         Asked asked = asked(id, "pour", "p-", form);
-        List<PanWork.Fill> fills = new PourReading(
+        List<PanPours.Fill> fills = new PourReading(
                         asked.sheet(),
                         stock.shelves(asked.house(), asked.house().dayOf(clock.instant()))
                                 .containers(),
                         asked.fields())
                 .read(form);
-        return does(reply, asked, "", doing -> work.poured(id, fills, doing));
+        return does(reply, asked, "", doing -> pours.poured(id, fills, doing));
     }
 
     @PostMapping("/pan/{id}/turned-out")

@@ -9,6 +9,7 @@ import app.velvetcrock.core.making.Pouring;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.pan.MadeKeeping;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
@@ -38,6 +39,7 @@ import org.jspecify.annotations.Nullable;
  * @param degrees how warm it should be now; empty while it is on the heat
  * @param sound what is heard where that was allowed; another value sounds again
  * @param rings when the next step may be done, in milliseconds; nought where that is not known
+ * @param beware what is warned of for whom it is made, at every step till all is done
  * @param left what stayed in the pan; empty where nothing did
  */
 record MakingPage(
@@ -64,6 +66,7 @@ record MakingPage(
         String left,
         String keeps,
         @Nullable String over,
+        List<String> beware,
         List<LogRow> log) {
 
     /** So long before it is too late a sound says so. */
@@ -78,8 +81,10 @@ record MakingPage(
     /** A line of the log; {@code undo} null where it cannot be taken back. */
     record LogRow(UUID id, String when, String words, String typed, String mark, boolean undo) {}
 
-    /** {@code over}: why it may be neither given away nor sold. */
-    static MakingPage of(Makings.Sheet sheet, Optional<String> over, double target, Instant now, House house) {
+    /** What was really made, judged: why it may be neither given away nor sold, and how long it keeps. */
+    record Judged(Optional<String> over, MadeKeeping.Limit keeps) {}
+
+    static MakingPage of(Makings.Sheet sheet, Judged judged, double target, Instant now, House house) {
         MakingCourse course = sheet.course();
         MakingPlan plan = sheet.plan();
         Optional<MakingCourse.Step> next = course.next();
@@ -153,9 +158,12 @@ record MakingPage(
                         .orElse(""),
                 "till %s, %s"
                         .formatted(
-                                house.date(course.keeps().date()),
-                                course.keeps().why()),
-                over.map(why -> "It may be neither given away nor sold: " + why).orElse(null),
+                                house.date(judged.keeps().date()),
+                                judged.keeps().why()),
+                judged.over()
+                        .map(why -> "It may be neither given away nor sold: " + why)
+                        .orElse(null),
+                next.isPresent() ? plan.cautions() : List.of(),
                 log(sheet, house));
     }
 

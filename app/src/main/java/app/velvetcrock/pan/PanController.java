@@ -252,7 +252,21 @@ class PanController {
                 .moment("when", when, desk.house().past(clock.instant()))
                 .map(there -> there.atZone(desk.house().settings().zone()).toInstant())
                 .orElse(clock.instant());
-        if (desk.planned().isPresent() && !desk.planned().get().canStart()) {
+        List<String> refused = desk.planned().map(PanPlanner.Planned::refused).orElse(List.of());
+        if (!refused.isEmpty()) {
+            desk.fields()
+                    .trouble(
+                            "use",
+                            "Not weighed in for %s: %s"
+                                    .formatted(
+                                            desk.planned()
+                                                    .orElseThrow()
+                                                    .read()
+                                                    .use()
+                                                    .word(),
+                                            String.join(" ", refused)),
+                            "something else, or for somebody else");
+        } else if (desk.planned().isPresent() && !desk.planned().get().canStart()) {
             desk.fields()
                     .trouble(
                             "much",

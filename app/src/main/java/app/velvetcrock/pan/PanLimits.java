@@ -1,34 +1,39 @@
 package app.velvetcrock.pan;
 
+import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.catalogue.OwnCeilings;
-import app.velvetcrock.core.making.Ceilings;
-import app.velvetcrock.core.making.Drops;
-import app.velvetcrock.core.making.Kind;
+import app.velvetcrock.core.caution.Bearing;
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Level;
+import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.materia.Materia;
-import app.velvetcrock.core.materia.SupplyKind;
-import app.velvetcrock.core.materia.SupplyType;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.pan.KeptBack;
 import app.velvetcrock.core.pan.MadeKeeping;
+import app.velvetcrock.core.pan.MadeLimits;
 import app.velvetcrock.core.pan.MakingCourse;
-import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.core.planning.Planner;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
-/** How long a making keeps, and why it may be neither given away nor sold: what was left out holds nothing back. */
+/** How long a making keeps, and why it may be neither given away nor sold: of what is planned, and of what was made of it. */
 @Component
 public class PanLimits {
 
-    private final Materia materia;
-    private final OwnCeilings ceilings;
+    private final MadeLimits limits;
 
     PanLimits(Materia materia, OwnCeilings ceilings) {
-        this.materia = materia;
-        this.ceilings = ceilings;
+        this.limits = new MadeLimits(key -> materia.supply(key).map(ceilings::corrected));
     }
 
     /** How long it keeps that is made today. */
@@ -39,10 +44,12 @@ public class PanLimits {
         for (int i = 0; i < read.stirred().size(); i++) {
             ends(read.stirred().get(i).thing(), Optional.of(i)).ifPresent(ends::add);
         }
-        if (read.kind().key().equals("compress-pads")) {
-            ends.add(new MadeKeeping.Ends(
-                    "30 days such pads keep in the refrigerator", today.plusDays(30), Optional.empty()));
-        }
+        read.kind()
+                .daysCold()
+                .ifPresent(days -> ends.add(new MadeKeeping.Ends(
+                        "%d days such pads keep in the refrigerator".formatted(days),
+                        today.plusDays(days),
+                        Optional.empty())));
         return MadeKeeping.of(
                 today,
                 ends,
@@ -54,59 +61,59 @@ public class PanLimits {
                         .toList());
     }
 
+    /** Whom it is judged for hears all of it: of several rows the strictest first, and the same once. */
+    static List<Caution> told(Cautions cautions, Set<String> borne, PanReading.Read read) {
+        return read.kind().judgedFor(read.use()).stream()
+                .flatMap(use -> cautions.of(borne, use).stream())
+                .distinct()
+                .sorted(Comparator.comparing(Caution::level))
+                .toList();
+    }
+
+    /** What is refused is not weighed in; for those nobody else answers for, neither is what is over a ceiling. */
+    static List<String> refused(List<Caution> told, KeptBack.Made made) {
+        boolean tender = made.kind().judgedFor(made.use()).stream().anyMatch(Use::isTender);
+        return Stream.concat(
+                        told.stream()
+                                .filter(caution -> caution.level() == Level.REFUSE)
+                                .map(caution -> "%s: %s".formatted(caution.head(), caution.text())),
+                        KeptBack.forThem(made).filter(why -> tender).stream())
+                .distinct()
+                .toList();
+    }
+
+    /** All that is in it bears of the table of who it is for: of the herbs in its oils too, by the batches these came from. */
+    static Set<String> borne(PanReading.Read read, List<BatchSheet> from) {
+        Set<String> traits = new HashSet<>(Set.of(Bearing.ANY_FAT));
+        Stream.concat(Stream.of(read.oil()), read.others().stream()).forEach(one -> traits.addAll(one.traits()));
+        Stream.concat(read.wax().stream(), read.stirred().stream().map(PanReading.Stirred::thing))
+                .forEach(one -> traits.addAll(one.supply().map(Bearing::supply).orElse(one.traits())));
+        for (BatchSheet sheet : from) {
+            traits.addAll(Planner.borne(sheet.plan().request()));
+            // Spirit that nobody has said to be gone is taken to be in the oil still.
+            if (sheet.plan().moistening().isPresent()
+                    && sheet.log().done(TaskKey.spiritGone()).isEmpty()) {
+                traits.addAll(Bearing.spirit());
+            }
+        }
+        // Edible is the whole only where all of it is.
+        if (traits.contains(Bearing.NOT_EDIBLE)) {
+            traits.remove(Cautions.EDIBLE);
+        }
+        return traits;
+    }
+
     private static Optional<MadeKeeping.Ends> ends(PanThing thing, Optional<Integer> addition) {
         return thing.ends().map(date -> new MadeKeeping.Ends(thing.common().toLowerCase(Locale.ROOT), date, addition));
     }
 
-    /**
-     * The reason, as it follows a colon; absent where it may be given and sold. It is as it was planned, unless that was for what was
-     * left out since.
-     */
+    /** Why what was really made may be neither given nor sold, as it follows a colon; absent where it may. */
     public Optional<String> over(MakingCourse course, LocalDate today) {
-        MakingPlan plan = course.plan();
-        if (!course.isLeftOut() || plan.over().isEmpty()) {
-            return plan.over();
-        }
-        return Kind.shipped().stream()
-                .filter(one -> one.key().equals(plan.made().kind()))
-                .findFirst()
-                .filter(kind ->
-                        why(course, kind, plan.additions(), watery(plan)).equals(plan.over()))
-                .map(kind -> why(
-                        course,
-                        kind,
-                        course.stirred(),
-                        new KeptBack.Standing(
-                                course.isWatery(), course.keeps().date().isBefore(today), Optional.empty())))
-                .orElse(plan.over());
+        return limits.over(course, today);
     }
 
-    private static KeptBack.Standing watery(MakingPlan plan) {
-        return new KeptBack.Standing(
-                plan.limits().stream().anyMatch(MadeKeeping.Limit::watery), false, Optional.empty());
-    }
-
-    private Optional<String> why(
-            MakingCourse course, Kind kind, List<MakingPlan.Stirred> within, KeptBack.Standing standing) {
-        List<SupplyKind> stirred = new ArrayList<>();
-        List<Drops> drops = new ArrayList<>();
-        double rest = course.formula().total().grams();
-        for (MakingPlan.Stirred one : within) {
-            Mass mass = one.addition().mass();
-            Optional<SupplyKind> what = materia.supply(one.addition().key()).map(ceilings::corrected);
-            what.ifPresent(stirred::add);
-            if (what.filter(of -> of.type() == SupplyType.ESSENTIAL_OIL).isPresent()) {
-                drops.add(Drops.from(what.get(), mass, Drops.USUAL));
-            } else {
-                rest += mass.grams();
-            }
-        }
-        return KeptBack.why(
-                kind,
-                course.plan().use(),
-                course.formula(),
-                stirred,
-                Ceilings.of(drops, Mass.ofGrams(rest), course.plan().use(), kind.noEssentialOil()),
-                standing);
+    /** How long what was really made on a day keeps. */
+    public MadeKeeping.Limit keeps(MakingCourse course, LocalDate made) {
+        return limits.keeps(course, made);
     }
 }

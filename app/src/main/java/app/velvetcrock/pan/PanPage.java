@@ -28,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param firm what it sets like, with what was wanted where that cannot be
  * @param window when it is poured; by eye where that is not known
  * @param rest what stays in the pan; empty where nothing worth naming does
+ * @param refused why it is not weighed in at all; empty where it may be
  * @param within where the most drops that would be within are taken; null where they are within
  */
 public record PanPage(
@@ -49,6 +50,7 @@ public record PanPage(
         @Nullable String within,
         List<Caution> cautions,
         @Nullable String over,
+        List<String> refused,
         List<String> missing,
         boolean canStart) {
 
@@ -113,6 +115,7 @@ public record PanPage(
                 planned.over()
                         .map(why -> "It could be neither given away nor sold: " + why)
                         .orElse(null),
+                planned.refused(),
                 planned.missing().stream().map(PanPlanner.Missing::words).toList(),
                 planned.canStart());
     }

@@ -15,6 +15,7 @@ import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.pan.KeptBack;
 import app.velvetcrock.core.pan.MadeKeeping;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.Current;
@@ -24,13 +25,11 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.PerRequest;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -72,6 +71,7 @@ public class PanPlanner {
      * @param filling how it fills the containers named; absent where it is told by weight alone
      * @param ownCooling how many times as slowly this household's melts cool; absent while that is not known
      * @param over why it may be neither given nor sold
+     * @param refused why it is not weighed in at all, whoever asks; empty where it may be
      * @param missing what is not here, or not enough of it, as a list to buy by
      * @param weighed what is taken of each lot; of one kind from several where one is not enough
      * @param tins what it may be poured into
@@ -87,6 +87,7 @@ public class PanPlanner {
             Optional<Costs.Cost> cost,
             List<Caution> cautions,
             Optional<String> over,
+            List<String> refused,
             List<Missing> missing,
             List<MakingPlan.Weighed> weighed,
             List<PanStock.Tin> tins,
@@ -104,7 +105,7 @@ public class PanPlanner {
         }
 
         boolean canStart() {
-            return missing.stream().noneMatch(Missing::stops);
+            return refused.isEmpty() && missing.stream().noneMatch(Missing::stops);
         }
     }
 
@@ -155,12 +156,18 @@ public class PanPlanner {
                 read.use(),
                 read.kind().noEssentialOil());
         MadeKeeping keeping = PanLimits.keeping(read, whole, at.today());
-        Set<String> traits = new HashSet<>(read.oil().traits());
-        read.others().forEach(one -> traits.addAll(one.traits()));
-        read.wax().ifPresent(one -> traits.addAll(one.traits()));
-        read.stirred().forEach(one -> traits.addAll(one.thing().traits()));
-        traits.addAll(herbTraits(read));
-        List<Caution> told = cautions.of(traits, read.use());
+        List<UUID> from = Stream.concat(Stream.of(read.oil()), read.others().stream())
+                .flatMap(one -> one.batch().stream())
+                .toList();
+        List<Caution> told = PanLimits.told(cautions, PanLimits.borne(read, among(from)), read);
+        KeptBack.Made made = new KeptBack.Made(
+                read.kind(),
+                read.use(),
+                formula,
+                read.stirred().stream()
+                        .flatMap(one -> one.thing().supply().stream())
+                        .toList(),
+                ceilings);
         return new Planned(
                 read,
                 filling,
@@ -172,15 +179,10 @@ public class PanPlanner {
                 costs.of(taken(read, weighed, emptied(read, filling, shelves))),
                 told,
                 KeptBack.why(
-                        read.kind(),
-                        read.use(),
-                        formula,
-                        read.stirred().stream()
-                                .flatMap(one -> one.thing().supply().stream())
-                                .toList(),
-                        ceilings,
+                        made,
                         new KeptBack.Standing(
                                 keeping.notForSale(), keeping.date().isBefore(at.today()), wrong(read))),
+                PanLimits.refused(told, made),
                 PanLacks.of(read, filling, shelves, at.house()),
                 weighed,
                 read.tin().map(List::of).orElseGet(() -> tins(read.kind(), shelves)
@@ -241,26 +243,6 @@ public class PanPlanner {
                         .map(tin -> new Costs.Taken(UUID.fromString(tin.name()), pour.count()))
                         .stream())
                 .toList();
-    }
-
-    /** Traits of the herbs in the oils, by the batches they came from. */
-    private Set<String> herbTraits(PanReading.Read read) {
-        List<UUID> from = Stream.concat(Stream.of(read.oil()), read.others().stream())
-                .flatMap(one -> one.batch().stream())
-                .toList();
-        Set<String> traits = new HashSet<>();
-        for (BatchSheet sheet : among(from)) {
-            sheet.plan()
-                    .request()
-                    .herbs()
-                    .forEach(herb -> traits.addAll(herb.kind().traits()));
-            sheet.plan()
-                    .request()
-                    .carriers()
-                    .parts()
-                    .forEach(part -> traits.addAll(part.carrier().kind().traits()));
-        }
-        return traits;
     }
 
     /** What is taken of each lot, in milligrams. */

@@ -5,11 +5,8 @@ import app.velvetcrock.batch.Makings;
 import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Doing;
-import app.velvetcrock.core.keeping.Storage;
-import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Felt;
-import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
@@ -28,7 +25,6 @@ import app.velvetcrock.stock.Ledger;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -39,9 +35,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Does what is done at the pan: each deed is one line of the making's log and what it moves, all of it or nothing. */
 @Service
 public class PanWork {
-
-    /** What stays in a pan below this is wiped out with paper, and is no lot; grams [E]. */
-    private static final double NOTHING = 1;
 
     private final Makings makings;
     private final Ledger ledger;
@@ -100,7 +93,7 @@ public class PanWork {
         return makings.write(id, new Line.Panned(line.apply(sheet)), doing);
     }
 
-    private Makings.Sheet begun(UUID id, Doing<?> doing) {
+    Makings.Sheet begun(UUID id, Doing<?> doing) {
         Makings.Sheet sheet = makings.locked(id);
         if (!sheet.isBegun()) {
             throw new Refused("Batch %d was never begun: its weighing in was taken back.".formatted(sheet.number()));
@@ -211,116 +204,48 @@ public class PanWork {
         return line(id, doing, sheet -> new MakingLine.Noted(words));
     }
 
-    /** Stirs in a planned addition, taken from its lot. */
+    /**
+     * Stirs in a planned addition, taken from its lot; what the heat would spoil is asked about.
+     *
+     * @param anyway whether it was said to have gone in though it was too hot
+     */
     @Transactional
-    public UUID added(UUID id, String which, Doing<?> doing) {
+    public UUID added(UUID id, String which, boolean anyway, Doing<?> doing) {
         Makings.Sheet sheet = begun(id, doing);
         MakingPlan.Stirred one = open(sheet, which);
+        MakingCourse course = sheet.course();
+        sheet.plan()
+                .placeOf(which)
+                .flatMap(place -> course.tooHotTill(place, doing.at()))
+                .filter(till -> !anyway)
+                .ifPresent(till -> {
+                    throw tooHot(one, course.at(doing.at()), till);
+                });
         UUID entry = makings.write(id, new Line.Panned(new MakingLine.Added(one.addition(), one.lot())), doing);
         one.lot().ifPresent(lot -> take(id, entry, lot, one.addition().mass(), doing));
+        judge(id, doing);
         return entry;
     }
 
-    /** What such a container takes of a making, its hollow topped. */
-    @Transactional(readOnly = true)
-    public Mass fills(UUID id, Container container) {
+    /** What was made is judged anew by every line that says what is in it; what was poured of it bears the judgement. */
+    private void judge(UUID id, Doing<?> doing) {
         Makings.Sheet sheet = makings.sheet(id);
-        return Filling.wanted(
-                1,
-                container,
-                Filling.shrinkage(sheet.course().formula()),
-                sheet.plan().made().whipped());
+        if (sheet.course().poured().isPresent()) {
+            goods.judged(id, limits.over(sheet.course(), households.current().dayOf(doing.at())));
+        }
     }
 
-    /** So many containers of one kind to fill, each with so much. */
-    public record Fill(MakingPlan.Into into, Mass each) {}
-
-    /** Pours what was made, or what stayed in the pan: containers are taken, what they become comes into stock. */
-    @Transactional
-    public UUID poured(UUID id, List<Fill> fills, Doing<?> doing) {
-        Makings.Sheet sheet = begun(id, doing);
-        MakingCourse course = sheet.course();
-        Optional<MakingLine.Poured> before = course.poured();
-        Mass there = before.map(MakingLine.Poured::left).orElseGet(() -> course.toPour(sheet.holding()));
-        double filled = fills.stream()
-                .mapToDouble(fill -> fill.into().count() * fill.each().grams())
-                .sum();
-        if (filled > there.grams() * 1.005 + NOTHING) {
-            throw new Refused(
-                    "count",
-                    "That would be %d g, and only %d g is in the pan."
-                            .formatted(Math.round(filled), Math.round(there.grams())),
-                    "fewer, or less in each");
-        }
-        Mass left = Mass.ofGrams(Math.max(0, there.grams() - filled));
-        double whole = Math.max(NOTHING, course.toPour(sheet.holding()).grams());
-        List<Goods.NewGood> made = new ArrayList<>();
-        List<UUID> lots = new ArrayList<>();
-        List<MakingLine.Poured.Filled> lines = new ArrayList<>();
-        for (Fill fill : fills) {
-            Goods.NewGood good = good(sheet, fill, whole, doing.at());
-            made.add(good);
-            lots.add(goods.add(good));
-            lines.add(new MakingLine.Poured.Filled(
-                    fill.into().container(), fill.into().count(), fill.each(), lots.get(lots.size() - 1)));
-        }
-        Optional<UUID> again = before.flatMap(MakingLine.Poured::leftLot);
-        Optional<Goods.NewGood> rest = left.grams() < NOTHING || again.isPresent()
-                ? Optional.empty()
-                : Optional.of(rest(sheet, left, left.grams() / whole, doing.at()));
-        Optional<UUID> restLot = rest.map(goods::add);
-        UUID entry = makings.write(
-                id,
-                new Line.Panned(new MakingLine.Poured(
-                        lines, left, left.grams() < NOTHING ? Optional.empty() : restLot.or(() -> again))),
-                doing);
-        Ledger.Why used = new Ledger.Why(Cause.USED, id, entry, doing.at());
-        Ledger.Why poured = new Ledger.Why(Cause.POURED, id, entry, doing.at());
-        again.ifPresent(lot -> ledger.take(
-                lot,
-                Mass.ofMilligrams(goods.find(lot).left() - (left.grams() < NOTHING ? 0 : left.toMilligrams())),
-                used));
-        fills.stream().filter(fill -> !fill.into().container().mould()).forEach(fill -> fill.into()
-                .lot()
-                .ifPresent(from -> ledger.takePieces(from, fill.into().count(), used)));
-        for (int i = 0; i < made.size(); i++) {
-            goods.fill(lots.get(i), made.get(i), poured);
-            lineage.outOf(id, lots.get(i));
-        }
-        rest.ifPresent(good -> {
-            goods.fill(restLot.orElseThrow(), good, poured);
-            lineage.outOf(id, restLot.orElseThrow());
-        });
-        return entry;
-    }
-
-    private Goods.NewGood good(Makings.Sheet sheet, Fill fill, double whole, Instant at) {
-        return new Goods.NewGood(
-                sheet.id(),
-                sheet.name(),
-                sheet.plan().made().kind(),
-                Optional.of(fill.into().container().brim()),
-                fill.into().count(),
-                fill.each(),
-                fill.into().count() * fill.each().grams() / whole,
-                sheet.course().keeps().date(),
-                Storage.COOL_DARK,
-                limits.over(sheet.course(), households.current().dayOf(at)));
-    }
-
-    /** What stays in the pan is a lot too; poured from again, it falls by what was filled. */
-    private Goods.NewGood rest(Makings.Sheet sheet, Mass left, double share, Instant at) {
-        return new Goods.NewGood(
-                sheet.id(),
-                sheet.name() + ", left in the pan",
-                Goods.LEFT,
-                Optional.empty(),
-                1,
-                left,
-                share,
-                sheet.course().keeps().date(),
-                Storage.COOL_DARK,
-                limits.over(sheet.course(), households.current().dayOf(at)));
+    private Refused tooHot(MakingPlan.Stirred one, Optional<Temperature> there, Instant till) {
+        House house = households.current();
+        return new Refused(
+                "anyway",
+                "By its curve it is about %s then, too hot for %s, which the heat spoils: it bears it from %s on."
+                        .formatted(
+                                there.map(at -> house.temperature(Temperature.ofCelsius(Math.round(at.celsius()))))
+                                        .orElse("as warm as on the heat"),
+                                one.addition().spoken(),
+                                house.time(till)),
+                "");
     }
 
     /** Takes a line back with all it moved, once however often it is asked; the weighing in only when nothing came after it. */
@@ -339,5 +264,6 @@ public class PanWork {
             throw new Refused("Take back what was done since first, the newest line before the older ones.");
         }
         makings.takeBack(id, entry, doing);
+        judge(id, doing);
     }
 }

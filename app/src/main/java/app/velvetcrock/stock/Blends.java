@@ -17,6 +17,8 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -56,13 +58,16 @@ public class Blends implements StoreHands {
     /** What a blend would be. */
     static CarrierKind kind(String name, List<Part> parts) {
         double millilitres = parts.stream().mapToDouble(Blends::millilitres).sum();
-        return Carriers.mixed(
+        CarrierKind mixed = Carriers.mixed(
                 "",
                 name,
                 parts.stream()
                         .map(part -> new Carriers.Mixed(
                                 part.carrier().kind(), part.carrier().density(), millilitres(part) / millilitres))
                         .toList());
+        Set<String> traits = new TreeSet<>(mixed.traits());
+        traits.add(CarrierKind.BLEND);
+        return mixed.withTraits(traits);
     }
 
     private static double millilitres(Part part) {

@@ -83,6 +83,12 @@ public class Goods {
                 .bear(costs.ofBatch(good.batch()).map(cost -> cost.minor() * good.share()), Math.max(1, amount));
     }
 
+    /** Lets all that was poured of a making bear why it is kept back, or that it is not. */
+    @Transactional
+    public void judged(UUID batch, Optional<String> keptBack) {
+        lots.madeOf(batch).forEach(lot -> lot.keptBack = keptBack.orElse(null));
+    }
+
     /** What is not used up, the first to be used first. */
     @Transactional(readOnly = true)
     public List<Stock.OfGood> inStock() {

@@ -58,6 +58,10 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
             select * from lot where stillroom_id = :stillroom and id in (:ids) order by created_at, id""")
     List<Lot> among(UUID stillroom, Collection<UUID> ids);
 
+    /** What was poured of a making. */
+    @Query("select l from Lot l where l.oilPart.batchId = :batch and l.kind = app.velvetcrock.stock.LotKind.MADE")
+    List<Lot> madeOf(UUID batch);
+
     /** Tells whether another lot of a batch still has stock. */
     @Query("select count(l) > 0 from Lot l where l.oilPart.batchId = :batch and l.id <> :but and l.balance > 0")
     boolean isLeftOf(UUID batch, UUID but);

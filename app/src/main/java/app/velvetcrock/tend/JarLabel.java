@@ -2,6 +2,7 @@ package app.velvetcrock.tend;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
@@ -103,6 +104,9 @@ public record JarLabel(
                     "Food. Refrigerator within 2 hours, 4 °C (39 °F) or colder. Use or freeze by %s."
                             .formatted(house.date(sheet.keepUntil(house))),
                     ""));
+        } else if (plan.request().circumstances().use() == Use.FOOD) {
+            more.add(new More(
+                    "Food, of dried herb: three months at most, in the refrigerator once it is strained.", ""));
         }
         plan.mark().ifPresent(why -> more.add(new More("Made against the rule of water:", " " + why)));
         return more;

@@ -2,20 +2,14 @@ package app.velvetcrock.condition;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.velvetcrock.DangerTable;
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
-import org.assertj.core.api.SoftAssertions;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
@@ -42,43 +36,9 @@ class TravelHttpTest {
     private String remelt;
     private String condition;
 
-    private record Row(String situation, String page, List<String> says, List<String> never) {
-
-        static Row of(String line) {
-            String[] cells = line.split("\\|", -1);
-            return new Row(cells[0].strip(), cells[1].strip(), words(cells[2]), words(cells[3]));
-        }
-
-        private static List<String> words(String cell) {
-            return Arrays.stream(cell.split(";"))
-                    .map(String::strip)
-                    .filter(word -> !word.isEmpty())
-                    .toList();
-        }
-    }
-
     @TestFactory
     Stream<DynamicTest> eachPageSaysWhatTheTableSays() throws IOException {
-        Map<String, List<Row>> table = new LinkedHashMap<>();
-        for (String line : Files.readAllLines(Path.of("src/test/resources/dangers-travel.txt"))) {
-            if (!line.startsWith("#") && !line.isBlank()) {
-                Row row = Row.of(line);
-                table.computeIfAbsent(row.situation(), key -> new ArrayList<>()).add(row);
-            }
-        }
-        return table.entrySet().stream()
-                .map(one -> DynamicTest.dynamicTest(one.getKey(), () -> {
-                    comes(one.getKey());
-                    SoftAssertions all = new SoftAssertions();
-                    one.getValue().forEach(row -> look(row, all));
-                    all.assertAll();
-                }));
-    }
-
-    private void look(Row row, SoftAssertions all) {
-        String text = page(row.page());
-        row.says().forEach(word -> all.assertThat(text).as(row.page()).contains(word));
-        row.never().forEach(word -> all.assertThat(text).as(row.page()).doesNotContain(word));
+        return DangerTable.read("dangers-travel.txt").tests(this::comes, this::page);
     }
 
     /** The household, and then what happens in it. */

@@ -10,6 +10,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The shipped cautions and refused plants. */
 public final class Cautions {
@@ -17,46 +20,75 @@ public final class Cautions {
     /** A herb that somebody may also eat, so that its oil might be taken for food. */
     public static final String EDIBLE = "edible";
 
-    /** Traits of a whole plan: food of anything moist; something edible and moist that is not meant for food. */
+    /** A trait of a whole plan: food of anything moist, of which the rule of food says all. */
     public static final String MOIST_FOOD = "moist-food";
-
-    public static final String EDIBLE_MOIST = "edible-moist";
 
     /** Traits of a herb that is mistaken for a poisonous one begin so. */
     private static final String LOOKALIKE = "lookalike-";
 
-    private static final Set<String> OF_THE_PLAN = Set.of(MOIST_FOOD, EDIBLE_MOIST);
+    /** What nobody ticks of a kind: it follows from the charge, or from who named it. */
+    private static final Set<String> OF_THE_CHARGE = Set.of(
+            MOIST_FOOD,
+            EDIBLE,
+            Bearing.ANY_HERB,
+            Bearing.ANY_FAT,
+            Bearing.NOT_EDIBLE,
+            Bearing.OTHER_PART,
+            Bearing.MOIST,
+            Bearing.UNKNOWN_HERB,
+            Bearing.UNKNOWN_CARRIER,
+            "look-alike-not-ticked");
 
     private final List<Rule> rules;
     private final List<RefusedPlant> refused;
+    private final ForWhom forWhom;
 
-    private Cautions(List<Rule> rules, List<RefusedPlant> refused) {
+    private Cautions(List<Rule> rules, List<RefusedPlant> refused, ForWhom forWhom) {
         this.rules = rules;
         this.refused = refused;
+        this.forWhom = forWhom;
+    }
+
+    /** Who it is for. */
+    public ForWhom forWhom() {
+        return forWhom;
     }
 
     /** Reads the shipped files; a bad line stops with file, line and text. */
     public static Cautions shipped() {
         return new Cautions(
                 DataFile.read(Cautions.class, "cautions.csv", Rule::from),
-                DataFile.read(Cautions.class, "refused.csv", RefusedPlant::from));
+                DataFile.read(Cautions.class, "refused.csv", RefusedPlant::from),
+                ForWhom.shipped());
     }
 
-    /** The cautions for things with these traits put to this use, the gravest first. */
+    /** The cautions for things with these traits put to this use, the gravest first; the same words once. */
     public List<Caution> of(Set<String> traits, Use use) {
-        return rules.stream()
-                .filter(rule -> rule.trait().equals("any") || traits.contains(rule.trait()))
-                .filter(rule -> rule.uses().contains(use))
-                .map(Rule::caution)
-                .sorted(Comparator.comparing(Caution::level))
-                .toList();
+        return told(
+                rules.stream().filter(rule -> rule.trait().equals("any") || traits.contains(rule.trait())),
+                told(traits, use),
+                use);
     }
 
     /** The cautions that hang on these traits alone, without those for everything, the gravest first. */
     public List<Caution> ofTraits(Set<String> traits, Use use) {
-        return rules.stream()
-                .filter(rule -> traits.contains(rule.trait()) && rule.uses().contains(use))
-                .map(Rule::caution)
+        return told(rules.stream().filter(rule -> traits.contains(rule.trait())), told(traits, use), use);
+    }
+
+    /** Food of anything moist has a rule of its own, which says more than the table's row. */
+    private List<Caution> told(Set<String> traits, Use use) {
+        Set<String> asked = new TreeSet<>(traits);
+        if (asked.contains(MOIST_FOOD)) {
+            asked.remove(Bearing.MOIST);
+        }
+        return forWhom.of(asked, use);
+    }
+
+    private static List<Caution> told(Stream<Rule> ruled, List<Caution> ofTheTable, Use use) {
+        return Stream.concat(
+                        ofTheTable.stream(),
+                        ruled.filter(rule -> rule.uses().contains(use)).map(Rule::caution))
+                .distinct()
                 .sorted(Comparator.comparing(Caution::level))
                 .toList();
     }
@@ -69,19 +101,24 @@ public final class Cautions {
                 .toList();
     }
 
-    /** What each trait is called where somebody ticks it: the head of its first rule. */
+    /** What each trait of a herb or an oil is called where somebody ticks it. */
     public Map<String, String> heads() {
         Map<String, String> heads = new LinkedHashMap<>();
         heads.put(EDIBLE, "Eaten in the kitchen too");
+        heads.putAll(forWhom.heads("herb"));
+        heads.putAll(forWhom.heads("carrier"));
         rules.stream()
-                .filter(rule -> !rule.trait().equals("any") && !OF_THE_PLAN.contains(rule.trait()))
+                .filter(rule -> !rule.trait().equals("any"))
                 .forEach(rule -> heads.putIfAbsent(rule.trait(), rule.caution().head()));
+        OF_THE_CHARGE.stream().filter(trait -> !trait.equals(EDIBLE)).forEach(heads::remove);
+        heads.put(EDIBLE, "Eaten in the kitchen too");
         return heads;
     }
 
     /** Every trait that some rule speaks of; a catalogue may use others only for method and drawing. */
     public Set<String> traits() {
-        return rules.stream().map(Rule::trait).collect(java.util.stream.Collectors.toUnmodifiableSet());
+        return Stream.concat(rules.stream().map(Rule::trait), forWhom.traits().stream())
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     /** The plants refused outright, by their common names. */

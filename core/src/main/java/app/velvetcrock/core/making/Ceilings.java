@@ -1,11 +1,11 @@
 package app.velvetcrock.core.making;
 
+import app.velvetcrock.core.caution.ForWhom;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Mass;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -25,29 +25,12 @@ import java.util.stream.Stream;
  */
 public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Double> photo, List<Drops> within) {
 
+    private static final ForWhom TABLE = ForWhom.shipped();
     private static final double PERCENT = 100;
-    private static final double NO_FIGURE = 0.5;
     private static final String PHOTOTOXIC = "phototoxic";
-    private static final String CAMPHOR = "camphor";
     private static final String SUM_ONLY = "sum-only";
-    private static final Set<Use> GROWN_UP_BODY =
-            Set.of(Use.ADULT_SKIN, Use.HANDS, Use.HAIR, Use.MASSAGE, Use.WITH_LATEX);
-    private static final Set<Use> SMALL_CHILDREN = Set.of(Use.BABY, Use.CHILD_2_5);
+    private static final Set<String> SMALL_BREATH = Set.of("menthol", "camphor");
 
-    /** Percent of the whole, by use; what is eaten or licked off gets none. */
-    private static final Map<Use, Double> SUMS = Map.ofEntries(
-            Map.entry(Use.BABY, 0.0),
-            Map.entry(Use.CHILD_2_5, 0.5),
-            Map.entry(Use.CHILD_6_14, 1.0),
-            Map.entry(Use.PREGNANCY, 1.0),
-            Map.entry(Use.NURSING, 1.0),
-            Map.entry(Use.ELDERLY, 1.0),
-            Map.entry(Use.FACE, 1.0),
-            Map.entry(Use.LIPS, 1.0),
-            Map.entry(Use.FOOD, 0.0),
-            Map.entry(Use.ANIMALS, 0.0));
-
-    private static final double BODY = 2;
     private static final double SLACK = 1e-9;
     private static final int HALVINGS = 40;
 
@@ -89,7 +72,7 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
         double whole = whole(drops, rest);
         double sum = drops.stream().mapToDouble(one -> one.mass().grams()).sum();
         return Stream.of(Use.values())
-                .filter(use -> use != Use.FOOD && use != Use.ANIMALS && use != Use.WITH_LATEX)
+                .filter(use -> use.isSkin())
                 .map(use -> new User(
                         use,
                         noneAtAll ? 0 : ceiling(use),
@@ -101,7 +84,7 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
 
     /** Percent of the whole that all together may have. */
     public static double ceiling(Use use) {
-        return SUMS.getOrDefault(use, BODY);
+        return TABLE.sum(use);
     }
 
     public boolean isOver() {
@@ -136,21 +119,28 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
                 .sum();
     }
 
+    /** The least of what the sum allows, its own maximum on skin and what its traits mean for the use. */
     private static double most(SupplyKind oil, Use use, double ceiling) {
-        if (SMALL_CHILDREN.contains(use) && oil.traits().contains(CAMPHOR)) {
-            return 0;
-        }
-        double own = oil.dermalMost()
-                .orElse(oil.traits().contains(SUM_ONLY) ? ceiling : GROWN_UP_BODY.contains(use) ? NO_FIGURE : 0);
-        return Math.min(ceiling, own);
+        double own = own(oil, use, ceiling);
+        return Math.min(
+                ceiling, Math.min(own, TABLE.most(oil.traits(), use, own).orElse(own)));
+    }
+
+    private static double own(SupplyKind oil, Use use, double ceiling) {
+        return oil.dermalMost().orElse(oil.traits().contains(SUM_ONLY) ? ceiling : TABLE.withoutFigure(use));
     }
 
     private static String why(SupplyKind oil, Use use, double ceiling) {
         if (ceiling == 0) {
             return "none for " + use.word();
         }
-        if (SMALL_CHILDREN.contains(use) && oil.traits().contains(CAMPHOR)) {
-            return "not near small children";
+        if (TABLE.isRefused(oil.traits(), use)) {
+            return oil.traits().stream().anyMatch(SMALL_BREATH::contains)
+                    ? "not near small children"
+                    : "none of it for " + use.word();
+        }
+        if (TABLE.most(oil.traits(), use, 1).isPresent()) {
+            return "half its own ceiling to fourteen";
         }
         if (oil.dermalMost().filter(own -> own <= ceiling).isPresent()) {
             return "its own ceiling on skin";

@@ -1,12 +1,15 @@
 package app.velvetcrock.core.making;
 
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.materia.DataFile;
 import app.velvetcrock.core.materia.Row;
 import app.velvetcrock.core.measure.Volume;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A kind of thing that is made, with the formula to start from [E] (craft: making, kinds).
@@ -40,6 +43,18 @@ public record Kind(
     private static final int SESSION_LEAST = 10;
     private static final int SESSION_MOST = 30;
 
+    /** Whom it is judged for: whoever it was said to be for, and a nursling's mouth where that is what meets it (craft: cautions). */
+    public Set<Use> judgedFor(Use use) {
+        return noEssentialOil ? EnumSet.of(use, Use.NURSLING) : EnumSet.of(use);
+    }
+
+    /** [E] How many days it keeps in the refrigerator, whatever is in it; absent where it keeps as long as that. */
+    public Optional<Integer> daysCold() {
+        return key.equals("compress-pads") ? Optional.of(PADS_DAYS) : Optional.empty();
+    }
+
+    private static final int PADS_DAYS = 30;
+
     /** Whether it is turned out of a mould, to the brim of which it is filled. */
     public boolean isMoulded() {
         return key.endsWith("bar");
@@ -71,7 +86,7 @@ public record Kind(
             String[] both = part.split(":");
             others.put(both[0], Double.parseDouble(both[1]) / PERCENT);
         });
-        java.util.Set<String> traits = row.set("traits");
+        Set<String> traits = row.set("traits");
         return new Kind(
                 row.text("key"),
                 row.text("name"),

@@ -27,6 +27,9 @@ public record CarrierKind(
     /** A trait of an oil that had wilted, fresh or juicy herb in it before. */
     public static final String MOIST_BEFORE = "infused-moist";
 
+    /** A trait of an oil blended here of others, which bears what they bear. */
+    public static final String BLEND = "blend";
+
     public CarrierKind {
         traits = Set.copyOf(traits);
     }

@@ -26,4 +26,9 @@ public record HerbKind(
         synonyms = List.copyOf(synonyms);
         traits = Set.copyOf(traits);
     }
+
+    /** The same with other traits. */
+    public HerbKind withTraits(Set<String> others) {
+        return new HerbKind(key, common, botanical, synonyms, part, usualRatio, tint, others);
+    }
 }

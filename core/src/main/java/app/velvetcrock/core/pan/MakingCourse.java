@@ -197,6 +197,16 @@ public record MakingCourse(
                 .orElse(Step.State.LATER);
     }
 
+    /** From when on a planned addition bears the heat, where at a moment it is too hot for it by its curve; absent where it is not. */
+    public Optional<Instant> tooHotTill(int place, Instant at) {
+        return steps.stream()
+                .filter(step -> step.step() == MakingStep.STIR_IN)
+                .skip(place)
+                .findFirst()
+                .flatMap(Step::from)
+                .filter(at::isBefore);
+    }
+
     /** Tells whether something that was planned was left out. */
     public boolean isLeftOut() {
         return stirred.size() < plan.within().size() + plan.additions().size();

@@ -1,5 +1,7 @@
 package app.velvetcrock.core.planning;
 
+import app.velvetcrock.core.caution.Bearing;
+import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.keeping.Treatment;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
@@ -31,7 +33,15 @@ public record FirstInfusion(
     public static FirstInfusion of(String name, PlanRequest made, Mass herb, Volume out) {
         Optional<FirstInfusion> before = made.carrier().first();
         Set<String> traits = new TreeSet<>(before.map(FirstInfusion::traits).orElse(Set.of()));
+        boolean edible =
+                before.map(one -> one.traits().contains(Cautions.EDIBLE)).orElse(true)
+                        && made.herbs().stream().allMatch(one -> Bearing.herb(
+                                        one.kind(), one.texture().part(), one.moisture())
+                                .contains(Cautions.EDIBLE));
         made.herbs().forEach(one -> traits.addAll(one.kind().traits()));
+        if (!edible) {
+            traits.remove(Cautions.EDIBLE);
+        }
         boolean hot = made.circumstances().method().hottest().high().compareTo(Treatment.HOT) >= 0
                 || before.filter(FirstInfusion::hot).isPresent();
         return new FirstInfusion(

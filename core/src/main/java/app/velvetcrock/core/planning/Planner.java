@@ -1,5 +1,6 @@
 package app.velvetcrock.core.planning;
 
+import app.velvetcrock.core.caution.Bearing;
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.Level;
@@ -27,6 +28,7 @@ import app.velvetcrock.core.strain.YieldForecast;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -152,21 +154,42 @@ public final class Planner {
     }
 
     private List<Caution> cautions(PlanRequest request) {
-        Set<String> traits = new TreeSet<>(request.carrier().kind().traits());
-        request.herbs().forEach(herb -> traits.addAll(herb.kind().traits()));
-        request.carrier().first().ifPresent(first -> traits.addAll(first.traits()));
+        Set<String> traits = borne(request);
         if (request.isMoistFood()) {
             traits.add(Cautions.MOIST_FOOD);
         }
-        if (request.herbs().stream()
-                .anyMatch(herb ->
-                        !herb.moisture().isDried() && herb.kind().traits().contains(Cautions.EDIBLE))) {
-            traits.add(Cautions.EDIBLE_MOIST);
+        if (request.circumstances().method().is(Method.SPIRIT_FIRST)) {
+            traits.addAll(Bearing.spirit());
         }
         return Stream.concat(
                         pastTheirDate(request).stream(),
                         cautions.of(traits, request.circumstances().use()).stream())
                 .toList();
+    }
+
+    /** What an oil made of it bears of the table of who it is for: of its oils and all herbs it has had, edible only where all are. */
+    public static Set<String> borne(PlanRequest request) {
+        Set<String> traits = new TreeSet<>();
+        request.carriers()
+                .parts()
+                .forEach(part -> traits.addAll(Bearing.carrier(part.carrier().kind())));
+        traits.addAll(Bearing.carrier(request.carrier().kind()));
+        boolean edible = true;
+        for (PlannedHerb herb : request.herbs()) {
+            Set<String> borne = Bearing.herb(herb.kind(), herb.texture().part(), herb.moisture());
+            edible &= borne.contains(Cautions.EDIBLE);
+            traits.addAll(borne);
+        }
+        Optional<FirstInfusion> first = request.carrier().first();
+        if (first.isPresent()) {
+            Set<String> borne = Bearing.herbs(first.get().traits());
+            edible &= borne.contains(Cautions.EDIBLE);
+            traits.addAll(borne);
+        }
+        if (!edible) {
+            traits.remove(Cautions.EDIBLE);
+        }
+        return traits;
     }
 
     /** What is past its date on the day it would be poured is not for skin, nor for anything else (craft: what is wrong travels). */

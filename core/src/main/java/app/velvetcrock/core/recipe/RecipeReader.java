@@ -4,6 +4,7 @@ import app.velvetcrock.core.kitchen.AmountReader;
 import app.velvetcrock.core.kitchen.Both;
 import app.velvetcrock.core.kitchen.Contradiction;
 import app.velvetcrock.core.kitchen.CountReader;
+import app.velvetcrock.core.kitchen.DropReader;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.Reading;
 import app.velvetcrock.core.kitchen.Reading.Understood;
@@ -187,7 +188,16 @@ public final class RecipeReader {
     }
 
     private RecipeLine read(String written, Parts parts) {
-        Thing thing = things.find(parts.name()).orElseThrow();
+        boolean drops = DropReader.read(parts.amount(), false).isPresent();
+        Optional<Thing> named = drops ? things.dropped(parts.name()) : things.find(parts.name());
+        if (named.isEmpty()) {
+            return new Asked(
+                    written,
+                    "Drops are of a liquid, and no oil or tincture called “%s” is known. Say which oil is meant, or what it weighs."
+                            .formatted(parts.name()),
+                    List.of());
+        }
+        Thing thing = named.get();
         if (CountReader.isCounted(parts.amount(), parts.name())) {
             return new Asked(
                     written,

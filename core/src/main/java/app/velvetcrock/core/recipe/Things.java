@@ -171,6 +171,14 @@ public final class Things {
                 .map(match -> inState(match.thing, text));
     }
 
+    /** What a count of drops is of: the essential oil of a name rather than the dried herb, and never anything that does not drip. */
+    Optional<Thing> dropped(String written) {
+        return find(written + " essential oil").filter(thing -> switch (thing.role()) {
+            case ESSENTIAL_OIL, SPIRIT, ADDITION, WATERY, OIL -> true;
+            case HERB, WAX, BUTTER -> false;
+        });
+    }
+
     /** The words of a name that neither name the thing nor say how it is: they were not understood. */
     List<String> unread(String written, Thing thing) {
         Set<String> named = thing.names().stream()

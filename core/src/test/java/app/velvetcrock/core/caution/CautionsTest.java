@@ -19,9 +19,27 @@ class CautionsTest {
     /** What the craft forbids outright for a use, thing by thing. */
     @ParameterizedTest
     @CsvSource({
-        "comfrey,FOOD", "comfrey,LIPS", "comfrey,PREGNANCY", "comfrey,NURSING", "comfrey,BABY", "comfrey,CHILD_2_5",
-        "bog-myrtle,PREGNANCY", "juniper,PREGNANCY", "rosemary,BABY", "ginger,CHILD_6_14", "ginger,BABY",
-                "nettle,WITH_LATEX"
+        "comfrey,FOOD",
+        "comfrey,LIPS",
+        "comfrey,PREGNANCY",
+        "comfrey,NURSING",
+        "comfrey,BABY",
+        "comfrey,CHILD_2_5",
+        "bog-myrtle,PREGNANCY",
+        "juniper,PREGNANCY",
+        "rosemary,BABY",
+        "chilli,CHILD_6_14",
+        "ginger,BABY",
+        "ginger,CHILD_2_5",
+        "nettle,WITH_LATEX",
+        "nettle,NEWBORN",
+        "tansy,FOOD",
+        "wormwood,BABY",
+        "yarrow,FOOD",
+        "tansy,NURSLING",
+        "borage,FOOD",
+        "mugwort,CHILD_2_5",
+        "pennyroyal,ANIMALS"
     })
     void refuses(String herb, Use use) {
         assertThat(of(herb, use)).extracting(Caution::level).contains(Level.REFUSE);
@@ -32,8 +50,8 @@ class CautionsTest {
         "comfrey,HANDS,Unbroken skin only", "yarrow,FACE,Daisy family", "chamomile,HANDS,Daisy family",
                 "st-johns-wort,FACE,Keep out of the sun",
         "meadowsweet,HANDS,Contains salicylates", "birch-bud,HANDS,Contains salicylates",
-                "spruce-tip,HANDS,Conifer resin", "nettle,BABY,Not under three months",
-        "nettle,ANIMALS,Animals lick it off", "ginger,MASSAGE,Hot on skin"
+                "spruce-tip,HANDS,Conifer resin", "nettle,NURSLING,Patch test first",
+        "nettle,ANIMALS,Animals lick it off", "ginger,LIPS,Warm on skin", "chilli,MASSAGE,Hot on skin"
     })
     void warnsAndSaysSoOnTheLabel(String herb, Use use, String head) {
         assertThat(of(herb, use))
@@ -55,9 +73,13 @@ class CautionsTest {
 
     @Test
     void oliveIsNotForNewbornSkin() {
-        Set<String> olive = materia.carrier("olive").orElseThrow().traits();
-        assertThat(cautions.of(olive, Use.BABY)).extracting(Caution::head).contains("Not on newborn skin");
-        assertThat(cautions.of(olive, Use.HANDS)).extracting(Caution::head).doesNotContain("Not on newborn skin");
+        Set<String> olive = Bearing.carrier(materia.carrier("olive").orElseThrow());
+        assertThat(cautions.of(olive, Use.NEWBORN))
+                .anyMatch(one -> one.head().equals("Not under three months") && one.level() == Level.REFUSE);
+        assertThat(cautions.of(olive, Use.BABY)).extracting(Caution::head).contains("Not on newborn or eczema skin");
+        assertThat(cautions.of(olive, Use.HANDS))
+                .extracting(Caution::head)
+                .doesNotContain("Not on newborn or eczema skin");
     }
 
     @ParameterizedTest
@@ -79,6 +101,13 @@ class CautionsTest {
                 "poke root",
                 "giant hogweed",
                 "poison ivy",
+                "ragwort",
+                "greater celandine",
+                "white bryony",
+                "lords-and-ladies",
+                "Daphne mezereum",
+                "laburnum",
+                "hemlock water dropwort",
                 "CONIUM maculatum"
             })
     void poisonousPlantsAreRefusedByAnyOfTheirNames(String name) {
@@ -86,6 +115,6 @@ class CautionsTest {
     }
 
     private List<Caution> of(String herb, Use use) {
-        return cautions.of(materia.herb(herb).orElseThrow().traits(), use);
+        return cautions.of(Bearing.herb(materia.herb(herb).orElseThrow()), use);
     }
 }

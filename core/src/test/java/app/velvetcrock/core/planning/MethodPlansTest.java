@@ -139,14 +139,14 @@ class MethodPlansTest {
 
     /** Fresh nettle on skin might be taken for food; dried it is no danger. */
     @Test
-    void anEdibleMoistHerbThatIsNotForFoodSaysSo() {
+    void moistHerbOnSkinIsSaidNotToBeForTheKitchen() {
         assertThat(planner.plan(request("fresh-low", Moisture.FRESH, Use.HANDS, Optional.empty()))
                         .cautions())
                 .anySatisfy(caution ->
-                        assertThat(caution).matches(c -> c.head().equals("Not for the kitchen") && c.onLabel()));
+                        assertThat(caution).matches(c -> c.head().equals("Moist herb: for skin alone") && c.onLabel()));
         assertThat(planner.plan(request("cold-dark", Moisture.DRIED, Use.HANDS, Optional.empty()))
                         .cautions())
-                .noneMatch(caution -> caution.head().equals("Not for the kitchen"));
+                .noneMatch(caution -> caution.head().equals("Moist herb: for skin alone"));
     }
 
     /** 40 g take 20 g of 40 % with 13.3 g of water; with the herb's 4 g and what 36 g bind, 4.9 g, and the oil's 0.25 g: 12.2 g free. */

@@ -47,6 +47,10 @@ class RecipeReaderTest {
             250 mL extra virgin olive oil            | olive          | 228.3
             1 cup sweet almond oil (216 g)           | sweet-almond   | 216
             20 drops lavender essential oil          | eo-lavender    | 0.9
+            ten drops of lavender                    | eo-lavender    | 0.45
+            10 drops peppermint                      | eo-peppermint  | 0.45
+            4 drops of lemon                         | eo-lemon       | 0.2
+            20 drops of vitamin E                    | vitamin-e      | 0.95
             4 oz shea butter                         | shea           | 113.4
             ½ cup coconut oil                        | coconut        | 108.9
             1 tsp vitamin E                          | vitamin-e      | 4.7
