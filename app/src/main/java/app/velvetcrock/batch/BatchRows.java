@@ -106,6 +106,20 @@ class BatchRows implements StandingNames {
                 : rows(sql.sql(ANY + "b.id in (:ids) order by b.number").param("ids", ids));
     }
 
+    /** Of makings too. */
+    Map<UUID, Integer> numbers(Collection<UUID> ids) {
+        Map<UUID, Integer> numbers = new HashMap<>();
+        if (!ids.isEmpty()) {
+            sql.sql("select b.id, b.number from batch b where b.stillroom_id = :stillroom and b.id in (:ids)")
+                    .param("stillroom", Current.stillroom())
+                    .param("ids", ids)
+                    .query(row -> {
+                        numbers.put(row.getObject(1, UUID.class), row.getInt(2));
+                    });
+        }
+        return numbers;
+    }
+
     @Override
     public Map<UUID, String> called(Collection<UUID> ids) {
         Map<UUID, String> names = new HashMap<>();

@@ -100,7 +100,7 @@ public class Batches {
     /** What some batches are numbered. */
     @Transactional(readOnly = true)
     public Map<UUID, Integer> numbers(Collection<UUID> ids) {
-        return rows.among(ids).stream().collect(Collectors.toMap(BatchRows.Row::id, BatchRows.Row::number));
+        return rows.numbers(ids);
     }
 
     @Transactional(readOnly = true)

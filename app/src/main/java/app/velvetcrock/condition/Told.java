@@ -30,6 +30,8 @@ public record Told(
         boolean inIt,
         Optional<Answered> answer) {
 
+    private static final int NAMED = 4;
+
     public Told {
         alsoIn = List.copyOf(alsoIn);
     }
@@ -123,8 +125,16 @@ public record Told(
         return "%s%s: %s".formatted(inIt ? "In it: " : "", subject.name(), kind.word());
     }
 
-    /** Where else it is, in words; empty where it is nowhere else. */
+    /** Where else it is, in words, the first of many; empty where it is nowhere else. */
     public String also() {
+        return alsoIn.size() <= NAMED + 1
+                ? alsoEverywhere()
+                : "also in %s and %d more"
+                        .formatted(String.join(", ", alsoIn.subList(0, NAMED)), alsoIn.size() - NAMED);
+    }
+
+    /** Everywhere else it is, as its own page says it. */
+    public String alsoEverywhere() {
         return alsoIn.isEmpty() ? "" : "also in " + String.join(", ", alsoIn);
     }
 }

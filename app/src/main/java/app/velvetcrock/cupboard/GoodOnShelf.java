@@ -19,7 +19,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param shape "tin", "bar" or "pan", by which it is drawn
  * @param word how near its day is
- * @param mark "soon" or "past"; empty while there is time
+ * @param mark "wrong", "past" or "soon"; empty while there is time
  * @param back why it is kept back; null where it is not
  * @param wrong what is wrong with it or with what is in it, the gravest first; empty where all is well
  */
@@ -58,7 +58,7 @@ record GoodOnShelf(
                                 : days <= SOON
                                         ? (wrong.isEmpty() ? "use first: %s" : "%s left").formatted(house.days(days))
                                         : house.days(days) + " left",
-                days < 0 || !wrong.isEmpty() ? "past" : days <= SOON ? "soon" : "",
+                !wrong.isEmpty() ? "wrong" : days < 0 ? "past" : days <= SOON ? "soon" : "",
                 rest ? "pan" : bar ? "bar" : "tin",
                 good.keptBack().map(why -> "Neither given nor sold: " + why).orElse(null),
                 wrong);

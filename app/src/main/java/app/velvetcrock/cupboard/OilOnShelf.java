@@ -112,7 +112,7 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
 
     /** How it stands out on its board: past, soon, or not at all. */
     public String mark() {
-        return isPast() || !conditions().isEmpty() ? "past" : isSoon() ? "soon" : "";
+        return !conditions().isEmpty() ? "wrong" : isPast() ? "past" : isSoon() ? "soon" : "";
     }
 
     /** What its tag says first: its day, or what is wrong. */

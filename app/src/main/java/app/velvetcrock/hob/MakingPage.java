@@ -1,6 +1,7 @@
 package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Makings;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.making.Correction;
 import app.velvetcrock.core.making.Felt;
 import app.velvetcrock.core.making.Formula;
@@ -263,12 +264,11 @@ record MakingPage(
     private static List<LogRow> log(Makings.Sheet sheet, House house) {
         List<LogRow> rows = new ArrayList<>();
         for (Makings.Written line : sheet.lines()) {
-            boolean panned = line.line() instanceof app.velvetcrock.core.course.Line.Panned;
-            if (panned) {
+            if (line.line() instanceof Line.Panned done) {
                 rows.add(new LogRow(
                         line.id(),
                         house.moment(line.at()) + ", " + line.by(),
-                        line.words(),
+                        line.words() + (done.step() instanceof MakingLine.Begun ? warned(sheet.plan()) : ""),
                         line.typed().equals(line.words()) ? "" : line.typed(),
                         line.gone() ? "gone" : "",
                         !line.gone()));
@@ -276,6 +276,11 @@ record MakingPage(
         }
         Collections.reverse(rows);
         return rows;
+    }
+
+    /** What was weighed in although it is warned of. */
+    private static String warned(MakingPlan plan) {
+        return plan.cautions().isEmpty() ? "" : ". Warned of: " + String.join("; ", plan.cautions());
     }
 
     /** What to aim at after a test: what it would have been right at, or what was planned. */

@@ -25,6 +25,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import org.springframework.util.StringUtils;
 
 /** How long a making keeps, and why it may be neither given away nor sold: of what is planned, and of what was made of it. */
 @Component
@@ -77,7 +78,7 @@ public class PanLimits {
                         told.stream()
                                 .filter(caution -> caution.level() == Level.REFUSE)
                                 .map(caution -> "%s: %s".formatted(caution.head(), caution.text())),
-                        KeptBack.forThem(made).filter(why -> tender).stream())
+                        KeptBack.forThem(made).filter(why -> tender).map(StringUtils::capitalize).stream())
                 .distinct()
                 .toList();
     }

@@ -82,7 +82,7 @@ final class CalendarFile {
         wrong.forEach(told -> calendar.add(allDay(
                 told.id().toString(),
                 "! %s".formatted(told.head()),
-                told.kind().advice() + (told.also().isEmpty() ? "" : " It is " + told.also() + "."))));
+                told.kind().advice() + (told.also().isEmpty() ? "" : " It is " + told.alsoEverywhere() + "."))));
         asked.forEach(one ->
                 calendar.add(allDay(one.id().toString(), "! %s %s".formatted(one.what(), one.name()), one.why())));
         pan.forEach(step -> calendar.add(event(step, known == null ? ZoneId.of("UTC") : zone)));

@@ -48,7 +48,7 @@ public record RoundsOfToday(List<Told> wrong, List<Asked> asked, List<Row> until
     }
 
     public long late() {
-        return untilNow.stream().filter(row -> row.state() == Row.State.LATE).count();
+        return untilNow.stream().filter(row -> row.state() == Row.State.LATE).count() + asked.size();
     }
 
     public long openToday() {

@@ -74,7 +74,7 @@ class TotalityTest {
         List<Method> ways = Method.shipped().stream()
                 .flatMap(method -> Stream.concat(Stream.of(method), Variants.of(method).stream()))
                 .toList();
-        for (int i = 0; i < 4000; i++) {
+        for (int i = 0; i < Cases.of(4000); i++) {
             PlanRequest request = request(random, ways);
             assertThatCode(() -> {
                         BatchPlan plan = planner.plan(request);
@@ -233,7 +233,7 @@ class TotalityTest {
         RecipeReader recipes =
                 new RecipeReader(reader(CupSystem.METRIC), Things.of(MATERIA, MATERIA.herbs(), MATERIA.carriers()));
         KnownDensity oil = KnownDensity.ofOil(Density.ofGramsPerMillilitre(0.92));
-        for (int i = 0; i < 600; i++) {
+        for (int i = 0; i < Cases.of(600); i++) {
             String text = Stream.generate(() -> pick(random, bits))
                     .limit(random.nextInt(9))
                     .reduce("", (a, b) -> random.nextBoolean() ? a + b : a + " " + b);

@@ -82,6 +82,125 @@ class CautionsTest {
                 .doesNotContain("Not on newborn or eczema skin");
     }
 
+    /** Food of anything moist has a rule of its own, said once; where it does not hold the table's row stands. */
+    @Test
+    void moistFoodHasOneRule() {
+        List<String> ruled = heads(Set.of(Bearing.MOIST, Cautions.MOIST_FOOD), Use.FOOD);
+        assertThat(heads(Set.of(Bearing.MOIST), Use.FOOD)).contains("Moist herb: for skin alone");
+        assertThat(ruled)
+                .isNotEmpty()
+                .doesNotContain("Moist herb: for skin alone")
+                .doesNotHaveDuplicates();
+    }
+
+    /** What hangs on a thing alone: its own rows for this use, not what holds for everything. */
+    @Test
+    void aThingAloneIsNotToldWhatHoldsForEverything() {
+        List<Caution> alone = cautions.ofTraits(Set.of("daisy", "hot"), Use.CHILD_6_14);
+        assertThat(alone).extracting(Caution::head).containsExactlyInAnyOrder("Daisy family", "Too hot for children");
+        assertThat(cautions.ofTraits(Set.of(), Use.CHILD_6_14)).isEmpty();
+        assertThat(heads(Set.of("daisy"), Use.CHILD_6_14)).contains("Daisy family", "Oily cloths can catch fire");
+    }
+
+    /** One row, and the words of the cell before the words of its level before its own. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            any-herb      | ADULT_SKIN | Patch test first
+            any-herb      | ANIMALS    | Animals lick it off
+            any-herb      | WITH_LATEX | Weakens latex
+            any-herb      | NEWBORN    | Not under three months
+            pyrrolizidine | ADULT_SKIN | Unbroken skin only
+            pyrrolizidine | FOOD       | Pyrrolizidine alkaloids
+            gluten        | FOOD       | Contains wheat germ
+            gluten-oat    | FOOD       | Contains oat
+            sesame        | FACE       | Contains sesame
+            soy           | FACE       | Contains soy
+            lanolin       | FACE       | Contains lanolin
+            """)
+    void theHeadIsThatOfTheCell(String trait, Use use, String head) {
+        assertThat(ForWhom.shipped().of(Set.of(trait), use))
+                .extracting(Caution::head)
+                .containsExactly(head);
+    }
+
+    /** Only what is gathered and mistaken for a poison has such a row, and only its own. */
+    @Test
+    void lookAlikesAreOfThePlantThatIsMistaken() {
+        Set<String> traits = materia.herbs().stream()
+                .flatMap(herb -> herb.traits().stream())
+                .filter(trait -> trait.startsWith("lookalike"))
+                .collect(java.util.stream.Collectors.toSet());
+        assertThat(traits).hasSizeGreaterThan(1);
+        for (String trait : traits) {
+            assertThat(cautions.lookAlikes(Set.of(trait, "daisy"))).as(trait).hasSize(1);
+        }
+        assertThat(cautions.lookAlikes(traits)).hasSize(traits.size());
+        assertThat(cautions.lookAlikes(Set.of("daisy"))).isEmpty();
+    }
+
+    /** What can be ticked of a herb or oil of one's own: what it bears, and nothing that is the charge's or everything's. */
+    @Test
+    void whatCanBeTickedIsWhatAThingBears() {
+        assertThat(cautions.heads())
+                .containsEntry("edible", "Eaten in the kitchen too")
+                .containsEntry("daisy", "Daisy family")
+                .containsEntry("tree-nut", "Contains tree nut")
+                .containsEntry("gluten-oat", "Contains oat")
+                .doesNotContainKeys("any", "any-herb", "moist", "honey", "sum-of-all", "unknown-herb");
+        assertThat(cautions.heads().values())
+                .allSatisfy(head -> assertThat(head).isNotBlank().doesNotContain("*"));
+    }
+
+    @Test
+    void whatIsRefusedIsNamed() {
+        assertThat(cautions.refused()).hasSizeGreaterThan(20).allSatisfy(name -> assertThat(cautions.refusal(name))
+                .isPresent());
+        assertThat(cautions.forWhom().lines()).hasSize(64);
+        assertThat(cautions.traits()).contains("daisy", Cautions.MOIST_FOOD);
+    }
+
+    /** What is stirred in bears what it is: watery, but honey and glycerine which have rows of their own; spirit, vitamin E. */
+    @ParameterizedTest
+    @CsvSource({
+        "aloe, watery, spirit",
+        "honey, honey, watery",
+        "glycerine, glycerine, watery",
+        "tincture, spirit, watery",
+        "vitamin-e, antioxidant, watery",
+        "beeswax, any-fat, watery"
+    })
+    void aSupplyBearsWhatItIs(String key, String bears, String not) {
+        assertThat(Bearing.supply(materia.supply(key).orElseThrow()))
+                .contains(bears)
+                .doesNotContain(not);
+        assertThat(Bearing.spirit()).containsExactly("spirit");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "BABY, true",
+        "NEWBORN, true",
+        "CHILD_2_5, true",
+        "CHILD_6_14, true",
+        "PREGNANCY, true",
+        "NURSING, true",
+        "NURSLING, true",
+        "ADULT_SKIN, false",
+        "FACE, false",
+        "MASSAGE, false",
+        "FOOD, false"
+    })
+    void whoCannotAnswerForItThemselves(Use use, boolean tender) {
+        assertThat(use.isTender()).isEqualTo(tender);
+    }
+
+    private List<String> heads(Set<String> traits, Use use) {
+        return cautions.of(traits, use).stream().map(Caution::head).toList();
+    }
+
     @ParameterizedTest
     @ValueSource(
             strings = {

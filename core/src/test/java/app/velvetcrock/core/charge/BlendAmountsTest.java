@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.charge.HerbWish.Deep;
 import app.velvetcrock.core.charge.HerbWish.Fill;
 import app.velvetcrock.core.charge.HerbWish.Parts;
@@ -83,7 +84,7 @@ class BlendAmountsTest {
     @Test
     void schoolsReadBackToTheSameCharge() {
         Random random = new Random(5);
-        for (int i = 0; i < 300; i++) {
+        for (int i = 0; i < Cases.of(300); i++) {
             HerbPortion herb = gram.get(random.nextInt(3)).times(12 + random.nextInt(60));
             Charge charge = new Charge(
                     Herbs.of(herb), Volume.ofMillilitres(100 + random.nextInt(900)), JAR, Charge.COLD_HEADSPACE);

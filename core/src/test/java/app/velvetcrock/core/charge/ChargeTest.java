@@ -3,6 +3,7 @@ package app.velvetcrock.core.charge;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
@@ -100,7 +101,7 @@ class ChargeTest {
     @Test
     void moreHerbNeverNeedsLessOilToCover() {
         Random random = new Random(1);
-        for (int i = 0; i < 2000; i++) {
+        for (int i = 0; i < Cases.of(2000); i++) {
             Charge less = random(random);
             Charge more = new Charge(
                     less.herbs().times(1 + random.nextDouble()), less.oil(), less.vessel(), less.headspace());
@@ -113,7 +114,7 @@ class ChargeTest {
     @Test
     void schoolsOfRatioRoundTrip() {
         Random random = new Random(2);
-        for (int i = 0; i < 2000; i++) {
+        for (int i = 0; i < Cases.of(2000); i++) {
             Charge charge = random(random);
             Schools schools = Schools.of(charge, Density.ofGramsPerMillilitre(0.917));
             double oil = charge.oil().millilitres();
@@ -146,7 +147,7 @@ class ChargeTest {
         Random random = new Random(3);
         List<Vessel> stock = List.of(jar(250, 65), jar(500, 84), jar(750, 95), jar(1000, 95), jar(3000, 140));
         int taken = 0;
-        for (int i = 0; i < 1000; i++) {
+        for (int i = 0; i < Cases.of(1000); i++) {
             Charge charge = random(random);
             OilWish wish = new OilWish.Exactly(charge.oil());
             for (Remedy remedy : Remedies.of(charge, wish, stock, ground(charge))) {

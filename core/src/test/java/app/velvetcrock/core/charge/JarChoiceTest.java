@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
@@ -65,7 +66,7 @@ class JarChoiceTest {
     @Test
     void noSmallerJarWouldHaveDone() {
         Random random = new Random(8);
-        for (int i = 0; i < 500; i++) {
+        for (int i = 0; i < Cases.of(500); i++) {
             double grams = 5 + random.nextInt(120);
             OilWish wish = random.nextBoolean() ? new OilWish.ToCover() : new OilWish.ByRatio(4 + random.nextInt(10));
             Optional<Vessel> chosen = choose(grams, wish);

@@ -3,6 +3,7 @@ package app.velvetcrock.core.course;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.look.Condition;
@@ -69,7 +70,7 @@ class LogTest {
     @Test
     void whatHoldsDoesNotHangOnTheOrderItIsReadIn() {
         Random random = new Random(13);
-        for (int i = 0; i < 60; i++) {
+        for (int i = 0; i < Cases.of(60); i++) {
             UUID entry = say(new Line.Noted("note " + i), random.nextInt(500));
             if (random.nextInt(3) == 0) {
                 UUID other = say(new Line.Corrected(entry, new Line.Noted("better " + i)), random.nextInt(500));

@@ -2,6 +2,7 @@ package app.velvetcrock.core.heat;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.heat.HeatForecast.Surroundings;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.kitchen.Wording;
@@ -74,7 +75,7 @@ class HeatAlarmTest {
     void aWarningGivenHoldsUntilTheCeilingIsPassed() {
         Random random = new Random(11);
         int warned = 0;
-        for (int n = 0; n < 300; n++) {
+        for (int n = 0; n < Cases.of(300); n++) {
             double end = 62 + 40 * random.nextDouble();
             double tau = 20 + 120 * random.nextDouble();
             List<HeatReading> readings = new ArrayList<>();

@@ -3,6 +3,7 @@ package app.velvetcrock.core.heat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.heat.HeatForecast.Surroundings;
 import app.velvetcrock.core.measure.Temperature;
 import java.time.Duration;
@@ -113,7 +114,7 @@ class HeatForecastTest {
         Random random = new Random(16);
         int told = 0;
         int held = 0;
-        for (int i = 0; i < 400; i++) {
+        for (int i = 0; i < Cases.of(400); i++) {
             double end = 63 + random.nextInt(30);
             double tau = 30 + random.nextInt(90);
             double begin = 20 + random.nextInt(20);

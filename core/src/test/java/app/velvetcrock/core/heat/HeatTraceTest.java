@@ -3,6 +3,7 @@ package app.velvetcrock.core.heat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
@@ -195,7 +196,7 @@ class HeatTraceTest {
     @Test
     void creditIsNeverMoreThanTime() {
         Random random = new Random(3);
-        for (int i = 0; i < 500; i++) {
+        for (int i = 0; i < Cases.of(500); i++) {
             List<HeatReading> readings = new ArrayList<>();
             int at = 0;
             for (int n = 0; n < 6; n++) {

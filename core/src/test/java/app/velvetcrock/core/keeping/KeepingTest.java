@@ -3,6 +3,7 @@ package app.velvetcrock.core.keeping;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.keeping.KeepUntil.LimitedBy;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
@@ -79,7 +80,7 @@ class KeepingTest {
     @Test
     void anOlderBottleNeverKeepsLonger() {
         Random random = new Random(4);
-        for (int i = 0; i < 3000; i++) {
+        for (int i = 0; i < Cases.of(3000); i++) {
             LocalDate opened = STRAINED.minusDays(random.nextInt(500));
             LocalDate older = opened.minusDays(random.nextInt(300));
             Optional<LocalDate> bestBefore =

@@ -2,6 +2,7 @@ package app.velvetcrock.core.keeping;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.velvetcrock.core.Cases;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Random;
@@ -38,7 +39,7 @@ class SniffTestTest {
     @Test
     void neverShortensAndNeverPassesTheEnd() {
         Random random = new Random(9);
-        for (int i = 0; i < 3000; i++) {
+        for (int i = 0; i < Cases.of(3000); i++) {
             LocalDate end = DATE.plusDays(random.nextInt(60));
             SniffTest test = SniffTest.passed(
                     DATE, DATE.plusDays(random.nextInt(40) - 30), end, Optional.empty(), random.nextInt(5) == 0);

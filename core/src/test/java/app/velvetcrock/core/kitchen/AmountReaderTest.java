@@ -2,6 +2,7 @@ package app.velvetcrock.core.kitchen;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.kitchen.Reading.NotUnderstood;
 import app.velvetcrock.core.kitchen.Reading.Understood;
 import app.velvetcrock.core.kitchen.Reading.Unsure;
@@ -109,7 +110,7 @@ class AmountReaderTest {
     void neverThrowsForAnythingTyped() {
         Random random = new Random(20261124);
         String alphabet = "0123456789 .,/-½⅔abcgCFToz°\"mlpints";
-        for (int i = 0; i < 20_000; i++) {
+        for (int i = 0; i < Cases.of(20_000); i++) {
             StringBuilder text = new StringBuilder();
             for (int n = random.nextInt(12); n >= 0; n--) {
                 text.append(alphabet.charAt(random.nextInt(alphabet.length())));

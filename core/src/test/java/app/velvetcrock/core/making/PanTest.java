@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.making.Formula.Stuff;
@@ -357,7 +358,7 @@ class PanTest {
     @Test
     void randomFormulasHoldTogether() {
         Random random = new Random(7);
-        for (int i = 0; i < 500; i++) {
+        for (int i = 0; i < Cases.of(500); i++) {
             double whole = 20 + random.nextInt(2000);
             double butter = random.nextDouble() * 0.3;
             Melt melt = melt(
@@ -396,7 +397,7 @@ class PanTest {
         List<SupplyKind> oils = Materia.shipped().supplies().stream()
                 .filter(kind -> kind.key().startsWith("eo-"))
                 .toList();
-        for (int i = 0; i < 300; i++) {
+        for (int i = 0; i < Cases.of(300); i++) {
             Drops one = Drops.of(oils.get(random.nextInt(oils.size())), 1 + random.nextInt(200));
             double last = -1;
             for (Use use : List.of(Use.BABY, Use.CHILD_2_5, Use.PREGNANCY, Use.ADULT_SKIN)) {

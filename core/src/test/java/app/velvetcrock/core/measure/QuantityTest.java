@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.kitchen.Amount;
 import app.velvetcrock.core.kitchen.AmountReader;
 import app.velvetcrock.core.kitchen.Expect;
@@ -48,7 +49,7 @@ class QuantityTest {
     @Test
     void theLedgersUnitsHoldWhatIsTyped() {
         Random random = new Random(11);
-        for (int i = 0; i < 1000; i++) {
+        for (int i = 0; i < Cases.of(1000); i++) {
             long milligrams = random.nextInt(900_000_000);
             assertThat(Mass.ofMilligrams(milligrams).toMilligrams()).isEqualTo(milligrams);
             assertThat(Volume.ofMicrolitres(milligrams).toMicrolitres()).isEqualTo(milligrams);
@@ -102,7 +103,7 @@ class QuantityTest {
         for (UnitSystem system : UnitSystem.values()) {
             HouseholdUnits units = new HouseholdUnits(system, CupSystem.US, TemperatureScale.CELSIUS);
             AmountReader reader = new AmountReader(units);
-            for (int i = 0; i < 500; i++) {
+            for (int i = 0; i < Cases.of(500); i++) {
                 Mass mass = Mass.ofGrams(1 + random.nextInt(1999));
                 Reading read = reader.read(units.mass(mass), Expect.SOLID);
                 assertThat(read).as(units.mass(mass)).isInstanceOf(Reading.Understood.class);

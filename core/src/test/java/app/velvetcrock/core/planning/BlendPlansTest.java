@@ -3,6 +3,7 @@ package app.velvetcrock.core.planning;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.Use;
@@ -120,7 +121,7 @@ class BlendPlansTest {
     @Test
     void wetterHerbNeverBringsLessWater() {
         Random random = new Random(4);
-        for (int i = 0; i < 300; i++) {
+        for (int i = 0; i < Cases.of(300); i++) {
             String herbs = "nettle %d %%s, yarrow %d %s"
                     .formatted(5 + random.nextInt(80), 5 + random.nextInt(80), Moisture.values()[random.nextInt(3)]);
             double last = -1;

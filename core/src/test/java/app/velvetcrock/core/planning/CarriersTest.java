@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.charge.BlendAmounts.UnclearException;
 import app.velvetcrock.core.charge.OilShares;
 import app.velvetcrock.core.charge.OilShares.Said;
@@ -108,7 +109,7 @@ class CarriersTest {
     void nothingIsLostInMixing() {
         Random random = new Random(9);
         List<CarrierKind> all = List.copyOf(materia.carriers());
-        for (int i = 0; i < 500; i++) {
+        for (int i = 0; i < Cases.of(500); i++) {
             int count = 1 + random.nextInt(Carriers.MOST);
             List<Double> weights = new ArrayList<>();
             for (int j = 0; j < count; j++) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Charge;
@@ -172,7 +173,7 @@ class WantedTest {
     void whatIsWorkedBackCanBeStarted() {
         Random random = new Random(14);
         int covered = 0;
-        for (int i = 0; i < 400; i++) {
+        for (int i = 0; i < Cases.of(400); i++) {
             Texture texture = MATERIA.texture(
                     Part.values()[random.nextInt(Part.values().length)],
                     Cut.values()[random.nextInt(Cut.values().length - 1)]);

@@ -3,6 +3,7 @@ package app.velvetcrock.core.strain;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -55,7 +56,7 @@ class RetentionTest {
     @Test
     void liesBetweenPriorAndData() {
         Random random = new Random(7);
-        for (int i = 0; i < 2000; i++) {
+        for (int i = 0; i < Cases.of(2000); i++) {
             Retention prior = new Retention(0.2 + random.nextDouble(), 0.1 + random.nextDouble() / 2, 0);
             Moisture moisture = random.nextBoolean() ? Moisture.DRIED : Moisture.FRESH;
             List<Double> data = new ArrayList<>();

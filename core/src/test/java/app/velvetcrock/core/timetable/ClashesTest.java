@@ -2,6 +2,7 @@ package app.velvetcrock.core.timetable;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.velvetcrock.core.Cases;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -63,7 +64,7 @@ class ClashesTest {
     void noEarlierQuarterIsFree() {
         Random random = new Random(20261125);
         int found = 0;
-        for (int i = 0; i < 300; i++) {
+        for (int i = 0; i < Cases.of(300); i++) {
             List<Booking> others = new ArrayList<>();
             for (int n = random.nextInt(12); n > 0; n--) {
                 Instant at = EIGHT.plus(Duration.ofMinutes(random.nextInt(3000)));

@@ -2,6 +2,7 @@ package app.velvetcrock.core.timetable;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.velvetcrock.core.Cases;
 import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
@@ -27,7 +28,7 @@ class HomeHoursTest {
     void whatNoDayHoldsIsNotLookedForLongerAndNothingIsMissed() {
         Random random = new Random(5);
         int found = 0;
-        for (int i = 0; i < 200; i++) {
+        for (int i = 0; i < Cases.of(200); i++) {
             HomeHours hours = new HomeHours(
                     IntStream.rangeClosed(1, 1 + random.nextInt(3))
                             .mapToObj(n -> person(random))

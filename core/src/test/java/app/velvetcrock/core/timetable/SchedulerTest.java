@@ -3,6 +3,7 @@ package app.velvetcrock.core.timetable;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.heat.WarmUp;
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -279,7 +280,7 @@ class SchedulerTest {
     void whatHoldsForEveryTimetable() {
         Random random = new Random(21);
         int made = 0;
-        for (int i = 0; i < 400; i++) {
+        for (int i = 0; i < Cases.of(400); i++) {
             HomeHours hours = random(random);
             List<Step> steps = randomSteps(random);
             Instant now = at("2026-10-%02dT09:00".formatted(1 + random.nextInt(28)));

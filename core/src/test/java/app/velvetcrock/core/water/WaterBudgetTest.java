@@ -3,6 +3,7 @@ package app.velvetcrock.core.water;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.spirit.Dosing;
 import app.velvetcrock.core.spirit.Moistening;
@@ -45,7 +46,7 @@ class WaterBudgetTest {
     @Test
     void neverFallsWhenTheHerbIsWetter() {
         Random random = new Random(5);
-        for (int i = 0; i < 2000; i++) {
+        for (int i = 0; i < Cases.of(2000); i++) {
             double grams = 1 + random.nextInt(500);
             double oil = 10 + random.nextInt(3000);
             double dry = 0.02 + random.nextDouble() * 0.9;
