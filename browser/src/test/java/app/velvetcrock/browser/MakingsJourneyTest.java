@@ -72,6 +72,7 @@ class MakingsJourneyTest {
         page.waitForSelector(further + ", #n-anyway");
         // What goes into a melt just off the heat is asked about.
         if (page.locator("#n-anyway").count() > 0) {
+            window.expectsToBeAsked();
             page.check("#n-anyway");
             page.click("#now button.do");
             page.waitForSelector(further);
