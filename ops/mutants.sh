@@ -22,12 +22,9 @@ mutants() { # package...
   say "What was not noticed, line by line: core/target/pit-reports/index.html"
 }
 
-# Many times the made-up cases of an ordinary run, then every rule broken.
+# Many times the made-up cases of an ordinary run and every cell of the long tables, then every rule broken.
 deep() {
-  install_missing
-  mkdir -p "$STATE"
-  say "Trying ${CROCK_CASES:-20} times as many made-up cases"
-  maven "The trying" "$STATE/deep.log" -Dcrock.cases="${CROCK_CASES:-20}" -Dspotless.check.skip=true -pl core test
-  grep -E 'Tests run:.*[^s]$' "$STATE/deep.log" | tail -n 1
+  say "Trying ${CROCK_CASES:-20} times as many made-up cases, and every cell"
+  run_tests -Dcrock.cases="${CROCK_CASES:-20}" -pl core,app || fail "Something failed that an ordinary run does not try."
   mutants
 }

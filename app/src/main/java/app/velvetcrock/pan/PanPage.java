@@ -2,6 +2,7 @@ package app.velvetcrock.pan;
 
 import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Formula.Role;
@@ -29,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param window when it is poured; by eye where that is not known
  * @param rest what stays in the pan; empty where nothing worth naming does
  * @param refused why it is not weighed in at all; empty where it may be
+ * @param noted what is only noted, folded away
  * @param within where the most drops that would be within are taken; null where they are within
  */
 public record PanPage(
@@ -49,6 +51,7 @@ public record PanPage(
         List<Drop> users,
         @Nullable String within,
         List<Caution> cautions,
+        List<Caution> noted,
         @Nullable String over,
         List<String> refused,
         List<String> missing,
@@ -108,9 +111,9 @@ public record PanPage(
                 PanDrops.sum(planned.ceilings(), read),
                 PanDrops.users(planned),
                 planned.ceilings().isOver() ? PanDrops.within(planned, form) : null,
+                planned.cautions().stream().filter(PanPage::isSaidAloud).toList(),
                 planned.cautions().stream()
-                        .filter(caution ->
-                                caution.onLabel() || caution.level() != app.velvetcrock.core.caution.Level.NOTE)
+                        .filter(caution -> !isSaidAloud(caution))
                         .toList(),
                 planned.over()
                         .map(why -> "It could be neither given away nor sold: " + why)
@@ -118,6 +121,10 @@ public record PanPage(
                 planned.refused(),
                 planned.missing().stream().map(PanPlanner.Missing::words).toList(),
                 planned.canStart());
+    }
+
+    private static boolean isSaidAloud(Caution caution) {
+        return caution.onLabel() || caution.level() != Level.NOTE;
     }
 
     private static String edges(PanReading.Read read, Formula formula, PanPicture.Melt melt) {

@@ -74,6 +74,11 @@ public final class Bearing {
             traits.add(SPIRIT);
         } else if (kind.type() == SupplyType.ANTIOXIDANT) {
             traits.add(ANTIOXIDANT);
+        } else if (kind.type() == SupplyType.ESSENTIAL_OIL) {
+            traits.add(ForWhom.SUM);
+            if (kind.dermalMost().isEmpty() && !traits.contains(SupplyKind.SUM_ONLY)) {
+                traits.add(ForWhom.NO_FIGURE);
+            }
         } else if (kind.watery() && !traits.contains("honey") && !traits.contains("glycerine")) {
             traits.add(WATERY);
         }

@@ -28,7 +28,6 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
     private static final ForWhom TABLE = ForWhom.shipped();
     private static final double PERCENT = 100;
     private static final String PHOTOTOXIC = "phototoxic";
-    private static final String SUM_ONLY = "sum-only";
     private static final Set<String> SMALL_BREATH = Set.of("menthol", "camphor");
 
     private static final double SLACK = 1e-9;
@@ -127,7 +126,7 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
     }
 
     private static double own(SupplyKind oil, Use use, double ceiling) {
-        return oil.dermalMost().orElse(oil.traits().contains(SUM_ONLY) ? ceiling : TABLE.withoutFigure(use));
+        return oil.dermalMost().orElse(oil.traits().contains(SupplyKind.SUM_ONLY) ? ceiling : TABLE.withoutFigure(use));
     }
 
     private static String why(SupplyKind oil, Use use, double ceiling) {
@@ -145,7 +144,7 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
         if (oil.dermalMost().filter(own -> own <= ceiling).isPresent()) {
             return "its own ceiling on skin";
         }
-        return oil.dermalMost().isPresent() || oil.traits().contains(SUM_ONLY)
+        return oil.dermalMost().isPresent() || oil.traits().contains(SupplyKind.SUM_ONLY)
                 ? "the sum's ceiling"
                 : "no figure is held of it";
     }

@@ -36,6 +36,9 @@ public record SupplyKind(
     /** A lot of its own, with a strength, as a spirit has (craft: making). */
     public static final String TINCTURE = "tincture";
 
+    /** An essential oil of which no maximum of its own is held: only the ceiling of the sum applies. */
+    public static final String SUM_ONLY = "sum-only";
+
     /** From soft to wholly melted. */
     public record Melting(Temperature low, Temperature high) {}
 
@@ -47,7 +50,7 @@ public record SupplyKind(
     /** The same with another ceiling on skin, percent, as a household holds it. */
     public SupplyKind withDermalMost(double percent) {
         Set<String> others =
-                traits.stream().filter(trait -> !trait.equals("sum-only")).collect(Collectors.toSet());
+                traits.stream().filter(trait -> !trait.equals(SUM_ONLY)).collect(Collectors.toSet());
         return new SupplyKind(
                 key,
                 type,
