@@ -39,6 +39,9 @@ public record HeatAlarm(
     /** [E] Less than this between two readings is the thermometer, °C. */
     private static final double RISE = 0.4;
 
+    /** Tenths of a degree are not whole in binary. */
+    private static final double SLACK = 1e-9;
+
     /** [E] A rise is looked for over this time; a probe says more than can be told apart. */
     private static final Duration APART = Duration.ofMinutes(4);
 
@@ -152,7 +155,7 @@ public record HeatAlarm(
                         .reduce((one, nearer) -> nearer)
                         .filter(reading -> latest.temperature().celsius()
                                         - reading.temperature().celsius()
-                                >= RISE)
+                                >= RISE - SLACK)
                         .isPresent();
     }
 

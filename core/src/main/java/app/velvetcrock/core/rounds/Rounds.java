@@ -13,8 +13,6 @@ import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Tending;
 import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.timetable.HomeHours;
-import app.velvetcrock.core.timetable.Scheduler;
-import app.velvetcrock.core.timetable.Step;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -23,7 +21,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * Derives a batch's tasks. Of each kind at most one is open: doing it covers every earlier one of its kind that was missed,
@@ -34,7 +31,7 @@ public final class Rounds {
     private static final int ALPHABET = 26;
 
     /** What somebody who is home can always do between two other things. */
-    private static final Duration A_HAND = Duration.ofMinutes(5);
+    static final Duration A_HAND = Duration.ofMinutes(5);
 
     private Rounds() {}
 
@@ -64,8 +61,10 @@ public final class Rounds {
     private static boolean isBesideIt(Task task, Course course, HomeHours hours) {
         boolean onHeat = task.key().kind() == TaskKind.READ
                 || task.key().kind() == TaskKind.WATER
-                || task.key().kind() == TaskKind.HEAT_OFF;
-        return onHeat && !(hours.heatAlone() && !course.stage().attended());
+                || task.key().kind() == TaskKind.HEAT_OFF
+                // Whoever takes it off puts it cold then, and not when somebody is up again.
+                || task.key().kind() == TaskKind.FRIDGE_IN;
+        return onHeat && !HeatTasks.isAlone(course.stage(), hours);
     }
 
     /** When it falls due, or when the step it begins is no longer held back. */
@@ -92,9 +91,9 @@ public final class Rounds {
             tendings.forEach(tending -> tending(course, tending, log, zone).ifPresent(tasks::add));
             pushUnder(course, log).ifPresent(tasks::add);
             tasks.addAll(course.heat()
-                    .map(heat -> heat(course, heat, log, hours))
+                    .map(heat -> HeatTasks.of(course, heat, log, hours))
                     .orElseGet(() -> List.of(end(course, course.stageEnd(zone)))));
-            spiritGone(course, zone).ifPresent(tasks::add);
+            spiritGone(course, hours).ifPresent(tasks::add);
         } else if (course.state() == Course.State.STRAINED) {
             AfterStraining.decant(course, log).ifPresent(tasks::add);
         }
@@ -219,7 +218,7 @@ public final class Rounds {
     }
 
     /** Names a heat session by its letters, so that a second evening's readings are tasks of their own. */
-    private static String session(Course course) {
+    static String session(Course course) {
         return letters(course.heat().map(HeatCourse::sessions).orElse(1));
     }
 
@@ -263,70 +262,18 @@ public final class Rounds {
     }
 
     /** Asked at the end of the last stage: the vapour burns until then. */
-    private static Optional<Task> spiritGone(Course course, ZoneId zone) {
+    private static Optional<Task> spiritGone(Course course, HomeHours hours) {
         return !course.spirit() || course.next().isPresent()
                 ? Optional.empty()
                 : Optional.of(Task.open(
                         TaskKey.spiritGone(),
                         course.heat()
-                                .map(heat -> heat.runsUntil()
-                                        .or(() -> heat.latest().map(reading -> reading.at()))
-                                        .orElse(course.stageSince()))
-                                .orElseGet(() -> course.stageEnd(zone))));
-    }
-
-    /** Wet herb stands cold between two sessions, since what is tepid for long breeds germs (craft: heat, hours at home). */
-    private static List<Task> cold(Course course, HeatCourse heat, Instant off, Instant on, Log log) {
-        if (!heat.wet() || heat.sessions() == 0) {
-            return List.of();
-        }
-        return Stream.of(
-                        Task.open(new TaskKey(course.stage().key(), TaskKind.FRIDGE_IN, heat.sessions()), off),
-                        Task.open(new TaskKey(course.stage().key(), TaskKind.FRIDGE_OUT, heat.sessions()), on))
-                .filter(task -> log.done(task.key()).isEmpty())
-                .toList();
-    }
-
-    private static List<Task> heat(Course course, HeatCourse heat, Log log, HomeHours hours) {
-        Stage stage = course.stage();
-        Instant last = heat.latest().map(reading -> reading.at()).orElse(course.stageSince());
-        if (heat.on()) {
-            Instant enough = heat.runsUntil().orElseThrow();
-            Instant end = hours.heatAlone() && !stage.attended() ? enough : hours.whileHome(course.now(), enough);
-            List<Task> tasks = new ArrayList<>();
-            heat.water()
-                    .map(water -> Task.open(
-                            new TaskKey(stage.key() + "-" + session(course), TaskKind.WATER, water.ordinal()),
-                            water.by()))
-                    .ifPresent(tasks::add);
-            tasks.add(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_OFF, heat.sessions()), end));
-            if (end.isBefore(enough.minus(A_HAND))) {
-                Step.Heat rest = left(stage, Duration.between(end, enough), hours);
-                tasks.addAll(cold(course, heat, end, Scheduler.nextSession(rest, end, hours), log));
-            }
-            return tasks;
-        }
-        if (heat.isEnough()) {
-            return List.of(end(course, last));
-        }
-        Instant on = Scheduler.nextSession(left(stage, heat.left(), hours), last, hours);
-        Instant off = log.done(TaskKind.HEAT_OFF).stream()
-                .map(Entry::happenedAt)
-                .max(Comparator.naturalOrder())
-                .orElse(last);
-        return Stream.concat(
-                        cold(course, heat, off, on, log).stream(),
-                        Stream.of(Task.open(new TaskKey(stage.key(), TaskKind.HEAT_ON, heat.sessions() + 1), on)))
-                .toList();
-    }
-
-    private static Step.Heat left(Stage stage, Duration left, HomeHours hours) {
-        return new Step.Heat(
-                stage.key(), stage.name(), left, false, hours.heatAlone() && !stage.attended(), stage.attended());
+                                .map(heat -> HeatTasks.over(course, heat, hours))
+                                .orElseGet(() -> course.stageEnd(hours.zone()))));
     }
 
     /** What ends a stage: the next one, or the straining. */
-    private static Task end(Course course, Instant due) {
+    static Task end(Course course, Instant due) {
         return Task.open(
                 new TaskKey(course.stage().key(), course.next().isPresent() ? TaskKind.NEXT : TaskKind.STRAIN, 1), due);
     }

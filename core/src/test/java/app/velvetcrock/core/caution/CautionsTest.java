@@ -2,6 +2,7 @@ package app.velvetcrock.core.caution;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.velvetcrock.core.Kept;
 import app.velvetcrock.core.materia.Materia;
 import java.util.Comparator;
 import java.util.List;
@@ -235,5 +236,18 @@ class CautionsTest {
 
     private List<Caution> of(String herb, Use use) {
         return cautions.of(Bearing.herb(materia.herb(herb).orElseThrow()), use);
+    }
+
+    /** What each trait is called where somebody ticks it; nobody ticks what follows from the charge. */
+    @Test
+    void traitsHaveTheirNames() {
+        Kept kept = new Kept();
+        cautions.heads().forEach((trait, head) -> kept.add("%s: %s", trait, head));
+        kept.rule("of additions");
+        cautions.forWhom().heads("addition").forEach((trait, head) -> kept.add("%s: %s", trait, head));
+        kept.rule("mistaken for");
+        materia.herbs().forEach(herb -> cautions.lookAlikes(herb.traits())
+                .forEach(one -> kept.add("%s: %s", herb.key(), one.head())));
+        kept.isAsKept("caution-heads.txt");
     }
 }

@@ -2,6 +2,10 @@ package app.velvetcrock.core.deed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.velvetcrock.core.drying.DryingCourse;
+import app.velvetcrock.core.drying.DryingStart;
+import app.velvetcrock.core.drying.Snap;
+import app.velvetcrock.core.drying.WeighIn;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.look.Condition;
@@ -11,7 +15,9 @@ import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.core.spirit.Strength;
+import app.velvetcrock.core.water.WaterContent;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
@@ -46,6 +52,10 @@ class MayAtStoresTest {
                 "Nettle", Optional.of(new MayAtStores.Herb(Part.LEAF, cut, moisture)), false, left, "nettle", Set.of());
     }
 
+    private static final DryingStart RACK = new DryingStart(
+            Instant.parse("2026-11-20T09:00:00Z"), Mass.ofGrams(300), new WaterContent(0.85), Mass.ofGrams(1));
+    private static final StoreDeed LAY_OUT = new StoreDeed.LayOut(LOT, RACK);
+
     private static Mass grams(double grams) {
         return Mass.ofGrams(grams);
     }
@@ -76,7 +86,10 @@ class MayAtStoresTest {
                         new StoreDeed.Answer(LOT, OTHER, Condition.MOULD, true, "wiped"),
                         List.of(NETTLE),
                         "not dealt with but by throwing it out"),
-                Arguments.of(new StoreDeed.TakeOut(LOT, 1, Held.DRAW, ""), List.of(OIL), "in the Cupboard"));
+                Arguments.of(new StoreDeed.TakeOut(LOT, 1, Held.DRAW, ""), List.of(OIL), "in the Cupboard"),
+                Arguments.of(LAY_OUT, List.of(WAX), "Only a herb is laid out to dry."),
+                Arguments.of(LAY_OUT, List.of(NETTLE), "“Nettle” is dried already."),
+                Arguments.of(LAY_OUT, List.of(herb(Cut.WHOLE, Moisture.FRESH, 0)), "is left to lay out"));
     }
 
     @ParameterizedTest
@@ -95,7 +108,9 @@ class MayAtStoresTest {
                 Arguments.of(new StoreDeed.Answer(LOT, OTHER, Condition.WATER, true, "poured off"), List.of(NETTLE)),
                 Arguments.of(new StoreDeed.Answer(LOT, OTHER, Condition.MOULD, false, "a petal"), List.of(NETTLE)),
                 Arguments.of(new StoreDeed.CountDrops(LOT, 37), List.of(LAVENDER)),
-                Arguments.of(new StoreDeed.TakeDown(LOT), List.of(FRESH)));
+                Arguments.of(new StoreDeed.TakeDown(LOT), List.of(FRESH)),
+                Arguments.of(new StoreDeed.Process(LOT, Cut.CUT_AND_SIFTED, grams(20), grams(20)), List.of(NETTLE)),
+                Arguments.of(LAY_OUT, List.of(FRESH)));
     }
 
     @ParameterizedTest
@@ -108,6 +123,39 @@ class MayAtStoresTest {
     void nothingIsDoneLaterThanNow() {
         assertThat(be(new StoreDeed.Open(LOT, true), List.of(WAX), NOW.plusSeconds(60)))
                 .hasValueSatisfying(refusal -> assertThat(refusal.field()).isEqualTo("when"));
+    }
+
+    /** A blend is of two bottles or three, each once; with three parts told it is of three. */
+    @Test
+    void aBlendIsOfAsManyBottlesAsParts() {
+        Take one = new Take(LOT, grams(10));
+        Take other = new Take(OTHER, grams(10));
+        assertThat(be(new StoreDeed.Blend("both", List.of(one, other)), List.of(WAX, WAX), NOW))
+                .isEmpty();
+        assertThat(be(new StoreDeed.Blend("one twice", List.of(one, one)), List.of(WAX, WAX), NOW))
+                .isPresent();
+        assertThat(be(new StoreDeed.Blend("one of three twice", List.of(one, other, one)), List.of(WAX, WAX, WAX), NOW))
+                .isPresent();
+    }
+
+    /** Steady at 60 g of 300 and snapping is dry; bending at 80, or snapping at half its water, is not taken down (craft: drying). */
+    @Test
+    void onlyADryHerbIsTakenDown() {
+        assertThat(takenDown(day(2, 100, Snap.NOT_TRIED), day(5, 60.3, Snap.NOT_TRIED), day(6, 60, Snap.SNAPS)))
+                .isEmpty();
+        assertThat(takenDown(day(1, 160, Snap.NOT_TRIED), day(2, 100, Snap.BENDS)))
+                .contains("“Nettle” is not dry yet: 55 % water by its weight. When stems snap, weigh it and say so.");
+        assertThat(takenDown(day(4, 90, Snap.SNAPS)).orElseThrow())
+                .startsWith("“Nettle” snaps, and by its weighings it is 50 % water: one of the two is wrong");
+    }
+
+    private static WeighIn day(long day, double grams, Snap snap) {
+        return new WeighIn(Instant.parse("2026-11-20T09:00:00Z").plusSeconds(day * 86_400), Mass.ofGrams(grams), snap);
+    }
+
+    private static Optional<String> takenDown(WeighIn... weighings) {
+        return MayAtStores.takeDown("Nettle", DryingCourse.of(RACK, List.of(weighings)))
+                .map(Refusal::wrong);
     }
 
     private static Optional<Refusal> be(StoreDeed deed, List<MayAtStores.Standing> lots, Instant at) {

@@ -32,6 +32,7 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedCarrier;
 import app.velvetcrock.core.planning.PlannedHerb;
@@ -121,6 +122,74 @@ class MayTest {
                 .isEmpty();
         assertThat(refusal(new Deed.ThrowOut(Ruin.MOULD, "", Optional.empty()), NOW))
                 .isEmpty();
+    }
+
+    /** What is said of the last five minutes is still being done and is held back; what lies before them has happened. */
+    @Test
+    void whatHappenedIsWrittenDownAndWhatIsBeingDoneIsHeldBack() {
+        assertThat(May.hasHappened(NOW, NOW)).isFalse();
+        assertThat(May.hasHappened(NOW.minusSeconds(300), NOW)).isFalse();
+        assertThat(May.hasHappened(NOW.minusSeconds(301), NOW)).isTrue();
+    }
+
+    /** Nothing happens to an oil before there is one, and a corrected line is corrected as what it says now. */
+    @Test
+    void anOilIsSeenToAfterItsStraining() {
+        said.add(entry(NOW.minusSeconds(3600), Lines.strained(200, false)));
+        for (Deed deed : List.of(
+                SETTLE,
+                new Deed.Sniff(UUID.randomUUID(), true),
+                new Deed.Draw(UUID.randomUUID(), Mass.ofGrams(5), Held.SELL),
+                new Deed.Draw(UUID.randomUUID(), Mass.ofGrams(5), Held.DRAW))) {
+            assertThat(refusal(deed, NOW)).as(deed.toString()).isEmpty();
+            assertThat(refusal(deed, NOW.minusSeconds(3600)))
+                    .as(deed.toString())
+                    .isEmpty();
+            assertThat(refusal(deed, NOW.minusSeconds(3601)).orElseThrow())
+                    .as(deed.toString())
+                    .contains("it lies between the straining, 20 Oct 2026, 08:00, and now");
+        }
+    }
+
+    @Test
+    void aCorrectionIsCorrectedByWhatItSays() {
+        Line.Heat read = new Line.Heat(Optional.empty(), Temperature.ofCelsius(63));
+        assertThat(May.canCorrect(new Line.Corrected(UUID.randomUUID(), read))).isTrue();
+        assertThat(May.canCorrect(new Line.Corrected(UUID.randomUUID(), Lines.strained(200, false))))
+                .isFalse();
+        assertThat(May.canCorrect(new Line.Lesson("finer"))).isTrue();
+        assertThat(May.canCorrect(Lines.charged())).isFalse();
+        Entry first = entry(NOW, new Line.Noted("sixty"));
+        Entry second = entry(NOW, new Line.Noted("of it"));
+        said.addAll(List.of(first, second));
+        assertThat(refusal(new Deed.Correct(second.id(), new Line.Noted("of that")), NOW))
+                .isEmpty();
+        assertThat(refusal(new Deed.Correct(second.id(), read), NOW)).isPresent();
+        UUID gone = UUID.randomUUID();
+        assertThat(refusal(new Deed.TakeBack(gone), NOW))
+                .as("what is not there is taken back already")
+                .isEmpty();
+    }
+
+    /** A plan with nothing to start it cannot be started. */
+    @Test
+    void onlyAPlanThatStandsIsStarted() {
+        BatchPlan refused = planner.plan(request("tansy", Moisture.DRIED, "rapeseed", Use.FOOD, 12));
+        assertThat(refusal(
+                        new Deed.Start(
+                                frozen(plan), UUID.randomUUID(), false, Mass.ofGrams(40), Volume.ofMillilitres(200)),
+                        NOW))
+                .isEmpty();
+        assertThat(refusal(
+                        new Deed.Start(
+                                frozen(refused), UUID.randomUUID(), false, Mass.ofGrams(40), Volume.ofMillilitres(200)),
+                        NOW))
+                .contains("This plan cannot be started as it stands: see what it says on the Bench.");
+    }
+
+    private static FrozenPlan frozen(BatchPlan plan) {
+        return FrozenPlan.of(
+                plan, new FrozenPlan.Lots(List.of(UUID.randomUUID()), List.of(UUID.randomUUID()), Optional.empty()));
     }
 
     private Optional<String> refusal(Deed deed, Instant at) {

@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.velvetcrock.core.Cases;
+import app.velvetcrock.core.Kept;
 import app.velvetcrock.core.keeping.KeepUntil.LimitedBy;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Temperature;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 class KeepingTest {
@@ -162,5 +166,69 @@ class KeepingTest {
     private static Treatment cold(Moisture moisture, boolean food) {
         return new Treatment(
                 Temperature.ofCelsius(22), false, moisture, Cut.CUT_AND_SIFTED, false, food, Aftermath.NONE);
+    }
+
+    /** Every way an oil is treated, its date, what limits it and the sum as it is shown (craft: keeping). */
+    @Test
+    void everyTreatmentIsDatedAsKept() {
+        Kept kept = new Kept();
+        Bottle long_ = new Bottle("coconut", 24, Optional.of(STRAINED.minusDays(20)), Optional.empty());
+        Bottle sealed = new Bottle("coconut", 24, Optional.empty(), Optional.empty());
+        Bottle ends = new Bottle("coconut", 24, Optional.empty(), Optional.of(STRAINED.plusDays(200)));
+        Bottle over = new Bottle("coconut", 24, Optional.empty(), Optional.of(STRAINED.minusDays(1)));
+        for (Bottle bottle : List.of(long_, sealed, ends, over)) {
+            kept.rule("%s, opened %s, best before %s".formatted(bottle.name(), bottle.opened(), bottle.bestBefore()));
+            for (Treatment treatment : treatments()) {
+                KeepUntil keep = Keeping.of(bottle, STRAINED.minusDays(14), STRAINED, treatment, Storage.ROOM);
+                kept.add(
+                        "%s by %s, never beyond %s; %s",
+                        keep.date(),
+                        keep.limitedBy(),
+                        Keeping.latest(bottle, STRAINED.minusDays(14), STRAINED, treatment),
+                        terms(keep));
+            }
+        }
+        kept.isAsKept("keeping-sums.txt");
+    }
+
+    private static String terms(KeepUntil keep) {
+        return keep.working().terms().stream()
+                .map(term -> term.name() + " "
+                        + (term.figure().text().isEmpty()
+                                ? term.figure().value()
+                                : term.figure().text()))
+                .collect(Collectors.joining(", "));
+    }
+
+    private static List<Treatment> treatments() {
+        List<Treatment> all = new ArrayList<>();
+        for (double hottest : new double[] {29.9, 30, 69.9, 70}) {
+            all.add(treated(hottest, false, Moisture.DRIED, Cut.WHOLE, false, Aftermath.NONE));
+        }
+        for (Moisture moisture : Moisture.values()) {
+            for (Cut cut : List.of(Cut.CUT_AND_SIFTED, Cut.POWDER, Cut.GROUND)) {
+                all.add(treated(20, true, moisture, cut, false, Aftermath.NONE));
+                all.add(treated(20, false, moisture, cut, true, Aftermath.NONE));
+            }
+        }
+        for (boolean water : new boolean[] {false, true}) {
+            for (boolean scorched : new boolean[] {false, true}) {
+                for (Antioxidant with : Antioxidant.values()) {
+                    all.add(treated(
+                            60,
+                            true,
+                            Moisture.DRIED,
+                            Cut.WHOLE,
+                            false,
+                            new Aftermath(water, scorched, with != Antioxidant.NONE, with)));
+                }
+            }
+        }
+        return all;
+    }
+
+    private static Treatment treated(
+            double hottest, boolean light, Moisture moisture, Cut cut, boolean bud, Aftermath after) {
+        return new Treatment(Temperature.ofCelsius(hottest), light, moisture, cut, bud, false, after);
     }
 }
