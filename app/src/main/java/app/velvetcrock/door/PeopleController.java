@@ -56,6 +56,15 @@ class PeopleController {
                                 member.account().equals(me.account())))
                         .toList());
         model.addAttribute("isAlone", members.size() == 1);
+        model.addAttribute(
+                "gone",
+                people.justLeft().stream()
+                        .map(member -> new Row(
+                                member.account().toString(),
+                                member.name(),
+                                "went %s; may be taken back for a day".formatted(house.moment(member.joined())),
+                                false))
+                        .toList());
         Map<UUID, String> names = people.namesHere();
         model.addAttribute(
                 "open",
@@ -101,15 +110,29 @@ class PeopleController {
     @PostMapping("/settings/people/{account}/remove")
     String remove(@PathVariable UUID account, Reply reply) {
         return reply.tap(PEOPLE, () -> {
-            People.Member gone = people.leave(account);
-            sessions.endAll(gone.email());
+            People.Gone gone = people.leave(account);
+            sessions.endAll(gone.member().email());
             boolean myself = account.equals(Current.person().account());
             return myself
                     ? new Done("/sign-in?out", "You have left.")
                     : new Done(
                             PEOPLE,
-                            "%s does not belong here any more; what they wrote keeps their name."
-                                    .formatted(gone.name()));
+                            ("%s does not belong here any more; what they wrote keeps their name. " + "%s")
+                                    .formatted(gone.member().name(), String.join(" ", gone.withdrawn()))
+                                    .strip(),
+                            PEOPLE + "/" + account + "/undo");
+        });
+    }
+
+    /** For a day; what was withdrawn with them stays so. */
+    @PostMapping("/settings/people/{account}/undo")
+    String takeBack(@PathVariable UUID account, Reply reply) {
+        return reply.tap(PEOPLE, () -> {
+            People.Member back = people.takeBack(account);
+            return new Done(
+                    PEOPLE,
+                    "%s belongs here again. Links, addresses and tokens of theirs are to be made anew."
+                            .formatted(back.name()));
         });
     }
 

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataAccessException;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 
@@ -32,7 +33,14 @@ final class QuietSessions<S extends Session> implements FindByIndexNameSessionRe
 
     @Override
     public void save(Quiet<S> session) {
-        stored.save(session.real);
+        try {
+            stored.save(session.real);
+        } catch (DataAccessException ended) {
+            // Ended while its request was under way: whoever it was is out, and needs no telling beside the page.
+            if (stored.findById(session.getId()) != null) {
+                throw ended;
+            }
+        }
     }
 
     @Override

@@ -1,5 +1,6 @@
 package app.velvetcrock.door;
 
+import app.velvetcrock.stillroom.SignedIn;
 import jakarta.servlet.DispatcherType;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
@@ -22,6 +23,7 @@ class SecurityConfig {
     private static final String[] OPEN = {
         "/sign-in",
         "/sign-up",
+        "/set-up",
         "/demo-entry",
         "/join/*",
         "/error",
@@ -42,7 +44,7 @@ class SecurityConfig {
     }
 
     @Bean
-    SecurityFilterChain pages(HttpSecurity http, SignInLimit limit) throws Exception {
+    SecurityFilterChain pages(HttpSecurity http, SignInLimit limit, Entrance entrance) throws Exception {
         // Whoever opened a stream was let in then; that it ends is another pass of the same request.
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ASYNC)
                         .permitAll()
@@ -55,8 +57,9 @@ class SecurityConfig {
                         .failureUrl("/sign-in?again")
                         .successHandler((request, response, authentication) -> {
                             limit.forget(SignInFilter.email(request), request.getRemoteAddr());
-                            Sessions.note(request);
-                            response.sendRedirect(request.getContextPath() + "/shelf");
+                            boolean isSomewhere = authentication.getPrincipal() instanceof SignedIn person
+                                    && !entrance.turnsAway(person, request);
+                            response.sendRedirect(request.getContextPath() + (isSomewhere ? "/shelf" : "/set-up"));
                         }))
                 .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .addFilterBefore(new SignInFilter(limit), UsernamePasswordAuthenticationFilter.class)

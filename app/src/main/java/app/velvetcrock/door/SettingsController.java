@@ -14,6 +14,7 @@ import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -33,14 +34,21 @@ class SettingsController {
     private final Passwords passwords;
     private final SignInLimit limit;
     private final Sessions sessions;
+    private final Entrance entrance;
 
     SettingsController(
-            Households households, People people, Passwords passwords, SignInLimit limit, Sessions sessions) {
+            Households households,
+            People people,
+            Passwords passwords,
+            SignInLimit limit,
+            Sessions sessions,
+            Entrance entrance) {
         this.households = households;
         this.people = people;
         this.passwords = passwords;
         this.limit = limit;
         this.sessions = sessions;
+        this.entrance = entrance;
     }
 
     /** The settings form as sent; {@code version} says which state it was read from. */
@@ -91,7 +99,11 @@ class SettingsController {
 
     @PostMapping("/settings/password")
     String password(
-            @Nullable String oldPassword, @Nullable String newPassword, HttpServletRequest request, Reply reply) {
+            @Nullable String oldPassword,
+            @Nullable String newPassword,
+            HttpServletRequest request,
+            HttpServletResponse response,
+            Reply reply) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
         SignedIn person = Current.person();
@@ -112,13 +124,14 @@ class SettingsController {
                                 HouseForm.of(house.settings()), house.theme().name(), house.version()),
                         fields),
                 () -> {
-                    if (!people.changePassword(
-                            Objects.requireNonNullElse(oldPassword, ""), Objects.requireNonNull(newPassword))) {
-                        throw new Refused(
-                                "oldPassword", "That is not the present password.", "the one you signed in with");
-                    }
+                    SignedIn renewed = people.changePassword(
+                                    Objects.requireNonNullElse(oldPassword, ""), Objects.requireNonNull(newPassword))
+                            .orElseThrow(() -> new Refused(
+                                    "oldPassword", "That is not the present password.", "the one you signed in with"));
                     limit.forget(person.email(), request.getRemoteAddr());
+                    // The others are told apart by this one's name, which entering anew changes.
                     sessions.endOthers(person.email(), request);
+                    entrance.enter(renewed, request, response);
                     return new Done(
                             "/settings", "Password changed. Wherever else you were signed in, you are not any more.");
                 });

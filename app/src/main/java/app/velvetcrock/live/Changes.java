@@ -1,6 +1,8 @@
 package app.velvetcrock.live;
 
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.Leaving;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -9,7 +11,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Counts what changes in a stillroom, and lets every node know once it is written. */
 @Component
-public class Changes {
+public class Changes implements Leaving {
 
     static final String CHANNEL = "crock_changes";
 
@@ -23,6 +25,18 @@ public class Changes {
     @Transactional(propagation = Propagation.MANDATORY)
     public void batch(UUID batch) {
         note("batch:" + batch);
+    }
+
+    @Override
+    public Optional<String> left(UUID account) {
+        return Optional.empty();
+    }
+
+    /** Whoever listens as somebody whose sign-in does not hold hears no more, on any node. */
+    @Override
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void ended(UUID account) {
+        note(Streams.ENDED + account);
     }
 
     private void note(String what) {

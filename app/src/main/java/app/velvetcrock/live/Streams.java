@@ -78,7 +78,17 @@ class Streams implements SmartLifecycle {
     /** Whose a stream is. */
     record Who(UUID stillroom, UUID account, String session) {}
 
+    /** Before the account whose streams end. */
+    static final String ENDED = "ended:";
+
     void changed(UUID stillroom, long revision, String what) {
+        if (what.startsWith(ENDED)) {
+            UUID account = UUID.fromString(what.substring(ENDED.length()));
+            open.stream()
+                    .filter(stream -> stream.stillroom.equals(stillroom) && stream.account.equals(account))
+                    .forEach(stream -> stream.emitter.complete());
+            return;
+        }
         open.stream()
                 .filter(stream -> stream.stillroom.equals(stillroom))
                 .forEach(stream -> stream.changed(revision, what, later));

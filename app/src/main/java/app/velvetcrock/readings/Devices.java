@@ -2,6 +2,7 @@ package app.velvetcrock.readings;
 
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stillroom.Leaving;
 import app.velvetcrock.stillroom.Secrets;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
@@ -14,11 +15,12 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The household's probes and scales, each with a token of its own that is shown once and kept as its hash. */
 @Component
-public class Devices {
+public class Devices implements Leaving {
 
     /** [E] More than any kitchen has; a mistake in a loop ends here. */
     private static final int MOST = 50;
@@ -92,6 +94,22 @@ public class Devices {
         if (gone == 0) {
             throw new NotHere("that device");
         }
+    }
+
+    @Override
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Optional<String> left(UUID account) {
+        List<String> silent = sql.sql(
+                        "update device set revoked_at = :now where stillroom_id = :stillroom and account_id = :account "
+                                + "and revoked_at is null returning name")
+                .param("stillroom", Current.stillroom())
+                .param("account", account)
+                .param("now", Timestamp.from(clock.instant()))
+                .query(String.class)
+                .list();
+        return silent.isEmpty()
+                ? Optional.empty()
+                : Optional.of("Silent until somebody gives it a new token: %s.".formatted(String.join(", ", silent)));
     }
 
     /** Those whose tokens hold, by name. */

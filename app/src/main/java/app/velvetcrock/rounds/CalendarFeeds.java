@@ -2,6 +2,7 @@ package app.velvetcrock.rounds;
 
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stillroom.Leaving;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stillroom.Secrets;
 import app.velvetcrock.stillroom.SignedIn;
@@ -11,11 +12,12 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The secret address of a household's calendar: made, found by its secret, revoked. Only the secret's hash is kept. */
 @Component
-class CalendarFeeds {
+class CalendarFeeds implements Leaving {
 
     private final Households households;
     private final JdbcClient sql;
@@ -35,8 +37,9 @@ class CalendarFeeds {
         households.oneAtATime();
         revoke();
         String secret = Secrets.fresh();
-        sql.sql("insert into calendar_feed (stillroom_id, id, version, secret_hash, created_at) values "
-                        + "(:stillroom, :id, 0, :hash, :now)")
+        sql.sql("insert into calendar_feed (stillroom_id, id, version, secret_hash, created_at, made_by) values "
+                        + "(:stillroom, :id, 0, :hash, :now, :by)")
+                .param("by", Current.person().account())
                 .param("stillroom", Current.stillroom())
                 .param("id", UUID.randomUUID())
                 .param("hash", Secrets.hash(secret))
@@ -53,6 +56,22 @@ class CalendarFeeds {
                 .update();
     }
 
+    /** An address from before makers were kept may be anybody's. */
+    @Override
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Optional<String> left(UUID account) {
+        int revoked = sql.sql(
+                        "update calendar_feed set revoked_at = :now where stillroom_id = :stillroom and revoked_at is null "
+                                + "and (made_by = :account or made_by is null)")
+                .param("stillroom", Current.stillroom())
+                .param("account", account)
+                .param("now", Timestamp.from(clock.instant()))
+                .update();
+        return revoked == 0
+                ? Optional.empty()
+                : Optional.of("The calendar's address leads nowhere now: make a new one in Settings, Calendar.");
+    }
+
     @Transactional(readOnly = true)
     public boolean exists() {
         return sql.sql("select count(*) from calendar_feed where stillroom_id = :stillroom and revoked_at is null")
@@ -65,10 +84,13 @@ class CalendarFeeds {
     /** Whose calendar a secret opens: looked up before any household is known, by the secret alone. */
     @Transactional(readOnly = true)
     public Optional<SignedIn> opens(String secret) {
-        return sql.sql("select stillroom_id from calendar_feed where secret_hash = :hash and revoked_at is null")
+        return sql.sql(
+                        "select stillroom_id, made_by from calendar_feed where secret_hash = :hash and revoked_at is null")
                 .param("hash", Secrets.hash(secret))
-                .query(UUID.class)
+                .query((row, at) -> row.getObject(2) == null
+                        ? people.anybodyOf(row.getObject(1, UUID.class))
+                        : people.member(row.getObject(1, UUID.class), row.getObject(2, UUID.class)))
                 .optional()
-                .flatMap(people::anybodyOf);
+                .flatMap(owner -> owner);
     }
 }

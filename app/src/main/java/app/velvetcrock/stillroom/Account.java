@@ -23,6 +23,10 @@ class Account {
 
     private String email;
     private String passwordHash;
+
+    /** How often the password was changed; whoever came in by an earlier one is out. */
+    private int passwordVersion;
+
     private String name;
 
     @Enumerated(EnumType.STRING)
@@ -63,7 +67,12 @@ class Account {
         this.theme = theme;
     }
 
-    void setPasswordHash(String passwordHash) {
-        this.passwordHash = passwordHash;
+    int passwordVersion() {
+        return passwordVersion;
+    }
+
+    void changePassword(String hash) {
+        passwordHash = hash;
+        passwordVersion++;
     }
 }

@@ -25,8 +25,9 @@ public class Households {
 
     private House read() {
         SignedIn person = Current.person();
-        StillroomRepository.Seen seen =
-                stillrooms.seenBy(person.stillroom(), person.account()).orElseThrow();
+        StillroomRepository.Seen seen = stillrooms
+                .seenBy(person.stillroom(), person.account(), person.passwordVersion())
+                .orElseThrow(SignedIn.Over::new);
         Stillroom stillroom = seen.stillroom();
         return new House(stillroom.settings(), stillroom.version(), seen.theme(), stillroom.demoSince());
     }
@@ -42,10 +43,14 @@ public class Households {
         mine().letHeatRunAlone(may);
     }
 
-    /** Lets only one at a time in this household past this point until the transaction ends: for numbers given out in order. */
+    /**
+     * Lets only one at a time in this household past this point until the transaction ends: for numbers given out in order. Whoever
+     * waited here while they were let go does not go on.
+     */
     @Transactional(propagation = Propagation.MANDATORY)
     public void oneAtATime() {
         stillrooms.lock(Current.stillroom()).orElseThrow();
+        read();
     }
 
     /** Writes settings read at {@code version}; fails when somebody changed them since. */

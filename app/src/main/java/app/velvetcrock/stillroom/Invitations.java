@@ -11,11 +11,12 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Lets others into a stillroom by a link that opens once and ends by itself. */
 @Service
-public class Invitations {
+public class Invitations implements Leaving {
 
     /** [E] Long enough to read one's messages. */
     private static final Duration OPEN = Duration.ofDays(7);
@@ -90,6 +91,24 @@ public class Invitations {
         }
     }
 
+    @Override
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Optional<String> left(UUID account) {
+        int withdrawn = sql.sql(
+                        "update invitation set withdrawn_at = :now where stillroom_id = :stillroom and made_by = :account "
+                                + "and used_at is null and withdrawn_at is null and ends_at > :now")
+                .param("stillroom", Current.stillroom())
+                .param("account", account)
+                .param("now", Timestamp.from(clock.instant()))
+                .update();
+        return withdrawn == 0
+                ? Optional.empty()
+                : Optional.of(
+                        withdrawn == 1
+                                ? "A link they made lets nobody in."
+                                : "The %d links they made let nobody in.".formatted(withdrawn));
+    }
+
     /** What a secret leads to, looked up before any household is known; nothing once it is used, taken back or over. */
     @Transactional(readOnly = true)
     public Optional<Invited> find(String secret) {
@@ -97,6 +116,7 @@ public class Invitations {
                         """
                         select i.id, i.stillroom_id, s.name, a.name from invitation i
                         join stillroom s on s.id = i.stillroom_id join account a on a.id = i.made_by
+                        join membership m on m.stillroom_id = i.stillroom_id and m.account_id = i.made_by and m.left_at is null
                         where i.secret_hash = :hash and i.used_at is null and i.withdrawn_at is null and i.ends_at > :now""")
                 .param("hash", Secrets.hash(secret))
                 .param("now", Timestamp.from(clock.instant()))

@@ -5,6 +5,7 @@ import app.velvetcrock.web.PerRequest;
 import app.velvetcrock.web.Refused;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
@@ -12,6 +13,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -24,23 +26,29 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class People implements UserDetailsService {
 
+    /** So long somebody who went may be taken back. */
+    private static final Duration MAY_COME_BACK = Duration.ofDays(1);
+
     private final AccountRepository accounts;
     private final StillroomRepository stillrooms;
     private final PasswordEncoder passwords;
     private final JdbcClient sql;
     private final Clock clock;
+    private final ObjectProvider<Leaving> leaving;
 
     People(
             AccountRepository accounts,
             StillroomRepository stillrooms,
             PasswordEncoder passwords,
             JdbcClient sql,
-            Clock clock) {
+            Clock clock,
+            ObjectProvider<Leaving> leaving) {
         this.accounts = accounts;
         this.stillrooms = stillrooms;
         this.passwords = passwords;
         this.sql = sql;
         this.clock = clock;
+        this.leaving = leaving;
     }
 
     /** A new person as typed at the door. */
@@ -52,8 +60,8 @@ public class People implements UserDetailsService {
         return Optional.of(email.strip())
                 .filter(typed -> typed.indexOf(0) < 0)
                 .flatMap(accounts::findByEmail)
-                .flatMap(account ->
-                        accounts.latestStillroom(account.id()).map(stillroom -> signedIn(account, stillroom)))
+                .map(account ->
+                        signedIn(account, accounts.latestStillroom(account.id()).orElse(SignedIn.NOWHERE)))
                 .orElseThrow(() -> new UsernameNotFoundException("no such account"));
     }
 
@@ -121,17 +129,16 @@ public class People implements UserDetailsService {
     }
 
     /**
-     * Lets somebody go; what they wrote keeps their name. The last one stays.
+     * Somebody who went.
      *
-     * @return who went
+     * @param withdrawn what of theirs leads nowhere any more, a sentence each
      */
+    public record Gone(Member member, List<String> withdrawn) {}
+
+    /** Lets somebody go, with every link, address and token they made; what they wrote keeps their name. The last one stays. */
     @Transactional
-    public Member leave(UUID account) {
-        // One at a time, so that the last two cannot both go.
-        sql.sql("select id from stillroom where id = :stillroom for update")
-                .param("stillroom", Current.stillroom())
-                .query(UUID.class)
-                .single();
+    public Gone leave(UUID account) {
+        lock();
         List<Member> members = members();
         Member member = members.stream()
                 .filter(one -> one.account().equals(account))
@@ -145,6 +152,50 @@ public class People implements UserDetailsService {
                 .param("account", account)
                 .param("at", Timestamp.from(clock.instant()))
                 .update();
+        List<String> withdrawn = leaving.stream()
+                .flatMap(what -> what.left(account).stream())
+                .sorted()
+                .toList();
+        leaving.forEach(what -> what.ended(account));
+        return new Gone(member, withdrawn);
+    }
+
+    /** One at a time, so that the last two cannot both go. */
+    private void lock() {
+        sql.sql("select id from stillroom where id = :stillroom for update")
+                .param("stillroom", Current.stillroom())
+                .query(UUID.class)
+                .single();
+    }
+
+    /** Who went within a day and may still be taken back, the latest first. */
+    @Transactional(readOnly = true)
+    public List<Member> justLeft() {
+        return sql.sql(
+                        "select a.id, a.name, a.email, m.left_at from membership m join account a on a.id = m.account_id "
+                                + "where m.stillroom_id = :stillroom and m.left_at > :since order by m.left_at desc, a.id")
+                .param("stillroom", Current.stillroom())
+                .param("since", Timestamp.from(clock.instant().minus(MAY_COME_BACK)))
+                .query((row, at) -> new Member(
+                        row.getObject(1, UUID.class),
+                        row.getString(2),
+                        row.getString(3),
+                        row.getTimestamp(4).toInstant()))
+                .list();
+    }
+
+    /** Lets somebody who went within a day belong here again; what was withdrawn stays so. */
+    @Transactional
+    public Member takeBack(UUID account) {
+        lock();
+        Member member = justLeft().stream()
+                .filter(one -> one.account().equals(account))
+                .findFirst()
+                .orElseThrow(() -> new NotHere("that person"));
+        sql.sql("update membership set left_at = null where stillroom_id = :stillroom and account_id = :account")
+                .param("stillroom", Current.stillroom())
+                .param("account", account)
+                .update();
         return member;
     }
 
@@ -156,15 +207,28 @@ public class People implements UserDetailsService {
                 .isPresent();
     }
 
-    /** Changes the password; false when the old one is not right. */
+    /** Changes the password, which ends every sign-in by the old one; empty when that is not right, else who they are from now on. */
     @Transactional
-    public boolean changePassword(String oldPassword, String newPassword) {
+    public Optional<SignedIn> changePassword(String oldPassword, String newPassword) {
         Account account = accounts.findById(Current.person().account()).orElseThrow();
         if (!passwords.matches(oldPassword, account.passwordHash())) {
-            return false;
+            return Optional.empty();
         }
-        account.setPasswordHash(Objects.requireNonNull(passwords.encode(newPassword)));
-        return true;
+        account.changePassword(Objects.requireNonNull(passwords.encode(newPassword)));
+        leaving.forEach(what -> what.ended(account.id()));
+        return Optional.of(signedIn(account, Current.stillroom()));
+    }
+
+    /** Opens a stillroom for somebody who belongs to none. */
+    @Transactional
+    public Optional<SignedIn> setUp(UUID person, HouseSettings settings) {
+        return accounts.findById(person)
+                .filter(account -> accounts.latestStillroom(account.id()).isEmpty())
+                .map(account -> {
+                    Stillroom stillroom = stillrooms.saveAndFlush(new Stillroom(settings, false, clock.instant()));
+                    belong(stillroom.id(), account.id());
+                    return signedIn(account, stillroom.id());
+                });
     }
 
     /** The names of everybody in the current stillroom. */
@@ -226,6 +290,12 @@ public class People implements UserDetailsService {
     }
 
     private static SignedIn signedIn(Account account, UUID stillroom) {
-        return new SignedIn(account.id(), stillroom, account.email(), account.name(), account.passwordHash());
+        return new SignedIn(
+                account.id(),
+                stillroom,
+                account.email(),
+                account.name(),
+                account.passwordHash(),
+                account.passwordVersion());
     }
 }

@@ -13,14 +13,15 @@ interface StillroomRepository extends JpaRepository<Stillroom, UUID> {
     @Query("select s from Stillroom s where s.id = :id")
     Optional<Stillroom> lock(UUID id);
 
-    /** A stillroom as one of its people sees it: theirs is the theme. */
+    /** A stillroom as one of its people sees it who belongs to it now and came in by the password there is: theirs is the theme. */
     record Seen(Stillroom stillroom, Theme theme) {}
 
     @Query(
             """
-            select new app.velvetcrock.stillroom.StillroomRepository$Seen(s, a.theme) from Stillroom s, Account a
-            where s.id = :stillroom and a.id = :account""")
-    Optional<Seen> seenBy(UUID stillroom, UUID account);
+            select new app.velvetcrock.stillroom.StillroomRepository$Seen(s, a.theme) from Stillroom s, Account a, Membership m
+            where s.id = :stillroom and a.id = :account and a.passwordVersion = :passwordVersion
+            and m.stillroomId = s.id and m.accountId = a.id and m.leftAt is null""")
+    Optional<Seen> seenBy(UUID stillroom, UUID account, int passwordVersion);
 
     Optional<Stillroom> findFirstByDemoTrueOrderByCreatedAtDesc();
 }

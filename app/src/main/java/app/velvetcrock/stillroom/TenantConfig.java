@@ -11,9 +11,6 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class TenantConfig {
 
-    /** Where nobody is signed in: a stillroom that cannot exist, so nothing is found. */
-    private static final UUID NOBODY = new UUID(0, 0);
-
     @Bean
     HibernatePropertiesCustomizer tenants() {
         return properties -> properties.put(MultiTenancySettings.MULTI_TENANT_IDENTIFIER_RESOLVER, new Resolver());
@@ -23,7 +20,7 @@ class TenantConfig {
 
         @Override
         public UUID resolveCurrentTenantIdentifier() {
-            return Current.signedIn().map(SignedIn::stillroom).orElse(NOBODY);
+            return Current.signedIn().map(SignedIn::stillroom).orElse(SignedIn.NOWHERE);
         }
 
         @Override

@@ -270,7 +270,7 @@ class DoorHttpTest {
         Answer gone = tove.submit("/settings/people", "#members tr:contains(Eskil) form", Map.of());
         assertThat(gone.page().text()).contains("Eskil does not belong here any more");
         assertThat(eskil.get("/shelf").path()).as("signed out everywhere").isEqualTo("/sign-in");
-        assertThat(signIn(eskil, other, PASSWORD).page().text()).contains("do not belong together");
+        assertThat(signIn(eskil, other, PASSWORD).page().text()).contains("You do not belong to any stillroom now");
     }
 
     /** A link taken back or over its time leads nowhere; one who has an account comes in with it. */

@@ -66,7 +66,10 @@ final class HeatTasks {
                                 .plus(heat.left()));
     }
 
-    /** Wet herb stands cold between two sessions that do not follow at once, since what is tepid for long breeds germs (craft: heat, hours at home). */
+    /**
+     * Wet herb stands cold between two sessions that do not follow at once, since what is tepid for long breeds germs (craft: heat, hours
+     * at home).
+     */
     private static List<Task> cold(Course course, HeatCourse heat, Instant off, Instant on, Log log) {
         if (!heat.wet() || heat.sessions() == 0 || !on.isAfter(off)) {
             return List.of();

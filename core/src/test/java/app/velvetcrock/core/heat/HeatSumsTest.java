@@ -514,7 +514,7 @@ class HeatSumsTest {
 
     private void waters() {
         kept.rule(
-                "A bath is looked at after four fifths of what it lasted, 45 minutes at first, 10 at the least; a warm-up ends at the band");
+                "A bath is looked at after four fifths of what it lasted, 45 minutes at first, 10 at least; a warm-up ends at the band");
         List<Instant> once = List.of(at(40));
         for (List<Instant> topped : List.of(
                 List.<Instant>of(),

@@ -55,7 +55,7 @@ class MakingSumsTest {
 
     private void ceilings() {
         kept.rule(
-                "Each essential oil alone in 100 g of all else: the most it may be and why, whether so many drops are over, how many would be within");
+                "Each essential oil alone in 100 g: the most it may be and why, whether twenty drops are over, how many are within");
         for (SupplyKind oil : materia.supplies()) {
             if (oil.type() != SupplyType.ESSENTIAL_OIL) {
                 continue;

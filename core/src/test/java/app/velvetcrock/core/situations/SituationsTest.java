@@ -16,8 +16,8 @@ import org.junit.jupiter.api.TestFactory;
 
 /**
  * What core says of a batch in situations of a stillroom's day, told line by line in {@code situations.txt}: "== rule", then what
- * happened, then "? moment" and below it all that is said then and was not said so before. What is said now is written to {@code target/situations.txt}, to be
- * read before it is kept.
+ * happened, then "? moment" and below it all that is said then and was not said so before. What is said now is written to
+ * {@code target/situations.txt}, to be read before it is kept.
  */
 class SituationsTest {
 
