@@ -111,16 +111,30 @@ public final class Visitor {
     }
 
     public Answer post(Filled form) {
-        return send(request(form));
+        return send(request(form, ""));
     }
 
-    private HttpRequest.Builder request(Filled form) {
+    /** The same with more behind it, as it stands: a field for the second time, or one of another form. */
+    public Answer post(Filled form, String more) {
+        return send(request(form, more));
+    }
+
+    private HttpRequest.Builder request(Filled form, String more) {
         String body = form.fields().entrySet().stream()
                 .map(e -> encode(e.getKey()) + "=" + encode(e.getValue()))
                 .collect(Collectors.joining("&"));
         return HttpRequest.newBuilder(URI.create(base + form.action()))
                 .header("Content-Type", "application/x-www-form-urlencoded")
-                .POST(HttpRequest.BodyPublishers.ofString(body));
+                .POST(HttpRequest.BodyPublishers.ofString(body + more));
+    }
+
+    /** Posts a body that says it is of some kind, with this visitor's token; the status. */
+    public int postAs(String path, String type, String body) {
+        String token = get("/settings").page().selectFirst("input[name=_csrf]").attr("value");
+        return send(HttpRequest.newBuilder(URI.create(base + path + "?_csrf=" + encode(token)))
+                        .header("Content-Type", type)
+                        .POST(HttpRequest.BodyPublishers.ofString(body)))
+                .status();
     }
 
     /** Posts some fields to an address with this visitor's own token, as a hand-made request would. */
@@ -136,7 +150,7 @@ public final class Visitor {
     public Answer post(String path, Map<String, String> fields, String header, String value) {
         Map<String, String> all = new LinkedHashMap<>(fields);
         all.put("_csrf", get("/sign-in").page().selectFirst("input[name=_csrf]").attr("value"));
-        return send(request(new Filled(path, all)).header(header, value));
+        return send(request(new Filled(path, all), "").header(header, value));
     }
 
     private Answer send(HttpRequest.Builder request) {

@@ -138,7 +138,7 @@ class DeviceApi {
 
     private <T> Said<T> said(Asked<T> asked, HttpServletRequest request) throws IOException, Unreadable, TurnedAway {
         String type = base(request.getContentType());
-        Message message = new Message(json, clock.instant());
+        Message message = new Message(json, asked.kind(), clock.instant());
         return switch (type) {
             case MediaType.APPLICATION_JSON_VALUE -> message.ofJson(body(request), asked.list(), asked.takes());
             case "text/csv" -> message.ofCsv(body(request), asked.takes());

@@ -17,8 +17,6 @@ record Line(Instant at, double value, boolean steady) {
     /** No device of ours spoke before this; a clock that never was set says 1970 or 2000. */
     private static final Instant FIRST = Instant.parse("2015-01-01T00:00:00Z");
 
-    private static final double COLDEST = -40;
-    private static final double HOTTEST = 300;
     private static final double HEAVIEST_GRAMS = 100_000;
 
     /** Why a line cannot be taken in. */
@@ -49,8 +47,8 @@ record Line(Instant at, double value, boolean steady) {
     }
 
     HeatReading reading() throws Impossible {
-        if (value < COLDEST || value > HOTTEST) {
-            throw new Impossible("no probe in a kitchen reads that: it is between -40 and 300 °C");
+        if (value < Temperature.COLDEST || value > Temperature.HOTTEST) {
+            throw new Impossible("no probe in a kitchen reads that: it is between -30 and 250 °C; is it plugged in?");
         }
         return new HeatReading(at, Temperature.ofCelsius(value), true);
     }

@@ -1,7 +1,6 @@
 package app.velvetcrock.devices;
 
 import app.velvetcrock.core.heat.HeatReading;
-import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.devices.Line.Impossible;
 import java.io.IOException;
 import java.io.StringReader;
@@ -94,9 +93,7 @@ record LoggerFile(List<HeatReading> readings, List<String> left, boolean fahrenh
                 for (String cell : cells.subList(i + (inTwo ? 2 : 1), cells.size())) {
                     Optional<Double> read = number(cell);
                     if (read.isPresent()) {
-                        double celsius = fahrenheit
-                                ? Temperature.ofFahrenheit(read.get()).celsius()
-                                : read.get();
+                        double celsius = fahrenheit ? (read.get() - 32) / 1.8 : read.get();
                         return Optional.of(Line.of(at.get(), celsius, true, now).reading());
                     }
                 }

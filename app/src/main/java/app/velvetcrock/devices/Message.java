@@ -1,10 +1,11 @@
 package app.velvetcrock.devices;
 
-import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.devices.Line.Impossible;
 import app.velvetcrock.devices.Said.Refusal;
+import app.velvetcrock.readings.DeviceKind;
 import java.io.IOException;
 import java.io.StringReader;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -25,7 +26,7 @@ import tools.jackson.databind.json.JsonMapper;
  * Reads a device's message, JSON or CSV: line by line, so that a bad one does not cost the good ones. Each says its moment as
  * {@code at} or, without a clock, as {@code secondsAgo}.
  */
-record Message(JsonMapper json, Instant now) {
+record Message(JsonMapper json, DeviceKind kind, Instant now) {
 
     static final int MOST_LINES = 10_000;
 
@@ -89,7 +90,7 @@ record Message(JsonMapper json, Instant now) {
                 }
             }
             return each(all, one -> field -> one.isSet(field) ? one.get(field) : null, takes);
-        } catch (IOException | IllegalStateException | IllegalArgumentException broken) {
+        } catch (IOException | UncheckedIOException | IllegalStateException | IllegalArgumentException broken) {
             throw new Unreadable("This is not CSV with a first line that names its columns.");
         }
     }
@@ -117,17 +118,27 @@ record Message(JsonMapper json, Instant now) {
     }
 
     private Line line(Fields fields) throws Impossible {
-        String fahrenheit = fields.say("fahrenheit");
-        String grams = fields.say("grams");
+        return Line.of(at(fields), value(fields), !"false".equalsIgnoreCase(fields.say("steady")), now);
+    }
+
+    /** What it measured, in the unit its kind measures in. */
+    private double value(Fields fields) throws Impossible {
+        if (kind == DeviceKind.SCALE) {
+            return number(fields.say("grams"));
+        }
         String celsius = fields.say("celsius");
-        double value = fahrenheit != null
-                ? Temperature.ofFahrenheit(number(fahrenheit)).celsius()
-                : number(celsius != null ? celsius : grams);
-        return Line.of(at(fields), value, !"false".equalsIgnoreCase(fields.say("steady")), now);
+        String fahrenheit = fields.say("fahrenheit");
+        if (celsius != null && fahrenheit != null) {
+            throw new Impossible("it says celsius and fahrenheit: send one of them");
+        }
+        return fahrenheit == null ? number(celsius) : (number(fahrenheit) - FREEZING) / PER_DEGREE;
     }
 
     private Instant at(Fields fields) throws Impossible {
         String at = fields.say("at");
+        if (at != null && fields.say("secondsAgo") != null) {
+            throw new Impossible("it says at and secondsAgo: send one of them");
+        }
         if (at != null) {
             try {
                 return OffsetDateTime.parse(at.strip().toUpperCase(Locale.ROOT)).toInstant();
@@ -142,6 +153,9 @@ record Message(JsonMapper json, Instant now) {
         }
         return now.minusMillis(Math.round(seconds * MILLIS));
     }
+
+    private static final double FREEZING = 32;
+    private static final double PER_DEGREE = 1.8;
 
     private static final double MILLIS = 1000;
     private static final double FAR_SECONDS = 1e9;

@@ -28,6 +28,12 @@ record MakingForm(
         @Nullable String anyway,
         @Nullable List<String> faults) {
 
+    MakingForm {
+        andInto = andInto == null ? "" : andInto;
+        andCount = andCount == null ? "" : andCount;
+        faults = faults == null ? List.of() : faults;
+    }
+
     static MakingForm empty() {
         return new MakingForm(null, "", "", "", "", "", "", "", "", "", "", "", "", "", "", List.of());
     }

@@ -73,14 +73,18 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
         return false;
     }
 
-    /** Writes a page that needs neither session nor database nor template. */
     private static void answer(HttpServletResponse response, String page) throws IOException {
+        response.reset();
+        response.setHeader("Retry-After", "5");
         int status = page.equals("broken")
                 ? HttpServletResponse.SC_INTERNAL_SERVER_ERROR
                 : HttpServletResponse.SC_SERVICE_UNAVAILABLE;
-        response.reset();
+        write(response, status, page);
+    }
+
+    /** Writes a page that needs neither session nor database nor template. */
+    static void write(HttpServletResponse response, int status, String page) throws IOException {
         response.setStatus(status);
-        response.setHeader("Retry-After", "5");
         response.setHeader(
                 "Content-Security-Policy",
                 "default-src 'none'; style-src 'self'; base-uri 'none'; frame-ancestors 'none'");

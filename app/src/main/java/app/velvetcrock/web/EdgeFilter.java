@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.Ordered;
@@ -51,11 +52,29 @@ class EdgeFilter extends OncePerRequestFilter {
         long most = UPLOADS.stream().anyMatch(request.getRequestURI()::endsWith) ? MOST_UPLOADED : MOST_BYTES;
         if (request.getContentLengthLong() > most) {
             response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
+        } else if (!isOfAForm(request)) {
+            refuse(request, response, HttpServletResponse.SC_UNSUPPORTED_MEDIA_TYPE);
         } else if (!isReadable(request)) {
-            response.sendError(HttpServletResponse.SC_BAD_REQUEST);
+            refuse(request, response, HttpServletResponse.SC_BAD_REQUEST);
         } else {
             chain.doFilter(new OwnCookies(request), response);
         }
+    }
+
+    /** A body that cannot be read is not read once more for the page that says so. */
+    private static void refuse(HttpServletRequest request, HttpServletResponse response, int status)
+            throws IOException {
+        if (request.getMethod().equals("GET")) {
+            response.sendError(status);
+        } else {
+            DatabaseAwayFilter.write(response, status, "unread");
+        }
+    }
+
+    /** A body is a form's, of one part; no page here sends another. */
+    private static boolean isOfAForm(HttpServletRequest request) {
+        String type = request.getContentType();
+        return type == null || type.toLowerCase(Locale.ROOT).startsWith("application/x-www-form-urlencoded");
     }
 
     /** What devices send is no form; how much of it is read is limited where that is done. */

@@ -7,12 +7,15 @@ import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.converter.HttpMessageConversionException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindException;
 import org.springframework.web.bind.ServletRequestBindingException;
+import org.springframework.web.bind.WebDataBinder;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.InitBinder;
 import org.springframework.web.bind.annotation.ResponseStatus;
 
 /** Turns what went wrong into a page that says what happened and what to do. */
@@ -26,6 +29,12 @@ class ErrorAdvice {
                 model,
                 "Not here",
                 "That is not in this stillroom. It may have been taken back, or the address is mistyped.");
+    }
+
+    /** A row that is named without its place grows nothing; it is refused as malformed. */
+    @InitBinder
+    void growNothing(WebDataBinder binder) {
+        binder.setAutoGrowNestedPaths(false);
     }
 
     @ExceptionHandler(Refused.class)
@@ -59,7 +68,8 @@ class ErrorAdvice {
         BeansException.class,
         TypeMismatchException.class,
         BindException.class,
-        ServletRequestBindingException.class
+        ServletRequestBindingException.class,
+        HttpMessageConversionException.class
     })
     @ResponseStatus(HttpStatus.BAD_REQUEST)
     String malformed(Exception e, Model model) {

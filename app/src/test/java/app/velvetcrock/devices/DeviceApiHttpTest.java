@@ -7,6 +7,7 @@ import app.velvetcrock.Visitor;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -15,6 +16,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -25,6 +28,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.TestPropertySource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.json.JsonMapper;
 
 /** A crock on heat since seven with a probe in it; it is nine o'clock. */
 @HttpTest
@@ -304,6 +308,82 @@ class DeviceApiHttpTest {
             }
         }
         assertThat(sent).isEqualTo(6);
+    }
+
+    /** Each figure of the published description, a little inside, at and a little outside of it; one of two names, never both. */
+    @Test
+    void everyConstraintOfTheDescriptionHolds() throws IOException {
+        JsonNode schemas = JsonMapper.builder()
+                .build()
+                .readTree(Files.readString(Path.of("../docs/formats/devices.openapi.json")))
+                .at("/components/schemas");
+        Teller scale = Teller.made(port, tove, "SCALE", "a scale that is tried");
+        int tried = 0;
+        for (String kind : List.of("reading", "weighing")) {
+            Teller by = kind.equals("reading") ? probe : scale;
+            JsonNode fields = schemas.at("/" + kind + "/properties");
+            for (String field : List.of("celsius", "fahrenheit", "grams")) {
+                for (String end : List.of("minimum", "maximum")) {
+                    JsonNode limit = fields.path(field).path(end);
+                    if (limit.isNumber()) {
+                        double outside = end.equals("minimum") ? -0.01 : 0.01;
+                        assertThat(refused(by, kind, field, limit.asDouble() - outside))
+                                .isZero();
+                        assertThat(refused(by, kind, field, limit.asDouble())).isZero();
+                        assertThat(refused(by, kind, field, limit.asDouble() + outside))
+                                .isEqualTo(1);
+                        tried++;
+                    }
+                }
+            }
+        }
+        assertThat(tried).isEqualTo(6);
+        for (String line : List.of(
+                "\"secondsAgo\":1,\"celsius\":46,\"fahrenheit\":115",
+                "\"secondsAgo\":1,\"at\":\"2026-11-24T08:00:00Z\",\"celsius\":46",
+                "\"secondsAgo\":-0.01,\"celsius\":46",
+                "\"secondsAgo\":1,\"grams\":46",
+                "\"secondsAgo\":1,\"fahrenheit\":-321.9",
+                "\"secondsAgo\":1",
+                "\"celsius\":46")) {
+            assertThat(refused(probe, "reading", line)).as(line).isEqualTo(1);
+        }
+        assertThat(refused(scale, "weighing", "\"secondsAgo\":1,\"celsius\":46"))
+                .isEqualTo(1);
+        assertThat(probe.says(
+                                READINGS,
+                                "at,celsius\n\"2026-11-24T08:00:00Z,46".getBytes(StandardCharsets.UTF_8),
+                                "text/csv",
+                                "")
+                        .statusCode())
+                .as("an open quote")
+                .isEqualTo(400);
+    }
+
+    /** Without a clock it says a moment a little off when it sends again; that is the reading there is. */
+    @Test
+    void whatIsSentAgainWithoutAClockIsKnown() {
+        assertThat(probe.says(READINGS, "{\"readings\":[{\"secondsAgo\":100,\"celsius\":46.25}]}")
+                        .body())
+                .contains("\"taken\":1");
+        assertThat(probe.says(
+                                READINGS,
+                                "{\"readings\":[{\"secondsAgo\":101.5,\"celsius\":46.25},{\"secondsAgo\":101.4,\"celsius\":46.5},"
+                                        + "{\"secondsAgo\":104,\"celsius\":46.25}]}")
+                        .body())
+                .contains("\"taken\":2", "\"repeated\":1");
+    }
+
+    private static int refused(Teller by, String kind, String field, double value) {
+        return refused(by, kind, "\"secondsAgo\":%s,\"%s\":%s".formatted(value % 50 + 60, field, value));
+    }
+
+    private static int refused(Teller by, String kind, String line) {
+        String said = by.says("/api/%ss".formatted(kind), "{\"%ss\":[{%s}]}".formatted(kind, line))
+                .body();
+        Matcher count = Pattern.compile("\"refused\":(\\d+)").matcher(said);
+        assertThat(count.find()).as(said).isTrue();
+        return Integer.parseInt(count.group(1));
     }
 
     /**

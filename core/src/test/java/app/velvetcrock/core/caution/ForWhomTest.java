@@ -159,6 +159,22 @@ class ForWhomTest {
                         "unknown-herb");
     }
 
+    /** An essential oil bears the sum of all; one without any figure that too, but not one of which only the sum applies. */
+    @Test
+    void dropsBearTheSumAndWhatHasNoFigureThatToo() {
+        materia.supplies().stream()
+                .filter(one -> one.type() == SupplyType.ESSENTIAL_OIL)
+                .forEach(oil -> {
+                    assertThat(Bearing.supply(oil)).contains("sum-of-all");
+                    assertThat(Bearing.supply(oil).contains("no-figure"))
+                            .as(oil.key())
+                            .isEqualTo(
+                                    oil.dermalMost().isEmpty() && !oil.traits().contains("sum-only"));
+                });
+        assertThat(materia.supplies().stream().filter(one -> Bearing.supply(one).contains("no-figure")))
+                .isNotEmpty();
+    }
+
     /** A part the catalogue does not know is no food, and edible with what is not is not. */
     @Test
     void edibleIsTheKnownPartAlone() {

@@ -125,11 +125,47 @@ class MayAtStoresTest {
                 .hasValueSatisfying(refusal -> assertThat(refusal.field()).isEqualTo("when"));
     }
 
+    /** Each deed names the lots it is done to, in their order; what moves nothing may always be done. */
+    @Test
+    void eachDeedNamesItsLots() {
+        List<StoreDeed> always = List.of(
+                new StoreDeed.TakeOut(LOT, 1, Held.DRAW, ""),
+                new StoreDeed.Find(LOT, Condition.MOULD, ""),
+                new StoreDeed.SetRight(LOT, 5, "counted"),
+                new StoreDeed.Open(LOT, true),
+                new StoreDeed.Weigh(LOT, day(1, 20, Snap.BENDS)),
+                new StoreDeed.TakeDown(LOT),
+                new StoreDeed.ThrowOut(LOT, "moths", Optional.empty()));
+        assertThat(always).allSatisfy(deed -> {
+            assertThat(deed.lots()).containsExactly(LOT);
+            assertThat(be(deed, List.of(FRESH), NOW)).isEmpty();
+        });
+        for (StoreDeed deed : List.of(
+                LAY_OUT,
+                new StoreDeed.Split(LOT, grams(1), ""),
+                new StoreDeed.Process(LOT, Cut.GROUND, grams(1), grams(1)),
+                new StoreDeed.Answer(LOT, OTHER, Condition.WATER, true, ""),
+                new StoreDeed.WeighCup(LOT, Density.ofGramsPerMillilitre(0.2)),
+                new StoreDeed.CountDrops(LOT, 30),
+                new StoreDeed.Prove(LOT, new Strength(40)))) {
+            assertThat(deed.lots()).containsExactly(LOT);
+        }
+        assertThat(new StoreDeed.Merge(LOT, OTHER).lots()).containsExactly(LOT, OTHER);
+        assertThat(new StoreDeed.Blend("both", List.of(take(LOT), take(OTHER))).lots())
+                .containsExactly(LOT, OTHER);
+        assertThat(be(new StoreDeed.WeighCup(LOT, Density.ofGramsPerMillilitre(0.2)), List.of(NETTLE), NOW))
+                .isEmpty();
+    }
+
+    private static Take take(UUID lot) {
+        return new Take(lot, grams(10));
+    }
+
     /** A blend is of two bottles or three, each once; with three parts told it is of three. */
     @Test
     void aBlendIsOfAsManyBottlesAsParts() {
-        Take one = new Take(LOT, grams(10));
-        Take other = new Take(OTHER, grams(10));
+        Take one = take(LOT);
+        Take other = take(OTHER);
         assertThat(be(new StoreDeed.Blend("both", List.of(one, other)), List.of(WAX, WAX), NOW))
                 .isEmpty();
         assertThat(be(new StoreDeed.Blend("one twice", List.of(one, one)), List.of(WAX, WAX), NOW))
