@@ -68,15 +68,12 @@ public record Ceilings(List<Line> lines, double sum, double ceiling, Optional<Do
 
     /** The sum by user, the strictest last: who it may be for as it is. */
     public static List<User> byUser(List<Drops> drops, Mass rest, boolean noneAtAll) {
-        double whole = whole(drops, rest);
-        double sum = drops.stream().mapToDouble(one -> one.mass().grams()).sum();
         return Stream.of(Use.values())
                 .filter(use -> use.isSkin())
                 .map(use -> new User(
                         use,
                         noneAtAll ? 0 : ceiling(use),
-                        sum / whole * PERCENT <= (noneAtAll ? 0 : ceiling(use)) + SLACK
-                                && !of(drops, rest, use, noneAtAll).isOver()))
+                        !of(drops, rest, use, noneAtAll).isOver()))
                 .sorted(Comparator.comparing(User::ceiling).reversed())
                 .toList();
     }

@@ -63,7 +63,7 @@ final class MakingSteps {
         }
         steps.add(timed(step(MakingStep.POUR, lines), heat.pouring(), heat));
         if (melts && !pads) {
-            steps.add(setting(plan, lines));
+            steps.add(setting(lines));
         }
         return inTurn(steps);
     }
@@ -165,17 +165,14 @@ final class MakingSteps {
                 pouring.flatMap(at -> heat.when(at.tooLate())));
     }
 
-    private static Step setting(MakingPlan plan, List<At> lines) {
+    private static Step setting(List<At> lines) {
         Step step = step(MakingStep.SET, lines);
         boolean large = MakingCourse.last(lines, MakingLine.Poured.class)
                 .map(at -> ((MakingLine.Poured) at.line())
                         .filled().stream()
                                 .anyMatch(one -> one.container().mould()
                                         || one.container().brim().millilitres() > SMALL_MILLILITRES))
-                .orElseGet(() -> plan.into()
-                        .filter(into -> into.container().mould()
-                                || into.container().brim().millilitres() > SMALL_MILLILITRES)
-                        .isPresent());
+                .orElse(false);
         return large
                 ? new Step(
                         step.step(),

@@ -38,6 +38,7 @@ class MakingSumsTest {
         coolings();
         corrections();
         kinds();
+        melts();
         kept.isAsKept("making-sums.txt");
     }
 
@@ -275,6 +276,60 @@ class MakingSumsTest {
                     band.startInclusive(),
                     FirmnessBand.of(band.startInclusive()),
                     FirmnessBand.of(band.startInclusive() - 0.01));
+        }
+    }
+
+    private void melts() {
+        kept.rule(
+                "A melt as it is said: wax worked out, or said as a share, a weight or by the oil; and why nothing can be made so");
+        List<HowMuch> muches = List.of(
+                new HowMuch.Weight(grams(100)),
+                new HowMuch.Count(3, new Container("tin", Volume.ofMillilitres(60), false)),
+                new HowMuch.AllTheOil(grams(80)));
+        List<Optional<MeltRequest.Share>> shares = List.of(
+                Optional.empty(),
+                Optional.of(new MeltRequest.Share.Of(0.2)),
+                Optional.of(new MeltRequest.Share.Weighed(grams(12))),
+                Optional.of(new MeltRequest.Share.PerOil(0.25)),
+                Optional.of(new MeltRequest.Share.Of(1)));
+        List<MeltRequest.Wish> butters = List.of(
+                new MeltRequest.Wish(COCOA, new MeltRequest.Share.Of(0.1)),
+                new MeltRequest.Wish(SHEA, new MeltRequest.Share.Weighed(grams(15))));
+        for (HowMuch much : muches) {
+            for (Optional<MeltRequest.Share> share : shares) {
+                for (List<MeltRequest.Wish> others : List.of(List.<MeltRequest.Wish>of(), butters)) {
+                    for (Formula.Stuff oil : List.of(OIL, FIRM_OIL)) {
+                        kept.add(
+                                "%s, wax %s, %d butters, in %s: %s",
+                                much,
+                                share,
+                                others.size(),
+                                oil.key(),
+                                melt(new MeltRequest(much, oil, Optional.of(WAX), share, others, 15, false)));
+                    }
+                }
+            }
+        }
+        kept.add(
+                "no wax at all: %s",
+                melt(new MeltRequest(muches.get(0), OIL, Optional.empty(), Optional.empty(), butters, 15, false)));
+    }
+
+    private static String melt(MeltRequest asked) {
+        try {
+            Melt melt = Melt.of(asked);
+            return melt.formula().parts().stream()
+                            .map(part -> part.stuff().key() + " "
+                                    + number(part.mass().grams()))
+                            .toList()
+                    + " F " + number(melt.firmness().value()) + (melt.tooHard() ? ", too hard" : "")
+                    + "; "
+                    + melt.working().terms().stream()
+                            .map(term ->
+                                    term.name() + " " + number(term.figure().value()))
+                            .toList();
+        } catch (Melt.CannotBe wrong) {
+            return wrong.field() + ": " + wrong.getMessage();
         }
     }
 }

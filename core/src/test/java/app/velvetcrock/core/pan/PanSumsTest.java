@@ -236,6 +236,22 @@ class PanSumsTest {
                 "%s / %s",
                 new MakingLine.Skipped(MakingStep.SET, Optional.empty(), "in a hurry").words(SAY),
                 new MakingLine.TurnedOut(Felt.SOFT, List.of(), "soft in August").words(SAY));
+        for (Touch touch : Touch.values()) {
+            kept.add("%s, %s", new MakingLine.Read(touch.about(), Optional.of(touch)).words(SAY), touch.word());
+        }
+        for (Fault fault : Fault.values()) {
+            kept.add("%s: %s", new MakingLine.TurnedOut(Felt.RIGHT, List.of(fault), "").words(SAY), fault.advice());
+        }
+        kept.add(
+                "%s / %s", new MakingLine.Smelled(LOT, true).words(SAY), new MakingLine.Smelled(LOT, false).words(SAY));
+        kept.add(
+                "%s",
+                MadeKeeping.of(
+                                LocalDate.of(2026, 11, 24),
+                                List.of(new MadeKeeping.Ends("oil", LocalDate.of(2027, 6, 1), Optional.empty())),
+                                List.of())
+                        .working()
+                        .terms());
         for (MakingStep step : MakingStep.values()) {
             kept.add("%s: %s / %s / %s / %s", step, step.word(), step.done(), step.how(), step.waits());
         }

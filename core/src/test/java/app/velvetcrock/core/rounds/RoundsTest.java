@@ -203,6 +203,37 @@ class RoundsTest {
                 .containsExactly(1);
     }
 
+    /**
+     * Straining takes an hour of hands, shaking a hand for a moment: due at half past nine in the evening, with bed at ten, the one is
+     * asked for then and the other in the morning. What is held back is asked when it is held back to no longer, and never sooner.
+     */
+    @Test
+    void whatTakesLongerIsAskedWhereThereIsRoomForIt() {
+        begin(Method.SPIRIT_FIRST, 24);
+        HomeHours usual = HomeHours.usual(ZONE);
+        Instant due = due("2026-10-01T19:00", TaskKind.NEXT);
+        for (int hours : new int[] {-5, 0, 3}) {
+            Instant hold = due.plus(Duration.ofHours(hours));
+            Instant asked =
+                    Rounds.open(course("2026-10-01T19:00"), Log.of(log), usual, java.util.Map.of("open", hold)).stream()
+                            .filter(task -> task.key().kind() == TaskKind.NEXT)
+                            .map(Task::due)
+                            .findFirst()
+                            .orElseThrow();
+            assertThat(asked).isEqualTo(hours > 0 ? hold : due);
+        }
+        plan = plan(Method.SLOW_WARM, 8);
+        log.clear();
+        at("2026-11-24T11:00", Lines.charged());
+        at("2026-11-24T13:30", new Line.Tended(new TaskKey("warm", TaskKind.HEAT_ON, 1)));
+        for (int hour = 13; hour <= 21; hour++) {
+            at("2026-11-24T%d:30".formatted(hour), new Line.Heat(Optional.empty(), Temperature.ofCelsius(46)));
+        }
+        at("2026-11-24T21:40", new Line.Tended(new TaskKey("warm", TaskKind.HEAT_OFF, 1)));
+        assertThat(due("2026-11-24T21:41", TaskKind.STRAIN)).isEqualTo(instant("2026-11-25T08:00"));
+        assertThat(open("2026-11-24T21:41")).allMatch(Task::isOpen);
+    }
+
     private Instant enough(String now) {
         return course(now).heat().orElseThrow().runsUntil().orElseThrow();
     }
