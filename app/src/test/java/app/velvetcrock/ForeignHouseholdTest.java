@@ -408,6 +408,9 @@ class ForeignHouseholdTest {
                 .select("#links form")
                 .attr("action");
         cases.put("POST /settings/people/invitations/{id}/undo", route -> isNotHere(stranger.post(link, Map.of())));
+        cases.put(
+                "POST /settings/people/{account}/undo",
+                route -> isNotHere(stranger.post("/settings/people/" + UUID.randomUUID() + "/undo", Map.of())));
         String member = owner.get("/settings/people")
                 .page()
                 .select("#members tr")
@@ -667,6 +670,8 @@ class ForeignHouseholdTest {
                         stranger.post("/settings/password", Map.of("oldPassword", "x", "newPassword", "y"))));
         // Open to everybody, and about no household at all: each answers by itself, and tells nothing.
         cases.put("GET /sign-in", route -> isOpen(new Visitor(port).get("/sign-in"), 200));
+        cases.put("GET /set-up", route -> isOpen(new Visitor(port).get("/set-up"), 200));
+        cases.put("POST /set-up", route -> isNotHere(stranger.post("/set-up", Map.of("house.household", "x"))));
         cases.put("GET /sign-up", route -> isOpen(new Visitor(port).get("/sign-up"), 200));
         cases.put("POST /sign-up", route -> isOpen(new Visitor(port).submit("/sign-up", "form", Map.of()), 422));
         cases.put(

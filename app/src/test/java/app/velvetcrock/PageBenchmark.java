@@ -93,8 +93,25 @@ public final class PageBenchmark {
                 System.out.println("\n| page or deed | one month | ten years | times |\n|---|---|---|---|");
                 years.forEach((name, time) -> System.out.printf(
                         "| %s | %.1f ms | %.1f ms | %.2f |%n", name, month.get(name), time, time / month.get(name)));
+                recalled(benchmark, pages, runa, sql);
             }
         }
+    }
+
+    /** The same pages while what most was made of is recalled, and every page walks down from it. */
+    private static void recalled(PageBenchmark benchmark, Map<String, String> pages, Visitor runa, JdbcClient sql)
+            throws IOException, InterruptedException {
+        UUID most = sql.sql(
+                        """
+                        select m.lot_id from movement m join lot l on l.stillroom_id = m.stillroom_id and l.id = m.lot_id
+                        join stillroom s on s.id = m.stillroom_id and s.demo
+                        where m.batch_id is not null and l.batch_id is null group by m.lot_id order by count(*) desc limit 1""")
+                .query(UUID.class)
+                .single();
+        runa.submit("/stores/lots/" + most, "form[action$=wrong]", Map.of("what", "ON_HOLD", "words", "recalled"));
+        System.out.println("\nrecalled: "
+                + runa.get("/shelf").page().select("#conditions, .alarm").text());
+        benchmark.run(pages).forEach((name, time) -> System.out.printf("| %s | %.1f ms |%n", name, time));
     }
 
     private static Map<String, String> pages(Visitor runa) {

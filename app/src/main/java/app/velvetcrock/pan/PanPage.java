@@ -111,7 +111,11 @@ public record PanPage(
                 PanDrops.sum(planned.ceilings(), read),
                 PanDrops.users(planned),
                 planned.ceilings().isOver() ? PanDrops.within(planned, form) : null,
-                planned.cautions().stream().filter(PanPage::isSaidAloud).toList(),
+                // What is refused is said once, at the head.
+                planned.cautions().stream()
+                        .filter(PanPage::isSaidAloud)
+                        .filter(caution -> caution.level() != Level.REFUSE)
+                        .toList(),
                 planned.cautions().stream()
                         .filter(caution -> !isSaidAloud(caution))
                         .toList(),
