@@ -134,7 +134,7 @@ class LeavingHttpTest {
     }
 
     /** Whoever is let in while somebody is let go reaches nothing afterwards, nor does a link made meanwhile. */
-    @RepeatedTest(3)
+    @RepeatedTest(2)
     void signingInWhileOneIsLetGoEndsWithNothing() throws Exception {
         two();
         List<String> links = new ArrayList<>();
@@ -154,7 +154,7 @@ class LeavingHttpTest {
         assertThat(links).allMatch(path -> new Visitor(port).get(path).status() == 404);
     }
 
-    @RepeatedTest(3)
+    @RepeatedTest(2)
     void signingInByTheOldPasswordWhileItIsChangedEndsWithNothing() throws Exception {
         two();
         Map<String, String> change =

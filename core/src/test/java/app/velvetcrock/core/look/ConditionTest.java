@@ -117,4 +117,13 @@ class ConditionTest {
         assertThat(new Seen(Clarity.CLEAR, Smell.NOT_SMELLED, Volume.ZERO, "").conditions())
                 .isEmpty();
     }
+
+    /** Thrown out as bad it is asked of what was made of it, one by one; past its date, or only in doubt, where it was food. */
+    @Test
+    void whatIsThrownOutAsksOfWhatWasMadeOfIt() {
+        assertThat(Arrays.stream(Ruin.values()).filter(ruin -> ruin.asksOfWhatWasMade(false)))
+                .containsExactly(Ruin.MOULD, Ruin.FERMENTED, Ruin.RANCID);
+        assertThat(Arrays.stream(Ruin.values()).filter(ruin -> ruin.asksOfWhatWasMade(true)))
+                .containsExactly(Ruin.MOULD, Ruin.FERMENTED, Ruin.RANCID, Ruin.PAST_DATE, Ruin.DOUBT);
+    }
 }
