@@ -105,8 +105,7 @@ record MakingPage(
                                 .orElse(step.step().how()))
                         .orElse("How it turned out is worth a word: after a day, a month, in summer."),
                 next.map(step -> timing(step, course, now, house)).orElse(""),
-                next.filter(step -> step.until().filter(now::isAfter).isPresent())
-                        .isPresent(),
+                next.filter(step -> step.isLate(now)).isPresent(),
                 next.flatMap(MakingCourse.Step::until)
                         .filter(until -> now.isAfter(until.minus(WARNED)))
                         .map(until -> "late " + until)
@@ -205,7 +204,7 @@ record MakingPage(
     }
 
     private static String timing(MakingCourse.Step step, MakingCourse course, Instant now, House house) {
-        if (step.until().filter(now::isAfter).isPresent()) {
+        if (step.isLate(now)) {
             return "! It should have set in the pan since %s: warm it again before you pour."
                     .formatted(house.time(step.until().orElseThrow()));
         }

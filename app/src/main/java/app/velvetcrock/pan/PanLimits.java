@@ -3,21 +3,16 @@ package app.velvetcrock.pan;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.catalogue.OwnCeilings;
 import app.velvetcrock.core.caution.Bearing;
-import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Cautions;
-import app.velvetcrock.core.caution.Level;
-import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.pan.KeptBack;
 import app.velvetcrock.core.pan.MadeKeeping;
 import app.velvetcrock.core.pan.MadeLimits;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.planning.Planner;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -25,7 +20,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
-import org.springframework.util.StringUtils;
 
 /** How long a making keeps, and why it may be neither given away nor sold: of what is planned, and of what was made of it. */
 @Component
@@ -60,27 +54,6 @@ public class PanLimits {
                                 one.addition().mass().grams() / whole.grams(),
                                 one.thing().own().strength()))
                         .toList());
-    }
-
-    /** Whom it is judged for hears all of it: of several rows the strictest first, and the same once. */
-    static List<Caution> told(Cautions cautions, Set<String> borne, PanReading.Read read) {
-        return read.kind().judgedFor(read.use()).stream()
-                .flatMap(use -> cautions.of(borne, use).stream())
-                .distinct()
-                .sorted(Comparator.comparing(Caution::level))
-                .toList();
-    }
-
-    /** What is refused is not weighed in; for those nobody else answers for, neither is what is over a ceiling. */
-    static List<String> refused(List<Caution> told, KeptBack.Made made) {
-        boolean tender = made.kind().judgedFor(made.use()).stream().anyMatch(Use::isTender);
-        return Stream.concat(
-                        told.stream()
-                                .filter(caution -> caution.level() == Level.REFUSE)
-                                .map(caution -> "%s: %s".formatted(caution.head(), caution.text())),
-                        KeptBack.forThem(made).filter(why -> tender).map(StringUtils::capitalize).stream())
-                .distinct()
-                .toList();
     }
 
     /** All that is in it bears of the table of who it is for: of the herbs in its oils too, by the batches these came from. */

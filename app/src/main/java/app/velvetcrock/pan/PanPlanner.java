@@ -159,7 +159,7 @@ public class PanPlanner {
         List<UUID> from = Stream.concat(Stream.of(read.oil()), read.others().stream())
                 .flatMap(one -> one.batch().stream())
                 .toList();
-        List<Caution> told = PanLimits.told(cautions, PanLimits.borne(read, among(from)), read);
+        List<Caution> told = KeptBack.told(cautions, PanLimits.borne(read, among(from)), read.kind(), read.use());
         KeptBack.Made made = new KeptBack.Made(
                 read.kind(),
                 read.use(),
@@ -182,7 +182,7 @@ public class PanPlanner {
                         made,
                         new KeptBack.Standing(
                                 keeping.notForSale(), keeping.date().isBefore(at.today()), wrong(read))),
-                PanLimits.refused(told, made),
+                KeptBack.refused(told, made),
                 PanLacks.of(read, filling, shelves, at.house()),
                 weighed,
                 read.tin().map(List::of).orElseGet(() -> tins(read.kind(), shelves)

@@ -71,7 +71,7 @@ class PanTasks {
     }
 
     private static Row row(Makings.Sheet sheet, MakingCourse.Step step, String wrong, House house, Instant now) {
-        boolean late = step.until().filter(now::isAfter).isPresent();
+        boolean late = step.isLate(now);
         boolean later = step.from().filter(now::isBefore).isPresent();
         Instant at = step.from().orElse(now);
         LocalDate today = house.dayOf(now);

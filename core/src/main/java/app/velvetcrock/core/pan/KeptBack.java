@@ -1,16 +1,21 @@
 package app.velvetcrock.core.pan;
 
 import app.velvetcrock.core.caution.Bearing;
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.ForWhom;
+import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.making.Ceilings;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.materia.SupplyKind;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** Why a made thing may be neither given away nor sold (craft: making, essential oils; potent fixed oils; cautions). */
 public final class KeptBack {
@@ -33,6 +38,30 @@ public final class KeptBack {
 
     /** What is in it and whom it is for. */
     public record Made(Kind kind, Use use, Formula formula, List<SupplyKind> stirred, Ceilings ceilings) {}
+
+    /** Whom it is judged for hears all of it: of several rows the strictest first, and the same once. */
+    public static List<Caution> told(Cautions cautions, Set<String> borne, Kind kind, Use use) {
+        return kind.judgedFor(use).stream()
+                .flatMap(one -> cautions.of(borne, one).stream())
+                .distinct()
+                .sorted(Comparator.comparing(Caution::level))
+                .toList();
+    }
+
+    /** What is refused is not weighed in; for those nobody else answers for, neither is what is over a ceiling. */
+    public static List<String> refused(List<Caution> told, Made made) {
+        boolean tender = made.kind().judgedFor(made.use()).stream().anyMatch(Use::isTender);
+        return Stream.concat(
+                        told.stream()
+                                .filter(caution -> caution.level() == Level.REFUSE)
+                                .map(caution -> "%s: %s".formatted(caution.head(), caution.text())),
+                        forThem(made)
+                                .filter(why -> tender)
+                                .map(why -> why.substring(0, 1).toUpperCase(Locale.ROOT) + why.substring(1))
+                                .stream())
+                .distinct()
+                .toList();
+    }
 
     /** The reason, as it follows a colon; absent where it may be given and sold. */
     public static Optional<String> why(Made made, Standing standing) {

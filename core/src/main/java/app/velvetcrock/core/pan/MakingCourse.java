@@ -75,6 +75,11 @@ public record MakingCourse(
         public boolean isOpen() {
             return state == State.NOW || state == State.LATER;
         }
+
+        /** Tells whether it is too late for it at a moment. */
+        public boolean isLate(Instant now) {
+            return until.filter(now::isAfter).isPresent();
+        }
     }
 
     /** Derives it from the lines that hold, in order. */

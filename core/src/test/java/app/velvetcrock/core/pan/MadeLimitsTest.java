@@ -3,8 +3,14 @@ package app.velvetcrock.core.pan;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.velvetcrock.core.Cases;
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.making.Ceilings;
+import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
@@ -15,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -223,5 +230,50 @@ class MadeLimitsTest {
     void aKindNobodyKnowsKeepsWhatItsPlanSaid() {
         assertThat(over(plan("no-such-kind", Use.ADULT_SKIN, List.of(YEAR), of("eo-lavender", 20)), 100))
                 .isEmpty();
+    }
+
+    /**
+     * What is refused is not weighed in, whoever it is for; what is over a ceiling is not for a baby, and is for grown-ups. A nursing balm
+     * is judged for a nursling's mouth too, whoever it was said to be for.
+     */
+    @Test
+    void whatIsRefusedIsNotWeighedIn() {
+        Cautions cautions = Cautions.shipped();
+        Kind salve = kind("salve");
+        Kind balm = kind("nursing-balm");
+        assertThat(KeptBack.told(cautions, Set.of("honey"), salve, Use.ADULT_SKIN))
+                .noneMatch(one -> one.level() == Level.REFUSE);
+        assertThat(KeptBack.told(cautions, Set.of("honey"), balm, Use.ADULT_SKIN))
+                .first()
+                .matches(one -> one.level() == Level.REFUSE);
+        for (Use use : List.of(Use.ADULT_SKIN, Use.ELDERLY, Use.BABY)) {
+            KeptBack.Made over = new KeptBack.Made(
+                    salve,
+                    use,
+                    new Formula(List.of(OIL.of(Mass.ofGrams(90)), WAX.of(Mass.ofGrams(10)))),
+                    List.of(),
+                    Ceilings.of(
+                            List.of(Drops.of(
+                                    Materia.shipped().supply("eo-lavender").orElseThrow(), 90)),
+                            Mass.ofGrams(100),
+                            use,
+                            false));
+            assertThat(KeptBack.refused(List.of(), over)).hasSize(use == Use.BABY ? 1 : 0);
+            Caution refusal = new Caution(Level.REFUSE, "Tansy", "Poisons nerves.", true);
+            assertThat(KeptBack.refused(List.of(refusal, new Caution(Level.WARN, "Daisy family", "", true)), over))
+                    .startsWith("Tansy: Poisons nerves.")
+                    .hasSize(use == Use.BABY ? 2 : 1);
+        }
+        MakingCourse.Step pour = new MakingCourse.Step(
+                MakingStep.POUR, Optional.empty(), MakingCourse.Step.State.NOW, Optional.of(NINE), Optional.of(NINE));
+        assertThat(pour.isLate(NINE)).isFalse();
+        assertThat(pour.isLate(NINE.plusMillis(1))).isTrue();
+    }
+
+    private static Kind kind(String key) {
+        return Kind.shipped().stream()
+                .filter(one -> one.key().equals(key))
+                .findFirst()
+                .orElseThrow();
     }
 }
