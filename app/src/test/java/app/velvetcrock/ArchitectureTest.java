@@ -270,6 +270,23 @@ class ArchitectureTest {
         assertThat(found).isEmpty();
     }
 
+    /** What people and devices send is read by patterns whose time grows with its length alone; none may go back. */
+    @ArchTest
+    static final ArchRule noPatternGoesBack = noClasses()
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("java.util.regex")
+            .orShould()
+            .callMethod(String.class, "matches", String.class)
+            .orShould()
+            .callMethod(String.class, "split", String.class)
+            .orShould()
+            .callMethod(String.class, "split", String.class, int.class)
+            .orShould()
+            .callMethod(String.class, "replaceAll", String.class, String.class)
+            .orShould()
+            .callMethod(String.class, "replaceFirst", String.class, String.class);
+
     @ArchTest
     static final ArchRule noCircles =
             slices().matching("app.velvetcrock.(*)..").should().beFreeOfCycles();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.velvetcrock.Visitor.Answer;
 import app.velvetcrock.devices.Teller;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.regex.Pattern;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -275,9 +277,7 @@ class ForeignHouseholdTest {
             stranger.post("/bench/to-buy", Map.of("herb", herbLot, "carrier", carrierLot, "amount", "9 kg"));
             assertThat(owner.get("/stores/to-buy").page().select("#to-buy tr")).hasSize(1);
         });
-        cases.put("GET /pan/waiting/{batch}", route -> assertThat(
-                        stranger.get("/pan/waiting/" + batch).path())
-                .isEqualTo("/pan"));
+        cases.put("GET /pan/waiting/{batch}", route -> isNotHere(stranger.get("/pan/waiting/" + batch)));
         cases.put(
                 "POST /pan/waiting/{batch}/drop",
                 route -> isNotHere(stranger.post("/pan/waiting/" + batch + "/drop", Map.of())));
@@ -669,6 +669,22 @@ class ForeignHouseholdTest {
                 route -> showsNothing(
                         stranger.post("/settings/password", Map.of("oldPassword", "x", "newPassword", "y"))));
         // Open to everybody, and about no household at all: each answers by itself, and tells nothing.
+        cases.put("ANY /kept", route -> isNotHere(stranger.get("/kept")));
+        cases.put("POST /sign-in/kept", route -> {
+            Answer shown = stranger.post(
+                    "/sign-in/kept",
+                    Map.of(
+                            "to",
+                            "/batch/" + batch + "/note",
+                            "email",
+                            "x@example.org",
+                            "password",
+                            "guess",
+                            "kept_by",
+                            "guess"));
+            showsNothing(shown);
+            assertThat(shown.page().select("[data-send-on]")).isEmpty();
+        });
         cases.put("GET /sign-in", route -> isOpen(new Visitor(port).get("/sign-in"), 200));
         cases.put("GET /set-up", route -> isOpen(new Visitor(port).get("/set-up"), 200));
         cases.put("POST /set-up", route -> isNotHere(stranger.post("/set-up", Map.of("house.household", "x"))));
@@ -723,6 +739,28 @@ class ForeignHouseholdTest {
 
     private static Map<String, String> note() {
         return Map.of("key", UUID.randomUUID().toString(), "words", "I was here");
+    }
+
+    /** Nothing is shown, and nothing done, at an address that names what nobody has. */
+    @Test
+    void whatNobodyHasIsNotFound() {
+        Visitor tove = Visitor.stocked(port, "Nobody's");
+        List<String> found = new ArrayList<>();
+        for (String route : routes()) {
+            String path = route.substring(route.indexOf(' ') + 1);
+            if (!path.contains("{") || path.matches("/(join|feed)/.*|.*\\{(kind|part|step)}.*")) {
+                continue;
+            }
+            String nobodys = Pattern.compile("\\{[^}]+}").matcher(path).replaceAll(match -> UUID.randomUUID()
+                    .toString());
+            Answer answer = route.startsWith("GET ")
+                    ? tove.get(nobodys)
+                    : tove.post(nobodys, Map.of("key", UUID.randomUUID().toString()));
+            if (answer.status() != 404) {
+                found.add(route + " is " + answer.status() + " at " + answer.path());
+            }
+        }
+        assertThat(found).isEmpty();
     }
 
     private static void isOpen(Answer answer, int status) {

@@ -232,6 +232,22 @@ class MalformedHttpTest {
         assertThat(written()).isEqualTo(before);
     }
 
+    /** Sixteen taps at once draw once, and each is told what the one did, though there is too little left for another. */
+    @Test
+    void manyTapsAtOnceAreAllToldTheSame() {
+        Filled draw = Visitor.form(tove.get(lot).page(), "#do-draw", Map.of("amount", "100 g"));
+        List<CompletableFuture<Answer>> all = IntStream.range(0, 16)
+                .mapToObj(i -> CompletableFuture.supplyAsync(() -> tove.post(draw)))
+                .toList();
+        assertThat(all.stream().map(CompletableFuture::join)).allSatisfy(answer -> {
+            assertThat(answer.status()).isEqualTo(200);
+            assertThat(answer.path()).isEqualTo(lot);
+            assertThat(answer.page().select("#refused")).isEmpty();
+        });
+        assertThat(tove.get("/stores").page().select("tr:contains(Nettle)").text())
+                .contains("30 g");
+    }
+
     private static void atOnce(java.util.function.IntFunction<Answer> deed) {
         List<CompletableFuture<Answer>> all = IntStream.range(0, 6)
                 .mapToObj(i -> CompletableFuture.supplyAsync(() -> deed.apply(i)))

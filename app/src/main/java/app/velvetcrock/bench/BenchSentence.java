@@ -22,17 +22,18 @@ import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.spirit.Dosing;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -243,7 +244,7 @@ final class BenchSentence {
             return Optional.empty();
         }
         String text = typed == null ? "" : typed.strip();
-        boolean bare = text.matches("\\d+");
+        boolean bare = Linear.matches(text, "\\d+");
         return fields.amount(field, bare ? text + " " + stage.pace().many() : text, Expect.TIME)
                 .map(read -> ((TimeSpan) read.amount().middle()).minutes())
                 .flatMap(minutes -> {

@@ -13,12 +13,12 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Reads how much of each herb goes in: by weight or volume, in parts, or by how it lies in the jar. */

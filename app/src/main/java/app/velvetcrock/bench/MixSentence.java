@@ -10,12 +10,12 @@ import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.web.Fields;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Reads how much of each oil of a mix goes in: a share, parts, or an amount. */

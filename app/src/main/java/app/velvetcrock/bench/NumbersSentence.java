@@ -7,14 +7,15 @@ import app.velvetcrock.core.method.Band;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Tending;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Reads the numbers of a way that are to be others than it has: temperatures and how often it is tended. */
@@ -129,12 +130,18 @@ public final class NumbersSentence {
         if (fields.isTooLong(typed.field(), typed.text(), Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
-        String plain = String.valueOf(typed.text())
-                .toLowerCase(Locale.ROOT)
-                .replace("daily", "1")
-                .replaceAll(UNITS, " ")
-                .replaceAll("\\s+,", ",")
-                .replaceAll("\\s+", " ")
+        String plain = Linear.every(
+                        Linear.every(
+                                Linear.every(
+                                        String.valueOf(typed.text())
+                                                .toLowerCase(Locale.ROOT)
+                                                .replace("daily", "1"),
+                                        UNITS,
+                                        " "),
+                                "\\s+,",
+                                ","),
+                        "\\s+",
+                        " ")
                 .strip();
         Matcher matcher = RHYTHM.matcher(plain);
         int every = matcher.matches() ? Integer.parseInt(matcher.group(1)) : 0;

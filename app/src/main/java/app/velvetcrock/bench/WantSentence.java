@@ -22,12 +22,12 @@ import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** Reads what is wanted, oil or so many containers of a salve, and works back to herb and oil. */

@@ -4,6 +4,7 @@ import app.velvetcrock.core.caution.Bearing;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.PerRequest;
@@ -208,17 +209,18 @@ public class Catalogue {
     }
 
     static Set<String> split(String traits) {
-        return Arrays.stream(traits.split(","))
+        return Arrays.stream(Linear.split(traits, ","))
                 .filter(trait -> !trait.isBlank())
                 .collect(Collectors.toCollection(TreeSet::new));
     }
 
     /** A key of plain letters that no shipped kind has. */
     static String newKey(String common) {
-        String plain = Normalizer.normalize(common, Normalizer.Form.NFD)
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "-")
-                .replaceAll("^-|-$", "");
+        String plain = Linear.every(
+                Linear.every(
+                        Normalizer.normalize(common, Normalizer.Form.NFD).toLowerCase(Locale.ROOT), "[^a-z0-9]+", "-"),
+                "^-|-$",
+                "");
         String key = OWN + (plain.isEmpty() ? Integer.toHexString(common.hashCode()) : plain);
         return key.substring(0, Math.min(LONGEST_KEY, key.length()));
     }

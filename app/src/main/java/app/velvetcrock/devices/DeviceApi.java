@@ -1,5 +1,6 @@
 package app.velvetcrock.devices;
 
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.devices.Message.Unreadable;
 import app.velvetcrock.devices.Said.Refusal;
 import app.velvetcrock.readings.DeviceKind;
@@ -148,7 +149,7 @@ class DeviceApi {
     }
 
     private static String base(@Nullable String type) {
-        return type == null ? "" : type.replaceFirst(";.*", "").strip().toLowerCase(Locale.ROOT);
+        return type == null ? "" : Linear.first(type, ";.*", "").strip().toLowerCase(Locale.ROOT);
     }
 
     private static byte[] body(HttpServletRequest request) throws IOException, TurnedAway {

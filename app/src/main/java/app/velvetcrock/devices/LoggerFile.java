@@ -1,6 +1,7 @@
 package app.velvetcrock.devices;
 
 import app.velvetcrock.core.heat.HeatReading;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.devices.Line.Impossible;
 import java.io.IOException;
 import java.io.StringReader;
@@ -29,6 +30,9 @@ import org.apache.commons.csv.CSVRecord;
 record LoggerFile(List<HeatReading> readings, List<String> left, boolean fahrenheit) {
 
     private static final int MOST_LINES = 50_000;
+
+    /** A wider row is no logger's: reading each cell of it as a moment would take long. */
+    private static final int MOST_CELLS = 40;
 
     private static final List<DateTimeFormatter> LOCAL = Stream.of(
                     "yyyy-MM-dd'T'HH:mm[:ss[.SSS]]",
@@ -60,7 +64,8 @@ record LoggerFile(List<HeatReading> readings, List<String> left, boolean fahrenh
         boolean fahrenheit = text.lines()
                 .limit(20)
                 .map(line -> line.toLowerCase(Locale.ROOT))
-                .anyMatch(line -> line.contains("fahrenheit") || line.matches(".*(°f|\\(f\\)|deg ?f|temp_f).*"));
+                .anyMatch(
+                        line -> line.contains("fahrenheit") || Linear.matches(line, ".*(°f|\\(f\\)|deg ?f|temp_f).*"));
         CSVFormat format = CSVFormat.DEFAULT
                 .builder()
                 .setDelimiter(between)
@@ -85,6 +90,9 @@ record LoggerFile(List<HeatReading> readings, List<String> left, boolean fahrenh
 
     private static Optional<HeatReading> reading(List<String> cells, ZoneId zone, Instant now, boolean fahrenheit)
             throws Impossible {
+        if (cells.size() > MOST_CELLS) {
+            return Optional.empty();
+        }
         for (int i = 0; i < cells.size(); i++) {
             Optional<Instant> one = moment(cells.get(i), zone);
             boolean inTwo = one.isEmpty() && i + 1 < cells.size();
@@ -122,7 +130,9 @@ record LoggerFile(List<HeatReading> readings, List<String> left, boolean fahrenh
     }
 
     private static Optional<Double> number(String cell) {
-        String plain = cell.strip().replaceFirst("\\s*(°\\s*)?[CFcf]?$", "").replace(',', '.');
-        return plain.matches("-?\\d{1,4}(\\.\\d{1,9})?") ? Optional.of(Double.parseDouble(plain)) : Optional.empty();
+        String plain = Linear.first(cell.strip(), "\\s*(°\\s*)?[CFcf]?$", "").replace(',', '.');
+        return Linear.matches(plain, "-?\\d{1,4}(\\.\\d{1,9})?")
+                ? Optional.of(Double.parseDouble(plain))
+                : Optional.empty();
     }
 }

@@ -11,7 +11,10 @@ import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.core.context.SecurityContextImpl;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfToken;
+import org.springframework.security.web.csrf.CsrfTokenRequestHandler;
 import org.springframework.security.web.csrf.HttpSessionCsrfTokenRepository;
+import org.springframework.security.web.csrf.XorCsrfTokenRequestAttributeHandler;
 import org.springframework.stereotype.Component;
 
 /** Signs somebody in who has just shown who they are. */
@@ -20,6 +23,7 @@ class Entrance {
 
     private final HttpSessionSecurityContextRepository sessions = new HttpSessionSecurityContextRepository();
     private final HttpSessionCsrfTokenRepository tokens = new HttpSessionCsrfTokenRepository();
+    private final CsrfTokenRequestHandler masks = new XorCsrfTokenRequestAttributeHandler();
 
     /** Under which the account of somebody who signed in rightly, but belongs to no stillroom, is kept until they set one up. */
     private static final String NOWHERE = "nowhere";
@@ -50,8 +54,10 @@ class Entrance {
             request.changeSessionId();
         }
         sessions.saveContext(context, request, response);
-        // Whoever was here before knew the form token.
-        tokens.saveToken(null, request, response);
+        // Whoever was here before knew the form token; a page written from here on carries the new one.
+        CsrfToken token = tokens.generateToken(request);
+        tokens.saveToken(token, request, response);
+        masks.handle(request, response, () -> token);
         request.getSession().removeAttribute(NOWHERE);
         Sessions.note(request);
     }

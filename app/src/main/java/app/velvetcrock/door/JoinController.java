@@ -70,6 +70,9 @@ class JoinController {
         SignUpController.checkEmail(fields, email);
         if (!known) {
             passwords.check(fields, "password", password, List.of(name.orElse(""), email, invited.name()));
+            if (fields.isClear() && !limit.maySignUp(request.getRemoteAddr())) {
+                fields.trouble("email", "Too many were signed up from here.", "it again in an hour");
+            }
         } else if (fields.isClear() && !limit.mayTry(email, request.getRemoteAddr())) {
             fields.trouble("password", "Too many tries. Wait a quarter of an hour.", "it again then");
         }
@@ -85,7 +88,7 @@ class JoinController {
                                             "Email and password do not belong together.",
                                             "both again, or a name too if you are new"))
                             : opened(invited, new People.NewPerson(email, password, name.orElseThrow()));
-                    limit.forget(email, request.getRemoteAddr());
+                    limit.cameIn(email, request.getRemoteAddr());
                     entrance.enter(person, request, response);
                     return new Done("/shelf", "You belong to %s now.".formatted(invited.name()));
                 });
@@ -95,7 +98,11 @@ class JoinController {
         try {
             return invitations.join(invited, person);
         } catch (DataIntegrityViolationException taken) {
-            throw new Refused("email", SignUpController.TAKEN, "the same without a name, with its password");
+            // Whoever holds a link learns nothing by it of who has an account.
+            throw new Refused(
+                    "email",
+                    "Nobody can be signed up with these.",
+                    "another email; or, with an account already, leave the name empty and give its password");
         }
     }
 

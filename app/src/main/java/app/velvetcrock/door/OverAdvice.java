@@ -17,7 +17,10 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 @ControllerAdvice(annotations = Controller.class)
 class OverAdvice {
 
-    /** Nobody is told anything, nothing is written, and the session ends; a stream is told not to come again. */
+    /**
+     * Nothing is shown, nothing is written, and the session ends; what was typed is kept in the page. A stream is told not to
+     * come again.
+     */
     @ExceptionHandler(SignedIn.Over.class)
     @Nullable
     String signedOut(HttpServletRequest request, HttpServletResponse response) {
@@ -30,6 +33,6 @@ class OverAdvice {
             response.setStatus(HttpStatus.NO_CONTENT.value());
             return null;
         }
-        return "redirect:/sign-in?ended";
+        return request.getMethod().equals("POST") ? "forward:/kept" : "redirect:/sign-in?ended";
     }
 }

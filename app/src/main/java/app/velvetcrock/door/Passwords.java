@@ -1,13 +1,13 @@
 package app.velvetcrock.door;
 
 import app.velvetcrock.web.Fields;
+import com.google.re2j.Pattern;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -94,7 +94,7 @@ final class Passwords {
 
     private static Stream<String> pieces(List<String> names) {
         return names.stream()
-                .flatMap(name -> Stream.concat(Stream.of(name), PARTS.splitAsStream(name)))
+                .flatMap(name -> Stream.concat(Stream.of(name), Stream.of(PARTS.split(name))))
                 .map(Passwords::plain)
                 .filter(piece -> piece.length() >= SHORTEST_NAME);
     }

@@ -30,8 +30,10 @@ class PeopleController {
     private final Invitations invitations;
     private final Sessions sessions;
     private final Households households;
+    private final OwnAddress own;
 
-    PeopleController(People people, Invitations invitations, Sessions sessions, Households households) {
+    PeopleController(People people, Invitations invitations, Sessions sessions, Households households, OwnAddress own) {
+        this.own = own;
         this.people = people;
         this.invitations = invitations;
         this.sessions = sessions;
@@ -89,11 +91,10 @@ class PeopleController {
     }
 
     @PostMapping("/settings/people/invite")
-    String invite(HttpServletRequest request, RedirectAttributes after, Reply reply) {
+    String invite(RedirectAttributes after, Reply reply) {
         return reply.tap(PEOPLE, () -> {
             String secret = invitations.invite();
-            String here = request.getRequestURL().toString().replace(request.getRequestURI(), request.getContextPath());
-            after.addFlashAttribute("address", here + "/join/" + secret);
+            after.addFlashAttribute("address", own.of("/join/" + secret));
             return new Done(PEOPLE, "The link is made. It leads in once, within seven days.");
         });
     }

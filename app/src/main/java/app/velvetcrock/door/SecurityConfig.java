@@ -3,6 +3,7 @@ package app.velvetcrock.door;
 import app.velvetcrock.stillroom.SignedIn;
 import jakarta.servlet.DispatcherType;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
@@ -11,6 +12,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.web.servlet.support.RequestDataValueProcessor;
 
 /** Who may see what, and the headers every page carries. */
 @Configuration
@@ -22,6 +24,8 @@ class SecurityConfig {
 
     private static final String[] OPEN = {
         "/sign-in",
+        "/sign-in/kept",
+        "/kept",
         "/sign-up",
         "/set-up",
         "/demo-entry",
@@ -43,8 +47,20 @@ class SecurityConfig {
         return new BCryptPasswordEncoder(rounds);
     }
 
+    /** Puts whose a form is beside its token. */
     @Bean
-    SecurityFilterChain pages(HttpSecurity http, SignInLimit limit, Entrance entrance) throws Exception {
+    static BeanPostProcessor formOwners() {
+        return new BeanPostProcessor() {
+            @Override
+            public Object postProcessAfterInitialization(Object bean, String name) {
+                return bean instanceof RequestDataValueProcessor tokens ? new FormOwner(tokens) : bean;
+            }
+        };
+    }
+
+    @Bean
+    SecurityFilterChain pages(HttpSecurity http, SignInLimit limit, Entrance entrance, KeptController kept)
+            throws Exception {
         // Whoever opened a stream was let in then; that it ends is another pass of the same request.
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ASYNC)
                         .permitAll()
@@ -56,11 +72,12 @@ class SecurityConfig {
                         .usernameParameter("email")
                         .failureUrl("/sign-in?again")
                         .successHandler((request, response, authentication) -> {
-                            limit.forget(SignInFilter.email(request), request.getRemoteAddr());
+                            limit.cameIn(SignInFilter.email(request), request.getRemoteAddr());
                             boolean isSomewhere = authentication.getPrincipal() instanceof SignedIn person
                                     && !entrance.turnsAway(person, request);
                             response.sendRedirect(request.getContextPath() + (isSomewhere ? "/shelf" : "/set-up"));
                         }))
+                .exceptionHandling(denied -> denied.accessDeniedHandler(kept))
                 .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .addFilterBefore(new SignInFilter(limit), UsernamePasswordAuthenticationFilter.class)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))

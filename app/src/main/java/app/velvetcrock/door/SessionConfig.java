@@ -60,6 +60,7 @@ class SessionConfig {
         source.setValidationTimeout(PATIENCE.toMillis() / 2);
         // A server that went without a word is not waited for longer than the pages' own connections wait.
         source.addDataSourceProperty("socketTimeout", "30");
+        source.addDataSourceProperty("logServerErrorDetail", "false");
         source.setInitializationFailTimeout(-1);
         return source;
     }

@@ -128,7 +128,7 @@ class SettingsController {
                                     Objects.requireNonNullElse(oldPassword, ""), Objects.requireNonNull(newPassword))
                             .orElseThrow(() -> new Refused(
                                     "oldPassword", "That is not the present password.", "the one you signed in with"));
-                    limit.forget(person.email(), request.getRemoteAddr());
+                    limit.cameIn(person.email(), request.getRemoteAddr());
                     // The others are told apart by this one's name, which entering anew changes.
                     sessions.endOthers(person.email(), request);
                     entrance.enter(renewed, request, response);

@@ -1,5 +1,6 @@
 package app.velvetcrock.door;
 
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.HouseSettings;
@@ -40,8 +41,10 @@ class SignUpController {
     private final Passwords passwords;
     private final SignInLimit limit;
     private final Entrance entrance;
+    private final OwnAddress own;
 
-    SignUpController(People people, Passwords passwords, SignInLimit limit, Entrance entrance) {
+    SignUpController(People people, Passwords passwords, SignInLimit limit, Entrance entrance, OwnAddress own) {
+        this.own = own;
         this.entrance = entrance;
         this.people = people;
         this.passwords = passwords;
@@ -87,11 +90,20 @@ class SignUpController {
                 Stream.of(form.name(), form.email(), form.house().household())
                         .filter(Objects::nonNull)
                         .toList());
-        if (fields.isClear() && people.isTaken(Objects.requireNonNull(form.email()))) {
-            taken(fields, request);
+        if (fields.isClear()) {
+            if (!limit.maySignUp(request.getRemoteAddr())) {
+                fields.trouble("email", "Too many were signed up from here.", "it again in an hour");
+            } else if (people.isTaken(Objects.requireNonNull(form.email()))) {
+                fields.trouble("email", TAKEN, "another email, or sign in");
+            }
+        }
+        if (!fields.isClear()) {
+            // Whoever is refused waits as long as whoever is let in: how long it took tells nothing.
+            people.takeTime();
         }
         return reply.answer(new FormSent("", null, fields, "/shelf"), () -> form(reply.model(), form, fields), () -> {
             entrance.enter(opened(form, name.orElseThrow(), settings.orElseThrow()), request, response);
+            limit.cameIn(Objects.requireNonNull(form.email()), request.getRemoteAddr());
             return new Done("/shelf", "Your stillroom is open.");
         });
     }
@@ -106,15 +118,6 @@ class SignUpController {
                     false);
         } catch (DataIntegrityViolationException taken) {
             throw new Refused("email", TAKEN, "another email, or sign in");
-        }
-    }
-
-    /** Says so, but not to somebody who goes through a list of addresses. */
-    private void taken(Fields fields, HttpServletRequest request) {
-        if (limit.maySayTaken(request.getRemoteAddr())) {
-            fields.trouble("email", TAKEN, "another email, or sign in");
-        } else {
-            fields.trouble("email", "Nobody can be signed up from here for now.", "it again in a quarter of an hour");
         }
     }
 
@@ -135,17 +138,20 @@ class SignUpController {
 
     static void checkEmail(Fields fields, @Nullable String email) {
         fields.words("email", email, 254)
-                .filter(text -> !text.matches("[^@\\s]+@[^@\\s]+"))
+                .filter(text -> !Linear.matches(text, "[^@\\s]+@[^@\\s]+"))
                 .ifPresent(text -> fields.trouble(
                         "email", "“%s” is not an email address.".formatted(text), "something like name@example.org"));
     }
 
     /** Asked from this machine itself, by one of its own names, and not handed on by anything before it. */
-    private static boolean isLoopback(HttpServletRequest request) {
-        boolean forwarded = request.getHeader("Forwarded") != null
+    private boolean isLoopback(HttpServletRequest request) {
+        boolean handedOn = request.getProtocol().equals("HTTP/1.0")
                 || Collections.list(request.getHeaderNames()).stream()
-                        .anyMatch(name -> name.toLowerCase(Locale.ROOT).startsWith("x-forwarded"));
-        if (forwarded || !LOOPBACK_NAMES.contains(request.getServerName())) {
+                        .map(name -> name.toLowerCase(Locale.ROOT))
+                        .anyMatch(name -> name.startsWith("x-") && !name.equals("x-requested-with")
+                                || name.equals("forwarded")
+                                || name.equals("via"));
+        if (handedOn || !own.isThisMachine() || !LOOPBACK_NAMES.contains(request.getServerName())) {
             return false;
         }
         try {

@@ -115,6 +115,17 @@ public class Awaited {
                 .list();
     }
 
+    /** Whether anything ever waited for the oil of a batch of this household. */
+    @Transactional(readOnly = true)
+    public boolean everDid(UUID batch) {
+        return sql.sql(
+                        "select exists (select 1 from awaited_making where stillroom_id = :stillroom and batch_id = :batch)")
+                .param("stillroom", Current.stillroom())
+                .param("batch", batch)
+                .query(Boolean.class)
+                .single();
+    }
+
     /** A making was begun with these lots: what waited for any of their batches waits no more. */
     @Transactional
     public void begun(UUID making, Collection<UUID> lots) {

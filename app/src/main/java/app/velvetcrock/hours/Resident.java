@@ -1,5 +1,6 @@
 package app.velvetcrock.hours;
 
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.core.timetable.HoursReader;
 import app.velvetcrock.core.timetable.Presence;
 import app.velvetcrock.core.timetable.Window;
@@ -58,7 +59,7 @@ class Resident {
 
     /** The hours of each day as they are typed, Monday first. */
     List<String> typed() {
-        List<String> lines = new ArrayList<>(List.of(week.split("\n", -1)));
+        List<String> lines = new ArrayList<>(List.of(Linear.split(week, "\n", -1)));
         while (lines.size() < DayOfWeek.values().length) {
             lines.add("");
         }

@@ -39,6 +39,12 @@ public class Jars {
         return jars.save(new Jar(vessel, glass, pieces, clock.instant())).id;
     }
 
+    /** Fails where there is no such jar here, before anything said of it is read. */
+    @Transactional(readOnly = true)
+    public void mustBeHere(UUID id) {
+        jars.findById(id).orElseThrow(() -> new NotHere("that jar"));
+    }
+
     /** Writes down how wide it really is; plans made before keep the width they were made with. */
     @Transactional
     public String measure(UUID id, Length width) {

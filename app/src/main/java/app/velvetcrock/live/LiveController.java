@@ -1,5 +1,6 @@
 package app.velvetcrock.live;
 
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
@@ -54,6 +55,6 @@ class LiveController {
 
     /** The number somebody sent; 0 where it is none. */
     private static long number(String sent) {
-        return sent.matches("\\d{1," + LONGEST_NUMBER + "}") ? Long.parseLong(sent) : 0;
+        return Linear.matches(sent, "\\d{1," + LONGEST_NUMBER + "}") ? Long.parseLong(sent) : 0;
     }
 }

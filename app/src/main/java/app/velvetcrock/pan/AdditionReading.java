@@ -9,6 +9,7 @@ import app.velvetcrock.core.materia.SupplyType;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.Addition;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.pan.PanReading.Stirred;
 import app.velvetcrock.pan.PanStock.Shelves;
 import app.velvetcrock.stillroom.House;
@@ -62,7 +63,7 @@ final class AdditionReading {
         if (fields.isTooLong(field, said, Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
-        String typed = said.replaceFirst("(?i)\\s+each$", "");
+        String typed = Linear.first(said, "(?i)\\s+each$", "");
         boolean percent = ShareReader.isPercent(typed);
         boolean essential = thing.supply()
                 .filter(kind -> kind.type() == SupplyType.ESSENTIAL_OIL)

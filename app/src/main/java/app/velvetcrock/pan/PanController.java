@@ -4,11 +4,13 @@ import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.errands.Errands;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
@@ -114,7 +116,7 @@ class PanController {
         model.addAttribute("infuse", desk.planned().map(PanInfusing::bench).orElse(""));
         model.addAttribute("toWeigh", toWeigh(desk, really));
         model.addAttribute("hasWax", desk.kind().wax());
-        model.addAttribute("swaps", form.address().replaceFirst("^/pan", "/pan/swaps"));
+        model.addAttribute("swaps", Linear.first(form.address(), "^/pan", "/pan/swaps"));
         model.addAttribute("note", desk.kind().note());
         model.addAttribute("use", PanReading.use(form).name());
         model.addAttribute("usual", PanDesk.usualName(desk));
@@ -224,6 +226,9 @@ class PanController {
     /** Goes on with what waited for the oil of a batch. */
     @GetMapping("/pan/waiting/{batch}")
     String waiting(@PathVariable UUID batch) {
+        if (!awaited.everDid(batch)) {
+            throw new NotHere("what waits for that oil");
+        }
         return "redirect:" + waiting.of(batch).map(PanWaiting.Waits::href).orElse("/pan");
     }
 

@@ -24,12 +24,12 @@ import app.velvetcrock.pan.PanStock.Shelves;
 import app.velvetcrock.pan.PanStock.Tin;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
+import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.ToDoubleBiFunction;
-import java.util.regex.Pattern;
 
 /** Reads the Pan's sentence; what is not clear, or cannot be, stands beside its field. */
 final class PanReading {

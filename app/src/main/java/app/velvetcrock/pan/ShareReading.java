@@ -7,12 +7,13 @@ import app.velvetcrock.core.kitchen.ShareReader;
 import app.velvetcrock.core.making.MeltRequest.Share;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Reads how much of one thing goes into a melt, as recipes say it. */
 final class ShareReading {
@@ -56,7 +57,7 @@ final class ShareReading {
         if (fields.isTooLong(field, said, Fields.LONGEST_AMOUNT)) {
             return Optional.empty();
         }
-        String typed = OF_IT.matcher(PanForm.text(said).replaceFirst("(?i)\\s+each$", ""))
+        String typed = OF_IT.matcher(Linear.first(PanForm.text(said), "(?i)\\s+each$", ""))
                 .replaceFirst("");
         Optional<Share> toOil = toOil(field, typed.toLowerCase(Locale.ROOT), thing, oil);
         if (toOil.isPresent() || fields.isTroubled(field)) {
@@ -72,7 +73,7 @@ final class ShareReading {
             });
         }
         Optional<Double> plain = ShareReader.read(
-                        typed.replaceFirst("(?i)^a\\s+(third|half|quarter|fifth|tenth)", "$1"))
+                        Linear.first(typed, "(?i)^a\\s+(third|half|quarter|fifth|tenth)", "$1"))
                 .or(() -> word(typed));
         boolean percent = ShareReader.isPercent(typed);
         if (plain.isPresent() && (plain.get() <= 1 || percent)) {
@@ -125,7 +126,7 @@ final class ShareReading {
     }
 
     private static Optional<Double> word(String typed) {
-        return switch (typed.toLowerCase(Locale.ROOT).replaceFirst("^(a|one)\\s+", "")) {
+        return switch (Linear.first(typed.toLowerCase(Locale.ROOT), "^(a|one)\\s+", "")) {
             case "third", "thirds" -> Optional.of(1 / 3.0);
             case "half", "halves" -> Optional.of(0.5);
             case "quarter" -> Optional.of(0.25);

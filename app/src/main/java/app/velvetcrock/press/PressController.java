@@ -13,6 +13,7 @@ import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.spirit.SpiritFire;
 import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -91,7 +92,7 @@ class PressController {
         }
 
         private static @Nullable Integer number(@Nullable String typed) {
-            return typed != null && typed.matches("\\d{1,9}") ? Integer.valueOf(typed) : null;
+            return typed != null && Linear.matches(typed, "\\d{1,9}") ? Integer.valueOf(typed) : null;
         }
 
         public boolean isAny() {

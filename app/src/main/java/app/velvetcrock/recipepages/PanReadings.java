@@ -9,6 +9,8 @@ import app.velvetcrock.core.recipe.Thing;
 import app.velvetcrock.pan.PanForm;
 import app.velvetcrock.recipes.RecipeBox;
 import app.velvetcrock.stillroom.House;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -20,7 +22,9 @@ import java.util.stream.Collectors;
 /** How a list of things to melt can be read, each reading with the firmness it lands at and its way into the Pan. */
 final class PanReadings {
 
-    private static final String BARE_OUNCE = "(?i)(?<!fl\\s|fl\\. |fluid\\s)\\b(oz|ounces?)\\b(?!\\s*(?:by )?weight)";
+    /** An ounce, and what may stand beside it to tell which. */
+    private static final Pattern OUNCE =
+            Pattern.compile("(?i)(fl\\s|fl\\. |fluid\\s)?\\b(oz|ounces?)\\b(\\s*(?:by )?weight)?");
 
     private final RecipeBox box;
     private final House house;
@@ -83,9 +87,20 @@ final class PanReadings {
                     .orElse(asked.written());
         }
         if (line instanceof Clear clear && clear.thing().role() == Thing.Role.WAX && way.waxByVolume()) {
-            return clear.written().replaceFirst(BARE_OUNCE, "fl oz");
+            return ouncesAsVolumes(clear.written());
         }
         return line.written();
+    }
+
+    /** The line with the first ounce that says neither as one of a volume. */
+    private static String ouncesAsVolumes(String line) {
+        Matcher ounce = OUNCE.matcher(line);
+        while (ounce.find()) {
+            if (ounce.group(1) == null && ounce.group(3) == null) {
+                return line.substring(0, ounce.start(2)) + "fl oz" + line.substring(ounce.end(2));
+            }
+        }
+        return line;
     }
 
     /** Tells whether it is asked if an oil's ounces are weights or volumes. */

@@ -13,6 +13,7 @@ import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Tending;
 import app.velvetcrock.core.planning.PlanRecipe;
 import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.core.text.Linear;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.ArrayList;
 import java.util.List;
@@ -139,7 +140,7 @@ record OpenRecipe(
     }
 
     private Method method() {
-        Method shipped = Method.of(way.key).orElseGet(() -> Method.of(way.key.replaceFirst("~.*", ""))
+        Method shipped = Method.of(way.key).orElseGet(() -> Method.of(Linear.first(way.key, "~.*", ""))
                 .orElseThrow(() -> new IllegalArgumentException("no way here is called " + way.key)));
         if (shipped.stages().size() != way.stages.size()) {
             throw new IllegalArgumentException("%s has %d stages, and the file says %d"

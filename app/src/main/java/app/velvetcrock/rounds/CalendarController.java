@@ -3,13 +3,13 @@ package app.velvetcrock.rounds;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.door.OwnAddress;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.SignedIn;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
-import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
@@ -37,6 +37,7 @@ class CalendarController {
     private final Conditions conditions;
     private final Households households;
     private final Clock clock;
+    private final OwnAddress own;
 
     CalendarController(
             CalendarFeeds feeds,
@@ -45,7 +46,9 @@ class CalendarController {
             Batches batches,
             Conditions conditions,
             Households households,
-            Clock clock) {
+            Clock clock,
+            OwnAddress own) {
+        this.own = own;
         this.feeds = feeds;
         this.ahead = ahead;
         this.pan = pan;
@@ -94,11 +97,10 @@ class CalendarController {
     }
 
     @PostMapping("/settings/calendar")
-    String renew(HttpServletRequest request, RedirectAttributes after, Reply reply) {
+    String renew(RedirectAttributes after, Reply reply) {
         return reply.tap("/settings/calendar", () -> {
             String secret = feeds.renew();
-            String here = request.getRequestURL().toString().replace(request.getRequestURI(), request.getContextPath());
-            after.addFlashAttribute("address", here + "/feed/" + secret);
+            after.addFlashAttribute("address", own.of("/feed/" + secret));
             return new Done("/settings/calendar", "The calendar has a new address; an earlier one leads nowhere now.");
         });
     }

@@ -1,5 +1,6 @@
 package app.velvetcrock.standin;
 
+import app.velvetcrock.core.text.Linear;
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
@@ -36,7 +37,7 @@ final class Knob {
             try (exchange) {
                 if ("POST".equals(exchange.getRequestMethod())) {
                     String sent = new String(exchange.getRequestBody().readNBytes(1000), StandardCharsets.UTF_8);
-                    page.does().accept(URLDecoder.decode(sent.replaceFirst("^[a-z]+=", ""), StandardCharsets.UTF_8));
+                    page.does().accept(URLDecoder.decode(Linear.first(sent, "^[a-z]+=", ""), StandardCharsets.UTF_8));
                     exchange.getResponseHeaders().set("Location", "/");
                     exchange.sendResponseHeaders(SEE_OTHER, -1);
                 } else {

@@ -10,6 +10,7 @@ import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.core.timetable.Span;
 import app.velvetcrock.core.working.Figure;
 import app.velvetcrock.core.working.Origin;
@@ -105,7 +106,7 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
 
     /** Two temperatures as somebody types them: "40 to 52 °C". */
     public String temperatures(Temperature low, Temperature high) {
-        return temperature(low).replaceFirst(" ?°.$", "") + " to " + temperature(high);
+        return Linear.first(temperature(low), " ?°.$", "") + " to " + temperature(high);
     }
 
     public String day(LocalDate date) {

@@ -65,6 +65,25 @@ public class People implements UserDetailsService {
                 .orElseThrow(() -> new UsernameNotFoundException("no such account"));
     }
 
+    /** Whoever email and password belong to; empty where they do not belong together, in the same time. */
+    @Transactional(readOnly = true)
+    public Optional<SignedIn> whoIs(String email, String password) {
+        Optional<Account> account =
+                Optional.of(email.strip()).filter(typed -> typed.indexOf(0) < 0).flatMap(accounts::findByEmail);
+        if (account.isEmpty()) {
+            takeTime();
+            return Optional.empty();
+        }
+        return account.filter(found -> passwords.matches(password, found.passwordHash()))
+                .map(found ->
+                        signedIn(found, accounts.latestStillroom(found.id()).orElse(SignedIn.NOWHERE)));
+    }
+
+    /** Spends the time a password takes to be kept. */
+    public void takeTime() {
+        passwords.encode("whatever it is");
+    }
+
     /** Makes an account with a stillroom of its own. A taken email fails on the database's unique index. */
     @Transactional
     public SignedIn signUp(NewPerson person, HouseSettings settings, boolean demo) {

@@ -18,9 +18,19 @@ public record SignedIn(
     /** A stillroom that cannot exist: of somebody who belongs to none now. */
     public static final UUID NOWHERE = new UUID(0, 0);
 
+    private static final int MARK = 32;
+
     /** Tells whether they belong to a stillroom. */
     public boolean isSomewhere() {
         return !stillroom.equals(NOWHERE);
+    }
+
+    /**
+     * A mark of this person in this stillroom, for what they have under way: nobody can make it up, it says nothing of them, and it
+     * is another once the password is.
+     */
+    public String mark() {
+        return Secrets.hash(account + " " + stillroom + " " + passwordHash).substring(0, MARK);
     }
 
     @Override

@@ -9,6 +9,7 @@ import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.web.Fields;
 import java.util.List;
 import java.util.Optional;
@@ -157,7 +158,7 @@ record CatalogueForm(
         if (fields.isTooLong(field, typed, 40)) {
             return Optional.empty();
         }
-        if (!typed.matches("\\d{1,4}([.,]\\d{1,4})?")) {
+        if (!Linear.matches(typed, "\\d{1,4}([.,]\\d{1,4})?")) {
             fields.trouble(
                     field,
                     typed.isEmpty() ? "Nothing is written here yet." : "“%s”: that is not a number.".formatted(typed),

@@ -9,12 +9,12 @@ import app.velvetcrock.core.measure.Unit;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.kit.JarGlass;
 import app.velvetcrock.web.Fields;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Reads the form of a jar that comes in. */

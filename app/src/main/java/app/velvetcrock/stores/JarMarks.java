@@ -1,6 +1,7 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.kit.JarGlass;
 import app.velvetcrock.web.Fields;
 import java.util.ArrayList;
@@ -30,7 +31,7 @@ final class JarMarks {
         if (fields.isTooLong(FIELD, typed, LONGEST)) {
             return Optional.empty();
         }
-        List<String> said = List.of(typed.split("[,;]")).stream()
+        List<String> said = List.of(Linear.split(typed, "[,;]")).stream()
                 .map(String::strip)
                 .filter(one -> !one.isEmpty())
                 .toList();
@@ -43,7 +44,7 @@ final class JarMarks {
         }
         List<JarGlass.Mark> marks = new ArrayList<>();
         for (String one : said) {
-            String[] named = one.split("=", 2);
+            String[] named = Linear.split(one, "=", 2);
             String name = named[0].strip();
             Optional<Volume> holds = fields.capacity(FIELD, named[named.length - 1].strip(), 1, brim.millilitres());
             if (name.isEmpty() || name.length() > LONGEST_NAME) {

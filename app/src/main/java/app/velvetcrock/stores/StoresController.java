@@ -126,6 +126,7 @@ class StoresController {
     /** Measures a jar whose width was the usual one. */
     @PostMapping("/stores/jars/{id}/width")
     String measureJar(@PathVariable UUID id, @Nullable UUID key, @Nullable String measured, Reply reply) {
+        jars.mustBeHere(id);
         Fields fields = fields();
         reply.model().addAttribute("measured", measured);
         Optional<Length> width = fields.length("measured", measured, JarForms.NARROWEST, JarForms.WIDEST);

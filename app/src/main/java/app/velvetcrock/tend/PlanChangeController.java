@@ -8,6 +8,7 @@ import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -98,7 +99,7 @@ class PlanChangeController {
         }
         return fields.amount(
                         "length",
-                        text.matches("\\d+") ? text + " " + stage.pace().many() : text,
+                        Linear.matches(text, "\\d+") ? text + " " + stage.pace().many() : text,
                         Expect.TIME)
                 .map(read -> (int) Math.round(((TimeSpan) read.amount().middle()).minutes()
                         / stage.pace().minutes()))

@@ -15,6 +15,7 @@ import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.spirit.SpiritFire;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.draw.HeatPicture;
 import app.velvetcrock.draw.TimeScale;
 import app.velvetcrock.kit.KitShelf;
@@ -133,9 +134,9 @@ class WatchPage {
 
     /** The figure to a tenth, so that it does not jump about while a probe speaks. */
     private static Watch.Reading reading(String degrees) {
-        String figure = degrees.replaceAll("\\s.*", "");
+        String figure = Linear.every(degrees, "\\s.*", "");
         return new Watch.Reading(
-                figure.matches("-?\\d+") ? figure + ".0" : figure,
+                Linear.matches(figure, "-?\\d+") ? figure + ".0" : figure,
                 degrees.substring(figure.length()).strip());
     }
 

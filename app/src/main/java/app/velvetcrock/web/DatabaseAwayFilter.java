@@ -1,5 +1,7 @@
 package app.velvetcrock.web;
 
+import app.velvetcrock.web.markup.PlainPage;
+import com.google.re2j.Pattern;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -7,13 +9,11 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
-import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionSystemException;
@@ -24,7 +24,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * needs neither session nor database.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
 class DatabaseAwayFilter extends OncePerRequestFilter {
 
     private static final Logger LOG = LoggerFactory.getLogger(DatabaseAwayFilter.class);
@@ -79,20 +79,7 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
         int status = page.equals("broken")
                 ? HttpServletResponse.SC_INTERNAL_SERVER_ERROR
                 : HttpServletResponse.SC_SERVICE_UNAVAILABLE;
-        write(response, status, page);
-    }
-
-    /** Writes a page that needs neither session nor database nor template. */
-    static void write(HttpServletResponse response, int status, String page) throws IOException {
-        response.setStatus(status);
-        response.setHeader(
-                "Content-Security-Policy",
-                "default-src 'none'; style-src 'self'; base-uri 'none'; frame-ancestors 'none'");
-        response.setContentType("text/html;charset=UTF-8");
-        response.getOutputStream()
-                .write(new ClassPathResource("templates/web/%s.html".formatted(page))
-                        .getContentAsString(StandardCharsets.UTF_8)
-                        .getBytes(StandardCharsets.UTF_8));
+        PlainPage.write(response, status, page);
     }
 
     /** A device reads no page: the same as a problem (RFC 9457). */

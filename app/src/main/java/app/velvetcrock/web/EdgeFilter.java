@@ -1,5 +1,7 @@
 package app.velvetcrock.web;
 
+import app.velvetcrock.web.markup.PlainPage;
+import com.google.re2j.Pattern;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.Cookie;
@@ -10,9 +12,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Base64;
-import java.util.List;
 import java.util.Locale;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -20,20 +20,12 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Turns away what no page here ever sends, before anything is read of it: bodies too long, text that cannot be decoded, and
- * fields named as no field is.
+ * Turns away what no page here ever sends: bodies that are no form, text that cannot be decoded, and fields named as no field
+ * is.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+@Order(Ordered.HIGHEST_PRECEDENCE + 2)
 class EdgeFilter extends OncePerRequestFilter {
-
-    /** A form; far more than the longest of them says. */
-    private static final long MOST_BYTES = 65_536;
-
-    /** A file pasted into its form. */
-    private static final long MOST_UPLOADED = 262_144;
-
-    private static final List<String> UPLOADS = List.of("/bench/recipes/import", "/settings/probes/file");
 
     /** A word, dotted words, or one of at most a hundred rows of them. */
     private static final Pattern NAME = Pattern.compile(
@@ -49,10 +41,7 @@ class EdgeFilter extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        long most = UPLOADS.stream().anyMatch(request.getRequestURI()::endsWith) ? MOST_UPLOADED : MOST_BYTES;
-        if (request.getContentLengthLong() > most) {
-            response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
-        } else if (!isOfAForm(request)) {
+        if (!isOfAForm(request)) {
             refuse(request, response, HttpServletResponse.SC_UNSUPPORTED_MEDIA_TYPE);
         } else if (!isReadable(request)) {
             refuse(request, response, HttpServletResponse.SC_BAD_REQUEST);
@@ -67,7 +56,7 @@ class EdgeFilter extends OncePerRequestFilter {
         if (request.getMethod().equals("GET")) {
             response.sendError(status);
         } else {
-            DatabaseAwayFilter.write(response, status, "unread");
+            PlainPage.write(response, status, "unread");
         }
     }
 

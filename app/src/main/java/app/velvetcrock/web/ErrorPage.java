@@ -3,6 +3,7 @@ package app.velvetcrock.web;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import org.springframework.boot.webmvc.error.ErrorController;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -15,7 +16,9 @@ class ErrorPage implements ErrorController {
     @RequestMapping("/error")
     String error(HttpServletRequest request, HttpServletResponse response, Model model) {
         Object status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
-        int code = status instanceof Integer number ? number : 404;
+        // What broke off on its way here is no mistake of ours.
+        boolean brokeOff = request.getAttribute(RequestDispatcher.ERROR_EXCEPTION) instanceof IOException;
+        int code = brokeOff ? 400 : status instanceof Integer number ? number : 404;
         // Called by its address it is not here, like any other that leads nowhere.
         response.setStatus(code);
         model.addAttribute("title", code == 404 ? "Not here" : code == 403 ? "Not sent" : "Something went wrong");

@@ -1,6 +1,7 @@
 package app.velvetcrock.web;
 
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.text.Linear;
 import java.math.BigDecimal;
 import java.util.Currency;
 import java.util.Locale;
@@ -28,7 +29,7 @@ final class Figures {
                 .replace(currency.getSymbol(Locale.ENGLISH), "")
                 .strip();
         int places = Math.max(0, currency.getDefaultFractionDigits());
-        if (!plain.matches("\\d{1,7}([.,]\\d{1,2})?")) {
+        if (!Linear.matches(plain, "\\d{1,7}([.,]\\d{1,2})?")) {
             return Read.not("that is not a price in %s.".formatted(currency.getCurrencyCode()), "12.50 or 12");
         }
         BigDecimal value = new BigDecimal(plain.replace(',', '.'));
@@ -41,7 +42,7 @@ final class Figures {
 
     static Read<Double> number(String typed, double least, double most, String unit) {
         String plain = without(typed, "abv", "vol.", "vol", "%").replace(',', '.');
-        return plain.matches("\\d{1,6}(\\.\\d{1,4})?")
+        return Linear.matches(plain, "\\d{1,6}(\\.\\d{1,4})?")
                 ? Read.of(Double.valueOf(plain))
                 : Read.not(
                         "that is not a number.",
@@ -50,7 +51,7 @@ final class Figures {
 
     static Read<Integer> whole(String typed, int least, int most) {
         String plain = without(typed, "days", "day", "d");
-        return plain.matches("\\d{1,6}")
+        return Linear.matches(plain, "\\d{1,6}")
                 ? Read.of(Integer.valueOf(plain))
                 : Read.not("that is not a whole number.", "a number from %d to %d".formatted(least, most));
     }

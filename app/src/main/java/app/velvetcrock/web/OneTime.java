@@ -1,5 +1,6 @@
 package app.velvetcrock.web;
 
+import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.upkeep.Clears;
 import jakarta.servlet.http.HttpServletRequest;
 import java.sql.Timestamp;
@@ -64,15 +65,19 @@ public class OneTime implements Clears {
             @Nullable String words,
             @Nullable String undo) {
 
+        Done done() {
+            return new Done(leadsTo, words == null ? "" : words, undo);
+        }
+
         boolean isOther(Sending sending) {
             return body != null
                     && !(sending.path().equals(path) && sending.body().equals(body));
         }
     }
 
-    /** Returns where the form leads: from the work, or from the first time it was done. A form without a key is always new. */
+    /** Returns what the form did: from the work, or from the first time it was done. A form without a key is always new. */
     @Transactional(propagation = Propagation.REQUIRED)
-    public String once(UUID stillroom, @Nullable UUID formKey, Supplier<String> work) {
+    public Done once(UUID stillroom, @Nullable UUID formKey, Supplier<Done> work) {
         UUID key = formKey == null ? UUID.randomUUID() : formKey;
         Optional<HttpServletRequest> request = Sending.request();
         Optional<Sending> sending = request.map(Sending::of);
@@ -92,16 +97,35 @@ public class OneTime implements Clears {
             if (sending.filter(row::isOther).isPresent()) {
                 throw new Refused(OTHERWISE);
             }
-            return row.leadsTo();
+            return row.done();
         }
-        String leadsTo = work.get();
-        sql.sql("update form_key set leads_to = :to where stillroom_id = :stillroom and key = :key")
-                .param("to", leadsTo)
+        Done done = work.get();
+        sql.sql("update form_key set leads_to = :to, notice_words = :words, notice_undo = :undo where "
+                        + "stillroom_id = :stillroom and key = :key")
+                .param("to", done.leadsTo())
+                .param("words", done.words())
+                .param("undo", done.undo())
                 .param("stillroom", stillroom)
                 .param("key", key)
                 .update();
         request.ifPresent(now -> now.setAttribute(CLAIMED, key));
-        return leadsTo;
+        return done;
+    }
+
+    /**
+     * What the same form did when it was sent first, if that is done; absent for a new one, and for another body under its key. Whoever
+     * is refused asks this first: what stands in their way may be what they did themselves.
+     */
+    @Transactional(readOnly = true)
+    public Optional<Done> done(UUID stillroom, @Nullable UUID formKey) {
+        return formKey == null
+                ? Optional.empty()
+                : row(stillroom, formKey)
+                        .filter(before -> Sending.request()
+                                .map(Sending::of)
+                                .filter(before::isOther)
+                                .isEmpty())
+                        .map(Row::done);
     }
 
     /**

@@ -5,6 +5,7 @@ import app.velvetcrock.web.Refused.Overtaken;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -73,26 +74,33 @@ public final class Reply {
      */
     public String answer(FormSent sent, Supplier<String> again, Supplier<Done> work) {
         if (!sent.fields().isClear()) {
-            return refuse(sent, UNREADABLE, again);
+            return before(sent).orElseGet(() -> refuse(sent, UNREADABLE, again));
         }
         try {
-            Supplier<String> said = () -> {
-                Done done = work.get();
-                say(new Notice(done.words(), done.undo()));
-                return done.leadsTo();
-            };
-            return "redirect:" + (stillroom == null ? said.get() : oneTime.once(stillroom, sent.key(), said));
+            return led(stillroom == null ? work.get() : oneTime.once(stillroom, sent.key(), work));
         } catch (AlreadyDone before) {
             say(new Notice(before.reason(), null));
             return "redirect:" + sent.leadsTo();
         } catch (Refused refused) {
             sent.fields().trouble(refused.field(), refused.reason(), refused.instead());
             boolean unreadable = !refused.field().isEmpty() && !(refused instanceof Overtaken);
-            return refuse(sent, unreadable ? UNREADABLE : CONFLICT, again);
+            return before(sent).orElseGet(() -> refuse(sent, unreadable ? UNREADABLE : CONFLICT, again));
         } catch (DataIntegrityViolationException | ConcurrencyFailureException overtaken) {
             sent.fields().trouble("", OVERTAKEN, "");
         }
-        return refuse(sent, CONFLICT, again);
+        return before(sent).orElseGet(() -> refuse(sent, CONFLICT, again));
+    }
+
+    /** The answer of the first sending, where this is another of the same form. */
+    private Optional<String> before(FormSent sent) {
+        return stillroom == null
+                ? Optional.empty()
+                : oneTime.done(stillroom, sent.key()).map(this::led);
+    }
+
+    private String led(Done done) {
+        say(new Notice(done.words(), done.undo()));
+        return "redirect:" + done.leadsTo();
     }
 
     /** Shows a form again with what is wrong in it. */

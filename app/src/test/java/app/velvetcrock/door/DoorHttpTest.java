@@ -6,13 +6,17 @@ import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
 import app.velvetcrock.Visitor.Filled;
+import java.io.IOException;
+import java.time.Clock;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.jdbc.core.simple.JdbcClient;
 
 @HttpTest
 class DoorHttpTest {
@@ -21,6 +25,15 @@ class DoorHttpTest {
 
     @LocalServerPort
     int port;
+
+    @Autowired
+    JdbcClient sql;
+
+    @Autowired
+    Clock clock;
+
+    @Autowired
+    SignInLimit limit;
 
     @Test
     void signUpOutInAndAnotherPassword() {
@@ -111,6 +124,10 @@ class DoorHttpTest {
                 .isEqualTo(404);
         assertThat(new Visitor(port)
                         .post("/demo-entry", Map.of(), "Forwarded", "for=203.0.113.9")
+                        .status())
+                .isEqualTo(404);
+        assertThat(new Visitor(port)
+                        .post("/demo-entry", Map.of(), "Via", "1.1 something")
                         .status())
                 .isEqualTo(404);
     }
@@ -306,6 +323,114 @@ class DoorHttpTest {
         here.submit("/settings/people", "#devices form", Map.of());
         assertThat(there.get("/shelf").path()).isEqualTo("/sign-in");
         assertThat(here.get("/settings/people").page().select("#devices tr")).hasSize(1);
+    }
+
+    /** Signed out in another window: what was typed stays in the page, and goes on when the same person signs in there. */
+    @Test
+    void whatWasTypedIsKeptUntilTheSamePersonIsBack() {
+        String email = UUID.randomUUID() + "@example.org";
+        Visitor tove = new Visitor(port);
+        signUp(tove, email);
+        Filled herb = nettle(tove);
+        tove.post("/sign-out", Map.of());
+        Answer kept = tove.post(herb);
+        assertThat(kept.status()).isEqualTo(403);
+        assertThat(kept.page().select(".typed").text()).contains("Nettle", "5 g");
+        Map<String, String> wrong = Map.of("email", email, "password", "another one of hers");
+        Answer again = tove.post(Visitor.form(kept.page(), "form", wrong));
+        assertThat(again.page().select(".alarm").text()).contains("do not belong together");
+        Answer in = tove.post(Visitor.form(again.page(), "form", Map.of("email", email, "password", PASSWORD)));
+        assertThat(in.page().select("[data-send-on]")).hasSize(1);
+        Answer sent = tove.post(Visitor.form(in.page(), "[data-send-on]", Map.of()));
+        assertThat(sent.page().select(".notice").text()).contains("Nettle");
+        assertThat(tove.get("/stores").page().text()).contains("5 g");
+    }
+
+    @Test
+    void whatSomebodyElseTypedIsShownAndGoesNowhere() {
+        Visitor tove = new Visitor(port);
+        signUp(tove, UUID.randomUUID() + "@example.org");
+        String email = UUID.randomUUID() + "@example.org";
+        signUp(new Visitor(port), email);
+        Filled herb = nettle(tove);
+        tove.post("/sign-out", Map.of());
+        Answer kept = tove.post(herb);
+        Answer other = tove.post(Visitor.form(kept.page(), "form", Map.of("email", email, "password", PASSWORD)));
+        assertThat(other.page().text()).contains("filled in by somebody else", "Nettle");
+        assertThat(other.page().select("main form")).isEmpty();
+        assertThat(tove.get("/stores").page().text()).contains("Nothing here yet");
+    }
+
+    /** A form another site sends here carries no mark of anybody: it is shown and goes nowhere, whoever is signed in. */
+    @Test
+    void aFormFromElsewhereIsShownAndGoesNowhere() {
+        Visitor tove = Visitor.household(port, "Elsewhere");
+        Answer shown = tove.post(new Filled("/stores/herbs", Map.of("herb", "Nettle", "amount", "5 g", "by", "guess")));
+        assertThat(shown.status()).isEqualTo(403);
+        assertThat(shown.page().select("[data-send-on]")).isEmpty();
+    }
+
+    private static Filled nettle(Visitor visitor) {
+        return Visitor.form(
+                visitor.get("/stores").page(), "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "5 g"));
+    }
+
+    /** Who holds a link and tries addresses learns of none whether it has an account. */
+    @Test
+    void joiningNeverSaysThatAnAddressIsTaken() {
+        Visitor tove = new Visitor(port);
+        String email = UUID.randomUUID() + "@example.org";
+        signUp(tove, email);
+        String link = path(tove.submit("/settings/people", "form[action$=invite]", Map.of()));
+        Answer told = new Visitor(port)
+                .submit(link, "form", Map.of("name", "Eskil", "email", email, "password", "six sturdy jars"));
+        assertThat(told.status()).isEqualTo(422);
+        assertThat(told.page().text())
+                .contains("Nobody can be signed up with these")
+                .doesNotContain("There is an account");
+    }
+
+    /** Five an hour from one address, and no more than there may be from all together. */
+    @Test
+    void soManyAreSignedUpWithinAnHour() {
+        String address = "2001:db8::" + UUID.randomUUID();
+        SignInLimit five = new SignInLimit(sql, clock, 5, 1_000_000);
+        for (int i = 0; i < 5; i++) {
+            assertThat(five.maySignUp(address)).isTrue();
+        }
+        assertThat(five.maySignUp(address)).isFalse();
+        assertThat(five.maySignUp(address + "1")).isTrue();
+        assertThat(new SignInLimit(sql, clock, 5, 1).maySignUp(address + "2")).isFalse();
+    }
+
+    /** Whoever guesses made-up names keeps out those who were never in from there, and not those who were. */
+    @Test
+    void madeUpNamesDoNotShutTheOwnerOut() {
+        String address = "2001:db8::" + UUID.randomUUID();
+        limit.cameIn("tove@example.org", address);
+        for (int i = 0; i < 70; i++) {
+            limit.mayTry("made-up-%d@example.org".formatted(i), address);
+        }
+        assertThat(limit.mayTry("nobody@example.org", address)).isFalse();
+        assertThat(limit.mayTry("tove@example.org", address)).isTrue();
+    }
+
+    /** Links that are handed on are the installation's own, whatever a request calls it; and nobody is sent to a name it made up. */
+    @Test
+    void noHostIsBelieved() throws IOException {
+        try (java.net.Socket socket = new java.net.Socket("127.0.0.1", port)) {
+            socket.getOutputStream()
+                    .write("GET /shelf HTTP/1.1\r\nHost: evil.example\r\nConnection: close\r\n\r\n"
+                            .getBytes(java.nio.charset.StandardCharsets.UTF_8));
+            String said = new String(socket.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+            assertThat(said).contains("Location: /sign-in").doesNotContain("evil.example");
+        }
+        Visitor tove = Visitor.household(port, "Host");
+        assertThat(tove.submit("/settings/calendar", "form", Map.of())
+                        .page()
+                        .select("#address")
+                        .attr("value"))
+                .startsWith("http://127.0.0.1:" + port + "/feed/");
     }
 
     private static String path(Answer made) {

@@ -41,6 +41,7 @@ final class Node {
         builder.environment()
                 .putAll(Map.of(
                         "CROCK_PORT", String.valueOf(port), "CROCK_DEMO", "false", "CROCK_PASSWORD_ROUNDS", "4"));
+        builder.environment().putAll(RunningApp.MANY_SIGN_UPS);
         builder.environment().putAll(database);
         process = builder.start();
     }

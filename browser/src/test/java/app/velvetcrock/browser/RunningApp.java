@@ -82,6 +82,10 @@ final class RunningApp {
         return clock;
     }
 
+    /** Every test makes households of its own, all from one address. */
+    static final Map<String, String> MANY_SIGN_UPS =
+            Map.of("CROCK_SIGN_UPS_OF_ONE", "1000000", "CROCK_SIGN_UPS_OF_ALL", "1000000");
+
     /** Starts a program of the application's in a process of its own, told by its environment. */
     Process beside(String type, String argument, Map<String, String> environment) {
         ProcessBuilder builder = new ProcessBuilder(
@@ -126,6 +130,7 @@ final class RunningApp {
                 .directory(home.toFile())
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(log.toFile()));
+        builder.environment().putAll(MANY_SIGN_UPS);
         builder.environment()
                 .putAll(Map.of(
                         "CROCK_PORT",

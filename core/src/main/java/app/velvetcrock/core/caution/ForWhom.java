@@ -2,6 +2,7 @@ package app.velvetcrock.core.caution;
 
 import app.velvetcrock.core.materia.DataFile;
 import app.velvetcrock.core.materia.Row;
+import app.velvetcrock.core.text.Linear;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
@@ -60,7 +61,7 @@ public final class ForWhom {
                     row.list("traits"),
                     row.text("what"),
                     cells,
-                    List.of(row.text("heads").split("\\|")),
+                    List.of(Linear.split(row.text("heads"), "\\|")),
                     row.text("words"));
         }
 
@@ -92,7 +93,7 @@ public final class ForWhom {
         }
 
         private static boolean isOfACell(String head) {
-            return head.matches("(R|W|n|[A-Z][A-Z0-9]):.*");
+            return Linear.matches(head, "(R|W|n|[A-Z][A-Z0-9]):.*");
         }
     }
 

@@ -1,9 +1,9 @@
 package app.velvetcrock.core.course;
 
 import app.velvetcrock.core.measure.Check;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * Which task of a batch is meant: never a date, so that it survives a moved plan, a second tap and an undo.

@@ -8,13 +8,13 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Quantity;
 import app.velvetcrock.core.measure.Unit;
 import app.velvetcrock.core.measure.Volume;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * Reads an amount as people write it, for one household.
@@ -33,13 +33,13 @@ public final class AmountReader {
 
     private static final Pattern RANGE = Pattern.compile("^(?: ?- ?| to )");
     private static final Pattern ABOUT =
-            Pattern.compile("^(?i)(?:about|around|roughly|approx\\.?|ca\\.?|circa|~) ?(?=[\\w.])");
+            Pattern.compile("^(?i)(?:about|around|roughly|approx\\.?|ca\\.?|circa|~) ?([\\w.])");
     private static final Pattern OR_SO = Pattern.compile(" ?(?:or so|or thereabouts|ish)$");
-    private static final Pattern SPOONFUL = Pattern.compile("(?<=cup|spoon)(?:s?ful|fuls)$");
+    private static final Pattern SPOONFUL = Pattern.compile("(cup|spoon)(?:s?ful|fuls)$");
 
     /** Where a second amount of the same kind may begin: "2 lb 3 oz", "1 cup plus 2 tbsp". */
     private static final Pattern AND_MORE =
-            Pattern.compile("(?i)(?:,? and |,? plus | ?\\+ ?|, | )(?=\\d|half|a |one |two )");
+            Pattern.compile("(?i)(?:,? and |,? plus | ?\\+ ?|, | )(\\d|half|a |one |two )");
 
     private static final Pattern LEVEL = Pattern.compile("^(?:level|full) ");
 
@@ -83,7 +83,7 @@ public final class AmountReader {
             return refuse(text.substring(0, LONGEST) + "…", "this is longer than an amount can be", expect);
         }
         String plain = Respelling.ofAmount(
-                OR_SO.matcher(ABOUT.matcher(KitchenNumber.plain(text)).replaceFirst(""))
+                OR_SO.matcher(ABOUT.matcher(KitchenNumber.plain(text)).replaceFirst("$1"))
                         .replaceFirst(""));
         if (plain.isEmpty()) {
             return refuse(text, "nothing is written here yet", expect);
@@ -116,9 +116,9 @@ public final class AmountReader {
     /** Two amounts of one kind said one after the other, such as pounds and ounces; absent for anything else. */
     private Optional<Reading> sum(String text, String plain, Expect expect) {
         Matcher more = AND_MORE.matcher(plain);
-        while (more.find()) {
+        for (boolean found = more.find(); found; found = more.find(more.start(1))) {
             Optional<Understood> first = alone(plain.substring(0, more.start()), expect);
-            Optional<Understood> second = alone(plain.substring(more.end()), expect);
+            Optional<Understood> second = alone(plain.substring(more.start(1)), expect);
             if (first.isPresent() && second.isPresent()) {
                 Unit unit = first.get().amount().unit();
                 Unit other = second.get().amount().unit();
@@ -158,7 +158,7 @@ public final class AmountReader {
         if (VAGUE.matcher(word.toLowerCase(Locale.ROOT)).matches()) {
             return refuse(text, "“%s” is a different amount in every hand; weigh it once".formatted(word), expect);
         }
-        String plain = SPOONFUL.matcher(LEVEL.matcher(word).replaceFirst("")).replaceFirst("");
+        String plain = SPOONFUL.matcher(LEVEL.matcher(word).replaceFirst("")).replaceFirst("$1");
         return readKnown(text, plain, low, high, expect);
     }
 

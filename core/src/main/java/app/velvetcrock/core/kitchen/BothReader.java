@@ -3,11 +3,11 @@ package app.velvetcrock.core.kitchen;
 import app.velvetcrock.core.kitchen.Reading.Understood;
 import app.velvetcrock.core.kitchen.Reading.Unsure;
 import app.velvetcrock.core.measure.Dimension;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Reads a weight and a volume written side by side; each settles what the other may mean. */
 final class BothReader {

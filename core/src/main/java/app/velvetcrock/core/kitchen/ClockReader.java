@@ -1,11 +1,12 @@
 package app.velvetcrock.core.kitchen;
 
+import app.velvetcrock.core.text.Linear;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 
 /** Reads times of the day as people say them: "half past seven", "ten to eight", "7 pm", "in the evening". */
@@ -50,7 +51,7 @@ final class ClockReader {
         if (atHour.matches()) {
             return count(atHour.group(1)).flatMap(hour -> of(hour, 0, null));
         }
-        String bare = text.replaceFirst("^(?:at |in the |about |around )+", "");
+        String bare = Linear.first(text, "^(?:at |in the |about |around )+", "");
         if (PARTS.containsKey(bare)) {
             return Optional.of(PARTS.get(bare));
         }

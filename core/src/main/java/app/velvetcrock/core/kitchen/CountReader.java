@@ -2,10 +2,10 @@ package app.velvetcrock.core.kitchen;
 
 import app.velvetcrock.core.kitchen.Reading.NotUnderstood;
 import app.velvetcrock.core.kitchen.Reading.Understood;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * Reads counted things by what one of them weighs (craft: counted things by a piece weight): "12 × 0.8 g", "4 sticks at 3 g each".

@@ -1,9 +1,10 @@
 package app.velvetcrock.core.kitchen;
 
+import app.velvetcrock.core.text.Linear;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Reads a count of drops: "37 drops", "ten drops", "10-12 drops", which is 11. What a drop holds is the bottle's to say. */
 public final class DropReader {
@@ -24,7 +25,7 @@ public final class DropReader {
         if (typed.length() > LONGEST) {
             return Optional.empty();
         }
-        String plain = KitchenNumber.plain(typed).toLowerCase(Locale.ROOT).replaceFirst("^about ", "");
+        String plain = Linear.first(KitchenNumber.plain(typed).toLowerCase(Locale.ROOT), "^about ", "");
         Matcher range = RANGE.matcher(plain);
         if (range.matches()) {
             double middle = (Integer.parseInt(range.group(1)) + Integer.parseInt(range.group(2))) / 2.0;

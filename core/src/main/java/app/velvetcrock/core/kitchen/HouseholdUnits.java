@@ -11,6 +11,7 @@ import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.measure.Unit;
 import app.velvetcrock.core.measure.UnitSystem;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.text.Linear;
 import java.util.List;
 
 /**
@@ -94,7 +95,7 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
     /** A point before just three digits would be asked about again; a nought behind them settles it. */
     private static String clear(double value) {
         String number = Decimals.kitchen(value);
-        return number.matches("[1-9]\\d{0,2}\\.\\d{3}") ? number + "0" : number;
+        return Linear.matches(number, "[1-9]\\d{0,2}\\.\\d{3}") ? number + "0" : number;
     }
 
     private static String inCanonical(Amount amount) {

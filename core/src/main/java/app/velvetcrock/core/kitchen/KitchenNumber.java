@@ -1,11 +1,12 @@
 package app.velvetcrock.core.kitchen;
 
+import app.velvetcrock.core.text.Linear;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * A number as written in a kitchen: {@code 1 1/2}, {@code 1½}, {@code half a}, {@code 0,25}, {@code 1.5}.
@@ -82,7 +83,7 @@ record KitchenNumber(List<Double> values, int length) {
     private static final String FRACTION_WORD =
             "three quarters|two thirds|(?:an? |one )?half|(?:a |one )?quarter|(?:a |one )third";
     private static final String DIGITS =
-            "\\d{1,3}(?: \\d{3})+(?![\\d/])|\\.\\d+|\\d{1,3}(?:[,.]\\d{3}){2,}|\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d+(?:[.,]\\d+)?";
+            "\\.\\d+|\\d{1,3}(?:[,.]\\d{3}){2,}|\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d+(?:[.,]\\d+)?";
     private static final Pattern FRACTION_WORDED = Pattern.compile("(" + FRACTION_WORD + ")\\b(?: of)?(?: an?\\b)?");
     private static final Pattern WORD = Pattern.compile(
             "(half a dozen|a dozen|a couple of|one|two|three|four(?:teen)?|five|six(?:teen)?|seven(?:teen)?|"
@@ -97,6 +98,10 @@ record KitchenNumber(List<Double> values, int length) {
     private static final Pattern ARTICLE = Pattern.compile("(?: of)? an?\\b");
     private static final Pattern FRACTION = Pattern.compile("(\\d+) ?/ ?(\\d+)");
     private static final Pattern DECIMAL = Pattern.compile("(" + DIGITS + ")(?: and (" + FRACTION_WORD + ")\\b)?");
+
+    /** Thousands written apart, and what follows them: another digit or a stroke means they are something else. */
+    private static final Pattern APART = Pattern.compile("(\\d{1,3}(?: \\d{3})+)(?: and (" + FRACTION_WORD + ")\\b)?");
+
     private static final Pattern EITHER_SIGN = Pattern.compile("[1-9]\\d{0,2}[.,]\\d{3}");
 
     KitchenNumber {
@@ -118,7 +123,7 @@ record KitchenNumber(List<Double> values, int length) {
                                 default -> String.valueOf(c);
                             });
         }
-        return plain.toString().strip().replaceAll(" +", " ");
+        return Linear.every(plain.toString().strip(), " +", " ");
     }
 
     /** Reads a number at the start of {@link #plain} text; absent when there is none. */
@@ -130,14 +135,24 @@ record KitchenNumber(List<Double> values, int length) {
         }
         matcher = FRACTION.matcher(lower);
         if (matcher.lookingAt()) {
-            Matcher article = ARTICLE.matcher(lower).region(matcher.end(), lower.length());
-            return fraction(0, matcher.group(1), matcher.group(2), article.lookingAt() ? article.end() : matcher.end());
+            Matcher article = ARTICLE.matcher(lower.substring(matcher.end()));
+            int length = matcher.end() + (article.lookingAt() ? article.end() : 0);
+            return fraction(0, matcher.group(1), matcher.group(2), length);
+        }
+        matcher = APART.matcher(lower);
+        if (matcher.lookingAt() && isEnd(lower, matcher.end(1))) {
+            double number = number(matcher.group(1).replace(" ", ""));
+            return Optional.of(new KitchenNumber(List.of(number + halfWord(matcher.group(2))), matcher.end()));
         }
         matcher = DECIMAL.matcher(lower);
         if (matcher.lookingAt()) {
             return Optional.of(decimal(matcher));
         }
         return worded(lower);
+    }
+
+    private static boolean isEnd(String text, int at) {
+        return at == text.length() || text.charAt(at) != '/' && !Character.isDigit(text.charAt(at));
     }
 
     /** The unit's word and the fraction more in "cup and a half"; absent where there is none. */
@@ -162,7 +177,7 @@ record KitchenNumber(List<Double> values, int length) {
         if (rest == null) {
             return Optional.of(new KitchenNumber(List.of(hundreds), matcher.end()));
         }
-        return rest.matches("\\d{1,2}") || WORDS.containsKey(rest) && rest.length() > 2
+        return Linear.matches(rest, "\\d{1,2}") || WORDS.containsKey(rest) && rest.length() > 2
                 ? Optional.of(new KitchenNumber(
                         List.of(hundreds + Optional.ofNullable(WORDS.get(rest)).orElseGet(() -> number(rest))),
                         matcher.end()))
@@ -201,13 +216,10 @@ record KitchenNumber(List<Double> values, int length) {
         double extra = halfWord(matcher.group(2));
         if (EITHER_SIGN.matcher(digits).matches()) {
             return new KitchenNumber(
-                    List.of(number(digits.replace(',', '.')) + extra, number(digits.replaceAll("[.,]", "")) + extra),
+                    List.of(number(digits.replace(',', '.')) + extra, number(Linear.every(digits, "[.,]", "")) + extra),
                     matcher.end());
         }
-        if (digits.indexOf(' ') > 0) {
-            return new KitchenNumber(List.of(number(digits.replace(" ", "")) + extra), matcher.end());
-        }
-        boolean grouped = digits.matches("\\d{1,3}([,.]\\d{3}){2,}")
+        boolean grouped = Linear.matches(digits, "\\d{1,3}([,.]\\d{3}){2,}")
                 || digits.indexOf(',') >= 0 && digits.indexOf('.') > digits.indexOf(',');
         String plain = grouped ? ungroup(digits) : digits.replace(',', '.');
         return new KitchenNumber(List.of(number(plain) + extra), matcher.end());
@@ -216,7 +228,7 @@ record KitchenNumber(List<Double> values, int length) {
     private static String ungroup(String digits) {
         return digits.indexOf(',') >= 0 && digits.indexOf('.') >= 0
                 ? digits.replace(",", "")
-                : digits.replaceAll("[.,]", "");
+                : Linear.every(digits, "[.,]", "");
     }
 
     private static Optional<KitchenNumber> fraction(double whole, String over, String under, int length) {

@@ -2,6 +2,9 @@ package app.velvetcrock.core.kitchen;
 
 import app.velvetcrock.core.measure.CupSystem;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.text.Linear;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.Comparator;
 import java.util.Locale;
 import java.util.Objects;
@@ -9,8 +12,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.ToLongFunction;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -64,7 +65,7 @@ public record Pieces(int count, String of, Optional<Integer> millilitres) {
         return things.matches() && !isMore(things.group(2))
                 ? Optional.of(new Pieces(
                         (int) count,
-                        things.group(3).replaceFirst("s$", "").replace("mold", "mould"),
+                        Linear.first(things.group(3), "s$", "").replace("mold", "mould"),
                         Stream.of(1, 4)
                                 .map(things::group)
                                 .filter(Objects::nonNull)
@@ -76,7 +77,7 @@ public record Pieces(int count, String of, Optional<Integer> millilitres) {
     /** "12 oz jars" may be twelve or one, "a few tins" is any number: that is left to be asked about. */
     private static boolean isMore(String before) {
         UnitWords units = new UnitWords(CupSystem.METRIC);
-        return Stream.of(before.split(" "))
+        return Stream.of(Linear.split(before, " "))
                 .anyMatch(word ->
                         !word.isEmpty() && !units.meanings(word, Expect.LIQUID).isEmpty());
     }

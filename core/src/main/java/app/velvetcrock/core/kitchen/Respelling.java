@@ -1,7 +1,8 @@
 package app.velvetcrock.core.kitchen;
 
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.List;
-import java.util.regex.Pattern;
 
 /** Ways of saying a thing that are said again in the one way the readers know. Nothing is dropped: a word that is not known stays. */
 final class Respelling {
@@ -19,16 +20,14 @@ final class Respelling {
     }
 
     private static final List<Rule> AMOUNTS = List.of(
-            Rule.of("^between (\\S+) and (?=\\d)", "$1-"),
+            Rule.of("^between (\\S+) and (\\d)", "$1-$2"),
             // 1-1/2 oz; a range from one to a half would run backwards
-            Rule.of("^(\\d+)-([1-7])/([2348])(?= |[a-z])", "$1 $2/$3"),
-            // 8 fl oz to 10 fl oz
-            Rule.of("^([\\d./ ]*\\d) ?([a-z][a-z. ]*?)(?: to | ?- ?)([\\d./ ]*\\d) ?\\2$", "$1-$3 $2"),
+            Rule.of("^(\\d+)-([1-7])/([2348])( |[a-z])", "$1 $2/$3$4"),
             Rule.of("^(\\d{1,2}) ?h ?(\\d{1,2})(?: ?min)?$", "$1 h $2 min"),
             Rule.of("^(\\d{1,2}):(\\d{2}) ?h(?:ours?)?$", "$1 h $2 min"));
 
     private static final List<Rule> MOMENTS = List.of(
-            Rule.of("^(\\d{4}-\\d{2}-\\d{2})t(?=\\d)", "$1 "),
+            Rule.of("^(\\d{4}-\\d{2}-\\d{2})t(\\d)", "$1 $2"),
             Rule.of("\\b(?:tonight)\\b", "today night"),
             Rule.of("\\blast night\\b", "yesterday night"),
             Rule.of("\\bthis (morning|afternoon|evening)\\b", "today $1"),
@@ -41,15 +40,25 @@ final class Respelling {
                     "90 min ago"),
             Rule.of("^(?:in )?a week (?:from )?today$|^today week$", "in a week"),
             Rule.of("^tomorrow week$", "in 8 days"),
-            Rule.of("^a week on (?=[a-z]+$)(.*)$", "$1 week"),
-            Rule.of("^for (?=[a-z\\d])", "by "),
+            Rule.of("^a week on ([a-z]+)$", "$1 week"),
+            Rule.of("^for ([a-z\\d])", "by $1"),
             Rule.of("^(\\d{1,2}/\\d{1,2})$", "$1/"),
-            Rule.of("^(\\d{1,2}([./])\\d{1,2}\\2)(\\d{2})$", "$120$3"));
+            Rule.of("^(\\d{1,2}/\\d{1,2}/)(\\d{2})$", "$120$2"),
+            Rule.of("^(\\d{1,2}\\.\\d{1,2}\\.)(\\d{2})$", "$120$2"));
+
+    /** "8 fl oz to 10 fl oz": a range whose unit is said at both ends. */
+    private static final Pattern UNIT_AT_BOTH = Pattern.compile(
+            "^([\\d./ ]*\\d) ?([a-z][a-z. ]*?)(?: to | ?- ?)([\\d./ ]*\\d) ?([a-z][a-z. ]*)$",
+            Pattern.CASE_INSENSITIVE);
 
     private Respelling() {}
 
     static String ofAmount(String plain) {
-        return through(AMOUNTS, plain);
+        String said = through(AMOUNTS, plain);
+        Matcher range = UNIT_AT_BOTH.matcher(said);
+        return range.matches() && range.group(2).equalsIgnoreCase(range.group(4))
+                ? range.group(1) + "-" + range.group(3) + " " + range.group(2)
+                : said;
     }
 
     static String ofMoment(String plain) {

@@ -1,7 +1,7 @@
 package app.velvetcrock.core.kitchen;
 
+import com.google.re2j.Pattern;
 import java.util.Optional;
-import java.util.regex.Pattern;
 
 /** Reads a bare number as people write one: "2", "2/3", "half", "1 ½", "60 %". */
 public final class ShareReader {

@@ -1,5 +1,8 @@
 package app.velvetcrock.core.kitchen;
 
+import app.velvetcrock.core.text.Linear;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
@@ -11,8 +14,6 @@ import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -91,11 +92,11 @@ public final class WhenReader {
             return Optional.of(now);
         }
         Matcher since = SINCE.matcher(text);
-        if (since.matches() && !since.group(2).matches("(day|week|month|fortnight)s?")) {
+        if (since.matches() && !Linear.matches(since.group(2), "(day|week|month|fortnight)s?")) {
             ChronoUnit unit = since.group(2).startsWith("h") ? ChronoUnit.HOURS : ChronoUnit.MINUTES;
             return ClockReader.count(since.group(1)).map(count -> now.minus(count, unit));
         }
-        Matcher part = IN_PART.matcher(typed.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " "));
+        Matcher part = IN_PART.matcher(Linear.every(typed.strip().toLowerCase(Locale.ROOT), "\\s+", " "));
         if (part.matches()) {
             LocalDate day =
                     plainDay(part.group(2) == null ? "today" : part.group(2)).orElseThrow();
@@ -117,7 +118,7 @@ public final class WhenReader {
     /** A day and a time, in either order, with nothing left over. */
     private Optional<LocalDateTime> dayAndTime(String text) {
         for (int space = text.indexOf(' '); space > 0; space = text.indexOf(' ', space + 1)) {
-            String first = text.substring(0, space).replaceFirst(",$", "");
+            String first = Linear.first(text.substring(0, space), ",$", "");
             String rest = text.substring(space + 1);
             Optional<LocalDateTime> read = plainDay(first)
                     .flatMap(day -> ClockReader.time(rest).map(day::atTime))
@@ -131,7 +132,7 @@ public final class WhenReader {
     }
 
     private static String plain(String typed) {
-        return Respelling.ofMoment(typed.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " "));
+        return Respelling.ofMoment(Linear.every(typed.strip().toLowerCase(Locale.ROOT), "\\s+", " "));
     }
 
     private Optional<LocalDate> plainDay(String text) {
@@ -180,7 +181,7 @@ public final class WhenReader {
     private Optional<LocalDate> counted(String text) {
         LocalDate today = now.toLocalDate();
         Matcher since = SINCE.matcher(text);
-        if (since.matches() && since.group(2).matches("(day|week|month|fortnight)s?")) {
+        if (since.matches() && Linear.matches(since.group(2), "(day|week|month|fortnight)s?")) {
             int weeks = since.group(2).startsWith("fortnight") ? 2 : 1;
             return ClockReader.count(since.group(1))
                     .map(count -> today.minus((long) count * weeks, unit(since.group(2))));

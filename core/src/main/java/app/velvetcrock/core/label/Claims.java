@@ -1,12 +1,12 @@
 package app.velvetcrock.core.label;
 
 import app.velvetcrock.core.materia.DataFile;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /** Finds words on a label or in a name that claim what in many places only a medicine may (craft: making, wording). */
 public final class Claims {

@@ -4,6 +4,7 @@ import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.materia.DataFile;
 import app.velvetcrock.core.materia.Row;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.text.Linear;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -83,7 +84,7 @@ public record Kind(
     private static Kind from(Row row) {
         Map<String, Double> others = new LinkedHashMap<>();
         row.list("others").forEach(part -> {
-            String[] both = part.split(":");
+            String[] both = Linear.split(part, ":");
             others.put(both[0], Double.parseDouble(both[1]) / PERCENT);
         });
         Set<String> traits = row.set("traits");

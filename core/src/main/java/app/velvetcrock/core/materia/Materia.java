@@ -2,6 +2,7 @@ package app.velvetcrock.core.materia;
 
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.text.Linear;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -112,7 +113,7 @@ public final class Materia {
 
     private static String tint(Row row) {
         String tint = row.text("tint");
-        if (!tint.matches("[0-9a-f]{6}")) {
+        if (!Linear.matches(tint, "[0-9a-f]{6}")) {
             throw new IllegalArgumentException("tint is “%s”, not six hex digits".formatted(tint));
         }
         return "#" + tint;

@@ -1,5 +1,6 @@
 package app.velvetcrock.core.materia;
 
+import app.velvetcrock.core.text.Linear;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -53,7 +54,7 @@ public final class Row {
 
     /** A field of words parted by commas; blank gives none. */
     public List<String> list(String column) {
-        return Arrays.stream(record.get(column).split(","))
+        return Arrays.stream(Linear.split(record.get(column), ","))
                 .map(String::strip)
                 .filter(word -> !word.isEmpty())
                 .toList();

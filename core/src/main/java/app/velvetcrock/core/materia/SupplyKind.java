@@ -3,6 +3,7 @@ package app.velvetcrock.core.materia;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.text.Linear;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -112,7 +113,7 @@ public record SupplyKind(
     }
 
     private static Melting melting(String range) {
-        String[] ends = range.split("-");
+        String[] ends = Linear.split(range, "-");
         return new Melting(
                 Temperature.ofCelsius(Double.parseDouble(ends[0])), Temperature.ofCelsius(Double.parseDouble(ends[1])));
     }

@@ -2,6 +2,7 @@ package app.velvetcrock.core.method;
 
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.text.Linear;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
@@ -222,7 +223,7 @@ public record Method(String key, String name, List<Stage> stages) {
 
     /** The shipped way this is a form of; itself for a shipped way. */
     public Method base() {
-        String plain = key.replaceFirst(VARIANT + ".*", "");
+        String plain = Linear.first(key, VARIANT + ".*", "");
         return shipped().stream()
                 .filter(method -> method.key.equals(plain))
                 .findFirst()

@@ -5,13 +5,14 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.recipe.RecipeLine.Asked;
 import app.velvetcrock.core.recipe.RecipeLine.Clear;
 import app.velvetcrock.core.recipe.RecipeLine.Instead;
+import app.velvetcrock.core.text.Linear;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -39,7 +40,7 @@ final class Proportions {
     static Stream<String> lines(String written) {
         Matcher each = EACH.matcher(written);
         if (each.matches()) {
-            return Stream.of(each.group(2).split("\\s*(?:,| and | & )\\s*"))
+            return Stream.of(Linear.split(each.group(2), "\\s*(?:,| and | & )\\s*"))
                     .filter(name -> !name.isBlank())
                     .map(name -> "1 part " + name.strip());
         }
@@ -50,7 +51,7 @@ final class Proportions {
     }
 
     private static String parts(String number, String name) {
-        return number + (number.matches("(?i)1|an?|one") ? " part " : " parts ") + name.strip();
+        return number + (Linear.matches(number, "(?i)1|an?|one") ? " part " : " parts ") + name.strip();
     }
 
     /** How many parts a line says, and of what. */
@@ -67,8 +68,8 @@ final class Proportions {
     static Optional<PerOil> perOil(String line) {
         Matcher per = PER.matcher(line);
         return per.matches()
-                ? Optional.of(
-                        new PerOil(per.group(1), per.group(2).matches("\\d.*") ? per.group(2) : "1 " + per.group(2)))
+                ? Optional.of(new PerOil(
+                        per.group(1), Linear.matches(per.group(2), "\\d.*") ? per.group(2) : "1 " + per.group(2)))
                 : Optional.empty();
     }
 

@@ -15,13 +15,14 @@ import app.velvetcrock.core.recipe.RecipeLine.Asked;
 import app.velvetcrock.core.recipe.RecipeLine.Clear;
 import app.velvetcrock.core.recipe.RecipeLine.Contradicting;
 import app.velvetcrock.core.recipe.RecipeLine.Instead;
+import app.velvetcrock.core.text.Linear;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -38,7 +39,7 @@ public final class RecipeReader {
 
     private static final int LONGEST_LINE = 200;
     private static final int MOST_LINES = 60;
-    private static final Pattern BULLET = Pattern.compile("^\\s*(?:[-*•–]\\s+|\\d+[.)]\\s+(?=\\d))");
+    private static final Pattern BULLET = Pattern.compile("^\\s*(?:[-*•–]\\s+|\\d+[.)]\\s+(\\d))");
     private static final Pattern AFTERWARDS =
             Pattern.compile("^(.*?)\\s*(?::|=|\\s[-–]\\s)\\s*((?:\\d|[½⅓⅔¼¾⅛]|an? |half|one|two|three).*)$");
     private static final Pattern SECOND =
@@ -76,7 +77,7 @@ public final class RecipeReader {
     }
 
     private static String unbulleted(String line) {
-        return BULLET.matcher(line).replaceFirst("").strip();
+        return BULLET.matcher(line).replaceFirst("$1").strip();
     }
 
     private Optional<RecipeLine> ofParts(String written, Proportions.Part part) {
@@ -132,7 +133,7 @@ public final class RecipeReader {
         if (written.length() > LONGEST_LINE) {
             return new Asked(written, "This line is longer than an ingredient can be.", List.of());
         }
-        String line = BULLET.matcher(written).replaceFirst("").strip();
+        String line = BULLET.matcher(written).replaceFirst("$1").strip();
         return split(line).map(parts -> read(written, parts)).orElseGet(() -> notSplit(written, line));
     }
 
@@ -162,13 +163,13 @@ public final class RecipeReader {
 
     /** The longest beginning that reads as an amount, when what follows names something. */
     private Optional<Parts> leading(String line) {
-        String[] words = line.split("\\s+");
+        String[] words = Linear.split(line, "\\s+");
         for (int taken = words.length - 1; taken > 0; taken--) {
-            String amount = String.join(" ", List.of(words).subList(0, taken)).replaceFirst(",$", "");
+            String amount = Linear.first(String.join(" ", List.of(words).subList(0, taken)), ",$", "");
             String name = String.join(" ", List.of(words).subList(taken, words.length));
             if (reads(amount)
                     && !isVague(amount + " " + words[taken])
-                    && !name.matches(".*\\d.*")
+                    && !Linear.matches(name, ".*\\d.*")
                     && things.find(name).isPresent()) {
                 return Optional.of(new Parts(amount, "", name));
             }
@@ -264,7 +265,7 @@ public final class RecipeReader {
     }
 
     private RecipeLine notSplit(String written, String line) {
-        String[] words = line.split("\\s+");
+        String[] words = Linear.split(line, "\\s+");
         for (int taken = 1; taken < words.length; taken++) {
             String amount = String.join(" ", List.of(words).subList(0, taken));
             if (isVague(amount)) {

@@ -6,6 +6,7 @@ import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.text.Linear;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
@@ -156,12 +157,12 @@ public final class Things {
     public Optional<Thing> find(String written) {
         String plain = plain(written);
         // "Wax" alone is what nearly everybody means by it; a recipe line says which was taken.
-        String text = plain.matches("(?:the )?wax") ? "beeswax" : plain;
+        String text = Linear.matches(plain, "(?:the )?wax") ? "beeswax" : plain;
         if (text.isEmpty()) {
             return Optional.empty();
         }
-        boolean essential = text.matches(".*\\b(essential|eo)\\b.*");
-        boolean poured = text.matches(".*\\b(oil|oils|butter)\\b.*") && !essential;
+        boolean essential = Linear.matches(text, ".*\\b(essential|eo)\\b.*");
+        boolean poured = Linear.matches(text, ".*\\b(oil|oils|butter)\\b.*") && !essential;
         String bareText = " " + bare(text) + " ";
         return known.stream()
                 .map(name -> name.in(bareText, text))
@@ -182,14 +183,14 @@ public final class Things {
     /** The words of a name that neither name the thing nor say how it is: they were not understood. */
     List<String> unread(String written, Thing thing) {
         Set<String> named = thing.names().stream()
-                .flatMap(name -> Arrays.stream(plain(name).split(" ")))
+                .flatMap(name -> Arrays.stream(Linear.split(plain(name), " ")))
                 .map(Things::singular)
                 .collect(Collectors.toSet());
-        return Arrays.stream(plain(written).split(" "))
+        return Arrays.stream(Linear.split(plain(written), " "))
                 .filter(word -> word.length() > 1
                         && !DECORATION.contains(word)
                         && !named.contains(singular(word))
-                        && !word.matches("or|for|to|in|with|from|optional|crumbled|rubbed"))
+                        && !Linear.matches(word, "or|for|to|in|with|from|optional|crumbled|rubbed"))
                 .toList();
     }
 
@@ -224,42 +225,40 @@ public final class Things {
             return thing;
         }
         HerbKind herb = thing.herb().get();
-        Moisture moisture = text.matches(".*\\bfresh\\b.*")
+        Moisture moisture = Linear.matches(text, ".*\\bfresh\\b.*")
                 ? Moisture.FRESH
-                : text.matches(".*\\bwilted\\b.*") ? Moisture.WILTED : Moisture.DRIED;
-        Cut cut = text.matches(".*\\bpowder(ed)?\\b.*")
+                : Linear.matches(text, ".*\\bwilted\\b.*") ? Moisture.WILTED : Moisture.DRIED;
+        Cut cut = Linear.matches(text, ".*\\bpowder(ed)?\\b.*")
                 ? Cut.POWDER
-                : text.matches(".*\\bground\\b.*")
+                : Linear.matches(text, ".*\\bground\\b.*")
                         ? Cut.GROUND
-                        : text.matches(".*\\bwhole\\b.*")
+                        : Linear.matches(text, ".*\\bwhole\\b.*")
                                 ? Cut.WHOLE
-                                : text.matches(".*\\b(crumbled|rubbed|crushed)\\b.*")
+                                : Linear.matches(text, ".*\\b(crumbled|rubbed|crushed)\\b.*")
                                         ? Cut.CRUMBLED
                                         : Cut.CUT_AND_SIFTED;
         return Thing.herb(herb, part(text).orElse(herb.part()), cut, moisture, materia);
     }
 
     private static Optional<Part> part(String text) {
-        if (text.matches(".*\\blea(f|ves)\\b.*")) {
+        if (Linear.matches(text, ".*\\blea(f|ves)\\b.*")) {
             return Optional.of(Part.LEAF);
         }
-        if (text.matches(".*\\b(heads?|blossoms?)\\b.*")) {
+        if (Linear.matches(text, ".*\\b(heads?|blossoms?)\\b.*")) {
             return Optional.of(Part.FLOWER);
         }
         return Arrays.stream(Part.values())
-                .filter(part -> text.matches(".*\\b" + part.name().toLowerCase(Locale.ROOT) + "s?\\b.*"))
+                .filter(part -> Linear.matches(text, ".*\\b" + part.name().toLowerCase(Locale.ROOT) + "s?\\b.*"))
                 .findFirst();
     }
 
     static String plain(String text) {
-        return text.toLowerCase(Locale.ROOT)
-                .replace('’', '\'')
-                .replaceAll("[^\\p{L}\\p{N}'-]+", " ")
+        return Linear.every(text.toLowerCase(Locale.ROOT).replace('’', '\''), "[^\\p{L}\\p{N}'-]+", " ")
                 .strip();
     }
 
     private static String bare(String text) {
-        return Arrays.stream(plain(text).split(" "))
+        return Arrays.stream(Linear.split(plain(text), " "))
                 .filter(word -> !DECORATION.contains(word))
                 .map(Things::singular)
                 .collect(Collectors.joining(" "));

@@ -1,13 +1,14 @@
 package app.velvetcrock.core.timetable;
 
+import app.velvetcrock.core.text.Linear;
+import com.google.re2j.Matcher;
+import com.google.re2j.Pattern;
 import java.time.DateTimeException;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
@@ -49,7 +50,7 @@ public final class HoursReader {
             throw new NoHoursException("that is longer than a day's hours can be");
         }
         String text = typed.strip().toLowerCase(Locale.ROOT);
-        if (text.isEmpty() || text.matches("none|nobody|away|out|-|–")) {
+        if (text.isEmpty() || Linear.matches(text, "none|nobody|away|out|-|–")) {
             return List.of();
         } else if (text.equals("all day")) {
             return List.of(ALL_DAY);
@@ -57,7 +58,7 @@ public final class HoursReader {
             throw new NoHoursException("that is longer than a day's hours can be");
         }
         List<Window> windows = new ArrayList<>();
-        for (String part : text.split(" ?(?:,|;| and ) ?")) {
+        for (String part : Linear.split(text, " ?(?:,|;| and ) ?")) {
             windows.add(window(part.strip()));
         }
         windows.sort(Comparator.comparing(Window::from));
