@@ -50,8 +50,11 @@ for (const font of ['alegreya', 'atkinson-hyperlegible-next']) {
   }
   copyFileSync(join(modules, '@fontsource-variable', font, 'LICENSE'), join(out, 'fonts', `${font}.LICENSE.txt`));
 }
-for (const file of filesUnder(join(here, 'src')).filter((name) => name.endsWith('.js'))) {
-  copyFileSync(file, join(out, 'js', file.split('/').pop()));
-}
+// One file for a page: what it imports is in it, so that its address, which carries a hash of what is there, names all of it.
+execFileSync(
+  join(here, 'node_modules', '.bin', 'esbuild'),
+  ['src/app.js', '--bundle', '--minify', '--format=esm', '--target=es2022', '--legal-comments=none', `--outfile=${join(out, 'js', 'app.js')}`],
+  { cwd: here, stdio: 'inherit' },
+);
 writeFileSync(stampFile, stamp + '\n');
 console.log('frontend: built');

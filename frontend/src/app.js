@@ -76,9 +76,7 @@ document.addEventListener('htmx:responseError', (event) => {
   const status = event.detail.xhr.status;
   alarm(status === 503
     ? '! Not saved: the database is away for the moment. What you typed is still here; send it again in a little while.'
-    : status === 403
-      ? '! Not sent: the sign-in has ended. Sign in again in another window, then send this once more.'
-      : '! Not saved: something went wrong on our side. What you typed is still here; try again.');
+    : '! Not saved: something went wrong on our side. What you typed is still here; try again.');
 });
 document.addEventListener('htmx:afterRequest', (event) => { if (event.detail.successful) alarm(''); });
 
@@ -109,7 +107,11 @@ const named = (refused) => {
     if (label && !link.textContent.startsWith(label)) link.textContent = `${label}: ${link.textContent}`;
   }
 };
+// What was kept while somebody signed in again goes on by itself.
+const sendOn = () => document.querySelector('form[data-send-on]')?.requestSubmit();
+document.addEventListener('DOMContentLoaded', sendOn);
 const goOn = () => {
+  sendOn();
   const refused = document.getElementById('refused');
   if (refused) {
     named(refused);

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.Statement;
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -51,6 +52,7 @@ class OlderReleaseTest {
             sql.execute("create database " + name);
             try {
                 load(server + name, release);
+                linesAreOfThePublishedShape(server + name);
                 System.setProperty("spring.profiles.active", "test");
                 try (ConfigurableApplicationContext application = SpringApplication.run(
                         VelvetCrock.class,
@@ -84,6 +86,21 @@ class OlderReleaseTest {
                 Connection connection = DriverManager.getConnection(url, "crock", "");
                 Statement sql = connection.createStatement()) {
             sql.execute(new String(dump.readAllBytes(), StandardCharsets.UTF_8));
+        }
+    }
+
+    private static void linesAreOfThePublishedShape(String url) throws Exception {
+        try (Connection connection = DriverManager.getConnection(url, "crock", "");
+                Statement sql = connection.createStatement();
+                ResultSet line = sql.executeQuery("select kind, value from batch_entry")) {
+            int seen = 0;
+            while (line.next()) {
+                seen++;
+                assertThat(LogShape.faults(line.getString(1), line.getString(2)))
+                        .as(line.getString(1) + " " + line.getString(2))
+                        .isEmpty();
+            }
+            assertThat(seen).isGreaterThan(50);
         }
     }
 

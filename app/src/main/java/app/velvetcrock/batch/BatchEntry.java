@@ -2,8 +2,6 @@ package app.velvetcrock.batch;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -56,8 +54,8 @@ class BatchEntry {
 
     UUID batchId;
 
-    @Enumerated(EnumType.STRING)
-    Kind kind;
+    /** One of {@link Kind}, unless a newer release wrote it. */
+    String kind;
 
     Instant happenedAt;
     Instant recordedAt;
@@ -83,7 +81,7 @@ class BatchEntry {
     protected BatchEntry() {}
 
     BatchEntry(UUID batchId, Instant happenedAt, LineCodec.Stored line, Said said) {
-        this.kind = line.kind();
+        this.kind = line.kind().name();
         this.batchId = batchId;
         this.happenedAt = happenedAt;
         this.task = line.task();
@@ -99,7 +97,7 @@ class BatchEntry {
         entry.id = row.getObject("id", UUID.class);
         entry.stillroomId = row.getObject("stillroom_id", UUID.class);
         entry.batchId = row.getObject("batch_id", UUID.class);
-        entry.kind = Kind.valueOf(row.getString("kind"));
+        entry.kind = row.getString("kind");
         entry.happenedAt = row.getTimestamp("happened_at").toInstant();
         entry.recordedAt = row.getTimestamp("recorded_at").toInstant();
         entry.accountId = row.getObject("account_id", UUID.class);

@@ -16,12 +16,17 @@ import app.velvetcrock.plans.Json;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidTypeIdException;
 
 /**
- * The one place that knows how lines of the log are stored. What was stored once is read for good: a kind's value only ever gains
- * fields.
+ * The one place that knows how lines of the log are stored: in their published shape (docs/formats/log.schema.json), which
+ * {@link LineShape} keeps apart from core's records. What was stored once is read for good.
  */
 @Component
 class LineCodec {
@@ -48,18 +53,37 @@ class LineCodec {
     private record Strained(
             Volume out, Mass mass, Pressing pressing, KeepUntil keepUntil, UUID lot, boolean learned, Seen seen) {}
 
-    private record Corrected(Kind kind, @Nullable String task, @Nullable String words, String value) {}
+    private record Corrected(String kind, @Nullable String task, @Nullable String words, String value) {}
 
     Stored write(Line line) {
         return line.accept(new Writer());
     }
 
+    /** What a line says; of one that a newer release wrote, that it did. */
     Line read(BatchEntry entry) {
-        return read(entry.kind, entry.task, entry.correctsId, entry.typed, entry.value);
+        return kind(entry.kind)
+                .flatMap(kind -> understood(() ->
+                        read(kind, entry.task, entry.correctsId, entry.typed, LineShape.latest(entry.value, json))))
+                .orElseGet(Line.Newer::new);
+    }
+
+    private static Optional<Kind> kind(String written) {
+        return Stream.of(Kind.values())
+                .filter(kind -> kind.name().equals(written))
+                .findFirst();
+    }
+
+    /** A word for what was done that is not known here, and a version that is not, were written by a newer release. */
+    private static Optional<Line> understood(Supplier<Line> reading) {
+        try {
+            return Optional.of(reading.get());
+        } catch (LineShape.Newer | InvalidTypeIdException | InvalidFormatException newer) {
+            return Optional.empty();
+        }
     }
 
     private Line read(
-            Kind kind, @Nullable String written, @Nullable UUID corrects, @Nullable String words, String value) {
+            Kind kind, @Nullable String written, @Nullable UUID corrects, @Nullable String words, JsonNode value) {
         Optional<TaskKey> task = Optional.ofNullable(written).map(TaskKey::parse);
         String said = words == null ? "" : words;
         return switch (kind) {
@@ -99,8 +123,10 @@ class LineCodec {
             case LESSON -> new Line.Lesson(said);
             case CORRECTED -> {
                 Corrected read = json.read(value, Corrected.class);
+                Kind now = kind(read.kind()).orElseThrow(LineShape.Newer::new);
                 yield new Line.Corrected(
-                        target(corrects), read(read.kind(), read.task(), null, read.words(), read.value()));
+                        target(corrects),
+                        read(now, read.task(), null, read.words(), LineShape.latest(read.value(), json)));
             }
             case TAKEN_BACK -> new Line.TakenBack(target(corrects));
         };
@@ -113,18 +139,22 @@ class LineCodec {
         return corrects;
     }
 
+    private String shaped(Object value) {
+        return LineShape.of(value, json);
+    }
+
     private final class Writer implements Line.Visitor<Stored> {
 
         private Stored of(Kind kind, Object value) {
-            return new Stored(kind, null, null, null, json.write(value));
+            return new Stored(kind, null, null, null, shaped(value));
         }
 
         private Stored task(Kind kind, Line line, Object value) {
-            return new Stored(kind, line.task().map(TaskKey::toString).orElse(null), null, null, json.write(value));
+            return new Stored(kind, line.task().map(TaskKey::toString).orElse(null), null, null, shaped(value));
         }
 
         private Stored words(Kind kind, String words) {
-            return new Stored(kind, null, null, words, "{}");
+            return new Stored(kind, null, null, words, LineShape.EMPTY);
         }
 
         @Override
@@ -139,7 +169,7 @@ class LineCodec {
 
         @Override
         public Stored tended(Line.Tended line) {
-            return new Stored(Kind.TENDED, line.key().toString(), null, null, "{}");
+            return new Stored(Kind.TENDED, line.key().toString(), null, null, LineShape.EMPTY);
         }
 
         @Override
@@ -225,12 +255,17 @@ class LineCodec {
                     now.task(),
                     line.entry(),
                     null,
-                    json.write(new Corrected(now.kind(), now.task(), now.words(), now.value())));
+                    shaped(new Corrected(now.kind().name(), now.task(), now.words(), now.value())));
         }
 
         @Override
         public Stored takenBack(Line.TakenBack line) {
-            return new Stored(Kind.TAKEN_BACK, null, line.entry(), null, "{}");
+            return new Stored(Kind.TAKEN_BACK, null, line.entry(), null, LineShape.EMPTY);
+        }
+
+        @Override
+        public Stored newer(Line.Newer line) {
+            throw new IllegalStateException("what a newer release wrote is not written again");
         }
     }
 }

@@ -4,6 +4,7 @@ import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.LineWords;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
@@ -116,6 +117,9 @@ public class Makings {
     /** Writes the line a deed leaves; its making is locked. */
     @Transactional(propagation = Propagation.MANDATORY)
     public UUID write(UUID id, Line line, Doing<?> doing) {
+        if (sheet(id).lines().stream().anyMatch(written -> written.line() instanceof Line.Newer && !written.gone())) {
+            throw new app.velvetcrock.web.Refused(May.ahead().orElseThrow());
+        }
         BatchEntry entry =
                 new BatchEntry(id, doing.at(), codec.write(line), new BatchEntry.Said(doing.key(), doing.typed()));
         entry.accountId = doing.by();

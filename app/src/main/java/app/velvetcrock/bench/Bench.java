@@ -120,7 +120,7 @@ public class Bench {
                                 .filter(Objects::nonNull)
                                 .flatMap(row ->
                                         BenchReading.named(shelves.herbs(), Stock.OfHerb::id, row.herb()).stream()))
-                .map(herb -> new Ingredient(herb.kind(), herb.moisture()))
+                .map(herb -> new Ingredient(herb.kind(), herb.texture().part(), herb.moisture()))
                 .toList();
         CarrierKind carrier =
                 reading.together(typed, shelves, new Fields(house.reader()), house.dayOf(clock.instant()));

@@ -38,15 +38,16 @@ public class Json {
     }
 
     /** A value as it would be written, to be rearranged. */
-    JsonNode tree(Object value) {
+    public JsonNode tree(Object value) {
         return mapper.valueToTree(value);
     }
 
-    JsonNode parse(String text) {
+    /** A stored value, to be rearranged before it is read. */
+    public JsonNode parse(String text) {
         return mapper.readTree(text);
     }
 
-    <T> T read(JsonNode tree, Class<T> type) {
+    public <T> T read(JsonNode tree, Class<T> type) {
         return mapper.treeToValue(tree, type);
     }
 

@@ -108,4 +108,9 @@ record RibbonMarks() implements Line.Visitor<String> {
     public String takenBack(Line.TakenBack line) {
         return NOTE;
     }
+
+    @Override
+    public String newer(Line.Newer line) {
+        return NOTE;
+    }
 }

@@ -2,6 +2,7 @@ package app.velvetcrock.batch;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.velvetcrock.LogShape;
 import app.velvetcrock.batch.BatchEntry.Kind;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Seen;
@@ -37,18 +38,26 @@ import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.core.working.Figure;
 import app.velvetcrock.core.working.Working;
 import app.velvetcrock.plans.Json;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvFileSource;
+import org.junit.jupiter.params.provider.CsvSource;
 
 class LineCodecTest {
 
-    private static final UUID LOT = UUID.randomUUID();
+    private static final UUID LOT = UUID.fromString("01890a5d-ac96-774b-bcce-b302099a8057");
     private static final LocalDate DAY = LocalDate.of(2027, 6, 1);
     private static final Instant AT = Instant.parse("2026-10-01T18:00:00Z");
 
@@ -60,7 +69,7 @@ class LineCodecTest {
     private final LineCodec codec = new LineCodec(new Json());
 
     @Test
-    void everyKindOfLineReadsBackAsItWasWritten() {
+    void everyKindOfLineReadsBackAsItWasWritten() throws IOException {
         Optional<TaskKey> task = Optional.of(TaskKey.parse("stand.look.2"));
         Take take = new Take(LOT, Mass.ofGrams(40));
         Volume oil = Volume.ofMillilitres(275);
@@ -129,16 +138,71 @@ class LineCodecTest {
                 new Line.Panned(new MakingLine.Noted("smells of honey")),
                 new Line.Noted("Next time: is an ordinary note"),
                 new Line.Lesson("cut it finer"),
-                new Line.Corrected(UUID.randomUUID(), new Line.Looked(task, Look.ALL_WELL)),
-                new Line.Corrected(UUID.randomUUID(), new Line.Noted("it was two")),
-                new Line.TakenBack(UUID.randomUUID()));
+                new Line.Corrected(LOT, new Line.Looked(task, Look.ALL_WELL)),
+                new Line.Corrected(LOT, new Line.Noted("it was two")),
+                new Line.TakenBack(LOT));
         Set<Kind> kinds = EnumSet.noneOf(Kind.class);
+        StringBuilder kept = new StringBuilder();
         for (Line line : lines) {
             BatchEntry stored =
                     new BatchEntry(UUID.randomUUID(), AT, codec.write(line), new BatchEntry.Said(LOT, "as typed"));
-            kinds.add(stored.kind);
+            kinds.add(Kind.valueOf(stored.kind));
+            assertThat(LogShape.faults(stored.kind, stored.value))
+                    .as(stored.value)
+                    .isEmpty();
+            kept.append(kept(stored)).append(line).append("\n");
             assertThat(codec.read(stored)).isEqualTo(line);
         }
         assertThat(kinds).isEqualTo(EnumSet.allOf(Kind.class));
+        Files.writeString(Path.of("target/lines.tsv"), kept);
+    }
+
+    private static String kept(BatchEntry stored) {
+        return String.join(
+                "\t",
+                stored.kind,
+                Objects.requireNonNullElse(stored.task, ""),
+                stored.correctsId == null ? "" : stored.correctsId.toString(),
+                stored.typed,
+                stored.value,
+                "");
+    }
+
+    /** Lines of every kind and every step of a making as releases stored them, before they had a version and since: read as ever. */
+    @ParameterizedTest
+    @CsvFileSource(resources = "/dumps/2026-11-lines.tsv", delimiter = '\t', quoteCharacter = '\0', numLinesToSkip = 0)
+    void whatWasStoredIsReadForGood(
+            String kind,
+            @Nullable String task,
+            @Nullable UUID corrects,
+            @Nullable String typed,
+            String value,
+            String line) {
+        BatchEntry stored = new BatchEntry(
+                LOT,
+                AT,
+                new LineCodec.Stored(Kind.valueOf(kind), task, corrects, typed, value),
+                new BatchEntry.Said(LOT, ""));
+        assertThat(codec.read(stored)).hasToString(line);
+        assertThat(LogShape.faults(kind, value)).isEmpty();
+    }
+
+    /** A kind, a step, a word or a version that a newer release brought: that it wrote something, and no more. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            POLISHED  | {}
+            PAN       | {"step":{"what":"frozen"}}
+            TURNED    | {"change":"STEAMED","setting":null,"source":null}
+            NOTED     | {"version":2}
+            CORRECTED | {"kind":"POLISHED","task":null,"words":null,"value":"{}"}
+            """)
+    void whatANewerReleaseWroteIsToldApart(String kind, String value) {
+        BatchEntry stored = new BatchEntry(
+                LOT, AT, new LineCodec.Stored(Kind.NOTED, null, LOT, "words", value), new BatchEntry.Said(LOT, ""));
+        stored.kind = kind;
+        assertThat(codec.read(stored)).isEqualTo(new Line.Newer());
     }
 }

@@ -77,6 +77,8 @@ public sealed interface Line {
         R corrected(Corrected line);
 
         R takenBack(TakenBack line);
+
+        R newer(Newer line);
     }
 
     /** So much herb and oil really went in, out of these lots; spirit is among them. */
@@ -322,6 +324,14 @@ public sealed interface Line {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.takenBack(this);
+        }
+    }
+
+    /** A newer release wrote it, and this one does not know what it says: only that there is something. */
+    record Newer() implements Line {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.newer(this);
         }
     }
 }

@@ -154,6 +154,11 @@ public record LineWords(Wording say) implements Line.Visitor<String> {
     }
 
     @Override
+    public String newer(Line.Newer line) {
+        return "Written by a newer release: what it says is shown once this one is up to date";
+    }
+
+    @Override
     public String takenBack(Line.TakenBack line) {
         return "Took a line back";
     }

@@ -58,6 +58,14 @@ public record Log(List<Entry> entries) {
                 : entry;
     }
 
+    /**
+     * Tells whether a newer release wrote something here that this one cannot read. Where the batch stands is not known then, and
+     * nothing may be done to it.
+     */
+    public boolean isAhead() {
+        return entries.stream().map(Entry::line).anyMatch(Line.Newer.class::isInstance);
+    }
+
     /** What was said of one kind, in order. */
     public <T extends Line> List<T> all(Class<T> kind) {
         return entries.stream()

@@ -44,7 +44,14 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
 
     /** Why a deed may not be done; empty where it may. */
     public static Optional<Refusal> be(Deed deed, Standing standing, Times times) {
-        return deed.accept(new May(standing, times));
+        return standing.log().isAhead() ? ahead() : deed.accept(new May(standing, times));
+    }
+
+    /** Whoever cannot read a log does not know what may be done. */
+    public static Optional<Refusal> ahead() {
+        return refused(
+                "A newer release has written here what this one cannot read. Nothing was written; it can be once this one "
+                        + "is up to date too.");
     }
 
     @Override

@@ -51,6 +51,7 @@ public record DryingCourse(
     private static final double BELIEVED = 0.20;
 
     private static final Duration STEADY_FOR = Duration.ofHours(20);
+
     /** Of so many points the curve is drawn: no corner shows at the width of a page. */
     private static final int CURVE_POINTS = 24;
 
@@ -95,7 +96,7 @@ public record DryingCourse(
         WaterContent water = state == State.DRY && isDryByWeight(law, weighIns) ? corrected(start, now) : start.water();
         DryingLaw known = DryingLaw.of(start, water.fraction());
         List<WeighIn> apart = apart(start, weighIns);
-        Optional<Double> rate = known.rate(apart).filter(k -> k >= SLOWEST_A_DAY);
+        Optional<Double> rate = known.rate(apart).filter(k -> k >= SLOWEST_A_DAY && isMoreThanRounding(start, apart));
         boolean goesOn = state == State.DRYING || state == State.TRY_IT;
         Optional<Instant> ready = goesOn ? rate.map(known::readyAt) : Optional.empty();
         Optional<Range> range =
@@ -114,6 +115,12 @@ public record DryingCourse(
                         ? rate.map(k -> curve(known, k, ready, weighIns)).orElse(List.of())
                         : List.of(),
                 working(known, rate, ready, now));
+    }
+
+    /** A loss of a step or two of the scale may be none: each weight is rounded, and no pace is read off that. */
+    private static boolean isMoreThanRounding(DryingStart start, List<WeighIn> apart) {
+        double lost = start.mass().grams() - last(apart).mass().grams();
+        return lost >= STEADY_STEPS * start.scaleStep().grams();
     }
 
     /** Of weighings near to each other the last alone, and none near the start, which was weighed itself. */

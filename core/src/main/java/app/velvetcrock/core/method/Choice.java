@@ -60,7 +60,7 @@ public record Choice(Method method, Fitness fitness, int rank) {
     private static int rank(Method method, Situation situation) {
         boolean drawn = method.isHeated() || method.is(Method.SPIRIT_FIRST);
         int rank = EASE.getOrDefault(method.base().key(), 0);
-        rank += situation.is("resinous") ? drawn ? SUITS : -SUITS : 0;
+        rank += situation.isResinous() ? drawn ? SUITS : -SUITS : 0;
         rank += situation.hasHardResin() && method.is(Method.SPIRIT_FIRST) ? SUITS : 0;
         rank += situation.is("aromatic") ? method.isHeated() ? -SUITS : SUITS : 0;
         rank += (situation.is("hot") || situation.is("stains")) && method.isHeated() ? 1 : 0;

@@ -105,8 +105,8 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
 
     private static List<String> chemistry(Method method, Situation situation) {
         List<String> advice = new ArrayList<>();
-        if (situation.is("resinous")) {
-            advice.add(situation.named("resinous")
+        if (situation.isResinous()) {
+            advice.add(situation.named(Ingredient::isResinous)
                     + (method.isHeated()
                             ? " resinous: heat suits it"
                             : " resinous: heat draws more from it than a cold jar"));

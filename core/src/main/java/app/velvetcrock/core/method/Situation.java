@@ -99,6 +99,10 @@ public record Situation(List<Ingredient> herbs, CarrierKind carrier, Use use, Me
         return herbs.stream().anyMatch(herb -> herb.kind().traits().contains(trait));
     }
 
+    boolean isResinous() {
+        return herbs.stream().anyMatch(Ingredient::isResinous);
+    }
+
     boolean hasHardResin() {
         return herbs.stream().anyMatch(Ingredient::isHardResin);
     }

@@ -13,9 +13,7 @@ import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.keeping.Keeping;
 import app.velvetcrock.core.keeping.Treatment;
 import app.velvetcrock.core.materia.Cut;
-import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
-import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Band;
@@ -77,7 +75,7 @@ public final class Planner {
         Circumstances how = request.circumstances();
         return new Situation(
                 request.herbs().stream()
-                        .map(herb -> new Ingredient(herb.kind(), herb.moisture()))
+                        .map(herb -> new Ingredient(herb.kind(), herb.texture().part(), herb.moisture()))
                         .toList(),
                 request.carriers().asFound(how.start()),
                 how.use(),
@@ -126,7 +124,7 @@ public final class Planner {
                 .map(PlannedHerb::cut)
                 .max(Cut::compareTo)
                 .orElseThrow();
-        boolean bud = request.herbs().stream().anyMatch(herb -> isResinousBud(herb.kind()));
+        boolean bud = ingredients(request).anyMatch(Ingredient::isResinousBud);
         return new Treatment(peak, method.isInLight(), request.wettest(), finest, bud, food, finish.after());
     }
 
@@ -149,8 +147,9 @@ public final class Planner {
         return finer;
     }
 
-    private static boolean isResinousBud(HerbKind kind) {
-        return kind.part() == Part.BUD && kind.traits().contains("resinous");
+    private static Stream<Ingredient> ingredients(PlanRequest request) {
+        return request.herbs().stream()
+                .map(herb -> new Ingredient(herb.kind(), herb.texture().part(), herb.moisture()));
     }
 
     private List<Caution> cautions(PlanRequest request) {

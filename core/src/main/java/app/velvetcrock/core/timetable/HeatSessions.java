@@ -66,18 +66,22 @@ final class HeatSessions {
         return Optional.empty();
     }
 
-    /** A last piece too short is lengthened by what the one before it gives. */
+    /** A last piece too short is lengthened by what those before it give, the nearest first; none of them becomes too short for that. */
     private static List<Span> shared(List<Span> sessions, Duration shortest) {
         int last = sessions.size() - 1;
         Duration lacks = shortest.minus(sessions.get(last).length());
         if (last == 0 || lacks.isNegative() || lacks.isZero()) {
             return sessions;
         }
-        Span before = sessions.get(last - 1);
-        sessions.set(
-                last - 1,
-                new Span(before.startInclusive(), before.endExclusive().minus(lacks)));
         sessions.set(last, Span.of(sessions.get(last).startInclusive(), shortest));
+        for (int i = last - 1; i >= 0 && lacks.compareTo(Duration.ZERO) > 0; i--) {
+            Span before = sessions.get(i);
+            Duration spare = before.length().minus(shortest);
+            Duration given = spare.compareTo(lacks) < 0 ? spare : lacks;
+            sessions.set(
+                    i, new Span(before.startInclusive(), before.endExclusive().minus(given)));
+            lacks = lacks.minus(given);
+        }
         return sessions;
     }
 

@@ -138,6 +138,17 @@ class DryingCourseTest {
         assertThat(heavier.curve()).isEmpty();
     }
 
+    /** On a scale of one gram, 6 g of herb that weigh 5 g a day later may have lost nothing; what weighs 4 g has lost something. */
+    @Test
+    void aRoundingIsNoPace() {
+        DryingCourse rounding = DryingCourse.of(start(6, 0.85), List.of(weighed(1, 5)));
+        assertThat(rounding.rate()).isEmpty();
+        assertThat(rounding.ready()).isEmpty();
+        assertThat(rounding.losesTooLittle()).isTrue();
+        assertThat(DryingCourse.of(start(6, 0.85), List.of(weighed(1, 4))).ready())
+                .isPresent();
+    }
+
     private static DryingStart start(double grams, double water) {
         return new DryingStart(LAID_OUT, Mass.ofGrams(grams), new WaterContent(water), Mass.ofGrams(1));
     }

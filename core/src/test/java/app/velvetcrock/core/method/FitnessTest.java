@@ -8,6 +8,7 @@ import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.spirit.Strength;
 import java.util.ArrayList;
@@ -137,7 +138,7 @@ class FitnessTest {
                             Optional<Strength> strength =
                                     spirit == 0 ? Optional.empty() : Optional.of(new Strength(spirit));
                             all.add(new Situation(
-                                    List.of(new Ingredient(herb, moisture)),
+                                    List.of(new Ingredient(herb, herb.part(), moisture)),
                                     carrier,
                                     use,
                                     Means.of(Temperature.ofCelsius(14), strength)));
@@ -170,7 +171,7 @@ class FitnessTest {
             """)
     void ranksWhatIsOpen(String herb, Moisture moisture, String carrier, Use use, double spirit, String ways) {
         Situation situation = new Situation(
-                List.of(new Ingredient(materia.herb(herb).orElseThrow(), moisture)),
+                List.of(ingredient(herb, moisture)),
                 materia.carrier(carrier).orElseThrow(),
                 use,
                 Means.of(
@@ -187,7 +188,7 @@ class FitnessTest {
     @Test
     void weakSpiritIsRefusedWithWhatToGet() {
         Situation weak = new Situation(
-                List.of(new Ingredient(materia.herb("calendula").orElseThrow(), Moisture.DRIED)),
+                List.of(ingredient("calendula", Moisture.DRIED)),
                 materia.carrier("rapeseed").orElseThrow(),
                 Use.HANDS,
                 Means.of(Temperature.ofCelsius(14), Optional.of(new Strength(37.5))));
@@ -208,9 +209,32 @@ class FitnessTest {
         return Fitness.of(
                 Method.COLD_AND_DARK,
                 new Situation(
-                        List.of(new Ingredient(kind, moisture)),
+                        List.of(new Ingredient(kind, kind.part(), moisture)),
                         oil,
                         Use.HANDS,
                         Means.of(Temperature.ofCelsius(pantry), Optional.empty())));
+    }
+
+    private Ingredient ingredient(String herb, Moisture moisture) {
+        HerbKind kind = materia.herb(herb).orElseThrow();
+        return new Ingredient(kind, kind.part(), moisture);
+    }
+
+    /** Heat is advised for what is resinous: the part that goes in decides, not the plant. */
+    @ParameterizedTest
+    @CsvSource({
+        "calendula, FLOWER, true, false",
+        "calendula, LEAF, false, false",
+        "poplar-bud, BUD, true, true",
+        "poplar-bud, LEAF, false, false",
+        "spruce-tip, NEEDLES, true, false",
+        "spruce-tip, BUD, true, true",
+        "spruce-tip, RESIN, true, false",
+        "nettle, BUD, false, false"
+    })
+    void resinousByThePartInfused(String herb, Part part, boolean resinous, boolean bud) {
+        Ingredient one = new Ingredient(materia.herb(herb).orElseThrow(), part, Moisture.DRIED);
+        assertThat(one.isResinous()).isEqualTo(resinous);
+        assertThat(one.isResinousBud()).isEqualTo(bud);
     }
 }

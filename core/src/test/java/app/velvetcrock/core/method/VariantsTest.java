@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Temperature;
@@ -193,8 +194,10 @@ class VariantsTest {
 
     private Situation situation(String herbs) {
         List<Ingredient> all = Arrays.stream(herbs.split(", "))
-                .map(herb -> new Ingredient(
-                        materia.herb(herb.split(" ")[0]).orElseThrow(), Moisture.valueOf(herb.split(" ")[1])))
+                .map(herb -> {
+                    HerbKind kind = materia.herb(herb.split(" ")[0]).orElseThrow();
+                    return new Ingredient(kind, kind.part(), Moisture.valueOf(herb.split(" ")[1]));
+                })
                 .toList();
         return new Situation(
                 all,

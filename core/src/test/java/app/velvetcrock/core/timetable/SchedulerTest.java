@@ -69,6 +69,32 @@ class SchedulerTest {
     }
 
     /**
+     * However short the evenings: no session is shorter than two hours, or than the heat asked for, also where a short last piece is
+     * shared among the others; together they earn what was asked, and no more than one session over.
+     */
+    @ParameterizedTest
+    @CsvSource({"2:05", "2:10", "2:20", "2:30", "2:45", "3:10", "5:00"})
+    void noSessionIsTooShort(String evening) {
+        Duration window = Duration.ofMinutes(
+                60L * Integer.parseInt(evening.split(":")[0]) + Integer.parseInt(evening.split(":")[1]));
+        LocalTime end = LocalTime.of(17, 0).plus(window);
+        HomeHours hours = hours("17-" + end, "17-" + end);
+        for (int minutes = 30; minutes <= 900; minutes += 7) {
+            Duration heat = Duration.ofMinutes(minutes);
+            Step.Heat step = new Step.Heat("h", "heat", heat, false, false, false);
+            List<Span> sessions =
+                    HeatSessions.place(step, at("2026-11-24T12:00"), hours).orElseThrow();
+            Duration least = heat.compareTo(Duration.ofHours(2)) < 0 ? heat : Duration.ofHours(2);
+            Duration earned = Duration.ZERO;
+            for (Span session : sessions) {
+                assertThat(session.length()).as(evening + ", " + minutes).isGreaterThanOrEqualTo(least);
+                earned = earned.plus(session.length()).minus(hours.warmUp());
+            }
+            assertThat(earned).as(evening + ", " + minutes).isBetween(heat, heat.plus(Duration.ofHours(2)));
+        }
+    }
+
+    /**
      * 8 h for Saturday 5 December, 08:00: it is strained on Friday by 22:00, so off the heat by 19:15, with 1:30 earned; Thursday
      * earns 4:15; Wednesday must earn 2:15, in 3:00,
      * so it is chopped by 18:40, on quarters 18:30. A quarter later it is strained on Saturday at 08:00, too late.
