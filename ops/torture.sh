@@ -55,6 +55,31 @@ torture() { # kills-of-a-node kills-of-the-database
   return $code
 }
 
+# The release before and this one on one database in the middle of a day's deeds; figures and an exit code.
+upgrade() { # seconds revision
+  local port=${CROCK_TORTURE_PORT:-8460} code=0 before=$STATE/before revision
+  revision=${2:-$(cat ops/release-before)}
+  torture_ready
+  if ! git cat-file -e "$revision^{commit}" 2>/dev/null; then
+    say "(The release before, $revision, is not in the history of this copy; it was not tried beside this one.)"
+    return 0
+  fi
+  if [ ! -f "$before/built" ] || [ "$(cat "$before/built")" != "$revision" ]; then
+    check_disk
+    rm -rf "$before"
+    mkdir -p "$before/src"
+    git archive "$revision" | tar -x -C "$before/src"
+    maven "The build of the release before" "$STATE/before.log" -f "$before/src/pom.xml" -DskipTests -Dmaven.test.skip=true -Dspotless.check.skip=true -pl app -am package
+    java -Djarmode=tools -jar "$before/src/app/target/velvet-crock.jar" extract --destination "$before/app" >>"$STATE/before.log" 2>&1 || fail "The release before could not be unpacked." "see .crock/before.log"
+    printf '%s' "$revision" >"$before/built"
+  fi
+  start_cluster pg-upgrade "$((port + 9))"
+  psql_on "$((port + 9))" postgres "drop database if exists crock with (force)"
+  psql_on "$((port + 9))" postgres "create database crock"
+  java -cp "browser/target/test-classes:$(find "$RUN_DIR/lib" -name 'postgresql-*.jar')" app.velvetcrock.browser.Upgrade "$before/app" "$RUN_DIR" "$port" "$((port + 9))" "${1:-20}" || code=$?
+  return $code
+}
+
 # The same load through pgbouncer in transaction mode; migrations go to the database itself.
 pooled() { # kills-of-a-node kills-of-the-database
   local port=${CROCK_TORTURE_PORT:-8460} dir code=0 conf

@@ -263,11 +263,12 @@ record MakingPage(
     private static List<LogRow> log(Makings.Sheet sheet, House house) {
         List<LogRow> rows = new ArrayList<>();
         for (Makings.Written line : sheet.lines()) {
-            if (line.line() instanceof Line.Panned done) {
+            boolean begun = line.line() instanceof Line.Panned done && done.step() instanceof MakingLine.Begun;
+            if (line.line() instanceof Line.Panned || line.line() instanceof Line.Newer) {
                 rows.add(new LogRow(
                         line.id(),
                         house.moment(line.at()) + ", " + line.by(),
-                        line.words() + (done.step() instanceof MakingLine.Begun ? warned(sheet.plan()) : ""),
+                        line.words() + (begun ? warned(sheet.plan()) : ""),
                         line.typed().equals(line.words()) ? "" : line.typed(),
                         line.gone() ? "gone" : "",
                         !line.gone()));

@@ -99,7 +99,9 @@ public final class Reply {
     }
 
     private String led(Done done) {
-        say(new Notice(done.words(), done.undo()));
+        if (!done.words().isEmpty()) {
+            say(new Notice(done.words(), done.undo()));
+        }
         return "redirect:" + done.leadsTo();
     }
 

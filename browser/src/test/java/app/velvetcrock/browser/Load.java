@@ -18,6 +18,7 @@ final class Load {
     private final Queue<Long> answered = new ConcurrentLinkedQueue<>();
     private final List<Thread> writers = new ArrayList<>();
     private volatile boolean ending;
+    private Writer someone = new Writer(this, 0);
 
     /** A load on the nodes themselves, or on what stands before them. */
     Load(List<Node> nodes, String front) {
@@ -32,9 +33,15 @@ final class Load {
         for (int i = 0; i < households; i++) {
             Writer writer = new Writer(this, i);
             writer.begin();
+            someone = writer;
             writers.add(new Thread(writer, "writer-" + i));
         }
         writers.forEach(Thread::start);
+    }
+
+    /** A session of one of the households, as a header says it. */
+    String cookie() {
+        return someone.cookie();
     }
 
     void end() throws InterruptedException {

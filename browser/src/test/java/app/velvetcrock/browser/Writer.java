@@ -72,6 +72,10 @@ final class Writer implements Runnable {
         }
     }
 
+    String cookie() {
+        return cookie;
+    }
+
     @Override
     public void run() {
         try {
