@@ -67,8 +67,10 @@ class NewerReleaseHttpTest {
 
     private void newer(String path) {
         sql.sql(
-                        "insert into batch_entry (id, stillroom_id, batch_id, kind, happened_at, recorded_at, account_id, client_key, typed, value)"
-                                + " select :id, stillroom_id, batch_id, 'POLISHED', happened_at, recorded_at, account_id, :key, '', '{\"version\": 9}'"
+                        "insert into batch_entry (id, stillroom_id, batch_id, kind, happened_at, recorded_at, account_id, client_key, "
+                                + "typed, value)"
+                                + " select :id, stillroom_id, batch_id, 'POLISHED', happened_at, recorded_at, account_id, :key, '', "
+                                + "'{\"version\": 9}'"
                                 + " from batch_entry where batch_id = :batch limit 1")
                 .param("id", UUID.randomUUID())
                 .param("key", UUID.randomUUID())

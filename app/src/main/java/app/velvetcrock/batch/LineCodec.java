@@ -13,6 +13,7 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.plans.Json;
+import app.velvetcrock.plans.LineShape;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;

@@ -6,9 +6,12 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataAccessException;
 import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.MapSession;
 import org.springframework.session.Session;
+import org.springframework.session.events.SessionDeletedEvent;
 
 /**
  * Sessions that are not written for every page: that somebody was there is noted once a minute, which is fine enough for
@@ -22,7 +25,15 @@ final class QuietSessions<S extends Session> implements FindByIndexNameSessionRe
 
     private final FindByIndexNameSessionRepository<S> stored;
 
-    QuietSessions(FindByIndexNameSessionRepository<S> stored) {
+    private final ApplicationEventPublisher said;
+
+    /**
+     * Sessions over those that are stored.
+     *
+     * @param said where it is said that one was ended
+     */
+    QuietSessions(FindByIndexNameSessionRepository<S> stored, ApplicationEventPublisher said) {
+        this.said = said;
         this.stored = stored;
     }
 
@@ -52,6 +63,7 @@ final class QuietSessions<S extends Session> implements FindByIndexNameSessionRe
     @Override
     public void deleteById(String id) {
         stored.deleteById(id);
+        said.publishEvent(new SessionDeletedEvent(this, new MapSession(id)));
     }
 
     @Override

@@ -5,6 +5,7 @@ import java.time.Duration;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.jdbc.autoconfigure.DataSourceProperties;
+import org.springframework.context.ApplicationContext;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.jdbc.support.JdbcTransactionManager;
@@ -33,11 +34,11 @@ class SessionConfig {
 
     /** Puts the quiet ones before the stored ones, wherever sessions are read and written. */
     @Bean
-    static BeanPostProcessor quietSessions() {
+    static BeanPostProcessor quietSessions(ApplicationContext said) {
         return new BeanPostProcessor() {
             @Override
             public Object postProcessAfterInitialization(Object bean, String name) {
-                return bean instanceof JdbcIndexedSessionRepository stored ? new QuietSessions<>(stored) : bean;
+                return bean instanceof JdbcIndexedSessionRepository stored ? new QuietSessions<>(stored, said) : bean;
             }
         };
     }

@@ -105,7 +105,8 @@ public class Awaited {
 
     private List<Row> rows() {
         return sql.sql("select batch_id, kind, pieces, container_lot, firmness, made_id from awaited_making "
-                        + "where stillroom_id = :stillroom and dropped_at is null order by added_at desc limit :most")
+                        + "where stillroom_id = :stillroom and dropped_at is null "
+                        + "order by made_id is not null, added_at desc limit :most")
                 .param("stillroom", Current.stillroom())
                 .param("most", MOST)
                 .query((row, at) -> new Row(

@@ -1,6 +1,7 @@
 package app.velvetcrock.errands;
 
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.NotHere;
 import java.sql.Timestamp;
 import java.time.Clock;
@@ -22,9 +23,11 @@ public class Errands {
     private static final int MOST = 200;
 
     private final JdbcClient sql;
+    private final Households households;
     private final Clock clock;
 
-    Errands(JdbcClient sql, Clock clock) {
+    Errands(JdbcClient sql, Households households, Clock clock) {
+        this.households = households;
         this.sql = sql;
         this.clock = clock;
     }
@@ -35,6 +38,8 @@ public class Errands {
     /** Puts things on the list; what stands there already for the same reason stands there once. */
     @Transactional
     public List<UUID> add(List<String> things, String because) {
+        // Two who put the same on it at once put it there once.
+        households.oneAtATime();
         return things.stream().map(words -> add(cut(words), cut(because))).toList();
     }
 

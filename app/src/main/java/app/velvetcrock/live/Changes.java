@@ -2,9 +2,13 @@ package app.velvetcrock.live;
 
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Leaving;
+import app.velvetcrock.stillroom.SignedIn;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.session.events.SessionDestroyedEvent;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -39,6 +43,25 @@ public class Changes implements Leaving {
         note(Streams.ENDED + account);
     }
 
+    /** A session ended: streams that were opened in it end, on any node. */
+    @EventListener
+    void sessionOver(SessionDestroyedEvent over) {
+        try {
+            notify("%s 0 %s%s"
+                    .formatted(SignedIn.NOWHERE, Streams.SESSION_OVER, Streams.Who.session(over.getSessionId())));
+        } catch (DataAccessException away) {
+            // Whoever it was can ask for nothing any more; the stream ends by itself within half an hour.
+        }
+    }
+
+    private void notify(String said) {
+        sql.sql("select count(pg_notify(:channel, :said))")
+                .param("channel", CHANNEL)
+                .param("said", said)
+                .query(Long.class)
+                .single();
+    }
+
     private void note(String what) {
         long next = sql.sql(
                         """
@@ -47,11 +70,7 @@ public class Changes implements Leaving {
                 .param("stillroom", Current.stillroom())
                 .query(Long.class)
                 .single();
-        sql.sql("select count(pg_notify(:channel, :said))")
-                .param("channel", CHANNEL)
-                .param("said", "%s %d %s".formatted(Current.stillroom(), next, what))
-                .query(Long.class)
-                .single();
+        notify("%s %d %s".formatted(Current.stillroom(), next, what));
     }
 
     /** How often anything changed so far. */

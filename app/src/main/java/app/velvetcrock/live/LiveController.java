@@ -5,6 +5,7 @@ import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.SignedIn;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -12,7 +13,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** Where a browser listens. */
 @Controller
@@ -35,20 +35,23 @@ class LiveController {
      * @param since the revision its page was made at; absent where it will ask for its parts by itself
      */
     @GetMapping(path = "/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter live(
+    void live(
             @RequestHeader(name = "Last-Event-ID", required = false) @Nullable String last,
             @RequestParam(required = false) @Nullable String since,
             HttpServletRequest request,
-            HttpServletResponse response) {
+            HttpServletResponse response)
+            throws IOException {
         SignedIn person = Current.person();
         response.setHeader("X-Accel-Buffering", "no");
         long now = changes.revision();
         String known = Objects.requireNonNullElse(last, Objects.requireNonNullElse(since, Long.toString(now)));
-        return streams.open(
+        streams.open(
                 new Streams.Who(
                         person.stillroom(),
                         person.account(),
-                        request.getSession(true).getId()),
+                        Streams.Who.session(request.getSession(true).getId())),
+                request,
+                response,
                 number(known),
                 now);
     }

@@ -38,12 +38,12 @@ public class Json {
     }
 
     /** A value as it would be written, to be rearranged. */
-    public JsonNode tree(Object value) {
+    JsonNode tree(Object value) {
         return mapper.valueToTree(value);
     }
 
     /** A stored value, to be rearranged before it is read. */
-    public JsonNode parse(String text) {
+    JsonNode parse(String text) {
         return mapper.readTree(text);
     }
 

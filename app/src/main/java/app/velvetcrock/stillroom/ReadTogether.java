@@ -9,12 +9,13 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionStatus;
 import org.springframework.transaction.support.DefaultTransactionDefinition;
 import org.springframework.web.servlet.AsyncHandlerInterceptor;
+import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
 /**
  * Reads all of a page in one transaction: it shows one state of things, and costs one turn at the database. It is ended
- * by a rollback, since a page writes nothing.
+ * by a rollback, since a page writes nothing, before the page is drawn.
  */
 @Configuration
 class ReadTogether implements WebMvcConfigurer, AsyncHandlerInterceptor {
@@ -43,6 +44,13 @@ class ReadTogether implements WebMvcConfigurer, AsyncHandlerInterceptor {
             request.setAttribute(STATUS, transactions.getTransaction(reading));
         }
         return true;
+    }
+
+    /** All is read before a page is drawn: the connection is somebody else's while it is, and while it is sent over a thin line. */
+    @Override
+    public void postHandle(
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView view) {
+        end(request);
     }
 
     @Override

@@ -5,6 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.Listening;
 import app.velvetcrock.Visitor;
+import java.io.IOException;
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -134,5 +139,45 @@ class LiveHttpTest {
                         () -> many.stream().noneMatch(one -> one.data().isEmpty())))
                 .isTrue();
         many.forEach(Listening::close);
+    }
+
+    /** Two hundred who take nothing of what they are told: everybody else hears as soon as ever, and they are let go. */
+    @Test
+    void whoeverStopsReadingKeepsNobodyFromHearing() throws IOException {
+        Visitor other = Visitor.stocked(port, "Stalled");
+        List<Socket> stalled = new ArrayList<>();
+        try {
+            for (int i = 0; i < 200; i++) {
+                Socket socket = new Socket();
+                socket.setReceiveBufferSize(1_024);
+                socket.connect(new InetSocketAddress("127.0.0.1", port));
+                Visitor one = i % 20 == 0 ? other = Visitor.stocked(port, "Stalled " + i) : other;
+                socket.getOutputStream()
+                        .write(
+                                "GET /live HTTP/1.1\r\nHost: 127.0.0.1\r\nAccept: text/event-stream\r\nCookie: %s\r\n\r\n"
+                                        .formatted(one.cookie())
+                                        .getBytes(StandardCharsets.UTF_8));
+                stalled.add(socket);
+            }
+            assertThat(Listening.soon(() -> streams.size() >= 200)).isTrue();
+            String filler = ":" + "x".repeat(2_000) + "\n\n";
+            for (int i = 0; i < 60; i++) {
+                streams.tellAll(filler);
+            }
+            try (Listening mine = Listening.as(port, tove, "", "")) {
+                long began = System.nanoTime();
+                note("heard all the same");
+                assertThat(Listening.soon(() -> mine.data().contains(what()))).isTrue();
+                System.out.printf("heard beside 200 stalled after %d ms%n", (System.nanoTime() - began) / 1_000_000);
+            }
+            for (int i = 0; i < 3_000 && streams.size() > 20; i++) {
+                streams.tellAll(filler);
+            }
+            assertThat(streams.size()).as("let go").isLessThan(100);
+        } finally {
+            for (Socket socket : stalled) {
+                socket.close();
+            }
+        }
     }
 }

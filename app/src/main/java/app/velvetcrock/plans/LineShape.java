@@ -1,6 +1,5 @@
-package app.velvetcrock.batch;
+package app.velvetcrock.plans;
 
-import app.velvetcrock.plans.Json;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -10,24 +9,25 @@ import tools.jackson.databind.node.ObjectNode;
  * was to the latest. The core's records may change behind it; what they no longer fit is mended here, never by a rewrite of
  * what is stored.
  */
-final class LineShape {
+public final class LineShape {
 
     static final int VERSION = 1;
 
     private static final String NUMBER = "version";
 
     /** What a line stores that says all it says by its kind, its task or its words. */
-    static final String EMPTY = "{\"%s\":%d}".formatted(NUMBER, VERSION);
+    public static final String EMPTY = "{\"%s\":%d}".formatted(NUMBER, VERSION);
 
     private LineShape() {}
 
     /** It is of a version that this release does not know. */
-    static final class Newer extends RuntimeException {
+    public static final class Newer extends RuntimeException {
 
         private static final long serialVersionUID = 1;
     }
 
-    static String of(Object value, Json json) {
+    /** A value in its published shape. */
+    public static String of(Object value, Json json) {
         ObjectNode shape = JsonNodeFactory.instance.objectNode();
         shape.put(NUMBER, VERSION);
         shape.setAll((ObjectNode) json.tree(value));
@@ -39,7 +39,7 @@ final class LineShape {
      *
      * @throws Newer where it is of a later one
      */
-    static ObjectNode latest(String stored, Json json) {
+    public static ObjectNode latest(String stored, Json json) {
         // Once a line that says all by its kind stored an empty list.
         ObjectNode shape =
                 json.parse(stored) instanceof ObjectNode object ? object : JsonNodeFactory.instance.objectNode();
