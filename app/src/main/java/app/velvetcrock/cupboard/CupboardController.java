@@ -111,6 +111,7 @@ class CupboardController {
         List<List<Stock.OfOil>> page = lines.subList(begin, Math.min(lines.size(), begin + ON_A_PAGE));
         List<Stock.OfOil> stock = page.stream().flatMap(List::stream).toList();
         model.addAttribute("only", name);
+        model.addAttribute("isMore", stores.isMore());
         model.addAttribute("isFirst", begin == 0);
         model.addAttribute("rest", lines.size() - begin - page.size());
         model.addAttribute(

@@ -38,7 +38,7 @@ class Cutting implements WebServerFactoryCustomizer<ConfigurableTomcatWebServerF
 
         @Override
         public void invoke(Request request, Response response) throws IOException, ServletException {
-            if (request.getRequestURI().endsWith("/live")) {
+            if (String.valueOf(request.getRequestURI()).endsWith("/live")) {
                 Runnable cut = () -> response.getCoyoteResponse()
                         .action(ActionCode.CLOSE_NOW, new IOException("nobody takes what is sent"));
                 request.setAttribute(CUT, cut);

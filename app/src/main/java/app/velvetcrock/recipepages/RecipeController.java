@@ -325,6 +325,7 @@ class RecipeController {
                         .map(kept -> Row.of(kept, house, catalogue))
                         .toList());
         model.addAttribute("cards", box.kept());
+        model.addAttribute("most", Recipes.MOST);
         model.addAttribute(
                 "makings",
                 formulas.all().stream()

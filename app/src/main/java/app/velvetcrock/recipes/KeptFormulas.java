@@ -47,7 +47,7 @@ public class KeptFormulas {
     public List<Kept> all() {
         return sql.sql(
                         "select id, recipe::text from kept_formula where stillroom_id = :stillroom and removed_at is null "
-                                + "order by title, created_at")
+                                + "order by title, created_at limit " + Recipes.MOST)
                 .param("stillroom", Current.stillroom())
                 .query((row, at) -> new Kept(row.getObject(1, UUID.class), file.readMaking(row.getString(2))))
                 .list();

@@ -8,7 +8,7 @@ import org.springframework.data.jpa.repository.Query;
 
 interface KeptPlanRepository extends JpaRepository<KeptPlan, UUID> {
 
-    @Query("select p from KeptPlan p where p.removedAt is null order by p.title, p.createdAt")
+    @Query("select p from KeptPlan p where p.removedAt is null order by p.title, p.createdAt limit " + Recipes.MOST)
     List<KeptPlan> all();
 
     @Query("select p from KeptPlan p where p.id = :id")

@@ -7,6 +7,6 @@ import org.springframework.data.jpa.repository.Query;
 
 interface RecipeCardRepository extends JpaRepository<RecipeCard, UUID> {
 
-    @Query("select r from RecipeCard r where r.removedAt is null order by r.title, r.createdAt")
+    @Query("select r from RecipeCard r where r.removedAt is null order by r.title, r.createdAt limit " + Recipes.MOST)
     List<RecipeCard> kept();
 }

@@ -33,6 +33,9 @@ public class Recipes {
         this.clock = clock;
     }
 
+    /** So many of a kind stand in a list; the others are found by name. */
+    public static final int MOST = 500;
+
     /** A kept recipe. */
     public record Kept(UUID id, PlanRecipe recipe) {}
 

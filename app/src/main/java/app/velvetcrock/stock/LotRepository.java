@@ -23,7 +23,10 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
     @Query("select count(l) > 0 from Lot l where l.kindKey = :key")
     boolean isStored(String key);
 
-    /** All that is in stock. A page that wants several kinds of it asks once. */
+    /** So many lots a page reads at most; where there are more it says so, and the rest is found by name. */
+    int MOST = 5_000;
+
+    /** All that is in stock, the first by name. A page that wants several kinds of it asks once. */
     default List<Lot> inStock() {
         return inStock(Current.stillroom());
     }
@@ -32,7 +35,9 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
             nativeQuery = true,
             value =
                     """
-            select * from lot where stillroom_id = :stillroom and balance > 0 order by name, created_at, id""")
+            select * from lot where stillroom_id = :stillroom and balance > 0 order by name, created_at, id limit
+            """
+                            + MOST)
     List<Lot> inStock(UUID stillroom);
 
     /** What is in stock of some kinds. */

@@ -57,6 +57,12 @@ public class Stores implements Catalogue.Stored {
         this.clock = clock;
     }
 
+    /** Tells whether more is in stock than one page reads. */
+    @Transactional(readOnly = true)
+    public boolean isMore() {
+        return lots.inStock(EnumSet.allOf(LotKind.class)).size() == LotRepository.MOST;
+    }
+
     @Transactional(readOnly = true)
     public List<Stock.OfHerb> herbs() {
         Map<String, HerbKind> kinds = catalogue.herbs().stream().collect(Collectors.toMap(HerbKind::key, kind -> kind));

@@ -208,6 +208,7 @@ class StoresController {
         StoreRows rows = new StoreRows(house, stores.levels(), conditions.open());
         Map<UUID, Mass> onRack = rack.drying().stream().collect(Collectors.toMap(Rack.OnRack::lot, Rack.OnRack::now));
         model.addAttribute("only", listing.only());
+        model.addAttribute("isMore", stores.isMore());
         model.addAttribute("sort", listing.sort());
         model.addAttribute("sorts", Listing.Sort.values());
         model.addAttribute("stocked", herbs.size() + carriers.size());

@@ -9,6 +9,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
+import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -35,6 +36,9 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
     /** No room on the disk, and a disk that fails. */
     private static final Pattern FULL = Pattern.compile("53100|58030");
 
+    /** So many lines of where something broke. */
+    private static final int FRAMES = 12;
+
     private final LastWrite wrote;
 
     DatabaseAwayFilter(LastWrite wrote) {
@@ -57,7 +61,7 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
             } else if (isDatabaseAway(e)) {
                 LOG.warn("The database is away: {}", rootMessage(e));
             } else {
-                LOG.error("Not answered", e);
+                LOG.error("Not answered: {}", where(e));
             }
             if (EdgeFilter.isDevices(request)) {
                 answerDevice(response, isDatabaseAway(e) || full);
@@ -94,6 +98,18 @@ class DatabaseAwayFilter extends OncePerRequestFilter {
                         "{\"type\":\"about:blank\",\"status\":%d,\"detail\":\"Nothing was kept: send it again in a while.\"}"
                                 .formatted(response.getStatus())
                                 .getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** What broke and where, without what it said: that may be what somebody typed. */
+    private static String where(Throwable e) {
+        StringBuilder where = new StringBuilder();
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            where.append(where.length() == 0 ? "" : "; by ")
+                    .append(cause.getClass().getName());
+            Arrays.stream(cause.getStackTrace()).limit(FRAMES).forEach(frame -> where.append(" < ")
+                    .append(frame));
+        }
+        return where.toString();
     }
 
     static boolean isFull(@Nullable Throwable e) {

@@ -392,7 +392,7 @@ class DeviceApiHttpTest {
      */
     @Test
     void whateverADeviceSaysNothingBreaks(CapturedOutput output) {
-        int messages = Integer.getInteger("crock.malformed", 500);
+        int messages = Integer.getInteger("crock.messages", 500);
         Random random = new Random(16);
         String good = message(course(Instant.parse("2026-11-24T06:00:00Z"), 5));
         Teller wrong = new Teller(port, "B".repeat(43));

@@ -1,21 +1,28 @@
 package app.velvetcrock.door;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
 import app.velvetcrock.Visitor.Filled;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.People;
 import java.io.IOException;
 import java.time.Clock;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.system.CapturedOutput;
+import org.springframework.boot.test.system.OutputCaptureExtension;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 @HttpTest
@@ -34,6 +41,9 @@ class DoorHttpTest {
 
     @Autowired
     SignInLimit limit;
+
+    @Autowired
+    People people;
 
     @Test
     void signUpOutInAndAnotherPassword() {
@@ -431,6 +441,27 @@ class DoorHttpTest {
                         .select("#address")
                         .attr("value"))
                 .startsWith("http://127.0.0.1:" + port + "/feed/");
+    }
+
+    /** What somebody typed is no business of a log's: neither the database's word for a taken address nor a broken request's. */
+    @Test
+    @ExtendWith(OutputCaptureExtension.class)
+    void logsTellNoValues(CapturedOutput log) throws IOException {
+        String email = UUID.randomUUID() + "@example.org";
+        signUp(new Visitor(port), email);
+        assertThatThrownBy(() -> people.signUp(
+                        new People.NewPerson(email, PASSWORD, "Tove"),
+                        House.usual().settings(),
+                        false))
+                .isInstanceOf(DataIntegrityViolationException.class);
+        try (java.net.Socket socket = new java.net.Socket("127.0.0.1", port)) {
+            socket.getOutputStream()
+                    .write("GET /bench?amount=|%s HTTP/1.1\r\nHost: x\r\nConnection: close\r\n\r\n"
+                            .formatted(email)
+                            .getBytes(java.nio.charset.StandardCharsets.UTF_8));
+            socket.getInputStream().readAllBytes();
+        }
+        assertThat(log.getAll()).doesNotContain(email).doesNotContain(PASSWORD);
     }
 
     private static String path(Answer made) {
