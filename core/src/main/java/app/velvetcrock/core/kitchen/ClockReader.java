@@ -38,7 +38,7 @@ final class ClockReader {
             + "(?: (?:in the )?(morning|afternoon|evening)| ?([ap]m))?");
     private static final Pattern MINUTES =
             Pattern.compile("(five|ten|twenty|twenty[ -]five|5|10|20|25) (to|past) " + HOUR + "(?: ?([ap]m))?");
-    private static final Pattern AT_HOUR = Pattern.compile("at " + HOUR);
+    private static final Pattern AT_HOUR = Pattern.compile("(?:at|around|about) " + HOUR);
     private static final Pattern PART_AT = Pattern.compile("(morning|afternoon|evening),?(?: at)? " + HOUR);
     private static final Pattern HOUR_AND_MINUTES =
             Pattern.compile("(" + NUMBERS + ") (fifteen|thirty|forty[ -]five)(?: ?([ap]m))?");

@@ -20,6 +20,9 @@ final class Respelling {
     }
 
     private static final List<Rule> AMOUNTS = List.of(
+            Rule.of("\\b(?:three|3)[- ]quarters\\b", "3/4"),
+            Rule.of("\\b(?:two|2)[- ]thirds\\b", "2/3"),
+            Rule.of("^(\\d+) ?-?ish ", "$1 "),
             Rule.of("^between (\\S+) and (\\d)", "$1-$2"),
             // 1-1/2 oz; a range from one to a half would run backwards
             Rule.of("^(\\d+)-([1-7])/([2348])( |[a-z])", "$1 $2/$3$4"),

@@ -75,7 +75,18 @@ public final class WhenReader {
 
     /** Reads a day; empty for anything else. */
     public Optional<LocalDate> day(String typed) {
-        return typed.length() > LONGEST ? Optional.empty() : plainDay(plain(typed));
+        return typed.length() > LONGEST
+                ? Optional.empty()
+                : plainDay(plain(typed)).or(() -> dayOfAMoment(typed));
+    }
+
+    /** "An hour ago", "last night": a moment that cannot be taken for another day. */
+    private Optional<LocalDate> dayOfAMoment(String typed) {
+        String text = plain(typed);
+        boolean isClear = past
+                && (SINCE.matcher(text).matches()
+                        || Linear.matches(text, "(just )?now|(today|yesterday) (morning|afternoon|evening|night)"));
+        return isClear ? moment(typed).map(LocalDateTime::toLocalDate) : Optional.empty();
     }
 
     /**

@@ -59,7 +59,7 @@ public final class RecipeReader {
                 .map(String::strip)
                 .filter(line -> !line.isEmpty())
                 .flatMap(line -> Proportions.lines(unbulleted(line)).count() == 1
-                        ? Stream.of(line)
+                        ? together(line)
                         : Proportions.lines(unbulleted(line)))
                 .limit(MOST_LINES)
                 .toList();
@@ -74,6 +74,15 @@ public final class RecipeReader {
             part.filter(said -> read instanceof Clear).ifPresent(said -> parts.put(read, said));
         }
         return perOil(parts.isEmpty() ? lines : Proportions.weighed(lines, parts));
+    }
+
+    /** Several things said on one line, where each of them reads by itself: "2 cups olive oil and 1/4 cup beeswax". */
+    private Stream<String> together(String line) {
+        String[] said = Linear.split(unbulleted(line), ",? and |, | \\+ |; ");
+        boolean each = said.length > 1
+                && line.length() <= LONGEST_LINE
+                && Stream.of(said).allMatch(one -> leading(one).isPresent());
+        return each ? Stream.of(said) : Stream.of(line);
     }
 
     private static String unbulleted(String line) {
@@ -158,7 +167,23 @@ public final class RecipeReader {
                         first.get().amount(), second.group(2), first.get().name()));
             }
         }
-        return leading(line);
+        return leading(line).or(() -> trailing(line));
+    }
+
+    /** The name first and the amount after it: "St John's wort 20 g". The longest end that reads as one. */
+    private Optional<Parts> trailing(String line) {
+        String[] words = Linear.split(line, "\\s+");
+        for (int named = 1; named < words.length; named++) {
+            String name = String.join(" ", List.of(words).subList(0, named));
+            String amount = String.join(" ", List.of(words).subList(named, words.length));
+            if (reads(amount)
+                    && !Linear.matches(name, ".*\\d.*")
+                    && things.find(name).isPresent()
+                    && things.unread(name, things.find(name).orElseThrow()).isEmpty()) {
+                return Optional.of(new Parts(amount, "", name));
+            }
+        }
+        return Optional.empty();
     }
 
     /** The longest beginning that reads as an amount, when what follows names something. */

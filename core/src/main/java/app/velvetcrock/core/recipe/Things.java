@@ -184,12 +184,12 @@ public final class Things {
     List<String> unread(String written, Thing thing) {
         Set<String> named = thing.names().stream()
                 .flatMap(name -> Arrays.stream(Linear.split(plain(name), " ")))
-                .map(Things::singular)
+                .map(word -> singular(unmarked(word)))
                 .collect(Collectors.toSet());
         return Arrays.stream(Linear.split(plain(written), " "))
                 .filter(word -> word.length() > 1
                         && !DECORATION.contains(word)
-                        && !named.contains(singular(word))
+                        && !named.contains(singular(unmarked(word)))
                         && !Linear.matches(word, "or|for|to|in|with|from|optional|crumbled|rubbed"))
                 .toList();
     }
@@ -257,10 +257,15 @@ public final class Things {
                 .strip();
     }
 
+    /** "St Johns wort" is St John's wort: what stands over a name is often left out. */
+    private static String unmarked(String plain) {
+        return plain.replace("'", "");
+    }
+
     private static String bare(String text) {
         return Arrays.stream(Linear.split(plain(text), " "))
                 .filter(word -> !DECORATION.contains(word))
-                .map(Things::singular)
+                .map(word -> singular(unmarked(word)))
                 .collect(Collectors.joining(" "));
     }
 

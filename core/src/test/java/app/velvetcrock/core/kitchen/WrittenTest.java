@@ -25,6 +25,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** What people write in a kitchen, three hundred times; and a hundred things that mean nothing there. */
@@ -84,6 +85,27 @@ class WrittenTest {
             assertThat(not.wrong()).isNotBlank();
             assertThat(not.instead()).isEqualTo(Expect.valueOf(line.field()).examples());
         }
+    }
+
+    /** What happened at a moment happened on its day; an hour alone names no day. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            an hour ago       | 2026-11-24
+            20 hours ago      | 2026-11-23
+            just now          | 2026-11-24
+            this morning      | 2026-11-24
+            last night        | 2026-11-23
+            yesterday evening | 2026-11-23
+            7pm               | none
+            8.05              | none
+            """)
+    void aMomentHasItsDay(String said, String day) {
+        assertThat(WhenReader.ofThePast(NOW).day(said).map(LocalDate::toString).orElse("none"))
+                .isEqualTo(day);
+        assertThat(WhenReader.ofTheFuture(NOW).day("an hour ago")).isEmpty();
     }
 
     @Test

@@ -16,6 +16,7 @@ import app.velvetcrock.core.recipe.RecipeLine.Asked;
 import app.velvetcrock.core.recipe.RecipeLine.Clear;
 import app.velvetcrock.core.recipe.RecipeLine.Contradicting;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -88,6 +89,31 @@ class RecipeReaderTest {
             assertThat(asked.instead().get(0).line()).isEqualTo(instead);
             assertThat(us.line(instead)).isInstanceOf(Clear.class);
         }
+    }
+
+    /** The name first, two things on a line, and marks that are left out. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            St John’s wort 20 g                    | st-johns-wort 20
+            St Johns wort 20 g                     | st-johns-wort 20
+            20 g st johns wort                     | st-johns-wort 20
+            ribwort 20 g                           | plantain 20
+            beeswax pellets 2 oz weight            | beeswax 56.7
+            2 cups olive oil and 1/4 cup beeswax   | olive 432.0 beeswax 32.5
+            100 g olive oil, 20 g beeswax          | olive 100 beeswax 20
+            1 tsp vit e                            | vitamin-e 4.7
+            """)
+    void howeverItIsPut(String written, String means) {
+        assertThat(us.read(written).stream()
+                        .map(RecipeLine.Clear.class::cast)
+                        .map(line -> line.thing().key() + " "
+                                + Math.round(line.mass().grams() * 10) / 10.0)
+                        .collect(Collectors.joining(" "))
+                        .replaceAll("\\.0\\b", ""))
+                .isEqualTo(means.replaceAll("\\.0\\b", ""));
     }
 
     @Test
