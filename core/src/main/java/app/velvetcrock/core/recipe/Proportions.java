@@ -28,6 +28,12 @@ final class Proportions {
             "(\\d[\\d ./½⅓⅔¼¾]*|[½⅓⅔¼¾]|an?|one|two|three|four|five|six|seven|eight|nine|ten)";
     private static final Pattern EACH =
             Pattern.compile("(?i)(?:an? |1 |one )?(half|third|quarter|fifth)s? (?:of )?each(?: of)?:? (.+)");
+    private static final Pattern EQUAL = Pattern.compile("(?i)equal parts?(?: of)?:? (.+)");
+
+    /** "1:4 beeswax to olive oil": the numbers first, then what they are of. */
+    private static final Pattern RATIO =
+            Pattern.compile("(?i)(\\d{1,3}(?:[.,]\\d)?) ?: ?(\\d{1,3}(?:[.,]\\d)?) (?:of )?(.+?) (?:to|and|:) (.+)");
+
     private static final Pattern TO = Pattern.compile(
             "(?i)" + NUMBER + " parts? (?:of )?(.+?) (?:to|and) " + NUMBER + "(?: parts?)?(?: (?:of )?(.+))?");
     private static final Pattern PART = Pattern.compile("(?i)" + NUMBER + " parts? (?:of )?(.+)");
@@ -39,8 +45,13 @@ final class Proportions {
     /** A line of its own for each thing that a line of several speaks of; any other line as it is. */
     static Stream<String> lines(String written) {
         Matcher each = EACH.matcher(written);
-        if (each.matches()) {
-            return Stream.of(Linear.split(each.group(2), "\\s*(?:,| and | & )\\s*"))
+        Matcher equal = EQUAL.matcher(written);
+        Matcher ratio = RATIO.matcher(written);
+        if (ratio.matches()) {
+            return Stream.of(parts(ratio.group(1), ratio.group(3)), parts(ratio.group(2), ratio.group(4)));
+        }
+        if (each.matches() || equal.matches()) {
+            return Stream.of(Linear.split(each.matches() ? each.group(2) : equal.group(1), "\\s*(?:,| and | & )\\s*"))
                     .filter(name -> !name.isBlank())
                     .map(name -> "1 part " + name.strip());
         }

@@ -168,6 +168,8 @@ class RecipeReaderTest {
             a third each beeswax, shea butter, olive oil         | beeswax 33.3, shea 33.3, olive 33.3
             half each: coconut oil and olive oil                 | coconut 50.0, olive 50.0
             1 part beeswax to 5 parts olive oil                  | beeswax 16.7, olive 83.3
+            1:5 beeswax to olive oil                             | beeswax 16.7, olive 83.3
+            equal parts shea butter, beeswax and jojoba          | shea 33.3, beeswax 33.3, jojoba 33.3
             one part wax to five parts rapeseed oil              | beeswax 16.7, rapeseed 83.3
             2 parts shea butter; 1 part beeswax; 3 parts jojoba  | shea 33.3, beeswax 16.7, jojoba 50.0
             1 cup olive oil; 1 oz beeswax per cup of oil         | olive 216.0, beeswax 28.3
