@@ -2,6 +2,10 @@ package app.velvetcrock.core.measure;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.IntStream;
 
 /** Writes plain numbers without needless zeros; rounding happens here, at display, and nowhere else. */
 public final class Decimals {
@@ -16,6 +20,33 @@ public final class Decimals {
         BigDecimal rounded =
                 BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP).stripTrailingZeros();
         return (rounded.signum() == 0 ? BigDecimal.ZERO : rounded).toPlainString();
+    }
+
+    /**
+     * Whole hundredths that add up to a hundred: each share rounded down, and what is over given to those that lost most by it, the
+     * first among equals. Thirds are 34, 33 and 33.
+     *
+     * @param shares none below zero, of one whole; where they are all zero, so are the hundredths
+     */
+    public static List<Integer> hundredths(List<Double> shares) {
+        double whole = shares.stream().mapToDouble(Double::doubleValue).sum();
+        int[] hundredths = new int[shares.size()];
+        if (whole > 0) {
+            double[] lost = new double[hundredths.length];
+            int left = 100;
+            for (int i = 0; i < hundredths.length; i++) {
+                double exact = 100 * shares.get(i) / whole;
+                hundredths[i] = (int) Math.floor(exact + CLOSE);
+                lost[i] = exact - hundredths[i];
+                left -= hundredths[i];
+            }
+            IntStream.range(0, hundredths.length)
+                    .boxed()
+                    .sorted(Comparator.comparingDouble((Integer i) -> -Math.round(lost[i] / CLOSE)))
+                    .limit(left)
+                    .forEach(i -> hundredths[i]++);
+        }
+        return Arrays.stream(hundredths).boxed().toList();
     }
 
     /** Writes a number as cooks do, in quarters, eighths and thirds where it is one: 1.5 → "1½". */

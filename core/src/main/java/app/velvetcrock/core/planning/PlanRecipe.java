@@ -8,6 +8,7 @@ import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
@@ -18,6 +19,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * A plan kept to be made again: what and how much, by what way, without lots, jars and dates.
@@ -222,23 +225,25 @@ public record PlanRecipe(
     }
 
     private String proportions() {
-        return String.join(
-                ", ",
-                herbs.stream()
-                        .map(herb -> herbs.size() == 1
-                                ? herb.name
-                                : "%s %d %%".formatted(herb.name, Math.round(100 * herb.grams / grams())))
-                        .toList());
+        return mixed(
+                herbs.stream().map(herb -> herb.name).toList(),
+                herbs.stream().map(herb -> herb.grams).toList());
     }
 
     private String oilWords() {
-        return String.join(
-                ", ",
-                oils.stream()
-                        .map(oil -> oils.size() == 1
-                                ? oil.name
-                                : "%s %d %%".formatted(oil.name, Math.round(100 * oil.share)))
-                        .toList());
+        return mixed(
+                oils.stream().map(oil -> oil.name).toList(),
+                oils.stream().map(oil -> oil.share).toList());
+    }
+
+    /** One thing by its name alone, several with their share of the whole. */
+    private static String mixed(List<String> names, List<Double> shares) {
+        List<Integer> hundredths = Decimals.hundredths(shares);
+        return names.size() == 1
+                ? names.get(0)
+                : IntStream.range(0, names.size())
+                        .mapToObj(i -> "%s %d %%".formatted(names.get(i), hundredths.get(i)))
+                        .collect(Collectors.joining(", "));
     }
 
     private String states() {

@@ -10,6 +10,7 @@ import app.velvetcrock.core.kitchen.AmountReader;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.kitchen.Reading;
+import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -109,6 +110,26 @@ class QuantityTest {
                 assertThat(read).as(units.mass(mass)).isInstanceOf(Reading.Understood.class);
                 assertThat(((Reading.Understood) read).mass().grams())
                         .isCloseTo(mass.grams(), within(0.005 * mass.grams() + 0.2));
+            }
+        }
+    }
+
+    /** However a whole is shared, its hundredths are a hundred, and none is a whole one off. */
+    @Test
+    void hundredthsAddUp() {
+        assertThat(Decimals.hundredths(List.of(1.0, 1.0, 1.0))).containsExactly(34, 33, 33);
+        assertThat(Decimals.hundredths(List.of(2.0, 1.0, 1.0, 1.0, 1.0, 1.0))).containsExactly(29, 15, 14, 14, 14, 14);
+        assertThat(Decimals.hundredths(List.of(0.5, 0.25, 0.25))).containsExactly(50, 25, 25);
+        assertThat(Decimals.hundredths(List.of(0.0, 0.0))).containsExactly(0, 0);
+        Random random = new Random(30);
+        for (int i = 0; i < Cases.of(500); i++) {
+            List<Double> shares =
+                    random.doubles(1 + random.nextInt(9), 0.001, 5).boxed().toList();
+            double whole = shares.stream().mapToDouble(Double::doubleValue).sum();
+            List<Integer> hundredths = Decimals.hundredths(shares);
+            assertThat(hundredths.stream().mapToInt(Integer::intValue).sum()).isEqualTo(100);
+            for (int j = 0; j < shares.size(); j++) {
+                assertThat((double) hundredths.get(j)).isCloseTo(100 * shares.get(j) / whole, within(1.0));
             }
         }
     }
