@@ -19,6 +19,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /** A recipe of something made as it is shown, weighed out for so much. */
 record FormulaSheet(UUID id, FormulaRecipe recipe, Mass melt, House house) {
@@ -43,12 +45,17 @@ record FormulaSheet(UUID id, FormulaRecipe recipe, Mass melt, House house) {
                 recipe.title(),
                 kind(recipe),
                 firm(recipe, house),
-                String.join(
-                        ", ",
-                        recipe.parts().stream()
-                                .map(part -> "%s %s".formatted(part.name(), house.percent(part.share())))
-                                .toList()),
+                mixed(recipe),
                 Strata.of(parts, "what is melted, part by part"));
+    }
+
+    private static String mixed(FormulaRecipe recipe) {
+        List<FormulaRecipe.Part> parts = recipe.parts();
+        List<Integer> hundredths = Decimals.hundredths(
+                parts.stream().map(FormulaRecipe.Part::share).toList());
+        return IntStream.range(0, parts.size())
+                .mapToObj(i -> "%s %d %%".formatted(parts.get(i).name(), hundredths.get(i)))
+                .collect(Collectors.joining(", "));
     }
 
     private static String tint(FormulaRecipe.Part part, Catalogue catalogue) {
