@@ -49,6 +49,10 @@ public final class AmountReader {
                     + "|bits?|sprigs?|bunch(?:es)?|(?:heaped|heaping|scant|rounded|packed|generous) .*)\\b.*");
 
     private static final int LONGEST = 60;
+
+    /** [E] "One and a half cups and 2 tbsp": a second amount begins at one of the first few places it may. */
+    private static final int MOST_PLACES = 5;
+
     private static final double MOST_GRAMS = 1_000_000;
     private static final double MOST_MILLILITRES = 1_000_000;
     private static final double MOST_MILLIMETRES = 10_000;
@@ -116,7 +120,9 @@ public final class AmountReader {
     /** Two amounts of one kind said one after the other, such as pounds and ounces; absent for anything else. */
     private Optional<Reading> sum(String text, String plain, Expect expect) {
         Matcher more = AND_MORE.matcher(plain);
-        for (boolean found = more.find(); found; found = more.find(more.start(1))) {
+        int places = 0;
+        for (boolean found = more.find(); found && places < MOST_PLACES; found = more.find(more.start(1))) {
+            places++;
             Optional<Understood> first = alone(plain.substring(0, more.start()), expect);
             Optional<Understood> second = alone(plain.substring(more.start(1)), expect);
             if (first.isPresent() && second.isPresent()) {

@@ -39,6 +39,13 @@ public final class RecipeReader {
 
     private static final int LONGEST_LINE = 200;
     private static final int MOST_LINES = 60;
+
+    /** [E] "Two and a half cups plus one tablespoon (20 fl oz)": no amount is said in more words. */
+    private static final int MOST_OF_AN_AMOUNT = 14;
+
+    /** [E] "One good big handful": nor is any that is another in every hand. */
+    private static final int MOST_OF_A_VAGUE_ONE = 6;
+
     private static final Pattern BULLET = Pattern.compile("^\\s*(?:[-*•–]\\s+|\\d+[.)]\\s+(\\d))");
     private static final Pattern AFTERWARDS =
             Pattern.compile("^(.*?)\\s*(?::|=|\\s[-–]\\s)\\s*((?:\\d|[½⅓⅔¼¾⅛]|an? |half|one|two|three).*)$");
@@ -173,13 +180,14 @@ public final class RecipeReader {
     /** The name first and the amount after it: "St John's wort 20 g". The longest end that reads as one. */
     private Optional<Parts> trailing(String line) {
         String[] words = Linear.split(line, "\\s+");
-        for (int named = 1; named < words.length; named++) {
+        for (int named = Math.max(1, words.length - MOST_OF_AN_AMOUNT); named < words.length; named++) {
             String name = String.join(" ", List.of(words).subList(0, named));
             String amount = String.join(" ", List.of(words).subList(named, words.length));
-            if (reads(amount)
-                    && !Linear.matches(name, ".*\\d.*")
-                    && things.find(name).isPresent()
-                    && things.unread(name, things.find(name).orElseThrow()).isEmpty()) {
+            if (!hasDigit(name)
+                    && things.find(name)
+                            .filter(thing -> things.unread(name, thing).isEmpty())
+                            .isPresent()
+                    && reads(amount)) {
                 return Optional.of(new Parts(amount, "", name));
             }
         }
@@ -189,17 +197,22 @@ public final class RecipeReader {
     /** The longest beginning that reads as an amount, when what follows names something. */
     private Optional<Parts> leading(String line) {
         String[] words = Linear.split(line, "\\s+");
-        for (int taken = words.length - 1; taken > 0; taken--) {
+        for (int taken = Math.min(MOST_OF_AN_AMOUNT, words.length - 1); taken > 0; taken--) {
             String amount = Linear.first(String.join(" ", List.of(words).subList(0, taken)), ",$", "");
             String name = String.join(" ", List.of(words).subList(taken, words.length));
-            if (reads(amount)
-                    && !isVague(amount + " " + words[taken])
-                    && !Linear.matches(name, ".*\\d.*")
-                    && things.find(name).isPresent()) {
+            // What costs least is asked first: most ends of a line name nothing.
+            if (!hasDigit(name)
+                    && things.find(name).isPresent()
+                    && reads(amount)
+                    && !isVague(amount + " " + words[taken])) {
                 return Optional.of(new Parts(amount, "", name));
             }
         }
         return Optional.empty();
+    }
+
+    private static boolean hasDigit(String name) {
+        return name.chars().anyMatch(Character::isDigit);
     }
 
     private boolean isVague(String amount) {
@@ -291,7 +304,7 @@ public final class RecipeReader {
 
     private RecipeLine notSplit(String written, String line) {
         String[] words = Linear.split(line, "\\s+");
-        for (int taken = 1; taken < words.length; taken++) {
+        for (int taken = 1; taken <= Math.min(MOST_OF_A_VAGUE_ONE, words.length - 1); taken++) {
             String amount = String.join(" ", List.of(words).subList(0, taken));
             if (isVague(amount)) {
                 return new Asked(
@@ -307,7 +320,7 @@ public final class RecipeReader {
                             .formatted(things.find(line).orElseThrow().name()),
                     List.of());
         }
-        for (int taken = words.length - 1; taken > 0; taken--) {
+        for (int taken = Math.min(MOST_OF_AN_AMOUNT, words.length - 1); taken > 0; taken--) {
             String amount = String.join(" ", List.of(words).subList(0, taken));
             if (reads(amount)) {
                 String name = String.join(" ", List.of(words).subList(taken, words.length));
