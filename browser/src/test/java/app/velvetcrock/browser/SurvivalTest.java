@@ -3,11 +3,15 @@ package app.velvetcrock.browser;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.TimeoutError;
 import java.io.IOException;
 import org.junit.jupiter.api.Test;
 
 /** Nothing acknowledged is lost when the application or the database is killed, and what was typed stays in its form. */
 class SurvivalTest {
+
+    /** Milliseconds within which whoever taps hears of it. */
+    private static final double AN_ANSWER = 12_000;
 
     @Test
     void aKilledApplicationAndACrashedDatabaseLoseNothing() throws IOException {
@@ -59,12 +63,22 @@ class SurvivalTest {
         }
     }
 
-    /** Sends again, as the page asks for, while a connection of the pool is still to be found lost; the key counts once. */
+    /**
+     * Sends again, as the page asks for, while a connection of the pool is still to be found lost, and where nothing is said for
+     * long; the key counts once.
+     */
     private static void untilSaid(Page page, String words) {
         RunningApp.await(() -> {
             page.evaluate("document.getElementById('not-sent').hidden = true");
             page.click("text=Put the herb away");
-            page.waitForSelector(":text('%s'), #not-sent:not([hidden])".formatted(words));
+            try {
+                page.waitForSelector(
+                        ":text('%s'), #not-sent:not([hidden])".formatted(words),
+                        new Page.WaitForSelectorOptions().setTimeout(AN_ANSWER));
+            } catch (TimeoutError unsaid) {
+                System.out.println("nothing was said at " + page.url() + ": "
+                        + page.locator("main").innerText());
+            }
             return page.locator(":text('%s')".formatted(words)).count() > 0;
         });
     }
