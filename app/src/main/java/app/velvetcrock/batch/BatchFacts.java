@@ -72,7 +72,12 @@ public class BatchFacts {
 
     private void write(BatchSheet sheet) {
         learn(sheet);
-        Facts facts = facts(sheet);
+        keep(sheet.id(), facts(sheet));
+    }
+
+    /** Keeps what is derived of a batch, of whichever kind; nothing else writes it. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void keep(UUID batch, Facts facts) {
         sql.sql(
                         """
                         insert into batch_facts
@@ -84,7 +89,7 @@ public class BatchFacts {
                         ended_on = excluded.ended_on, keeps_until = excluded.keeps_until,
                         settling = excluded.settling""")
                 .param("stillroom", Current.stillroom())
-                .param("batch", sheet.id())
+                .param("batch", batch)
                 .param("state", facts.state().name())
                 .param("herbs", facts.herbs().toArray(String[]::new))
                 .param("carriers", facts.carriers().toArray(String[]::new))
@@ -157,7 +162,7 @@ public class BatchFacts {
         }
     }
 
-    private Optional<Facts> kept(UUID batch) {
+    Optional<Facts> kept(UUID batch) {
         return sql.sql("select * from batch_facts where stillroom_id = :stillroom and batch_id = :batch")
                 .param("stillroom", Current.stillroom())
                 .param("batch", batch)

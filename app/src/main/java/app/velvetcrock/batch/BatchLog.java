@@ -6,6 +6,7 @@ import app.velvetcrock.readings.ProbedHeat;
 import app.velvetcrock.web.NotHere;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -17,6 +18,7 @@ public class BatchLog {
 
     private final BatchRepository batches;
     private final EntryRepository entries;
+    private final Entries written;
     private final BatchReader reader;
     private final LineCodec codec;
     private final ProbedHeat probed;
@@ -25,12 +27,14 @@ public class BatchLog {
     BatchLog(
             BatchRepository batches,
             EntryRepository entries,
+            Entries written,
             BatchReader reader,
             LineCodec codec,
             ProbedHeat probed,
             Clock clock) {
         this.batches = batches;
         this.entries = entries;
+        this.written = written;
         this.reader = reader;
         this.codec = codec;
         this.probed = probed;
@@ -47,6 +51,12 @@ public class BatchLog {
     public BatchSheet locked(UUID id) {
         batches.lock(id).orElseThrow(() -> new NotHere("that batch"));
         return sheet(id);
+    }
+
+    /** The line that a deed with this one-time key left; absent where it is still to be done. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Optional<UUID> said(UUID key) {
+        return written.by(key).map(entry -> entry.id);
     }
 
     /** Writes the line a deed leaves; its batch is locked. */

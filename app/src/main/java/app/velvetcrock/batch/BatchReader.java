@@ -10,8 +10,7 @@ import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.ProbeSpan;
 import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.planning.FrozenPlan;
-import app.velvetcrock.core.rounds.Remaining;
-import app.velvetcrock.core.rounds.Rounds;
+import app.velvetcrock.core.rounds.Foresight;
 import app.velvetcrock.core.timetable.HomeHours;
 import app.velvetcrock.hours.Hours;
 import app.velvetcrock.kit.Baths;
@@ -150,8 +149,7 @@ class BatchReader {
                 course,
                 holding,
                 holding.last(Line.Strained.class),
-                Lazy.of(() -> Rounds.open(course, holding, home.get(), frozen.holds())),
-                Lazy.of(() -> Remaining.of(course, frozen.plan().request(), home.get(), frozen.holds())),
+                Lazy.of(() -> Foresight.of(course, holding, frozen.plan().request(), home.get(), frozen.holds())),
                 Lazy.of(() -> written(log, said, holding, reading)),
                 Lazy.of(() -> course.heat()
                         .filter(heat -> heat.on() && heat.alarm().isEmpty())

@@ -20,12 +20,11 @@ import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.Finish;
 import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.Planner;
-import app.velvetcrock.core.rounds.Remaining;
+import app.velvetcrock.core.rounds.Coming;
+import app.velvetcrock.core.rounds.Foresight;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.core.strain.YieldForecast;
-import app.velvetcrock.core.timetable.Placed;
-import app.velvetcrock.core.timetable.Timetable;
 import app.velvetcrock.draw.HeatPicture;
 import app.velvetcrock.draw.JarDrawing;
 import app.velvetcrock.draw.TimeScale;
@@ -37,13 +36,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import org.springframework.data.util.Lazy;
 
 /**
  * A batch as other places and its own page see it.
  *
- * @param remaining what is left of it, placed in the hours somebody is home; empty once it does not stand
+ * @param ahead what is still to come of it
  * @param strained what straining gave, when it was strained and that holds
  * @param source what its source of heat is known to do that it does not bear, as it is turned now
  * @param conditions what is wrong with it or with what came of it, and not answered yet
@@ -57,8 +57,7 @@ public record BatchSheet(
         Course course,
         Log log,
         Optional<Line.Strained> strained,
-        Lazy<List<Task>> tasks,
-        Lazy<Optional<Timetable>> remaining,
+        Lazy<Foresight> ahead,
         Lazy<List<Written>> written,
         Lazy<Optional<String>> source,
         List<Told> conditions) {
@@ -120,12 +119,17 @@ public record BatchSheet(
 
     /** Its open tasks, at most one of a kind; worked out when they are asked for. */
     public List<Task> open() {
-        return tasks.get();
+        return ahead.get().open();
     }
 
-    /** When it is to be strained, as the rest of it is placed; by the plan alone where that has had its time. */
+    /** What is still to come of it, placed once; worked out when it is asked for. */
+    public Foresight foresight() {
+        return ahead.get();
+    }
+
+    /** When it is to be strained, as the rest of it is placed; by the plan alone where it does not stand. */
     public LocalDate strainOn(House house) {
-        return Remaining.straining(remaining.get(), course).map(house::dayOf).orElse(course.strainOn());
+        return foresight().straining().map(task -> house.dayOf(task.due())).orElse(course.strainOn());
     }
 
     /** What it was given where that is less than its plan: "2.4 of its 8 heat-hours", "9 of its 35 days"; empty where it had its time. */
@@ -141,9 +145,14 @@ public record BatchSheet(
                 : Optional.empty();
     }
 
-    /** When its heat will be done, as the rest of it is placed. */
-    public Optional<Instant> heatDone() {
-        return remaining.get().flatMap(left -> left.of(course.stage().key())).map(Placed::end);
+    /** When it is to be strained, as a page words it; absent where it does not stand. */
+    public Optional<Coming> strains(Function<Instant, String> words) {
+        return foresight().straining().map(task -> coming(task, words));
+    }
+
+    /** One of its tasks as a page words its moment. */
+    public Coming coming(Task task, Function<Instant, String> words) {
+        return Coming.of(id, task, words);
     }
 
     /** Where its picture ends: at the straining as it is placed; heat is drawn hour by hour, as if it went on without a break. */
@@ -151,7 +160,7 @@ public record BatchSheet(
         Instant planned = course.end(house.settings().zone());
         return course.heat().isPresent()
                 ? planned
-                : Remaining.straining(remaining.get(), course).orElse(planned);
+                : foresight().straining().map(Task::due).orElse(planned);
     }
 
     /** The lines of its log, worded when they are shown. */
@@ -313,24 +322,19 @@ public record BatchSheet(
         if (course.isDue()) {
             return course.next().isPresent()
                     ? "next stage now"
-                    : course.heat().isPresent() ? "strain now" : "strain today";
+                    : course.heat().isEmpty() ? "strain today" : isCooling() ? "cooling" : "strain now";
         }
-        return course.heat()
-                .map(BatchSheet::heatWord)
-                .orElseGet(() -> course.stage().pace() == Pace.DAYS
-                        ? "day %d of %d".formatted(course.day(), course.length())
-                        : "%s of %s"
-                                .formatted(
-                                        Decimals.upTo(course.progress() * course.length(), 0),
-                                        course.stage().pace().words(course.length())));
+        return course.heat().map(HeatCourse::hoursWord).orElseGet(course::standWord);
     }
 
-    private static String heatWord(HeatCourse heat) {
-        String hours = "%s of %s h"
-                .formatted(
-                        Decimals.upTo(heat.trace().credited().minutes() / MINUTES_PER_HOUR, 1),
-                        Decimals.upTo(heat.wanted().minutes() / MINUTES_PER_HOUR, 0));
-        return heat.on() ? hours : heat.sessions() == 0 ? "not on heat yet" : hours + ", off";
+    /** Tells whether it has had its heat and stands to cool before it is strained. */
+    public boolean isCooling() {
+        return course.isDue()
+                && course.heat().filter(heat -> !heat.on()).isPresent()
+                && foresight()
+                        .straining()
+                        .filter(task -> task.due().isAfter(course.now()))
+                        .isPresent();
     }
 
     /** Tells whether the tag should stand out: something is wrong, or it is time. */

@@ -11,6 +11,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -67,7 +68,7 @@ public class Deeds {
     }
 
     /**
-     * Does a deed to a batch.
+     * Does a deed to a batch, once for its key, whoever says it and however often.
      *
      * @return the line or movement it can be taken back by
      * @throws Refused with the field it hangs on, where it may not be done; nothing is changed
@@ -75,6 +76,10 @@ public class Deeds {
     @Transactional
     public <D extends Deed> UUID done(UUID batch, Doing<D> doing) {
         BatchSheet sheet = log.locked(batch);
+        Optional<UUID> before = log.said(doing.key());
+        if (before.isPresent()) {
+            return before.get();
+        }
         Instant now = clock.instant();
         May.be(
                         doing.deed(),
@@ -84,7 +89,10 @@ public class Deeds {
                     throw new Refused(refusal);
                 });
         UUID done = Objects.requireNonNull(hands.get(doing.deed().getClass()))
-                .does(sheet, new Doing<>(doing.key(), doing.at(), doing.by(), doing.typed(), doing.deed()));
+                .does(
+                        sheet,
+                        new Doing<>(
+                                doing.key(), May.atLatest(doing.at(), now), doing.by(), doing.typed(), doing.deed()));
         facts.write(batch);
         return done;
     }

@@ -3,6 +3,7 @@ package app.velvetcrock.batch;
 import app.velvetcrock.stillroom.Current;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -27,5 +28,14 @@ class Entries {
                 .param("batches", batches)
                 .query((row, at) -> BatchEntry.of(row))
                 .list();
+    }
+
+    /** The line that a deed with this one-time key left; absent where it is still to be done. */
+    Optional<BatchEntry> by(UUID key) {
+        return sql.sql("select * from batch_entry where stillroom_id = :stillroom and client_key = :key")
+                .param("stillroom", Current.stillroom())
+                .param("key", key)
+                .query((row, at) -> BatchEntry.of(row))
+                .optional();
     }
 }

@@ -1,5 +1,8 @@
 package app.velvetcrock.batch;
 
+import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.Facts;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.LineWords;
 import app.velvetcrock.core.course.Log;
@@ -17,7 +20,6 @@ import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stock.Ledger;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.PerRequest;
-import java.sql.Date;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -40,7 +42,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class Makings {
 
     private final BatchRepository batches;
-    private final EntryRepository repository;
+    private final BatchLog log;
+    private final BatchFacts facts;
     private final Entries entries;
     private final LineCodec codec;
     private final MakingShape shape;
@@ -53,7 +56,8 @@ public class Makings {
 
     Makings(
             BatchRepository batches,
-            EntryRepository repository,
+            BatchLog log,
+            BatchFacts facts,
             Entries entries,
             LineCodec codec,
             MakingShape shape,
@@ -64,7 +68,8 @@ public class Makings {
             JdbcClient sql,
             Clock clock) {
         this.batches = batches;
-        this.repository = repository;
+        this.log = log;
+        this.facts = facts;
         this.entries = entries;
         this.codec = codec;
         this.shape = shape;
@@ -103,6 +108,34 @@ public class Makings {
         public boolean isBegun() {
             return !holding.isEmpty();
         }
+
+        /** The line that weighed it in, where that holds. */
+        public Optional<UUID> beginning() {
+            return lines.stream()
+                    .filter(line -> !line.gone()
+                            && line.line() instanceof Line.Panned panned
+                            && panned.step() instanceof MakingLine.Begun)
+                    .map(Written::id)
+                    .findFirst();
+        }
+
+        public boolean has(UUID entry) {
+            return lines.stream().anyMatch(line -> line.id().equals(entry));
+        }
+
+        /** Tells whether a line was taken back already. */
+        public boolean isGone(UUID entry) {
+            return lines.stream().anyMatch(line -> line.id().equals(entry) && line.gone());
+        }
+    }
+
+    /** The line a deed left: of which batch, and by what it can be taken back. */
+    public record Said(UUID batch, UUID entry) {}
+
+    /** What a deed with this key did, where it is done already: whoever says it, it is done once. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Optional<Said> said(UUID key) {
+        return entries.by(key).map(entry -> new Said(entry.batchId, entry.id));
     }
 
     /** Freezes a plan under the next number; its first line is yet to be written. */
@@ -120,11 +153,7 @@ public class Makings {
         if (sheet(id).lines().stream().anyMatch(written -> written.line() instanceof Line.Newer && !written.gone())) {
             throw new app.velvetcrock.web.Refused(May.ahead().orElseThrow());
         }
-        BatchEntry entry =
-                new BatchEntry(id, doing.at(), codec.write(line), new BatchEntry.Said(doing.key(), doing.typed()));
-        entry.accountId = doing.by();
-        entry.recordedAt = clock.instant();
-        UUID written = repository.saveAndFlush(entry).id;
+        UUID written = log.write(id, line, doing);
         keepFacts(sheet(id));
         changes.batch(id);
         return written;
@@ -221,8 +250,8 @@ public class Makings {
     }
 
     private Sheet sheet(Row row, List<BatchEntry> log, Map<UUID, String> names, LineWords words) {
-        List<app.velvetcrock.core.course.Entry> said = log.stream()
-                .map(entry -> new app.velvetcrock.core.course.Entry(entry.id, entry.happenedAt, codec.read(entry)))
+        List<Entry> said = log.stream()
+                .map(entry -> new Entry(entry.id, entry.happenedAt, codec.read(entry)))
                 .toList();
         Set<UUID> gone = Log.gone(said);
         List<Written> lines = new ArrayList<>();
@@ -249,41 +278,27 @@ public class Makings {
                         .toList());
     }
 
-    /** What lists ask of it: begun, poured when, kept until when. */
-    private record Facts(String state, Optional<LocalDate> began, Optional<LocalDate> ended, LocalDate keepsUntil) {
-
-        static Facts of(Sheet sheet, House house) {
-            Optional<LocalDate> poured = sheet.holding().stream()
-                    .filter(at -> at.line() instanceof MakingLine.Poured)
-                    .map(at -> house.dayOf(at.at()))
-                    .findFirst();
-            return new Facts(
-                    !sheet.isBegun() ? "NEVER_STARTED" : poured.isPresent() ? "STRAINED" : "STANDING",
-                    sheet.holding().stream().findFirst().map(at -> house.dayOf(at.at())),
-                    sheet.isBegun() ? poured : Optional.empty(),
-                    sheet.course().keeps().date());
-        }
+    /** What lists ask of it: begun, poured when, kept until when; a kind of thing stands where a batch has its herbs. */
+    private Facts facts(Sheet sheet) {
+        House house = households.current();
+        Optional<LocalDate> poured = sheet.holding().stream()
+                .filter(at -> at.line() instanceof MakingLine.Poured)
+                .map(at -> house.dayOf(at.at()))
+                .findFirst();
+        return new Facts(
+                !sheet.isBegun()
+                        ? Course.State.NEVER_STARTED
+                        : poured.isPresent() ? Course.State.STRAINED : Course.State.STANDING,
+                List.of(sheet.plan().made().kind()),
+                List.of(),
+                sheet.holding().stream().findFirst().map(at -> house.dayOf(at.at())),
+                sheet.isBegun() ? poured : Optional.empty(),
+                Optional.of(sheet.course().keeps().date()),
+                false);
     }
 
     private void keepFacts(Sheet sheet) {
-        Facts facts = Facts.of(sheet, households.current());
-        sql.sql(
-                        """
-                        insert into batch_facts
-                        (stillroom_id, batch_id, number, kind, state, herbs, carriers, began_on, ended_on, keeps_until, settling)
-                        values (:stillroom, :batch, :number, 'MAKING', :state, array[cast(:kind as text)], array[]::text[], :began, :ended,
-                        :keeps, false)
-                        on conflict (stillroom_id, batch_id) do update set state = excluded.state, began_on = excluded.began_on,
-                        ended_on = excluded.ended_on, keeps_until = excluded.keeps_until""")
-                .param("stillroom", Current.stillroom())
-                .param("batch", sheet.id())
-                .param("number", sheet.number())
-                .param("state", facts.state())
-                .param("kind", sheet.plan().made().kind())
-                .param("began", facts.began().map(Date::valueOf).orElse(null))
-                .param("ended", facts.ended().map(Date::valueOf).orElse(null))
-                .param("keeps", Date.valueOf(facts.keepsUntil()))
-                .update();
+        facts.keep(sheet.id(), facts(sheet));
     }
 
     /** Compares what is kept of the next makings with their plans and logs, as of other batches, and writes it anew where asked. */
@@ -300,9 +315,7 @@ public class Makings {
         int last = after;
         for (Sheet sheet : among(next)) {
             last = sheet.number();
-            if (!kept(sheet.id())
-                    .filter(Facts.of(sheet, households.current())::equals)
-                    .isPresent()) {
+            if (!facts.kept(sheet.id()).filter(facts(sheet)::equals).isPresent()) {
                 otherwise.add(sheet.number());
                 if (mend) {
                     keepFacts(sheet);
@@ -310,18 +323,5 @@ public class Makings {
             }
         }
         return new BatchFacts.Compared(next.size(), last, otherwise);
-    }
-
-    private Optional<Facts> kept(UUID batch) {
-        return sql.sql("select state, began_on, ended_on, keeps_until from batch_facts "
-                        + "where stillroom_id = :stillroom and batch_id = :batch")
-                .param("stillroom", Current.stillroom())
-                .param("batch", batch)
-                .query((row, at) -> new Facts(
-                        row.getString(1),
-                        Optional.ofNullable(row.getDate(2)).map(Date::toLocalDate),
-                        Optional.ofNullable(row.getDate(3)).map(Date::toLocalDate),
-                        row.getDate(4).toLocalDate()))
-                .optional();
     }
 }

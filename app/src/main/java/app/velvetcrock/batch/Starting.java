@@ -5,6 +5,7 @@ import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.hours.WarmUps;
@@ -85,7 +86,7 @@ public class Starting implements Deeds.Hands {
     @Override
     public void takeUp(Deeds.Work work) {
         work.on(Deed.Start.class, (sheet, doing) -> {
-            throw new Refused("Batch %d stands already.".formatted(sheet.number()));
+            throw new IllegalStateException("batch %d was charged already".formatted(sheet.number()));
         });
         work.on(Deed.TakeBack.class, this::takeBack);
     }
@@ -114,9 +115,15 @@ public class Starting implements Deeds.Hands {
     private UUID start(Doing<Deed.Start> doing, String which) {
         Deed.Start deed = doing.deed();
         BatchPlan plan = deed.plan().plan();
-        if (!plan.canStart()) {
-            throw new Refused("This plan cannot be started as it stands: see what it says on the Bench.");
-        }
+        May.start(
+                        deed,
+                        new May.Times(
+                                doing.at(),
+                                clock.instant(),
+                                households.current().wording()))
+                .ifPresent(refusal -> {
+                    throw new Refused(refusal);
+                });
         Stand stand = new Stand(deed.vessel(), deed.ofKit());
         occupy(stand);
         String names = plan.request().herbNames();

@@ -98,7 +98,12 @@ public class Bench {
                         form,
                         way,
                         new BenchReading.Desk(
-                                fields, shelves, house, new BenchSentence(fields, house, today), withTime, today)));
+                                fields,
+                                shelves,
+                                house,
+                                new BenchSentence(fields, house, clock.instant()),
+                                withTime,
+                                today)));
     }
 
     /** The way named, shipped or the household's own; until one is chosen the fittest stands there. */
@@ -283,7 +288,6 @@ public class Bench {
 
     private BenchWork.Part part(PlanRequest request, BenchReading.Asked asked, OfJar jar, BenchReading.Desk desk) {
         BatchPlan plan = planner.plan(request);
-        Instant at = desk.house().instantOn(asked.how().start(), clock.instant());
         FrozenPlan frozen = FrozenPlan.of(
                 plan,
                 new FrozenPlan.Lots(
@@ -294,7 +298,7 @@ public class Bench {
                 frozen,
                 jar,
                 new BenchWork.Weighed(
-                        plan.charge().herbs().mass(), plan.charge().oil(), at));
+                        plan.charge().herbs().mass(), plan.charge().oil(), asked.chargedAt()));
     }
 
     /** The same with what was really weighed and poured, where that is typed. */

@@ -18,6 +18,7 @@ import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -61,6 +62,7 @@ class BenchReading {
             OilWish oil,
             PlanRequest.Circumstances how,
             BenchSentence.Spirit spirit,
+            Instant chargedAt,
             Optional<WantSentence.Read> wanted) {
 
         /** What is asked for, in one vessel. */
@@ -69,7 +71,7 @@ class BenchReading {
         }
 
         Asked outOf(WantSentence.Read want) {
-            return new Asked(herbs, planned, pour, oil, how, spirit, Optional.of(want));
+            return new Asked(herbs, planned, pour, oil, how, spirit, chargedAt, Optional.of(want));
         }
 
         Herbs charged() {
@@ -137,8 +139,15 @@ class BenchReading {
                             herb.moisture(),
                             how.orElseThrow().pressing())));
         }
-        return Optional.of(
-                new Asked(herbs, planned, pour, oil.orElseThrow(), how.orElseThrow(), spirit, Optional.empty()));
+        return Optional.of(new Asked(
+                herbs,
+                planned,
+                pour,
+                oil.orElseThrow(),
+                how.orElseThrow(),
+                spirit,
+                desk.sentence().charged(form.start(), how.orElseThrow().start()),
+                Optional.empty()));
     }
 
     /** Grams to a tenth, rounded down: the oil worked out covers that much herb, and not a gram more. */

@@ -2,10 +2,12 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.OilWish;
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.kitchen.WhenReader;
+import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Decimals;
@@ -28,7 +30,9 @@ import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
+import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -60,11 +64,13 @@ final class BenchSentence {
     private final Fields fields;
     private final House house;
     private final LocalDate today;
+    private final Instant now;
 
-    BenchSentence(Fields fields, House house, LocalDate today) {
+    BenchSentence(Fields fields, House house, Instant now) {
         this.fields = fields;
         this.house = house;
-        this.today = today;
+        this.today = house.dayOf(now);
+        this.now = now;
     }
 
     /** The herb as fine as it is to be taken; nothing makes it coarser than it is stored. A weighed cup of another cut does not hold. */
@@ -286,7 +292,13 @@ final class BenchSentence {
     }
 
     private Optional<LocalDate> start(@Nullable String typed) {
-        Optional<LocalDate> start = fields.date("start", typed, WhenReader.ofThePast(today.atTime(12, 0)))
+        WhenReader past = house.past(now);
+        boolean hasHour =
+                typed != null && past.day(typed).isEmpty() && past.moment(typed).isPresent();
+        Optional<LocalDate> start = (hasHour
+                        ? fields.moment("start", typed, past).filter(this::isNotToCome)
+                        : fields.date("start", typed, past).map(day -> day.atTime(12, 0)))
+                .map(LocalDateTime::toLocalDate)
                 .filter(date -> {
                     boolean sensible = !date.isAfter(today) && !date.isBefore(today.minusDays(LONGEST_AGO_DAYS));
                     if (!sensible) {
@@ -302,5 +314,28 @@ final class BenchSentence {
             fields.trouble("start", "No day is written here.", today + " for today");
         }
         return start;
+    }
+
+    private boolean isNotToCome(LocalDateTime there) {
+        boolean past = !May.isToCome(there.atZone(house.settings().zone()).toInstant(), now);
+        if (!past) {
+            fields.trouble(
+                    "start",
+                    "Understood %s, which is still to come; a jar is charged now or was charged earlier."
+                            .formatted(Wording.written(there)),
+                    "today, or yesterday 18:30");
+        }
+        return past;
+    }
+
+    /** When it was charged: the hour that was said; of a day alone now where that is today, else noon. */
+    Instant charged(@Nullable String typed, LocalDate day) {
+        WhenReader past = house.past(now);
+        return typed == null || past.day(typed).isPresent()
+                ? house.instantOn(day, now)
+                : past.moment(typed)
+                        .map(there -> there.atZone(house.settings().zone()).toInstant())
+                        .filter(at -> at.isBefore(now))
+                        .orElse(now);
     }
 }

@@ -9,7 +9,6 @@ import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.planning.InTime;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlanSteps;
-import app.velvetcrock.core.rounds.Remaining;
 import app.velvetcrock.core.timetable.Booking;
 import app.velvetcrock.core.timetable.Clashes;
 import app.velvetcrock.core.timetable.HomeHours;
@@ -137,8 +136,7 @@ class BenchTime {
                     .ifPresent(at ->
                             holds.put(key, at.atZone(house.settings().zone()).toInstant()));
         }
-        return new Asked(
-                home, byWay, house.instantOn(request.circumstances().start(), clock.instant()), need, holds, then);
+        return new Asked(home, byWay, part.weighed().at(), need, holds, then);
     }
 
     private static Optional<Instant> need(SentencePart.Time time, Fields fields, House house, LocalDate today) {
@@ -254,16 +252,8 @@ class BenchTime {
         List<Booking> others = new ArrayList<>();
         for (BatchSheet sheet : batches.standing()) {
             String source = source(sheet.plan().request().circumstances().method(), owned);
-            Remaining.of(
-                            sheet.course(),
-                            sheet.plan()
-                                    .request()
-                                    .with(sheet.plan()
-                                            .request()
-                                            .circumstances()
-                                            .lasting(sheet.course().lengths())),
-                            home,
-                            sheet.frozen().holds())
+            sheet.foresight()
+                    .timetable()
                     .ifPresent(timetable -> others.addAll(
                             Booking.of(timetable, source, "%s, jar %d".formatted(sheet.name(), sheet.number()))));
         }

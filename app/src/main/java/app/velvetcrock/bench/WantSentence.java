@@ -8,7 +8,6 @@ import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.kitchen.Pieces;
 import app.velvetcrock.core.making.Backwards;
 import app.velvetcrock.core.making.Container;
-import app.velvetcrock.core.making.Firmness;
 import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.making.Melt;
 import app.velvetcrock.core.making.OwnRight;
@@ -189,7 +188,7 @@ final class WantSentence {
                         .right()
                         .map(OwnRight::target)
                         .orElse(kind.firmness()))
-                : fields.number("want.firmness", want.firmness(), 0, Firmness.HARDEST, "on the scale");
+                : fields.firmness("want.firmness", want.firmness(), kind.firmness());
         if (pieces.isEmpty()) {
             fields.trouble(
                     "want.amount",
@@ -221,7 +220,7 @@ final class WantSentence {
                     .collect(Collectors.joining(", "));
             fields.echo(
                     "want.firmness",
-                    "%s in all, F %s%s"
+                    "%s in all, firmness %s%s"
                             .formatted(
                                     house.about(back.melt().formula().total()),
                                     Decimals.upTo(back.melt().firmness().value(), 1),

@@ -2,6 +2,7 @@ package app.velvetcrock.demo;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.deed.PanDeed;
 import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Correction;
 import app.velvetcrock.core.making.Felt;
@@ -12,10 +13,10 @@ import app.velvetcrock.core.pan.Fault;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.core.pan.MakingStep;
 import app.velvetcrock.hob.Remelting;
+import app.velvetcrock.pan.PanDeeds;
 import app.velvetcrock.pan.PanDesk;
 import app.velvetcrock.pan.PanForm;
 import app.velvetcrock.pan.PanPours;
-import app.velvetcrock.pan.PanWork;
 import app.velvetcrock.recipes.KeptFormulas;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stock.Cause;
@@ -37,7 +38,7 @@ import org.springframework.stereotype.Component;
 class DemoPan {
 
     private final PanDesk desk;
-    private final PanWork work;
+    private final PanDeeds deeds;
     private final PanPours pours;
     private final Remelting remelting;
     private final KeptFormulas formulas;
@@ -49,7 +50,7 @@ class DemoPan {
 
     DemoPan(
             PanDesk desk,
-            PanWork work,
+            PanDeeds deeds,
             PanPours pours,
             Remelting remelting,
             KeptFormulas formulas,
@@ -61,7 +62,7 @@ class DemoPan {
         this.remelting = remelting;
         this.formulas = formulas;
         this.desk = desk;
-        this.work = work;
+        this.deeds = deeds;
         this.pours = pours;
         this.makings = makings;
         this.stores = stores;
@@ -85,11 +86,11 @@ class DemoPan {
         String sunflower = carrier("sunflower-high-oleic");
         years(tin, mould, sunflower);
         UUID soft = made(new Sentence("salve", sunflower, "6", tin, "13"), List.of(), hands.at(142, 10, 0), 6, tin);
-        work.turnedOut(soft, Felt.SOFT, List.of(Fault.SWEATING), "soft in August", at(hands.at(106, 9, 0)));
+        does(soft, new PanDeed.TurnOut(Felt.SOFT, List.of(Fault.SWEATING), "soft in August"), hands.at(106, 9, 0));
         take(soft, 2, Cause.GIVEN, hands.at(138, 12, 0));
         take(soft, 3, Cause.SOLD, hands.at(130, 11, 0));
         UUID firmer = made(new Sentence("salve", sunflower, "8", tin, "16"), List.of(), hands.at(96, 10, 0), 8, tin);
-        work.turnedOut(firmer, Felt.RIGHT, List.of(), "spreads well, stays in the tin", at(hands.at(80, 9, 0)));
+        does(firmer, new PanDeed.TurnOut(Felt.RIGHT, List.of(), "spreads well, stays in the tin"), hands.at(80, 9, 0));
         take(firmer, 5, Cause.SOLD, hands.at(75, 11, 0));
         formulas.keepMaking(firmer);
         UUID bar = bar(mould, sunflower);
@@ -155,19 +156,22 @@ class DemoPan {
         UUID id = begin(past.sentence().form(past.with(), List.of()), at);
         boolean whipped = past.sentence().kind().equals("whipped-butter");
         if (whipped) {
-            work.did(id, MakingStep.MELT, at(at.plus(Duration.ofMinutes(20))));
-            work.offHeat(id, Temperature.ofCelsius(60), Cooling.Where.IN_AIR, at(at.plus(Duration.ofMinutes(22))));
-            work.did(id, MakingStep.CHILL, at(at.plus(Duration.ofMinutes(50))));
-            work.did(id, MakingStep.WHIP, at(at.plus(Duration.ofMinutes(58))));
-            work.did(id, MakingStep.CHILL_AGAIN, at(at.plus(Duration.ofMinutes(69))));
-            work.did(id, MakingStep.PEAKS, at(at.plus(Duration.ofMinutes(76))));
+            does(id, new PanDeed.Did(MakingStep.MELT), at.plus(Duration.ofMinutes(20)));
+            does(
+                    id,
+                    new PanDeed.OffHeat(Temperature.ofCelsius(60), Cooling.Where.IN_AIR),
+                    at.plus(Duration.ofMinutes(22)));
+            does(id, new PanDeed.Did(MakingStep.CHILL), at.plus(Duration.ofMinutes(50)));
+            does(id, new PanDeed.Did(MakingStep.WHIP), at.plus(Duration.ofMinutes(58)));
+            does(id, new PanDeed.Did(MakingStep.CHILL_AGAIN), at.plus(Duration.ofMinutes(69)));
+            does(id, new PanDeed.Did(MakingStep.PEAKS), at.plus(Duration.ofMinutes(76)));
         } else {
             melted(id, at);
-            work.read(id, Temperature.ofCelsius(58), Optional.empty(), at(at.plus(Duration.ofMinutes(50))));
+            does(id, new PanDeed.Read(Temperature.ofCelsius(58), Optional.empty()), at.plus(Duration.ofMinutes(50)));
         }
         pour(id, past.sentence().into(), past.count(), Optional.empty(), at.plus(Duration.ofMinutes(80)));
-        work.did(id, MakingStep.SET, at(at.plus(Duration.ofHours(4))));
-        work.turnedOut(id, past.felt(), List.of(), past.words(), at(hands.at(past.daysAgo() - 12, 9, 0)));
+        does(id, new PanDeed.Did(MakingStep.SET), at.plus(Duration.ofHours(4)));
+        does(id, new PanDeed.TurnOut(past.felt(), List.of(), past.words()), hands.at(past.daysAgo() - 12, 9, 0));
         int given = past.count() / 2;
         if (given > 0) {
             take(id, given, Cause.GIVEN, hands.at(past.daysAgo() - 8, 12, 0));
@@ -178,7 +182,7 @@ class DemoPan {
     /** Four tins that turned out soft, all melted again with more wax, and used up since. */
     private void remelted(Sentence sentence, String tin) {
         UUID first = made(sentence, List.of(), hands.at(250, 10, 0), 4, tin);
-        work.turnedOut(first, Felt.SOFT, List.of(), "runs on a warm sill", at(hands.at(243, 9, 0)));
+        does(first, new PanDeed.TurnOut(Felt.SOFT, List.of(), "runs on a warm sill"), hands.at(243, 9, 0));
         UUID lot = goods.inStock().stream()
                 .filter(one -> one.batch().equals(first) && one.inPieces())
                 .map(Stock.OfGood::id)
@@ -186,15 +190,20 @@ class DemoPan {
                 .orElseThrow();
         Instant at = hands.at(242, 10, 0);
         UUID again = remelting.remelt(lot, 4, at(at));
-        work.did(again, MakingStep.MELT, at(at.plus(Duration.ofMinutes(25))));
+        does(again, new PanDeed.Did(MakingStep.MELT), at.plus(Duration.ofMinutes(25)));
         Formula melt = makings.sheet(again).course().formula();
         Correction.of(melt, 16)
-                .ifPresent(add -> work.corrected(
-                        again, add.add(), Optional.of(UUID.fromString(wax())), at(at.plus(Duration.ofMinutes(30)))));
-        work.tested(again, Felt.RIGHT, at(at.plus(Duration.ofMinutes(36))));
-        work.offHeat(again, Temperature.ofCelsius(75), Cooling.Where.IN_AIR, at(at.plus(Duration.ofMinutes(38))));
+                .ifPresent(add -> does(
+                        again,
+                        new PanDeed.Correct(add.add(), Optional.of(UUID.fromString(wax()))),
+                        at.plus(Duration.ofMinutes(30))));
+        does(again, new PanDeed.Test(Felt.RIGHT), at.plus(Duration.ofMinutes(36)));
+        does(
+                again,
+                new PanDeed.OffHeat(Temperature.ofCelsius(75), Cooling.Where.IN_AIR),
+                at.plus(Duration.ofMinutes(38)));
         pour(again, tin, 4, Optional.empty(), at.plus(Duration.ofMinutes(64)));
-        work.did(again, MakingStep.SET, at(at.plus(Duration.ofHours(3))));
+        does(again, new PanDeed.Did(MakingStep.SET), at.plus(Duration.ofHours(3)));
         take(again, 4, Cause.SOLD, hands.at(225, 11, 0));
     }
 
@@ -220,7 +229,7 @@ class DemoPan {
         if (left > 1) {
             pour(id, mould, 1, Optional.of(Mass.ofGrams(Math.floor(left))), at.plus(Duration.ofMinutes(95)));
         }
-        work.did(id, MakingStep.SET, at(at.plus(Duration.ofHours(4))));
+        does(id, new PanDeed.Did(MakingStep.SET), at.plus(Duration.ofHours(4)));
         return id;
     }
 
@@ -230,21 +239,22 @@ class DemoPan {
         makings.sheet(id)
                 .plan()
                 .additions()
-                .forEach(one -> work.added(id, one.addition().key(), false, at(at.plus(Duration.ofMinutes(62)))));
+                .forEach(one ->
+                        does(id, new PanDeed.StirIn(one.addition().key(), false), at.plus(Duration.ofMinutes(62))));
         pour(id, tin, count, Optional.empty(), at.plus(Duration.ofMinutes(66)));
-        work.did(id, MakingStep.SET, at(at.plus(Duration.ofHours(3))));
+        does(id, new PanDeed.Did(MakingStep.SET), at.plus(Duration.ofHours(3)));
         return id;
     }
 
     private UUID begin(PanForm form, Instant at) {
         MakingPlan plan = desk.plan(form, at.atZone(DemoHands.ZONE).toLocalDate());
-        return work.begin(plan, at(at));
+        return deeds.begin(plan, at(at));
     }
 
     private void melted(UUID id, Instant at) {
-        work.did(id, MakingStep.MELT, at(at.plus(Duration.ofMinutes(30))));
-        work.tested(id, Felt.RIGHT, at(at.plus(Duration.ofMinutes(36))));
-        work.offHeat(id, Temperature.ofCelsius(75), Cooling.Where.IN_AIR, at(at.plus(Duration.ofMinutes(38))));
+        does(id, new PanDeed.Did(MakingStep.MELT), at.plus(Duration.ofMinutes(30)));
+        does(id, new PanDeed.Test(Felt.RIGHT), at.plus(Duration.ofMinutes(36)));
+        does(id, new PanDeed.OffHeat(Temperature.ofCelsius(75), Cooling.Where.IN_AIR), at.plus(Duration.ofMinutes(38)));
     }
 
     /** Melted, found soft, made firmer, and off the heat a few minutes ago. */
@@ -252,8 +262,8 @@ class DemoPan {
         Instant now = clock.instant();
         UUID id = begin(
                 sentence.form(List.of(), List.of(new PanForm.Row(supply("vitamin-e"), "1 g"))), now.minusSeconds(2700));
-        work.did(id, MakingStep.MELT, at(now.minusSeconds(1500)));
-        work.tested(id, Felt.SOFT, at(now.minusSeconds(1300)));
+        does(id, new PanDeed.Did(MakingStep.MELT), now.minusSeconds(1500));
+        does(id, new PanDeed.Test(Felt.SOFT), now.minusSeconds(1300));
         Makings.Sheet sheet = makings.sheet(id);
         Formula melt = sheet.course().formula();
         double firmer = melt.firmness().value() + 2;
@@ -262,19 +272,24 @@ class DemoPan {
                 .findFirst()
                 .orElseThrow();
         Correction.of(melt, firmer, wax.part().stuff(), wax.part().stuff())
-                .ifPresent(add -> work.corrected(id, add.add(), wax.lot(), at(now.minusSeconds(1100))));
-        work.tested(id, Felt.RIGHT, at(now.minusSeconds(800)));
-        work.offHeat(id, Temperature.ofCelsius(76), Cooling.Where.IN_AIR, at(now.minusSeconds(480)));
-        work.read(id, Temperature.ofCelsius(66), Optional.empty(), at(now.minusSeconds(120)));
+                .ifPresent(add -> does(id, new PanDeed.Correct(add.add(), wax.lot()), now.minusSeconds(1100)));
+        does(id, new PanDeed.Test(Felt.RIGHT), now.minusSeconds(800));
+        does(id, new PanDeed.OffHeat(Temperature.ofCelsius(76), Cooling.Where.IN_AIR), now.minusSeconds(480));
+        does(id, new PanDeed.Read(Temperature.ofCelsius(66), Optional.empty()), now.minusSeconds(120));
     }
 
     private void pour(UUID id, String into, int count, Optional<Mass> each, Instant at) {
         MakingPlan.Into planned = makings.sheet(id).plan().into().orElseThrow();
         MakingPlan.Into filled = new MakingPlan.Into(planned.container(), count, Optional.of(UUID.fromString(into)));
-        pours.poured(
+        does(
                 id,
-                List.of(new PanPours.Fill(filled, each.orElseGet(() -> pours.fills(id, planned.container())))),
-                at(at));
+                new PanDeed.Pour(
+                        List.of(new PanDeed.Fill(filled, each.orElseGet(() -> pours.fills(id, planned.container()))))),
+                at);
+    }
+
+    private void does(UUID id, PanDeed deed, Instant when) {
+        deeds.done(id, Current.doing(deed, UUID.randomUUID(), when, ""));
     }
 
     private void take(UUID making, int count, Cause why, Instant at) {

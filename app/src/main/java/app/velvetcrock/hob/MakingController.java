@@ -2,25 +2,23 @@ package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.core.deed.PanDeed;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Felt;
-import app.velvetcrock.core.making.Firmness;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.pan.Fault;
-import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingStep;
 import app.velvetcrock.core.pan.Touch;
+import app.velvetcrock.pan.PanDeeds;
 import app.velvetcrock.pan.PanForm;
 import app.velvetcrock.pan.PanLimits;
 import app.velvetcrock.pan.PanPlanner;
-import app.velvetcrock.pan.PanPours;
 import app.velvetcrock.pan.PanStock;
-import app.velvetcrock.pan.PanWork;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -35,7 +33,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -52,8 +50,7 @@ class MakingController {
     private static final int LONGEST = 300;
 
     private final Makings makings;
-    private final PanWork work;
-    private final PanPours pours;
+    private final PanDeeds deeds;
     private final PanStock stock;
     private final PanLimits limits;
     private final Conditions conditions;
@@ -62,8 +59,7 @@ class MakingController {
 
     MakingController(
             Makings makings,
-            PanWork work,
-            PanPours pours,
+            PanDeeds deeds,
             PanStock stock,
             PanLimits limits,
             Conditions conditions,
@@ -71,8 +67,7 @@ class MakingController {
             Clock clock) {
         this.limits = limits;
         this.makings = makings;
-        this.work = work;
-        this.pours = pours;
+        this.deeds = deeds;
         this.stock = stock;
         this.conditions = conditions;
         this.households = households;
@@ -94,7 +89,10 @@ class MakingController {
         Fields asked = fields();
         double target = firm == null || firm.isBlank()
                 ? MakingPage.target(sheet.course(), sheet.plan().firmness())
-                : asked.number("firm", firm, 0, Firmness.HARDEST, "on the scale")
+                : asked.firmness(
+                                "firm",
+                                firm,
+                                sheet.course().formula().firmness().value())
                         .orElse(sheet.plan().firmness());
         model.addAttribute("sheet", sheet);
         model.addAttribute("conditions", conditions.ofBatch(sheet.id()));
@@ -143,8 +141,7 @@ class MakingController {
         return new Asked(makings.sheet(id), which, prefix, form, households.current(), fields());
     }
 
-    private String does(
-            Reply reply, Asked asked, String typed, Function<app.velvetcrock.core.deed.Doing<String>, UUID> deed) {
+    private String does(Reply reply, Asked asked, String typed, Supplier<PanDeed> deed) {
         UUID id = asked.sheet().id();
         UUID key = asked.form().keyOrNew();
         Instant at = asked.form().at(asked.fields(), asked.house(), clock.instant());
@@ -156,7 +153,7 @@ class MakingController {
                         null,
                         new Sent<>(asked.which(), asked.fields(), asked.form(), MakingForm.empty())),
                 () -> {
-                    UUID entry = deed.apply(Current.doing(asked.which(), key, at, typed));
+                    UUID entry = deeds.done(id, Current.doing(deed.get(), key, at, typed));
                     String words = makings.sheet(id).lines().stream()
                             .filter(line -> line.id().equals(entry))
                             .map(Makings.Written::words)
@@ -168,21 +165,22 @@ class MakingController {
 
     @PostMapping("/pan/{id}/did/{step}")
     String did(@PathVariable UUID id, @PathVariable MakingStep step, MakingForm form, Reply reply) {
-        return does(reply, asked(id, "did", "n-", form), "", doing -> work.did(id, step, doing));
+        return does(reply, asked(id, "did", "n-", form), "", () -> new PanDeed.Did(step));
     }
 
     @PostMapping("/pan/{id}/skip/{step}")
     String skip(@PathVariable UUID id, @PathVariable MakingStep step, MakingForm form, Reply reply) {
         Asked asked = asked(id, "skip", "k-", form);
         Optional<String> why = asked.fields().optionalWords("words", form.words(), LONGEST);
-        return does(reply, asked, why.orElse(""), doing -> work.skipped(id, step, PanForm.text(form.of()), doing));
+        return does(
+                reply, asked, why.orElse(""), () -> new PanDeed.Skip(step, PanForm.text(form.of()), why.orElse("")));
     }
 
     @PostMapping("/pan/{id}/test")
     String test(@PathVariable UUID id, MakingForm form, Reply reply) {
         Asked asked = asked(id, "test", "t-", form);
         Optional<Felt> felt = asked.fields().oneOf("felt", Felt.class, form.felt());
-        return does(reply, asked, "", doing -> work.tested(id, felt.orElseThrow(), doing));
+        return does(reply, asked, "", () -> new PanDeed.Test(felt.orElseThrow()));
     }
 
     @PostMapping("/pan/{id}/correct")
@@ -206,7 +204,7 @@ class MakingController {
                     }
                     return sensible;
                 });
-        return does(reply, asked, PanForm.text(form.amount()), doing -> {
+        return does(reply, asked, PanForm.text(form.amount()), () -> {
             Optional<UUID> planned = asked.sheet().plan().lotOf(stuff.orElseThrow());
             // Of the lot it was weighed from, or another of its kind where that has not so much left.
             Optional<UUID> lot = stock.shelves(asked.house(), asked.house().dayOf(clock.instant()))
@@ -215,7 +213,7 @@ class MakingController {
                     .flatMap(one -> one.lot().stream())
                     .findFirst()
                     .or(() -> planned);
-            return work.corrected(id, stuff.get().of(mass.orElseThrow()), lot, doing);
+            return new PanDeed.Correct(stuff.get().of(mass.orElseThrow()), lot);
         });
     }
 
@@ -226,11 +224,7 @@ class MakingController {
                 ? PanPlanner.CLEAR
                 : temperature(asked).orElse(PanPlanner.CLEAR);
         Optional<Cooling.Where> where = asked.fields().oneOf("where", Cooling.Where.class, form.where());
-        return does(
-                reply,
-                asked,
-                PanForm.text(form.temperature()),
-                doing -> work.offHeat(id, at, where.orElseThrow(), doing));
+        return does(reply, asked, PanForm.text(form.temperature()), () -> new PanDeed.OffHeat(at, where.orElseThrow()));
     }
 
     private static Optional<Temperature> temperature(Asked asked) {
@@ -257,35 +251,30 @@ class MakingController {
             at = temperature(asked);
         }
         Optional<Temperature> read = at;
-        return does(
-                reply,
-                asked,
-                PanForm.text(form.temperature()),
-                doing -> work.read(id, read.orElseThrow(), touch, doing));
+        return does(reply, asked, PanForm.text(form.temperature()), () -> new PanDeed.Read(read.orElseThrow(), touch));
     }
 
     @PostMapping("/pan/{id}/haze")
     String haze(@PathVariable UUID id, MakingForm form, Reply reply) {
-        return does(reply, asked(id, "haze", "r-", form), "", doing -> work.hazed(id, doing));
+        return does(reply, asked(id, "haze", "r-", form), "", PanDeed.Haze::new);
     }
 
     @PostMapping("/pan/{id}/add")
     String add(@PathVariable UUID id, MakingForm form, Reply reply) {
         Asked asked = asked(id, "add", "n-", form);
-        return does(
-                reply, asked, "", doing -> work.added(id, PanForm.text(form.of()), "yes".equals(form.anyway()), doing));
+        return does(reply, asked, "", () -> new PanDeed.StirIn(PanForm.text(form.of()), "yes".equals(form.anyway())));
     }
 
     @PostMapping("/pan/{id}/pour")
     String pour(@PathVariable UUID id, MakingForm form, Reply reply) {
         Asked asked = asked(id, "pour", "p-", form);
-        List<PanPours.Fill> fills = new PourReading(
+        List<PanDeed.Fill> fills = new PourReading(
                         asked.sheet(),
                         stock.shelves(asked.house(), asked.house().dayOf(clock.instant()))
                                 .containers(),
                         asked.fields())
                 .read(form);
-        return does(reply, asked, "", doing -> pours.poured(id, fills, doing));
+        return does(reply, asked, "", () -> new PanDeed.Pour(fills));
     }
 
     @PostMapping("/pan/{id}/turned-out")
@@ -296,20 +285,20 @@ class MakingController {
                 .filter(fault -> form.faults() != null && form.faults().contains(fault.name()))
                 .toList();
         Optional<String> words = asked.fields().optionalWords("words", form.words(), LONGEST);
-        return does(reply, asked, "", doing -> work.turnedOut(id, felt.orElseThrow(), faults, words.orElse(""), doing));
+        return does(reply, asked, "", () -> new PanDeed.TurnOut(felt.orElseThrow(), faults, words.orElse("")));
     }
 
     @PostMapping("/pan/{id}/note")
     String note(@PathVariable UUID id, MakingForm form, Reply reply) {
         Asked asked = asked(id, "note", "m-", form);
         Optional<String> words = asked.fields().words("words", form.words(), LONGEST);
-        return does(reply, asked, "", doing -> work.noted(id, words.orElseThrow(), doing));
+        return does(reply, asked, "", () -> new PanDeed.Note(words.orElseThrow()));
     }
 
     @PostMapping("/pan/{id}/lines/{entry}/undo")
     String undo(@PathVariable UUID id, @PathVariable UUID entry, Reply reply) {
         return reply.tap("/pan/" + id, () -> {
-            work.takeBack(id, entry, Current.doing("undo", UUID.randomUUID(), clock.instant(), ""));
+            takeBack(id, entry);
             return new Done("/pan/" + id, "Taken back: what it moved is where it was.");
         });
     }
@@ -319,17 +308,15 @@ class MakingController {
     String back(@PathVariable UUID id, Reply reply) {
         Makings.Sheet sheet = makings.sheet(id);
         return reply.tap("/pan/" + id, () -> {
-            Optional<Makings.Written> first = sheet.lines().stream()
-                    .filter(line -> !line.gone()
-                            && line.line() instanceof app.velvetcrock.core.course.Line.Panned panned
-                            && panned.step() instanceof MakingLine.Begun)
-                    .findFirst();
-            first.ifPresent(line ->
-                    work.takeBack(id, line.id(), Current.doing("undo", UUID.randomUUID(), clock.instant(), "")));
+            sheet.beginning().ifPresent(entry -> takeBack(id, entry));
             return new Done(
                     "/pan",
                     "“%s” was not begun: all of it is back in the stores."
                             .formatted(sheet.name().toLowerCase(Locale.ROOT)));
         });
+    }
+
+    private void takeBack(UUID id, UUID entry) {
+        deeds.done(id, Current.doing(new PanDeed.TakeBack(entry), UUID.randomUUID(), clock.instant(), ""));
     }
 }

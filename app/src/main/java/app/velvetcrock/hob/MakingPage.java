@@ -15,6 +15,8 @@ import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.core.pan.MakingStep;
+import app.velvetcrock.core.rounds.AtThePan;
+import app.velvetcrock.core.rounds.Coming;
 import app.velvetcrock.draw.PanPicture;
 import app.velvetcrock.pan.PanPage;
 import app.velvetcrock.stillroom.House;
@@ -51,6 +53,7 @@ record MakingPage(
         String how,
         String timing,
         boolean late,
+        String twice,
         String sound,
         long rings,
         @Nullable String addition,
@@ -71,13 +74,16 @@ record MakingPage(
         List<LogRow> log) {
 
     /** So long before it is too late a sound says so. */
+    /** [E] Nearer than this it is what was wanted (craft: making, wanted firmness). */
+    private static final double NEAR = 1;
+
     private static final Duration WARNED = Duration.ofMinutes(2);
 
     /** What to add, in words and as it is typed; {@code unreachable} says why nothing can. */
     record Fix(String words, String of, String amount) {}
 
-    /** A step in the list. */
-    record StepRow(String mark, String words, String small) {}
+    /** A step in the list: from when, where that is known and still to come, and till when. */
+    record StepRow(String mark, String words, String small, @Nullable Coming from, String till) {}
 
     /** A line of the log; {@code undo} null where it cannot be taken back. */
     record LogRow(UUID id, String when, String words, String typed, String mark, boolean undo) {}
@@ -99,13 +105,17 @@ record MakingPage(
                                 house.mass(course.toPour(sheet.holding())),
                                 plan.use() == null ? "" : "for " + plan.use().word()),
                 next.map(step -> step.step().name()).orElse("DONE"),
-                next.map(step -> head(step, house)).orElse("All is done"),
+                next.map(step -> head(step, course, house)).orElse("All is done"),
                 next.map(step -> step.addition()
                                 .map(addition -> addition.when().word() + ".")
-                                .orElse(step.step().how()))
+                                .orElse(course.how(step.step())))
                         .orElse("How it turned out is worth a word: after a day, a month, in summer."),
                 next.map(step -> timing(step, course, now, house)).orElse(""),
                 next.filter(step -> step.isLate(now)).isPresent(),
+                course.spoiltTwice().isEmpty()
+                        ? ""
+                        : "Heat that spoils it comes to it a second time: %s."
+                                .formatted(String.join(", ", course.spoiltTwice())),
                 next.flatMap(MakingCourse.Step::until)
                         .filter(until -> now.isAfter(until.minus(WARNED)))
                         .map(until -> "late " + until)
@@ -135,7 +145,7 @@ record MakingPage(
                         })
                         .toList(),
                 PanPicture.Scale.of(firmness, marks(course, firmness, target), Optional.empty()),
-                "F %s, %s"
+                "Firmness %s, %s"
                         .formatted(
                                 Decimals.upTo(firmness, 1),
                                 formula.firmness().band().word()),
@@ -149,7 +159,7 @@ record MakingPage(
                                                 .map(off -> Duration.between(off, now))
                                                 .filter(past -> !past.isNegative())))
                                 .orElse(null),
-                course.steps().stream().map(step -> row(step, house)).toList(),
+                course.steps().stream().map(step -> row(step, sheet, house)).toList(),
                 plan.into().map(into -> String.valueOf(into.count())).orElse(""),
                 course.poured()
                         .map(MakingLine.Poured::left)
@@ -187,10 +197,10 @@ record MakingPage(
         return marks;
     }
 
-    private static String head(MakingCourse.Step step, House house) {
+    private static String head(MakingCourse.Step step, MakingCourse course, House house) {
         return step.addition()
                 .map(addition -> "Stir in %s of %s".formatted(amount(addition, house), addition.spoken()))
-                .orElseGet(() -> upper(step.step().word()));
+                .orElseGet(() -> upper(course.word(step.step())));
     }
 
     static String amount(app.velvetcrock.core.pan.Addition addition, House house) {
@@ -228,17 +238,18 @@ record MakingPage(
                 : step.from().isPresent() ? "now" : "";
     }
 
-    private static StepRow row(MakingCourse.Step step, House house) {
-        String time = step.state() == MakingCourse.Step.State.DONE || step.state() == MakingCourse.Step.State.SKIPPED
-                ? ""
-                : step.from().map(from -> "from " + house.time(from)).orElse("")
-                        + step.until()
-                                .map(until -> " till " + house.time(until))
-                                .orElse("");
+    private static StepRow row(MakingCourse.Step step, Makings.Sheet sheet, House house) {
         return new StepRow(
                 step.state().name().toLowerCase(Locale.ROOT),
-                head(step, house),
-                step.state() == MakingCourse.Step.State.SKIPPED ? "left out" : time);
+                head(step, sheet.course(), house),
+                step.state() == MakingCourse.Step.State.SKIPPED ? "left out" : "",
+                AtThePan.task(sheet.course(), step)
+                        .map(task -> Coming.toTheMinute(sheet.id(), task, house::time))
+                        .orElse(null),
+                step.until()
+                        .filter(until -> step.isOpen())
+                        .map(until -> " till " + house.time(until))
+                        .orElse(""));
     }
 
     private static @Nullable Fix fix(Makings.Sheet sheet, double target, House house) {
@@ -246,9 +257,14 @@ record MakingPage(
         if (course.formula().firmness().value() == 0) {
             return null;
         }
+        // Within one of what is wanted nothing is proposed the other way.
+        double over = course.formula().firmness().value() - target;
+        if (over > 0 && over <= NEAR) {
+            return null;
+        }
         Optional<Correction> add = Correction.of(course.formula(), target);
         return add.map(one -> new Fix(
-                        "%s of %s brings it from F %s to F %s."
+                        "%s of %s brings it from firmness %s to firmness %s."
                                 .formatted(
                                         house.mass(one.add().mass()),
                                         one.add().stuff().name().toLowerCase(Locale.ROOT),
@@ -283,12 +299,12 @@ record MakingPage(
         return plan.cautions().isEmpty() ? "" : ". Warned of: " + String.join("; ", plan.cautions());
     }
 
-    /** What to aim at after a test: what it would have been right at, or what was planned. */
+    /** What to aim at: what was asked for; a spoon that says it is right ends it, one that says too soft may ask for more, never for less. */
     static double target(MakingCourse course, double planned) {
         return course.lastTest()
                 .map(test -> test.felt() == Felt.RIGHT
                         ? course.formula().firmness().value()
-                        : test.felt().rightAt(test.firmness()))
+                        : Math.max(planned, test.felt().rightAt(test.firmness())))
                 .orElse(planned);
     }
 

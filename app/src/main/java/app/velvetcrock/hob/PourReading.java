@@ -1,12 +1,12 @@
 package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Makings;
+import app.velvetcrock.core.deed.PanDeed;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.pan.PanForm;
-import app.velvetcrock.pan.PanPours;
 import app.velvetcrock.pan.PanStock;
 import app.velvetcrock.web.Fields;
 import java.util.ArrayList;
@@ -29,8 +29,8 @@ final class PourReading {
     }
 
     /** One kind of container, and another where one is named. */
-    List<PanPours.Fill> read(MakingForm form) {
-        List<PanPours.Fill> fills = new ArrayList<>();
+    List<PanDeed.Fill> read(MakingForm form) {
+        List<PanDeed.Fill> fills = new ArrayList<>();
         fill(form, "into", form.into(), "count", form.count()).ifPresent(fills::add);
         if (!PanForm.text(form.andInto()).isEmpty()) {
             fill(form, "andInto", form.andInto(), "andCount", form.andCount()).ifPresent(fills::add);
@@ -39,7 +39,7 @@ final class PourReading {
     }
 
     /** What was filled; each holds what was weighed, or what such a one takes. */
-    private Optional<PanPours.Fill> fill(
+    private Optional<PanDeed.Fill> fill(
             MakingForm form, String intoField, @Nullable String into, String countField, @Nullable String count) {
         Optional<PanStock.Tin> tin = tins.stream()
                 .filter(one -> one.name().equals(PanForm.text(into)))
@@ -74,7 +74,7 @@ final class PourReading {
                 intoField.equals("into") && !PanForm.text(form.each()).isEmpty()
                         ? fields.mass("each", form.each(), 0.5, 5_000)
                         : Optional.of(Filling.wanted(1, container.get(), shrinkage, whipped));
-        return each.map(mass -> new PanPours.Fill(
+        return each.map(mass -> new PanDeed.Fill(
                 new MakingPlan.Into(container.get(), many.get(), Optional.of(UUID.fromString(PanForm.text(into)))),
                 mass));
     }

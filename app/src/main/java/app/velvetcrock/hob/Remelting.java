@@ -2,13 +2,12 @@ package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Lineage;
 import app.velvetcrock.batch.Makings;
-import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MakingCourse;
-import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.pan.PanDeeds;
 import app.velvetcrock.pan.PanLimits;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Cause;
@@ -27,6 +26,7 @@ public class Remelting {
     private static final int LONGEST_NAME = 90;
     private static final double MILLIGRAMS = 1000;
 
+    private final PanDeeds deeds;
     private final Makings makings;
     private final Goods goods;
     private final Ledger ledger;
@@ -34,9 +34,17 @@ public class Remelting {
     private final PanLimits limits;
     private final Households households;
 
-    Remelting(Makings makings, Goods goods, Ledger ledger, Lineage lineage, PanLimits limits, Households households) {
+    Remelting(
+            PanDeeds deeds,
+            Makings makings,
+            Goods goods,
+            Ledger ledger,
+            Lineage lineage,
+            PanLimits limits,
+            Households households) {
         this.limits = limits;
         this.households = households;
+        this.deeds = deeds;
         this.makings = makings;
         this.goods = goods;
         this.ledger = ledger;
@@ -83,8 +91,8 @@ public class Remelting {
                         course.stirred().stream()
                                 .map(one -> one.addition().times(share))
                                 .toList());
-        UUID id = makings.begin(plan);
-        UUID entry = makings.write(id, new Line.Panned(new MakingLine.Begun(plan.weighed())), doing);
+        UUID id = deeds.begin(plan, doing);
+        UUID entry = makings.sheet(id).beginning().orElseThrow();
         Ledger.Why why = new Ledger.Why(Cause.USED, id, entry, doing.at());
         if (good.inPieces()) {
             ledger.takePieces(lot, (int) amount, why);

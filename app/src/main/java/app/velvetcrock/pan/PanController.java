@@ -37,7 +37,7 @@ class PanController {
 
     private final PanDesk desks;
     private final PanPlanner planner;
-    private final PanWork work;
+    private final PanDeeds deeds;
     private final Makings makings;
     private final PanWaiting waiting;
     private final Awaited awaited;
@@ -49,7 +49,7 @@ class PanController {
     PanController(
             PanDesk desks,
             PanPlanner planner,
-            PanWork work,
+            PanDeeds deeds,
             Makings makings,
             PanWaiting waiting,
             Awaited awaited,
@@ -63,7 +63,7 @@ class PanController {
         this.prices = prices;
         this.desks = desks;
         this.planner = planner;
-        this.work = work;
+        this.deeds = deeds;
         this.makings = makings;
         this.households = households;
         this.clock = clock;
@@ -292,7 +292,7 @@ class PanController {
                         desk.bought().ifPresent(price -> prices.keep(desk.kind().key(), price));
                     }
                     PanPlanner.Planned planned = desk.planned().orElseThrow();
-                    UUID id = work.begin(
+                    UUID id = deeds.begin(
                             planner.frozen(planned, name),
                             planner.really(planned, weighed, desk.shelves()),
                             Current.doing("begin", key, at, PanForm.text(form.much())));

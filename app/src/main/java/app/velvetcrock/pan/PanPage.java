@@ -181,11 +181,11 @@ public record PanPage(
         double value = read.melt().firmness().value();
         String band = read.melt().firmness().band().word();
         if (read.melt().tooHard()) {
-            return "F %s, %s: what is said sets harder than the F %s wanted, even without wax."
+            return "Firmness %s, %s: what is said sets harder than the firmness %s wanted, even without wax."
                     .formatted(Decimals.upTo(value, 1), band, Decimals.upTo(read.firmness(), 1));
         }
         Optional<OwnRight> own = learned.right();
-        return "F %s, %s%s"
+        return "Firmness %s, %s%s"
                 .formatted(
                         Decimals.upTo(value, 1),
                         band,

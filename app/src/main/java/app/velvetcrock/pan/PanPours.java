@@ -4,18 +4,16 @@ import app.velvetcrock.batch.Lineage;
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.deed.PanDeed;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
-import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Ledger;
-import app.velvetcrock.web.Refused;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -31,7 +29,6 @@ public class PanPours {
     /** [E] Less than this, in grams, sticks to the pan. */
     private static final double NOTHING = 1;
 
-    private final PanWork work;
     private final Makings makings;
     private final Ledger ledger;
     private final Lineage lineage;
@@ -39,15 +36,7 @@ public class PanPours {
     private final PanLimits limits;
     private final Households households;
 
-    PanPours(
-            PanWork work,
-            Makings makings,
-            Ledger ledger,
-            Lineage lineage,
-            Goods goods,
-            PanLimits limits,
-            Households households) {
-        this.work = work;
+    PanPours(Makings makings, Ledger ledger, Lineage lineage, Goods goods, PanLimits limits, Households households) {
         this.makings = makings;
         this.ledger = ledger;
         this.lineage = lineage;
@@ -67,32 +56,29 @@ public class PanPours {
                 sheet.plan().made().whipped());
     }
 
-    /** So many containers of one kind to fill, each with so much. */
-    public record Fill(MakingPlan.Into into, Mass each) {}
+    /** What can be poured: the melt, or what stayed of it, by the ledger; of a making begun before melts were stock, by its log. */
+    Mass there(Makings.Sheet sheet) {
+        Optional<MakingLine.Poured> before = sheet.course().poured();
+        return before.isPresent()
+                ? before.flatMap(MakingLine.Poured::leftLot)
+                        .map(lot -> Mass.ofMilligrams(goods.find(lot).left()))
+                        .orElse(Mass.ZERO)
+                : goods.meltOf(sheet.id()).map(Goods.Melt::left).orElseGet(() -> sheet.course()
+                        .toPour(sheet.holding()));
+    }
 
-    /** Pours what was made, or what stayed in the pan: containers are taken, what they become comes into stock. */
-    @Transactional
-    public UUID poured(UUID id, List<Fill> fills, Doing<?> doing) {
-        Makings.Sheet sheet = work.begun(id, doing);
-        MakingCourse course = sheet.course();
-        Optional<MakingLine.Poured> before = course.poured();
-        Mass there = before.map(MakingLine.Poured::left).orElseGet(() -> course.toPour(sheet.holding()));
-        double filled = fills.stream()
-                .mapToDouble(fill -> fill.into().count() * fill.each().grams())
-                .sum();
-        if (filled > there.grams() * 1.005 + NOTHING) {
-            throw new Refused(
-                    "count",
-                    "That would be %d g, and only %d g is in the pan."
-                            .formatted(Math.round(filled), Math.round(there.grams())),
-                    "fewer, or less in each");
-        }
-        Mass left = Mass.ofGrams(Math.max(0, there.grams() - filled));
-        double whole = Math.max(NOTHING, course.toPour(sheet.holding()).grams());
+    /** Pours what is in the pan, or what stayed in it: containers are taken, what they become comes into stock. */
+    UUID pour(Makings.Sheet sheet, PanDeed.Pour deed, Doing<?> doing) {
+        Optional<MakingLine.Poured> before = sheet.course().poured();
+        Mass there = there(sheet);
+        Mass left =
+                Mass.ofMilligrams(Math.max(0, there.toMilligrams() - deed.all().toMilligrams()));
+        boolean stays = left.grams() >= NOTHING;
+        double whole = Math.max(NOTHING, sheet.course().toPour(sheet.holding()).grams());
         List<Goods.NewGood> made = new ArrayList<>();
         List<UUID> lots = new ArrayList<>();
         List<MakingLine.Poured.Filled> lines = new ArrayList<>();
-        for (Fill fill : fills) {
+        for (PanDeed.Fill fill : deed.fills()) {
             Goods.NewGood good = good(sheet, fill, whole, doing.at());
             made.add(good);
             lots.add(goods.add(good));
@@ -100,36 +86,57 @@ public class PanPours {
                     fill.into().container(), fill.into().count(), fill.each(), lots.get(lots.size() - 1)));
         }
         Optional<UUID> again = before.flatMap(MakingLine.Poured::leftLot);
-        Optional<Goods.NewGood> rest = left.grams() < NOTHING || again.isPresent()
-                ? Optional.empty()
-                : Optional.of(rest(sheet, left, left.grams() / whole, doing.at()));
+        Optional<Goods.NewGood> rest = stays && again.isEmpty()
+                ? Optional.of(rest(sheet, left, left.grams() / whole, doing.at()))
+                : Optional.empty();
         Optional<UUID> restLot = rest.map(goods::add);
         UUID entry = makings.write(
-                id,
-                new Line.Panned(new MakingLine.Poured(
-                        lines, left, left.grams() < NOTHING ? Optional.empty() : restLot.or(() -> again))),
+                sheet.id(),
+                new Line.Panned(new MakingLine.Poured(lines, left, stays ? restLot.or(() -> again) : Optional.empty())),
                 doing);
-        Ledger.Why used = new Ledger.Why(Cause.USED, id, entry, doing.at());
-        Ledger.Why poured = new Ledger.Why(Cause.POURED, id, entry, doing.at());
-        again.ifPresent(lot -> ledger.take(
-                lot,
-                Mass.ofMilligrams(goods.find(lot).left() - (left.grams() < NOTHING ? 0 : left.toMilligrams())),
-                used));
-        fills.stream().filter(fill -> !fill.into().container().mould()).forEach(fill -> fill.into()
+        Ledger.Why used = new Ledger.Why(Cause.USED, sheet.id(), entry, doing.at());
+        Ledger.Why poured = new Ledger.Why(Cause.POURED, sheet.id(), entry, doing.at());
+        deed.fills().stream().filter(fill -> !fill.into().container().mould()).forEach(fill -> fill.into()
                 .lot()
                 .ifPresent(from -> ledger.takePieces(from, fill.into().count(), used)));
         for (int i = 0; i < made.size(); i++) {
             goods.fill(lots.get(i), made.get(i), poured);
-            lineage.outOf(id, lots.get(i));
+            lineage.outOf(sheet.id(), lots.get(i));
         }
         rest.ifPresent(good -> {
             goods.fill(restLot.orElseThrow(), good, poured);
-            lineage.outOf(id, restLot.orElseThrow());
+            lineage.outOf(sheet.id(), restLot.orElseThrow());
         });
+        again.or(() -> goods.meltOf(sheet.id()).map(Goods.Melt::lot))
+                .ifPresent(pan ->
+                        comesOut(pan, there, deed.all(), rest.isPresent() || !stays ? Mass.ZERO : left, left, poured));
         return entry;
     }
 
-    private Goods.NewGood good(Makings.Sheet sheet, Fill fill, double whole, Instant at) {
+    /**
+     * Takes out of the pan what was filled, and what stays of it as stock; the last gram, which sticks to it, is thrown away, and what the
+     * scale found more than was weighed in is put right before.
+     */
+    private void comesOut(UUID pan, Mass there, Mass filled, Mass stays, Mass left, Ledger.Why poured) {
+        long more = filled.toMilligrams() - there.toMilligrams();
+        if (more > 0) {
+            ledger.put(pan, Mass.ofMilligrams(more), because(poured, Cause.CORRECTED, "weighed more than went in"));
+        }
+        boolean sticks = stays.equals(Mass.ZERO) && left.grams() < NOTHING;
+        long out = Math.max(there.toMilligrams(), filled.toMilligrams())
+                - stays.toMilligrams()
+                - (sticks ? left.toMilligrams() : 0);
+        ledger.take(pan, Mass.ofMilligrams(out), poured);
+        if (sticks && left.toMilligrams() > 0) {
+            ledger.take(pan, left, because(poured, Cause.DISCARDED, "it stuck to the pan"));
+        }
+    }
+
+    private static Ledger.Why because(Ledger.Why why, Cause cause, String note) {
+        return new Ledger.Why(cause, why.batch(), why.entry(), why.at(), null, note);
+    }
+
+    private Goods.NewGood good(Makings.Sheet sheet, PanDeed.Fill fill, double whole, Instant at) {
         return new Goods.NewGood(
                 sheet.id(),
                 sheet.name(),

@@ -6,7 +6,6 @@ import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.kitchen.Pieces;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Drops;
-import app.velvetcrock.core.making.Firmness;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.making.HowMuch;
@@ -172,8 +171,7 @@ final class PanReading {
         double usual = own.map(OwnRight::target).orElse(kind.firmness());
         return PanForm.text(form.firm()).isEmpty()
                 ? usual
-                : fields.number("firm", form.firm(), 0, Firmness.HARDEST, "on the scale")
-                        .orElse(usual);
+                : fields.firmness("firm", form.firm(), usual).orElse(usual);
     }
 
     private Optional<HowMuch> howMuch(PanForm form, PanThing oil, Optional<Tin> tin) {

@@ -93,7 +93,7 @@ class PanSwaps {
         int count = planned.filling().map(filling -> filling.count()).orElse(0);
         return new Row(
                 what,
-                "F " + Decimals.upTo(planned.read().melt().firmness().value(), 1),
+                "Firmness " + Decimals.upTo(planned.read().melt().firmness().value(), 1),
                 formula.parts().stream()
                         .filter(part -> part.stuff().role() != Role.OIL)
                         .map(part -> "%s %s"

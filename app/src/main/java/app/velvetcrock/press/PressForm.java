@@ -4,6 +4,7 @@ import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.look.Clarity;
@@ -155,7 +156,7 @@ record PressForm(
         Instant charged = sheet.course().chargedAt();
         Optional<Instant> at = fields.moment("on", on, house.past(now))
                 .map(there -> there.atZone(house.settings().zone()).toInstant());
-        if (at.filter(when -> when.isBefore(charged) || when.isAfter(now)).isPresent()) {
+        if (at.filter(when -> when.isBefore(charged) || May.isToCome(when, now)).isPresent()) {
             fields.trouble(
                     "on",
                     "Understood %s; it is strained between its charging, %s, and now."

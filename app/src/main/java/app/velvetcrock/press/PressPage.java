@@ -7,6 +7,7 @@ import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.PlannedHerb;
+import app.velvetcrock.core.rounds.Coming;
 import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.core.strain.YieldForecast;
 import app.velvetcrock.core.working.Working;
@@ -32,7 +33,7 @@ final class PressPage {
             String name,
             String state,
             String stateMark,
-            String day,
+            @Nullable Coming day,
             String back,
             Back level,
             String deed,
@@ -78,7 +79,7 @@ final class PressPage {
                 "%d: %s".formatted(sheet.number(), sheet.name()),
                 sheet.tagWord(),
                 sheet.condition().isPresent() ? "bad-word" : "",
-                sheet.course().heat().isPresent() ? "when it has its heat" : house.day(sheet.strainOn(house)),
+                sheet.strains(at -> house.day(house.dayOf(at))).orElse(null),
                 house.about(sheet.forecast().expected()),
                 Back.of(sheet, house),
                 held ? "Answer it" : sheet.course().isDue() ? "Strain it" : "Strain it early",

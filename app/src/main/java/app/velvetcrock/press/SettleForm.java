@@ -4,6 +4,7 @@ import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.look.Smell;
@@ -55,7 +56,7 @@ record SettleForm(
                 .map(there -> there.atZone(house.settings().zone()).toInstant())
                 .orElse(now);
         Instant strained = sheet.log().firstAt(Line.Strained.class).orElse(now);
-        if (at.isBefore(strained) || at.isAfter(now)) {
+        if (at.isBefore(strained) || May.isToCome(at, now)) {
             fields.trouble(
                     "when",
                     "Understood %s; it settled between the straining, %s, and now."

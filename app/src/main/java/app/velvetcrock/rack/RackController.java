@@ -1,5 +1,6 @@
 package app.velvetcrock.rack;
 
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.drying.Snap;
 import app.velvetcrock.core.drying.WeighIn;
@@ -73,7 +74,7 @@ class RackController {
                     : fields.moment("when", when, house.past(now))
                             .map(there -> there.atZone(house.settings().zone()).toInstant())
                             .filter(moment -> {
-                                boolean sensible = !moment.isAfter(now) && !moment.isBefore(start);
+                                boolean sensible = !May.isToCome(moment, now) && !moment.isBefore(start);
                                 if (!sensible) {
                                     fields.trouble(
                                             "when",

@@ -116,7 +116,7 @@ final class PanReadings {
         Firmness firmness = read.firmness().orElseThrow();
         return new Landing(
                 words,
-                "F %s, %s"
+                "Firmness %s, %s"
                         .formatted(
                                 Decimals.upTo(firmness.value(), 1),
                                 firmness.band().word()),

@@ -6,6 +6,7 @@ import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.planning.PlanSteps;
+import app.velvetcrock.core.rounds.Coming;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.spirit.SpiritFire;
 import app.velvetcrock.stillroom.House;
@@ -54,7 +55,7 @@ final class CalendarFile {
     record Event(BatchSheet sheet, Task task, boolean cancelled) {
 
         String uid() {
-            return sheet.id() + "." + task.key() + UID_HOST;
+            return Coming.named(sheet.id(), task.key()) + UID_HOST;
         }
     }
 
@@ -110,7 +111,7 @@ final class CalendarFile {
     }
 
     private VEvent event(AtThePan step, ZoneId zone) {
-        VEvent event = new VEvent(step.at().atZone(zone), A_HAND, step.summary());
+        VEvent event = new VEvent(Coming.rounded(step.at()).atZone(zone), A_HAND, step.summary());
         event.add(new Uid(step.key() + UID_HOST));
         event.getProperties().stream()
                 .filter(DtStamp.class::isInstance)
@@ -127,7 +128,7 @@ final class CalendarFile {
         BatchSheet sheet = of.sheet();
         Duration length = task.key().kind() == TaskKind.STRAIN ? PlanSteps.STRAINING : A_HAND;
         VEvent event = new VEvent(
-                task.due().atZone(zone),
+                Coming.rounded(task).atZone(zone),
                 length,
                 "%s: %s, jar %d".formatted(task.key().kind().word(), sheet.name(), sheet.number()));
         event.add(new Uid(of.uid()));

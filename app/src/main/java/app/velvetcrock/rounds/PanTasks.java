@@ -2,9 +2,9 @@ package app.velvetcrock.rounds;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.condition.Conditions;
-import app.velvetcrock.core.course.TaskKey;
-import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.pan.MakingCourse;
+import app.velvetcrock.core.rounds.AtThePan;
+import app.velvetcrock.core.rounds.Coming;
 import app.velvetcrock.pan.PanWaiting;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -20,8 +20,6 @@ import org.springframework.stereotype.Component;
 /** What is to be done at the pan: the next step of each making, and in the calendar those whose time is known. */
 @Component
 class PanTasks {
-
-    private static final String STAGE = "pan";
 
     private final Makings makings;
     private final Conditions conditions;
@@ -49,9 +47,10 @@ class PanTasks {
                 .filter(PanWaiting.Waits::ready)
                 .map(waits -> new Row(
                         waits.batch(),
-                        new TaskKey(STAGE, TaskKind.PAN, 1),
+                        AtThePan.WAITING,
                         Row.State.DUE,
                         now,
+                        false,
                         "",
                         "Make " + waits.what(),
                         "batch %d".formatted(waits.number()),
@@ -80,11 +79,12 @@ class PanTasks {
                 : !later ? Row.State.DUE : house.dayOf(at).equals(today) ? Row.State.LATER : Row.State.COMING;
         return new Row(
                 sheet.id(),
-                new TaskKey(STAGE, TaskKind.PAN, 1 + sheet.course().steps().indexOf(step)),
+                AtThePan.key(sheet.course(), step),
                 state,
                 at,
-                house.time(at),
-                what(step),
+                step.from().isPresent(),
+                step.from().map(house::time).orElse("now"),
+                what(step, sheet.course()),
                 sheet.name(),
                 wrong
                         + step.until()
@@ -94,10 +94,8 @@ class PanTasks {
                 null);
     }
 
-    private static String what(MakingCourse.Step step) {
-        String word = step.addition()
-                .map(one -> "stir in " + one.spoken())
-                .orElse(step.step().word());
+    private static String what(MakingCourse.Step step, MakingCourse course) {
+        String word = step.addition().map(one -> "stir in " + one.spoken()).orElse(course.word(step.step()));
         return word.substring(0, 1).toUpperCase(Locale.ROOT) + word.substring(1);
     }
 
@@ -105,16 +103,15 @@ class PanTasks {
     List<CalendarFile.AtThePan> events() {
         List<CalendarFile.AtThePan> events = new ArrayList<>();
         for (Makings.Sheet sheet : makings.inThePan()) {
-            List<MakingCourse.Step> steps = sheet.course().steps();
-            for (int i = 0; i < steps.size(); i++) {
-                MakingCourse.Step step = steps.get(i);
-                if (step.isOpen() && step.from().isPresent()) {
-                    events.add(new CalendarFile.AtThePan(
-                            "%s.%s".formatted(sheet.id(), new TaskKey(STAGE, TaskKind.PAN, i + 1)),
-                            step.from().get(),
-                            "%s%s: %s, batch %d".formatted(wrong(sheet), what(step), sheet.name(), sheet.number()),
-                            sheet.lines().size()));
-                }
+            for (MakingCourse.Step step : sheet.course().steps()) {
+                AtThePan.task(sheet.course(), step)
+                        .ifPresent(task -> events.add(new CalendarFile.AtThePan(
+                                Coming.named(sheet.id(), task.key()),
+                                task.due(),
+                                "%s%s: %s, batch %d"
+                                        .formatted(
+                                                wrong(sheet), what(step, sheet.course()), sheet.name(), sheet.number()),
+                                sheet.lines().size())));
             }
         }
         return events;

@@ -2,6 +2,7 @@ package app.velvetcrock.rounds;
 
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.rounds.Coming;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -9,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * One row of Rounds.
  *
+ * @param timed whether {@code at} is a moment of its own, and not just now
  * @param when the words in its first column: a time, an age or a day
  * @param what what to do, in a word or two
  * @param why one short line more
@@ -20,12 +22,18 @@ public record Row(
         TaskKey key,
         State state,
         Instant at,
+        boolean timed,
         String when,
         String what,
         String name,
         String why,
         @Nullable String leadsTo,
         @Nullable UUID entry) {
+
+    /** What tells machines which task it is. */
+    public String task() {
+        return timed ? Coming.named(batch, key) : "";
+    }
 
     /** Where a row stands in time. */
     public enum State {

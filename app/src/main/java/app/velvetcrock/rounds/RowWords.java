@@ -9,6 +9,7 @@ import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Variants;
+import app.velvetcrock.core.rounds.Coming;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.spirit.SpiritFire;
 import app.velvetcrock.stillroom.House;
@@ -51,6 +52,7 @@ final class RowWords {
                 task.key(),
                 found.state(),
                 task.due(),
+                true,
                 when(found),
                 what(found),
                 repeated.contains(sheet.name()) ? sheet.name() + " " + sheet.number() : sheet.name(),
@@ -58,8 +60,6 @@ final class RowWords {
                 leadsTo(found).orElse(null),
                 task.entry().orElse(null));
     }
-
-    private static final int A_MINUTE = 60;
 
     private String when(Found found) {
         Task task = found.task();
@@ -71,13 +71,18 @@ final class RowWords {
         return switch (found.state()) {
             case LATE -> {
                 long days = ChronoUnit.DAYS.between(due, today.date());
-                yield days == 0 ? house.time(task.due()) : days + " d late";
+                yield days == 0 ? time(task) : days + " d late";
             }
             case COMING -> found.sheet().course().stage().pace() == Pace.HOURS
-                    ? house.time(task.due())
+                    ? house.weekday(due) + " " + time(task)
                     : house.weekday(due);
-            case DUE, DONE, LATER -> house.time(task.due());
+            case DONE -> house.time(task.due());
+            case DUE, LATER -> time(task);
         };
+    }
+
+    private String time(Task task) {
+        return house.time(Coming.rounded(task));
     }
 
     private String what(Found found) {
@@ -141,7 +146,7 @@ final class RowWords {
                     .orElse("");
             case HEAT_OFF -> sheet.course()
                             .heat()
-                            .map(heat -> left(heat) + paused(found, heat))
+                            .map(heat -> left(heat) + paused(found))
                             .orElse("") + "; no lid until cool";
             case NEXT -> "%s has had its time".formatted(sheet.course().stage().name());
             case STRAIN -> sheet.course().overdueDays() > 0
@@ -160,10 +165,12 @@ final class RowWords {
     }
 
     /** Nobody is home for the rest of it, so it comes off before it is done. */
-    private static String paused(Found found, HeatCourse heat) {
-        return heat.runsUntil()
-                        .filter(end ->
-                                end.minusSeconds(A_MINUTE).isAfter(found.task().due()))
+    private static String paused(Found found) {
+        return found.sheet()
+                        .foresight()
+                        .heatDone()
+                        .filter(last ->
+                                last.key().ordinal() > found.task().key().ordinal())
                         .isPresent()
                 ? ", in another session"
                 : "";

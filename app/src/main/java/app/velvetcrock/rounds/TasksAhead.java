@@ -5,10 +5,8 @@ import app.velvetcrock.batch.Batches;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.HeldBack;
 import app.velvetcrock.core.course.Course;
-import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.rounds.AfterStraining;
-import app.velvetcrock.core.rounds.LaterStages;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.timetable.HomeHours;
@@ -20,7 +18,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -83,7 +80,7 @@ class TasksAhead {
         HomeHours home = hours.home();
         List<CalendarFile.Event> events = new ArrayList<>();
         for (BatchSheet sheet : sheets) {
-            List<Task> wanted = wanted(sheet, home);
+            List<Task> wanted = sheet.foresight().until(until());
             boolean over = sheet.condition().filter(told -> told.kind().isEnd()).isPresent();
             wanted.forEach(task -> events.add(new CalendarFile.Event(sheet, task, over)));
             if (sheet.course().state() != Course.State.STANDING) {
@@ -95,16 +92,6 @@ class TasksAhead {
             }
         }
         return events;
-    }
-
-    /** What its stage still asks for, and what the later ones will; each once. */
-    private List<Task> wanted(BatchSheet sheet, HomeHours home) {
-        List<Task> wanted = new ArrayList<>(Rounds.ahead(sheet.course(), sheet.open(), home, until()));
-        Set<TaskKey> asked = wanted.stream().map(Task::key).collect(Collectors.toCollection(HashSet::new));
-        sheet.remaining().get().ifPresent(remaining -> LaterStages.of(sheet.course(), remaining, home).stream()
-                .filter(task -> !task.due().isAfter(until()) && asked.add(task.key()))
-                .forEach(wanted::add));
-        return wanted;
     }
 
     private Instant until() {

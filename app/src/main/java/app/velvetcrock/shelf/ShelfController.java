@@ -3,6 +3,7 @@ package app.velvetcrock.shelf;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.HeatCourse;
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.rounds.Task;
@@ -114,10 +115,10 @@ class ShelfController {
         }
 
         private static boolean isPast(Instant at, Instant now, Fields fields) {
-            if (at.isAfter(now)) {
+            if (May.isToCome(at, now)) {
                 fields.trouble("when", "What was done lies before now.", "yesterday 19:30, or leave it empty for now");
             }
-            return !at.isAfter(now);
+            return !May.isToCome(at, now);
         }
 
         public boolean isSet() {

@@ -16,6 +16,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Made things as stock: tins, jars and bars by the piece, what stayed in a pan by weight. */
@@ -24,6 +25,9 @@ public class Goods {
 
     /** The kind key of what stayed in a pan. */
     public static final String LEFT = "left-in-the-pan";
+
+    /** The kind key of what is in a pan: a lot that what is weighed in goes into, and what is poured comes out of. */
+    static final String MELT = "melt";
 
     private final LotRepository lots;
     private final MovementRepository movements;
@@ -74,6 +78,24 @@ public class Goods {
         return lots.saveAndFlush(lot).id;
     }
 
+    /** What is in a pan. */
+    public record Melt(UUID lot, Mass left) {}
+
+    /** Makes an empty lot for what goes into a pan. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public UUID addMelt(UUID batch, String name, LocalDate useBy) {
+        Lot lot = new Lot(LotKind.MADE, MELT, name + ", in the pan", "", clock.instant());
+        lot.bestBefore = useBy;
+        lot.oilPart = new Lot.OilPart(batch, null, Storage.COOL_DARK);
+        return lots.saveAndFlush(lot).id;
+    }
+
+    /** What is in the pan of a making, locked; absent for one begun before melts were kept as stock. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Optional<Melt> meltOf(UUID batch) {
+        return lots.meltOf(batch).map(lot -> new Melt(lot.id, Mass.ofMilligrams(lot.balance)));
+    }
+
     /** Fills it, and lets it bear its share of what the batch cost so far; taking back the line takes it out again. */
     @Transactional
     public void fill(UUID id, NewGood good, Ledger.Why why) {
@@ -106,7 +128,9 @@ public class Goods {
     /** Tells whether a lot is a made thing. */
     @Transactional(readOnly = true)
     public boolean isGood(UUID id) {
-        return lots.findHere(id).filter(lot -> lot.kind == LotKind.MADE).isPresent();
+        return lots.findHere(id)
+                .filter(lot -> lot.kind == LotKind.MADE && !lot.isMelt())
+                .isPresent();
     }
 
     /** Draws some pieces out, or so many milligrams of what is weighed, and tells by which movement. */
@@ -132,7 +156,8 @@ public class Goods {
     }
 
     private static Lot made(Optional<Lot> lot) {
-        return lot.filter(one -> one.kind == LotKind.MADE).orElseThrow(() -> new NotHere("that made thing"));
+        return lot.filter(one -> one.kind == LotKind.MADE && !one.isMelt())
+                .orElseThrow(() -> new NotHere("that made thing"));
     }
 
     private static Stock.OfGood good(Lot lot) {

@@ -6,11 +6,14 @@ import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -166,8 +169,9 @@ public class Ledger {
         if (amount == 0) {
             return;
         }
-        if (amount < 0 && POURS.contains(lot.kind) && lot.openedOn == null && why.cause() != Cause.DISCARDED) {
-            lot.openedOn = households.current().dayOf(why.at());
+        if (amount < 0) {
+            refuseBefore(lot, why.at());
+            open(lot, why);
         }
         Optional<Held> held = amount < 0 ? why.cause().held() : Optional.empty();
         Optional<Told> wrong = held.flatMap(deed -> conditions.holding(lot.batchId(), lot.id, deed));
@@ -190,6 +194,41 @@ public class Ledger {
                 String words = gone(lot.name, lot.unit.words(-amount), why.cause(), movement.note);
                 conditions.leftAnyway(wrong, back.orElse(""), new Kinship.Gone(movement.id, lot.id, words, why.at()));
             }
+        }
+    }
+
+    /** Nothing is taken of what was not there yet: a herb gathered later, an oil or a salve that was poured later. */
+    private void refuseBefore(Lot lot, Instant at) {
+        House house = households.current();
+        if (lot.acquiredOn != null && house.dayOf(at).isBefore(lot.acquiredOn)) {
+            throw new Refused(
+                    "when",
+                    "Understood %s; “%s” came in on %s, so nothing of it was taken before."
+                            .formatted(house.moment(at), lot.name, house.date(lot.acquiredOn)),
+                    "%s or later".formatted(house.date(lot.acquiredOn)));
+        }
+        if (lot.kind == LotKind.INFUSED_OIL || lot.kind == LotKind.MADE) {
+            movements.ofLot(lot.id).stream()
+                    .filter(movement -> movement.amount > 0 && movement.cause != Cause.UNDONE)
+                    .map(movement -> movement.happenedAt)
+                    .min(Comparator.naturalOrder())
+                    .filter(at::isBefore)
+                    .ifPresent(poured -> {
+                        throw new Refused(
+                                "when",
+                                "Understood %s; “%s” was poured at %s, so nothing of it was taken before."
+                                        .formatted(house.moment(at), lot.name, house.moment(poured)),
+                                "a time after that");
+                    });
+        }
+    }
+
+    /** A bottle that something was poured from was open by then, whatever day was said before. */
+    private void open(Lot lot, Why why) {
+        LocalDate on = households.current().dayOf(why.at());
+        boolean poured = POURS.contains(lot.kind) && why.cause() != Cause.DISCARDED;
+        if (poured && (lot.openedOn == null || lot.openedOn.isAfter(on))) {
+            lot.openedOn = on;
         }
     }
 

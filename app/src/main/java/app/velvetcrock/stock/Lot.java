@@ -124,6 +124,11 @@ class Lot {
         this.words = name.toLowerCase(Locale.ROOT);
     }
 
+    /** Tells whether it is what is in a pan, which no choice of stock offers. */
+    boolean isMelt() {
+        return kind == LotKind.MADE && kindKey.equals(Goods.MELT);
+    }
+
     /** What goes on with a part of this, or with what it became: all but its stock. */
     Lot sibling(String asTyped, Instant at) {
         Lot lot = new Lot(kind, kindKey, name, asTyped, at);

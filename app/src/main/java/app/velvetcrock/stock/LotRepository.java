@@ -43,7 +43,7 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
     /** What is in stock of some kinds. */
     default List<Lot> inStock(Collection<LotKind> kinds) {
         return PerRequest.of("stock", Current.person(), this::inStock).stream()
-                .filter(lot -> kinds.contains(lot.kind))
+                .filter(lot -> kinds.contains(lot.kind) && !lot.isMelt())
                 .toList();
     }
 
@@ -63,8 +63,14 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
             select * from lot where stillroom_id = :stillroom and id in (:ids) order by created_at, id""")
     List<Lot> among(UUID stillroom, Collection<UUID> ids);
 
+    /** What is in the pan of a making; absent for one begun before melts were kept as stock. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @Query("select l from Lot l where l.oilPart.batchId = :batch and l.kindKey = '" + Goods.MELT + "'")
+    Optional<Lot> meltOf(UUID batch);
+
     /** What was poured of a making. */
-    @Query("select l from Lot l where l.oilPart.batchId = :batch and l.kind = app.velvetcrock.stock.LotKind.MADE")
+    @Query("select l from Lot l where l.oilPart.batchId = :batch and l.kind = app.velvetcrock.stock.LotKind.MADE "
+            + "and l.kindKey <> '" + Goods.MELT + "'")
     List<Lot> madeOf(UUID batch);
 
     /** Tells whether another lot of a batch still has stock. */

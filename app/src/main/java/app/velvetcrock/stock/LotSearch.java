@@ -28,7 +28,7 @@ class LotSearch implements Findable {
                         select * from (
                             select id, name, kind, unit, balance, moisture, balance > 0 as stocked, greatest(word_similarity(:q, words),
                                 case when to_tsvector('simple', words) @@ plainto_tsquery('simple', :q) then 1 else 0 end) as near
-                            from lot where stillroom_id = :stillroom
+                            from lot where stillroom_id = :stillroom and not (kind = 'MADE' and kind_key = 'melt')
                         ) found where near >= :least order by stocked desc, near desc, name, id limit :most""")
                 .param("stillroom", Current.stillroom())
                 .param("q", text)

@@ -16,7 +16,7 @@ interface MovementRepository extends JpaRepository<Movement, UUID> {
     @Query(
             """
             select m from Movement m where m.entryId = :entry and m.cause <> app.velvetcrock.stock.Cause.UNDONE
-            and not exists (select r from Movement r where r.reverses = m.id) order by m.lotId""")
+            and not exists (select r from Movement r where r.reverses = m.id) order by m.lotId, m.amount""")
     List<Movement> holding(UUID entry);
 
     @Query("select count(m) > 0 from Movement m where m.deed = :deed")

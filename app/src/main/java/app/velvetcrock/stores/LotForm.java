@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.drying.DryingStart;
 import app.velvetcrock.core.kitchen.DropReader;
 import app.velvetcrock.core.kitchen.Expect;
@@ -65,7 +66,7 @@ record LotForm(
         Instant at = fields.moment("when", when, house.past(now))
                 .map(there -> there.atZone(house.settings().zone()).toInstant())
                 .orElse(now);
-        if (at.isAfter(now)) {
+        if (May.isToCome(at, now)) {
             fields.trouble(
                     "when",
                     "Understood %s; what was done lies before now.".formatted(house.moment(at)),

@@ -14,9 +14,9 @@ import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedHerb;
+import app.velvetcrock.core.rounds.Coming;
 import app.velvetcrock.core.spirit.Moistening;
 import app.velvetcrock.core.spirit.SpiritFire;
-import app.velvetcrock.core.timetable.Timetable;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Costs;
 import java.util.ArrayList;
@@ -30,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param isHeld whether something is wrong with it that leaves nothing but an answer
  * @param strain what straining it is called now; empty where it cannot be strained
  * @param strainMark how the button to it looks: the main one once it is due
+ * @param strains when it is to be strained, at the end of what leads; null where that is not said
  * @param spirit what the vapour of its spirit does; null where none is left in it
  * @param food the rule it is under as food; null for no food of anything moist
  * @param mark why it is made against the rule of water; null where it is not
@@ -42,6 +43,7 @@ import org.jspecify.annotations.Nullable;
 public record BatchTold(
         String head,
         String lead,
+        @Nullable Coming strains,
         boolean isStanding,
         boolean isStrained,
         boolean isHeld,
@@ -57,7 +59,7 @@ public record BatchTold(
         @Nullable Heat heat,
         String ribbon,
         List<Fact> wentIn,
-        List<Step> ahead,
+        List<StepAhead> ahead,
         String stage,
         String usualLength,
         String noOil,
@@ -66,8 +68,9 @@ public record BatchTold(
 
     private static final double MINUTES = 60;
 
-    /** The heat it has had: credited of wanted, how the rest of the time was spent, when it is done. */
-    public record Heat(String credited, String rest, String done) {}
+    /** The heat it has had: credited of wanted, how the rest of the time was spent, when it is done, where it goes and when. */
+    public record Heat(
+            String credited, String rest, String comes, @Nullable Coming done, String going, @Nullable Coming there) {}
 
     /**
      * A fact of what went in and came back.
@@ -87,9 +90,6 @@ public record BatchTold(
         }
     }
 
-    /** A step still to come, and when. */
-    public record Step(String name, List<String> spans) {}
-
     static BatchTold of(BatchSheet sheet, Optional<Costs.Cost> cost, House house) {
         Course course = sheet.course();
         BatchPlan plan = sheet.plan();
@@ -99,6 +99,7 @@ public record BatchTold(
         return new BatchTold(
                 "Batch %d: %s".formatted(sheet.number(), sheet.name()),
                 lead(sheet, house),
+                standing ? sheet.strains(at -> house.day(house.dayOf(at))).orElse(null) : null,
                 standing,
                 course.state() == Course.State.STRAINED,
                 held,
@@ -118,7 +119,7 @@ public record BatchTold(
                 "%s over time: %d entries; each stands in the log below"
                         .formatted(sheet.name(), sheet.log().entries().size()),
                 facts(sheet, cost, house),
-                ahead(sheet, house),
+                StepAhead.of(sheet, house),
                 "%s: how long (%s to %s)"
                         .formatted(stage.name(), stage.least(), stage.pace().words(stage.most())),
                 stage.pace().words(course.length()),
@@ -135,15 +136,11 @@ public record BatchTold(
         Course course = sheet.course();
         String way = sheet.plan().request().circumstances().method().name();
         return switch (course.state()) {
-            case STANDING -> course.heat().isPresent()
-                    ? way + ", " + sheet.tagWord()
-                    : "%s, day %d of %d; %s %s"
-                            .formatted(
-                                    way,
-                                    course.day(),
-                                    course.length(),
-                                    course.overdueDays() > 0 ? "its time was over on" : "to be strained on",
-                                    house.day(sheet.strainOn(house)));
+            case STANDING -> "%s, %s; %s"
+                    .formatted(
+                            way,
+                            course.heat().isPresent() ? sheet.tagWord() : course.standWord(),
+                            course.overdueDays() > 0 ? "its time was over on" : "to be strained on");
             case STRAINED -> "%s; strained on %s%s"
                     .formatted(
                             way,
@@ -188,23 +185,30 @@ public record BatchTold(
                         .formatted(
                                 hours(heat.trace().inBand()),
                                 unwatched.minutes() > 0 ? ", %s h not watched".formatted(hours(unwatched)) : ""),
-                sheet.heatDone().map(at -> "; done about " + house.moment(at)).orElse("")
-                        + heat.forecast()
-                                .map(curve -> goingTo(heat, curve, house))
-                                .orElse(""));
+                sheet.foresight()
+                                .heatDone()
+                                .filter(task ->
+                                        task.due().isBefore(sheet.course().now()))
+                                .isPresent()
+                        ? "; it was to come off about "
+                        : "; done about ",
+                sheet.foresight()
+                        .heatDone()
+                        .map(task -> sheet.coming(task, house::dayAndTime))
+                        .orElse(null),
+                goingTo(heat, house),
+                heat.lidFrom().map(at -> Coming.of(at, house::dayAndTime)).orElse(null));
     }
 
     /** Where the curve leads: on the heat to its end, off it past the temperature a lid may go on at. */
-    private static String goingTo(HeatCourse heat, HeatForecast curve, House house) {
+    private static String goingTo(HeatCourse heat, House house) {
         return heat.on()
-                ? curve.end()
+                ? heat.forecast()
+                        .flatMap(HeatForecast::end)
                         .map(end -> "; on this course it comes to about " + house.temperature(rounded(end)))
                         .orElse("")
-                : curve.passes(HeatCourse.FOR_THE_LID)
-                        .map(passing -> "; down to %s about %s"
-                                .formatted(
-                                        house.temperature(HeatCourse.FOR_THE_LID),
-                                        house.moment(curve.newest().at().plus(passing.in()))))
+                : heat.lidFrom()
+                        .map(at -> "; down to %s about ".formatted(house.temperature(HeatCourse.FOR_THE_LID)))
                         .orElse("");
     }
 
@@ -214,14 +218,6 @@ public record BatchTold(
 
     private static String hours(TimeSpan span) {
         return "%.1f".formatted(span.minutes() / MINUTES);
-    }
-
-    private static List<Step> ahead(BatchSheet sheet, House house) {
-        return sheet.remaining().get().map(Timetable::placed).orElse(List.of()).stream()
-                .map(placed -> new Step(
-                        placed.step().name(),
-                        placed.spans().stream().map(house::stretch).toList()))
-                .toList();
     }
 
     private static List<Fact> facts(BatchSheet sheet, Optional<Costs.Cost> cost, House house) {

@@ -7,6 +7,7 @@ import app.velvetcrock.condition.Finding;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
@@ -122,7 +123,7 @@ class ConditionController {
         return fields.moment("when", form.when(), house.past(now))
                 .map(there -> there.atZone(house.settings().zone()).toInstant())
                 .filter(at -> {
-                    boolean between = !at.isAfter(now) && !at.isBefore(told.foundAt());
+                    boolean between = !May.isToCome(at, now) && !at.isBefore(told.foundAt());
                     if (!between) {
                         fields.trouble(
                                 "when",

@@ -4,13 +4,17 @@ import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Charge;
+import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedHerb;
+import app.velvetcrock.core.rounds.Coming;
 import app.velvetcrock.core.spirit.SpiritFire;
 import app.velvetcrock.stillroom.House;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -30,7 +34,7 @@ public record JarLabel(
         String amounts,
         String charged,
         String untilHead,
-        String until,
+        @Nullable Coming until,
         String number,
         List<More> more,
         String cautions) {
@@ -45,6 +49,7 @@ public record JarLabel(
         BatchPlan plan = sheet.plan();
         PlanRequest request = plan.request();
         Charge charge = sheet.course().charge();
+        boolean stands = sheet.course().state() == Course.State.STANDING;
         boolean heated = sheet.course().heat().isPresent();
         return new JarLabel(
                 sheet.condition()
@@ -56,22 +61,31 @@ public record JarLabel(
                 ", %s (g : mL)".formatted(house.ratio(charge.ratio())),
                 "%s herb, %s oil".formatted(house.mass(charge.herbs().mass()), house.volume(charge.oil())),
                 house.date(request.circumstances().start()),
-                heated ? "" : "strain",
                 heated
-                        ? "%s, %s"
+                        ? "%s, %s%s"
                                 .formatted(
                                         request.circumstances().method().name(),
                                         sheet.course()
                                                 .stage()
                                                 .pace()
-                                                .words(sheet.course().length()))
-                        : house.date(sheet.strainOn(house)),
+                                                .words(sheet.course().length()),
+                                        stands ? ", strain" : "")
+                        : "strain",
+                sheet.strains(at -> house.date(house.dayOf(at)))
+                        .or(() -> heated ? Optional.empty() : Optional.of(planned(sheet, house)))
+                        .orElse(null),
                 "Batch %d, %s".formatted(sheet.number(), house.settings().name()),
                 more(sheet, house),
                 plan.cautions().stream()
                         .filter(Caution::onLabel)
                         .map(caution -> caution.head() + ".")
                         .collect(Collectors.joining(" ")));
+    }
+
+    /** The day it was to be strained by its plan, of one that does not stand any more. */
+    private static Coming planned(BatchSheet sheet, House house) {
+        LocalDate day = sheet.course().strainOn();
+        return new Coming(house.date(day), day.toString(), "");
     }
 
     private static Herb herb(PlannedHerb herb, BatchPlan plan, House house) {

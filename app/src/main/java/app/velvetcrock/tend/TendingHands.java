@@ -19,8 +19,7 @@ import app.velvetcrock.core.heat.WarmUp;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.core.planning.Take;
-import app.velvetcrock.core.rounds.Rounds;
-import app.velvetcrock.hours.Hours;
+import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.hours.WarmUps;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Cause;
@@ -45,7 +44,6 @@ class TendingHands implements Deeds.Hands {
     private final Ledger ledger;
     private final Lineage lineage;
     private final Households households;
-    private final Hours hours;
     private final WarmUps warmUps;
 
     TendingHands(
@@ -56,7 +54,6 @@ class TendingHands implements Deeds.Hands {
             Ledger ledger,
             Lineage lineage,
             Households households,
-            Hours hours,
             WarmUps warmUps) {
         this.log = log;
         this.conditions = conditions;
@@ -65,7 +62,6 @@ class TendingHands implements Deeds.Hands {
         this.ledger = ledger;
         this.lineage = lineage;
         this.households = households;
-        this.hours = hours;
         this.warmUps = warmUps;
     }
 
@@ -173,6 +169,9 @@ class TendingHands implements Deeds.Hands {
     }
 
     private Optional<TaskKey> next(BatchSheet sheet, TaskKind kind) {
-        return Rounds.next(sheet.course(), sheet.log(), kind, hours.home());
+        return sheet.open().stream()
+                .map(Task::key)
+                .filter(key -> key.kind() == kind)
+                .findFirst();
     }
 }

@@ -1,5 +1,6 @@
 package app.velvetcrock.tend;
 
+import app.velvetcrock.core.rounds.Coming;
 import app.velvetcrock.draw.HeatPicture;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -27,7 +28,7 @@ public record Watch(
         String trend,
         Done done,
         Measure measure,
-        String say,
+        List<Said> say,
         @Nullable String spirit,
         boolean presses,
         String sound,
@@ -41,8 +42,11 @@ public record Watch(
     /** The temperature as large as it can be said. */
     public record Reading(String figure, String unit) {}
 
-    /** When it is done: "15:40", "today". */
-    public record Done(String time, String day) {}
+    /** When it is done: "15:40", "today"; null where that cannot be told. */
+    public record Done(@Nullable Coming time, String day) {}
+
+    /** A sentence, which may end with a moment. */
+    public record Said(String words, @Nullable Coming at) {}
 
     /** The hours it has had of those it wants, and how full that is, in hundredths. */
     public record Measure(String had, String wanted, double full) {}

@@ -13,6 +13,7 @@ import app.velvetcrock.core.heat.HeatReading;
 import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.rounds.Coming;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.spirit.SpiritFire;
 import app.velvetcrock.core.text.Linear;
@@ -114,16 +115,16 @@ class WatchPage {
                 trend(heat),
                 done(sheet, house, now),
                 measure(heat),
-                alarm.map(words -> words + water(heat, house)).orElseGet(() -> say(sheet, heat, house, now)),
+                alarm.map(words -> WatchSaid.alarm(words, sheet, house))
+                        .orElseGet(() -> WatchSaid.of(sheet, heat, house, now)),
                 course.spirit() ? SpiritFire.WORDS : null,
                 alarm.isPresent() || course.isDue(),
                 alarm.map(words -> heat.alarm()
                                 .map(over -> over.isOver() ? "over" : "rising")
                                 .orElse("probe"))
                         .orElse(course.isDue() && heat.on() ? "done" : ""),
-                sheet.heatDone()
-                        .filter(at -> heat.on())
-                        .map(Instant::toEpochMilli)
+                WatchSaid.due(sheet, TaskKind.HEAT_OFF)
+                        .map(task -> task.due().toEpochMilli())
                         .orElse(null),
                 heat.readings().isEmpty() ? null : trace(sheet, heat, house, now),
                 keys(sheet, heat),
@@ -163,9 +164,12 @@ class WatchPage {
     }
 
     private static Watch.Done done(BatchSheet sheet, House house, Instant now) {
-        return sheet.heatDone()
-                .map(at -> new Watch.Done(house.time(at), day(house.dayOf(at), house.dayOf(now), house)))
-                .orElse(new Watch.Done("", ""));
+        return sheet.foresight()
+                .heatDone()
+                .map(task -> new Watch.Done(
+                        sheet.coming(task, house::time),
+                        day(house.dayOf(Coming.rounded(task.due())), house.dayOf(now), house)))
+                .orElse(new Watch.Done(null, ""));
     }
 
     private static String day(LocalDate day, LocalDate today, House house) {
@@ -178,55 +182,6 @@ class WatchPage {
                 "%.1f h".formatted(had / MINUTES),
                 "of %s heat-hours".formatted(Decimals.upTo(heat.wanted().minutes() / MINUTES, 1)),
                 Math.min(ALL, ALL * had / heat.wanted().minutes()));
-    }
-
-    /** What to do now, where nothing is wrong. */
-    private static String say(BatchSheet sheet, HeatCourse heat, House house, Instant now) {
-        if (sheet.course().isDue()) {
-            return heat.on()
-                    ? "It has had its heat-hours: take it off the heat, lid off until it is cool."
-                    : "It has had its heat-hours. " + cooling(heat, house) + "Strain it.";
-        }
-        if (!heat.on()) {
-            return "The heat is off. %s%s h are still to go."
-                    .formatted(cooling(heat, house), Decimals.upTo(heat.left().toMinutes() / MINUTES, 1));
-        }
-        String water = water(heat, house);
-        String read = due(sheet, TaskKind.READ)
-                .map(at -> (at.isBefore(now) ? " It was to be read by %s: read it now." : " Read it again by %s.")
-                        .formatted(house.time(at)))
-                .orElse("");
-        boolean late = due(sheet, TaskKind.READ).filter(now::isAfter).isPresent();
-        return (late ? "" : "Nothing to do.")
-                + read
-                + water
-                + (read.isEmpty() && water.isEmpty() ? " Stay near it." : "");
-    }
-
-    /** When to look at the water; empty where the heat is off or there is none. */
-    private static String water(HeatCourse heat, House house) {
-        return heat.water()
-                .map(look -> " Look at the water by %s%s."
-                        .formatted(
-                                house.time(look.by()),
-                                look.topped()
-                                        .map(at -> "; it was last topped up at " + house.time(at))
-                                        .orElse("")))
-                .orElse("");
-    }
-
-    private static String cooling(HeatCourse heat, House house) {
-        return heat.forecast()
-                .flatMap(curve -> curve.passes(HeatCourse.FOR_THE_LID).map(passing -> "Cool enough for a lid about %s. "
-                        .formatted(house.time(curve.newest().at().plus(passing.in())))))
-                .orElse("");
-    }
-
-    private static Optional<Instant> due(BatchSheet sheet, TaskKind kind) {
-        return sheet.open().stream()
-                .filter(task -> task.key().kind() == kind)
-                .map(Task::due)
-                .findFirst();
     }
 
     private static Watch.Trace trace(BatchSheet sheet, HeatCourse heat, House house, Instant now) {

@@ -9,6 +9,8 @@ import app.velvetcrock.core.kitchen.Reading;
 import app.velvetcrock.core.kitchen.Reading.Understood;
 import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.making.FirmnessBand;
+import app.velvetcrock.core.making.FirmnessWish;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
@@ -149,6 +151,23 @@ public final class Fields {
                 ? Optional.empty()
                 : said(field, typed, Figures.number(text(typed), least, most, unit))
                         .filter(value -> within(field, value, least, most, unit));
+    }
+
+    /** How firm it should set, as people say it; {@code now} is how firm it is, or usually would be. */
+    public Optional<Double> firmness(String field, @Nullable String typed, double now) {
+        if (isTooLong(field, typed, LONGEST_AMOUNT)) {
+            return Optional.empty();
+        }
+        Optional<Double> read = FirmnessWish.read(text(typed), now);
+        read.ifPresentOrElse(
+                value -> echo(
+                        field,
+                        "firmness %s, %s"
+                                .formatted(
+                                        Decimals.upTo(value, 1),
+                                        FirmnessBand.of(value).word())),
+                () -> unread(field, text(typed), "that is no firmness known here", FirmnessWish.HINT));
+        return read;
     }
 
     /** What was read; where nothing was, the trouble with it stands beside the field. */

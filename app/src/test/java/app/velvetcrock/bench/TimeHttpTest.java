@@ -208,7 +208,7 @@ class TimeHttpTest {
         String tin = bench("").select("#want\\.container option:contains(Tin)").attr("value");
         Document page = bench("want.amount=18+tins&want.container=" + tin + "&method=cold-dark");
         assertThat(page.getElementById("note-want.firmness").text())
-                .isEqualTo("about 920 g in all, F 15, about 140 g of it beeswax");
+                .isEqualTo("about 920 g in all, firmness 15, about 140 g of it beeswax");
         assertThat(page.getElementById("note-want.amount").text())
                 .contains("pour about 1.22 L over about 190 g, at 1 : 6.4");
         assertThat(page.select("#steps").text())

@@ -56,7 +56,7 @@ class BackwardsHttpTest {
     void whatIsNotHereComesOnTheListToBuy() {
         Document page = bench(wanted("6+tins"));
         assertThat(page.getElementById("note-want.firmness").text())
-                .isEqualTo("about 305 g in all, F 19, about 58 g of it beeswax");
+                .isEqualTo("about 305 g in all, firmness 19, about 58 g of it beeswax");
         assertThat(page.select("#to-buy li").eachText()).containsExactly("39 g of beeswax", "2 × Round tin 60 mL");
         assertThat(page.select(".do[type=submit]").isEmpty()).isFalse();
         post(page, "/bench/to-buy", Map.of());

@@ -103,7 +103,7 @@ class PanHttpTest {
         return left;
     }
 
-    /** 310 g at 12 % are 37.2 g of wax and 272.8 of oil. Too soft; wanted F 16: 14.8 g; felt right: the next plan starts at 16. */
+    /** 310 g at 12 % are 37.2 g of wax and 272.8 of oil. Too soft; wanted firmness 16: 14.8 g; felt right: the next plan starts at 16. */
     @Test
     void tooSoftCorrectedFeltRightAndTheNextPlanStartsThere() {
         Document planned = salve("&much=310+g&share=12+%25");
@@ -115,7 +115,7 @@ class PanHttpTest {
         does(making, "/did/MELT", "08:20");
         does(making, "/test", "08:25", "felt", "SOFT");
         Document soft = tove.get(making + "?firm=16").page();
-        assertThat(soft.select("#fix").text()).contains("14.8 g of beeswax brings it from F 12 to F 16");
+        assertThat(soft.select("#fix").text()).contains("14.8 g of beeswax brings it from firmness 12 to firmness 16");
         does(making, "/correct", "08:28", "of", "beeswax", "amount", "14.8 g");
         assertThat(stock().get("Beeswax")).contains("348 g");
         does(making, "/test", "08:32", "felt", "RIGHT");
@@ -133,7 +133,7 @@ class PanHttpTest {
         does(making, "/did/SET", "");
         does(making, "/turned-out", "", "felt", "RIGHT", "words", "spreads well");
         assertThat(pan("?kind=salve&was=salve&much=300+g").select("#firmness").text())
-                .contains("F 16, salve; right for you is about 16, from 1 test");
+                .contains("Firmness 16, salve; right for you is about 16, from 1 test");
         // undone step by step, the newest first, everything is where it was
         for (int i = 0; i < 9; i++) {
             String undo = tove.get(making)
@@ -155,7 +155,7 @@ class PanHttpTest {
                 + option("into", "Bar mould") + "&much=240+g&share=a+third&with%5B0%5D.of="
                 + option("with[0].of", "Cocoa butter")
                 + "&with%5B0%5D.share=a+third+each");
-        assertThat(planned.select("#firmness").text()).contains("F 43.3, hard bar");
+        assertThat(planned.select("#firmness").text()).contains("Firmness 43.3, hard bar");
         assertThat(planned.select("#poured").text()).contains("6 × Bar mould");
         assertThat(planned.select("#rest").text()).contains("stays in the pan");
         String making = begin(planned, Map.of());
@@ -211,16 +211,16 @@ class PanHttpTest {
     /** 1 of 6 is 16.7 %; half is half; 85 g to a cup of 229; 1 of 9; a range by its middle; never 100 % or the middle of "1 oz to 8 oz". */
     @ParameterizedTest
     @CsvSource({
-        "1:5, F 16.7",
-        "50/50, F 50",
-        "3 oz/cup, F 27",
-        "1 oz to 8 oz, F 11.1",
-        "1 ounce to 1 cup of oil, F 11",
-        "45 grams of beeswax, F 15",
-        "2 tbsp pellets, F 5.5",
-        "½ cup of wax pellets, F 2",
-        "15 percent, F 15",
-        "20 g to 25 g, F 7.5"
+        "1:5, firmness 16.7",
+        "50/50, firmness 50",
+        "3 oz/cup, firmness 27",
+        "1 oz to 8 oz, firmness 11.1",
+        "1 ounce to 1 cup of oil, firmness 11",
+        "45 grams of beeswax, firmness 15",
+        "2 tbsp pellets, firmness 5.5",
+        "½ cup of wax pellets, firmness 2",
+        "15 percent, firmness 15",
+        "20 g to 25 g, firmness 7.5"
     })
     void waxAsRecipesSayIt(String share, String firm) {
         Document page = salve("&much=300+g&share=" + UriUtils.encode(share, StandardCharsets.UTF_8));
@@ -270,7 +270,7 @@ class PanHttpTest {
         tove.post(making + "/correct", once);
         does(making, "/correct", "", "of", "beeswax", "amount", "3 g");
         // 20 + 5 + 3 of 208
-        assertThat(tove.get(making).page().select(".making-see h2").text()).contains("F 13.5");
+        assertThat(tove.get(making).page().select(".making-see h2").text()).contains("Firmness 13.5");
         assertThat(stock().get("Beeswax")).contains("372 g");
     }
 
@@ -357,7 +357,7 @@ class PanHttpTest {
         String making = begin(planned, Map.of("really[1]", "31.5 g"));
         assertThat(stock().get("Beeswax")).contains("369 g");
         assertThat(tove.get(making).page().select(".making-see h2").first().text())
-                .isEqualTo("F 15.6, salve");
+                .isEqualTo("Firmness 15.6, salve");
         assertThat(tove.get(making).page().select("#watch").attr("data-title")).contains("batch 1");
     }
 
@@ -390,13 +390,13 @@ class PanHttpTest {
                 .select("a[href*=oil=]")
                 .attr("href");
         Document planned = tove.get(pan + "&was=salve&kind=salve&into=").page();
-        assertThat(planned.select("#firmness").text()).contains("F 15");
+        assertThat(planned.select("#firmness").text()).contains("Firmness 15");
         assertThat(tove.get(pan + "&kind=whipped-butter")
                         .page()
                         .select("#firmness")
                         .text())
                 .as("its butters are in it: none stands in the rows again")
-                .contains("F 10");
+                .contains("Firmness 10");
         // 150/(1 − a) with a = 0.05/0.90: 8.8 g of wax on the strained weight
         assertThat(planned.select("#wax-figure .big").text()).isEqualTo("8.8 g beeswax");
     }
@@ -509,7 +509,7 @@ class PanHttpTest {
                 .isEqualTo(200);
     }
 
-    /** Four tins of 51 g that turned out soft go back into the pan: 204 g at F 13; to 16 it takes (0.16·203.9 − 26.5)/0.84 = 7.3 g. */
+    /** Four tins of 51 g that turned out soft go back into the pan: 204 g at firmness 13; to 16 it takes (0.16·203.9 − 26.5)/0.84 = 7.3 g. */
     @Test
     void whatTurnedOutSoftIsRemeltedAsAMakingOfItsOwn() {
         String making =
@@ -523,9 +523,9 @@ class PanHttpTest {
                 .contains("It is not said how many are melted again: from 1 to 6");
         Answer again = tove.submit(good, "#remelt form", Map.of("count", "4"));
         assertThat(again.page().select("h1").text()).contains("remelted, batch 2");
-        assertThat(again.page().select(".making-see h2").text()).contains("F 13");
+        assertThat(again.page().select(".making-see h2").text()).contains("Firmness 13");
         assertThat(tove.get(again.path() + "?firm=16").page().select("#fix").text())
-                .contains("7.2 g of beeswax brings it from F 13 to F 16");
+                .contains("7.2 g of beeswax brings it from firmness 13 to firmness 16");
         assertThat(tove.get(good).page().select("#left").text()).startsWith("2 ×");
         // What was stirred in before is in it still: on its label, and where it is made again.
         assertThat(again.page().select(".lead").text()).startsWith("203 g in the pan");
@@ -594,8 +594,8 @@ class PanHttpTest {
     }
 
     /**
-     * Eighteen ounces of oil and three of wax: by the fluid ounce 532.3 mL, 488.1 g of rapeseed, with 85.05 g F 14.8; all by weight
-     * 510.3 g: F 14.3; pellets by the fluid ounce 88.7 mL, 48.8 g: F 9.1. Each goes into the Pan as it was read.
+     * Eighteen ounces of oil and three of wax: by the fluid ounce 532.3 mL, 488.1 g of rapeseed, with 85.05 g firmness 14.8; all by weight
+     * 510.3 g: firmness 14.3; pellets by the fluid ounce 88.7 mL, 48.8 g: firmness 9.1. Each goes into the Pan as it was read.
      */
     @Test
     void anEighteenOunceRecipeInItsReadings() {
@@ -609,27 +609,27 @@ class PanHttpTest {
                                 "read"))
                 .page();
         assertThat(read.select("#landings li b").eachText())
-                .containsExactly("F 14.8, salve", "F 14.3, salve", "F 9.1, soft ointment");
+                .containsExactly("Firmness 14.8, salve", "Firmness 14.3, salve", "Firmness 9.1, soft ointment");
         assertThat(read.select("#landings li").first().text()).contains("oil by the fluid ounce, wax by weight likely");
         Document pan = tove.get(read.select("#landings a").first().attr("href")).page();
-        assertThat(pan.select("#firmness").text()).contains("F 14.8, salve");
+        assertThat(pan.select("#firmness").text()).contains("Firmness 14.8, salve");
         assertThat(pan.select("#wax-figure .big").text()).isEqualTo("85 g beeswax");
         assertThat(pan.select("#oil option[selected]").text()).contains("rapeseed");
         assertThat(pan.select("#drops").text()).contains("10 drops of Lavender");
     }
 
-    /** 300 g at F 15 take 45 g of beeswax; of candelilla 45/1.9 = 23.7, of soy wax 81.8. The firmness stays. */
+    /** 300 g at firmness 15 take 45 g of beeswax; of candelilla 45/1.9 = 23.7, of soy wax 81.8. The firmness stays. */
     @Test
     void waxIsSwappedKeepingFirmness() {
         Document swaps =
                 tove.get(salve("&much=300+g").select("#swaps").attr("href")).page();
         assertThat(swaps.select("#swapped tbody tr").eachText())
-                .anyMatch(row -> row.startsWith("As it is F 15 45 g Beeswax"))
-                .anyMatch(row -> row.startsWith("Candelilla wax for Beeswax F 15 23.7 g Candelilla wax"))
-                .anyMatch(row -> row.startsWith("Soy wax for Beeswax F 15 81.8 g Soy wax"));
+                .anyMatch(row -> row.startsWith("As it is firmness 15 45 g Beeswax"))
+                .anyMatch(row -> row.startsWith("Candelilla wax for Beeswax firmness 15 23.7 g Candelilla wax"))
+                .anyMatch(row -> row.startsWith("Soy wax for Beeswax firmness 15 81.8 g Soy wax"));
         Document soy = tove.get(swaps.select("a[aria-label*=Soy]").attr("href")).page();
         assertThat(soy.select("#wax-figure .big").text()).isEqualTo("81.8 g soy wax");
-        assertThat(soy.select("#firmness").text()).contains("F 15");
+        assertThat(soy.select("#firmness").text()).contains("Firmness 15");
     }
 
     /** Made again from today's stock: the same count, shares and drops; of a lot that is gone it is said. */
@@ -639,12 +639,12 @@ class PanHttpTest {
                 begin(salve("&much=6&share=17+%25&add%5B0%5D.of=kind:eo-lavender&add%5B0%5D.share=10+drops"), Map.of());
         Answer again = tove.get(making + "/again");
         assertThat(again.page().select(".notice").text()).contains("As batch 1 was made, from the same lots");
-        assertThat(again.page().select("#firmness").text()).contains("F 17");
+        assertThat(again.page().select("#firmness").text()).contains("Firmness 17");
         assertThat(again.page().select("#poured").text()).startsWith("6 × Round tin");
         assertThat(again.page().select("#drops").text()).contains("10 drops of Lavender");
         Document kept = does(making, "/recipe", "").page();
         assertThat(kept.select("#weigh-out").text()).contains("83 g Cold-pressed rapeseed", "17 g Beeswax", "Lavender");
-        assertThat(kept.select(".lead").text()).startsWith("salve, F 17, firm tin salve");
+        assertThat(kept.select(".lead").text()).startsWith("salve, firmness 17, firm tin salve");
         does(making, "/did/MELT", "");
         does(making, "/skip/TEST", "", "words", "no freezer");
         does(making, "/off-heat", "", "where", "IN_AIR");
@@ -665,14 +665,14 @@ class PanHttpTest {
         assertThat(blend.select("#window").text()).isEqualTo("It does not set: pour when it pleases.");
     }
 
-    /** Spoonfuls: 2 tbsp of cocoa butter 27.7 g, 2 of oil 27.1, 1 of coconut 13.6, ½ tsp of pellets 1.36: F 15.5. No drop goes into it. */
+    /** Spoonfuls: 2 tbsp of cocoa butter 27.7 g, 2 of oil 27.1, 1 of coconut 13.6, ½ tsp of pellets 1.36: firmness 15.5. No drop goes into it. */
     @Test
     void aNursingBalmBySpoonfuls() {
         String spoons =
                 "?was=nursing-balm&kind=nursing-balm&into=&use=NURSING&much=69.8+g&oil=kind:rapeseed&share=%C2%BD+tsp"
                         + "&with%5B0%5D.of=kind:cocoa-butter&with%5B0%5D.share=2+tbsp&with%5B1%5D.of=kind:coconut&with%5B1%5D.share=1+tbsp";
         Document balm = pan(spoons);
-        assertThat(balm.select("#firmness").text()).matches("F 15\\.[4-9].*salve");
+        assertThat(balm.select("#firmness").text()).matches("Firmness 15\\.[4-9].*salve");
         assertThat(pan(spoons + "&add%5B0%5D.of=kind:eo-lavender&add%5B0%5D.share=2+drops")
                         .select("#over")
                         .text())
@@ -776,7 +776,7 @@ class PanHttpTest {
         does(making, "/pour", "08:40", "into", option("into", "Round tin"), "count", "3");
         Document again = tove.get(making + "/again").page();
         // 12 % of 153 g are 18.4 of wax; 8 more make 26.4 of 161
-        assertThat(again.select("#firmness").text()).contains("F 16.4");
+        assertThat(again.select("#firmness").text()).contains("Firmness 16.4");
         assertThat(again.select("#drops").text()).contains("Lavender").doesNotContain("Lemon");
         String good = tove.get("/cupboard").page().select("a.goods").first().attr("href");
         assertThat(tove.get(good + "/label").page().select(".ink-label").text())

@@ -46,13 +46,13 @@ class FormulaHttpTest {
         assertThat(kept).startsWith("/pan/recipes/");
         Document sheet = tove.get(kept + "?grams=500+g").page();
         assertThat(sheet.select("#weigh-out td.num").eachText()).containsExactly("425 g", "75 g", "50 drops");
-        assertThat(sheet.select(".lead").text()).isEqualTo("salve, F 15, salve, for grown-up skin");
+        assertThat(sheet.select(".lead").text()).isEqualTo("salve, firmness 15, salve, for grown-up skin");
         assertThat(tove.get(kept + "?oil=1+cup").page().select("h2").text()).contains("To weigh out, 270 g of melt");
         String tin = sheet.select("#into option").first().attr("value");
         Document counted = tove.get(kept + "?count=6&into=" + tin).page();
         Document pan = tove.get(counted.select("#make-again").attr("href")).page();
         assertThat(pan.select("#poured").text()).startsWith("6 × Round tin 60 mL");
-        assertThat(pan.select("#firmness").text()).contains("F 15, salve");
+        assertThat(pan.select("#firmness").text()).contains("Firmness 15, salve");
         assertThat(pan.select("#drops").text()).contains("31 drops of Lavender");
         assertThat(tove.get(kept + "?grams=nothing")
                         .page()
@@ -79,7 +79,7 @@ class FormulaHttpTest {
                 .page()
                 .select("#differences")
                 .text();
-        assertThat(differs).contains("F 15, salve", "F 20, firm tin salve", "85 % 80 %", "15 % 20 %");
+        assertThat(differs).contains("Firmness 15, salve", "Firmness 20, firm tin salve", "85 % 80 %", "15 % 20 %");
         assertThat(tove.get("/bench/recipes").page().select("#makings th a").eachText())
                 .containsExactly("Foot salve", "Hand salve");
         tove.submit(one, "form[action$=undo]", Map.of());

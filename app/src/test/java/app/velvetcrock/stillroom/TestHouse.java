@@ -106,7 +106,7 @@ public class TestHouse {
                 Cut.CUT_AND_SIFTED,
                 Moisture.DRIED,
                 Mass.ofGrams(200),
-                LocalDate.of(2026, 11, 24),
+                LocalDate.of(2026, 6, 24),
                 null,
                 Provenance.UNSAID,
                 "200 g"));

@@ -47,7 +47,7 @@ class SlowWarmHttpTest {
         assertThat(tove.get(batch).page().text())
                 .contains("4.0 of 8 heat-hours")
                 .contains("4.0 h in the band")
-                .contains("done about 24 Nov 2026, 13:45");
+                .contains("it was to come off about Tue 24 Nov 02:00");
         assertThat(tove.get("/shelf").page().select("h1").text()).isEqualTo("One warm crock");
         assertThat(tove.get("/shelf").page().select(".round .number").text())
                 .contains("Look at it now Nettle")

@@ -170,9 +170,9 @@ class SourcesHttpTest {
         String first = bathFrom("05:00");
         assertThat(tove.get(first + "/watch").page().text()).contains("05:45");
         tove.post(first + "/turn/BATH_TOPPED_UP", deed(first, "06:00"));
-        assertThat(tove.get(first + "/watch").page().text()).contains("06:48");
-        String second = bathFrom("07:00");
-        assertThat(tove.get(second + "/watch").page().text()).contains("07:48").doesNotContain("07:45");
+        assertThat(tove.get(first + "/watch").page().text()).contains("06:45");
+        String second = bathFrom("07:02");
+        assertThat(tove.get(second + "/watch").page().text()).contains("07:50").doesNotContain("07:45");
     }
 
     private String bathFrom(String time) {

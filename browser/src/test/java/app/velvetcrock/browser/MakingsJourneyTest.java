@@ -84,7 +84,7 @@ class MakingsJourneyTest {
         shows("#now h2", next);
     }
 
-    /** Thirds of 240 g: F 43.3; six moulds of 40 mL at 38.3 g, ten grams stay, are warmed again and poured as a small one. */
+    /** Thirds of 240 g: firmness 43.3; six moulds of 40 mL at 38.3 g, ten grams stay, are warmed again and poured as a small one. */
     @Test
     void thirdsIntoMouldsWithAHalfOneRemelted() {
         larder.carrier("cocoa-butter", "200 g");
@@ -93,7 +93,7 @@ class MakingsJourneyTest {
         page.fill("#much", "240 g");
         page.fill("#share", "a third");
         page.fill("[id='with[0].share']", "a third each");
-        shows("#firmness", "F 43.3, hard bar");
+        shows("#firmness", "Firmness 43.3, hard bar");
         shows("#poured", "6 × Bar mould");
         begun();
         done("Test it on a cold spoon");
@@ -121,12 +121,12 @@ class MakingsJourneyTest {
         String making = begun();
         done("Test it on a cold spoon");
         page.click("#now button:text-is('soft')");
-        shows(".making-log", "Spoon test at F 12: soft");
+        shows(".making-log", "Spoon test at firmness 12: soft");
         page.fill("#firm", "16");
         page.click("#fix button:has-text('Work it out')");
-        shows("#fix", "14.8 g of beeswax brings it from F 12 to F 16");
+        shows("#fix", "14.8 g of beeswax brings it from firmness 12 to firmness 16");
         page.click("#fix button:has-text('It went')");
-        shows(".making-see h2", "F 16");
+        shows(".making-see h2", "Firmness 16");
         page.click("#now button:text-is('right')");
         shows("#now h2", "Take it off the heat");
         window.go("/stores/supplies");
@@ -139,10 +139,10 @@ class MakingsJourneyTest {
         page.click("#now button:text-is('Poured')");
         shows(".making-log", "Poured: 6 × Round tin");
         window.go("/pan");
-        shows("#firmness", "F 16, salve; right for you is about 16, from 1 test");
+        shows("#firmness", "Firmness 16, salve; right for you is about 16, from 1 test");
     }
 
-    /** Oil 52, coconut 16, wax 11, cocoa 11, shea 10: F 16.8; with the household's own olive oil for a third of it still. */
+    /** Oil 52, coconut 16, wax 11, cocoa 11, shea 10: firmness 16.8; with the household's own olive oil for a third of it still. */
     @Test
     void aPomadeOfFiveFats() {
         larder.carrier("coconut", "200 g");
@@ -151,14 +151,14 @@ class MakingsJourneyTest {
         larder.carrier("olive", "500 mL");
         window.go("/pan?kind=pomade");
         page.fill("#much", "200 g");
-        shows("#firmness", "F 16.8");
+        shows("#firmness", "Firmness 16.8");
         page.waitForSelector("[id='with[3].of']");
         String olive = page.locator("[id='with[3].of'] option:has-text('Olive')")
                 .first()
                 .getAttribute("value");
         with(3, olive, "34 g");
         shows(".pan-melt", "17 %");
-        shows("#firmness", "F 16.8");
+        shows("#firmness", "Firmness 16.8");
         assertThat(window.text(".pan-melt")).contains("32 g", "22 g", "20 g");
         begun();
         shows(".making-log", "Weighed in:");
@@ -166,7 +166,7 @@ class MakingsJourneyTest {
         assertThat(window.text("tr:has-text('Shea') td.num")).contains("191 mL");
     }
 
-    /** Two spoons of cocoa butter, one of coconut, half a teaspoon of pellets: F 15.5, and no essential oil, whoever asks. */
+    /** Two spoons of cocoa butter, one of coconut, half a teaspoon of pellets: firmness 15.5, and no essential oil, whoever asks. */
     @Test
     void aNursingBalmBySpoonfuls() {
         larder.carrier("coconut", "200 g");
@@ -176,7 +176,7 @@ class MakingsJourneyTest {
         page.fill("#share", "½ tsp");
         page.fill("[id='with[0].share']", "2 tbsp");
         page.fill("[id='with[1].share']", "1 tbsp");
-        shows("#firmness", "F 15.");
+        shows("#firmness", "Firmness 15.");
         shows(".pan-melt", "28.2 g");
         stirIn("eo-lavender", "2 drops");
         shows("#over", "a nursling's mouth");
@@ -264,11 +264,11 @@ class MakingsJourneyTest {
         window.go("/stores/recipes");
         page.fill("#body", "18 oz rapeseed oil\n3 oz beeswax\n10 drops lavender essential oil");
         page.click("button[value=read]");
-        shows("#landings", "F 14.8, salve");
+        shows("#landings", "Firmness 14.8, salve");
         assertThat(page.locator("#landings li b").allInnerTexts())
-                .containsExactly("F 14.8, salve", "F 14.3, salve", "F 9.1, soft ointment");
+                .containsExactly("Firmness 14.8, salve", "Firmness 14.3, salve", "Firmness 9.1, soft ointment");
         page.click("#landings a >> nth=0");
-        shows("#firmness", "F 14.8, salve");
+        shows("#firmness", "Firmness 14.8, salve");
         shows("#wax-figure .big", "85 g beeswax");
         page.click("text=Keep it as a recipe");
         shows("#weigh-out", "Lavender");
@@ -276,7 +276,7 @@ class MakingsJourneyTest {
         page.click("#scale button");
         shows("#weigh-out", "Cold-pressed rapeseed");
         page.click("#make-again");
-        shows("#firmness", "F 14.8, salve");
+        shows("#firmness", "Firmness 14.8, salve");
     }
 
     /**
@@ -294,7 +294,7 @@ class MakingsJourneyTest {
         page.selectOption("[id='want.kind']", "firm-salve");
         page.fill("[id='time.by']", "20 Dec");
         page.click("label:has(#way-sun-window)");
-        shows("[id='note-want.firmness']", "about 1.23 kg in all, F 19");
+        shows("[id='note-want.firmness']", "about 1.23 kg in all, firmness 19");
         shows("#to-buy", "134 g of beeswax");
         shows("#to-buy", "4 × Round tin 60 mL");
         shows("#time-verdict", "In time. Begin by");

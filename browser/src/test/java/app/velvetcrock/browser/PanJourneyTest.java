@@ -51,7 +51,7 @@ class PanJourneyTest {
     }
 
     /**
-     * 200 g at F 15: 30 g of wax; the edge stepped up by four half percents, 17 %: 34 g. It felt soft, so 19 is wanted:
+     * 200 g at firmness 15: 30 g of wax; the edge stepped up by four half percents, 17 %: 34 g. It felt soft, so 19 is wanted:
      * (0.19·200 − 34)/0.81 = 4.9 g. By touch and haze, without a thermometer: the haze is where it congeals, and it is poured.
      */
     @Test
@@ -69,7 +69,7 @@ class PanJourneyTest {
         page.reload();
         assertThat(window.text("#wax-figure .big")).isEqualTo("34 g beeswax");
         page.click("#swaps");
-        page.waitForSelector("#swapped tr:has-text('Candelilla wax for Beeswax'):has-text('F 17')");
+        page.waitForSelector("#swapped tr:has-text('Candelilla wax for Beeswax'):has-text('firmness 17')");
         page.click("text=Back to the Pan");
         page.waitForSelector("#wax-figure .big:text-is('34 g beeswax')");
         page.selectOption("[id='add[0].of']", "kind:eo-oregano");
@@ -87,9 +87,9 @@ class PanJourneyTest {
         page.click("#now button.do");
         now("Test it on a cold spoon");
         page.click("#now button:text-is('soft')");
-        page.waitForSelector("#fix:has-text('4.9 g of beeswax brings it from F 17 to F 19')");
+        page.waitForSelector("#fix:has-text('4.9 g of beeswax brings it from firmness 17 to firmness 19')");
         page.click("#fix button:has-text('It went')");
-        page.waitForSelector(".making-see h2:has-text('F 19')");
+        page.waitForSelector(".making-see h2:has-text('firmness 19')");
         page.click("#now button:text-is('right')");
         now("Take it off the heat");
         page.click("#now button.do");
@@ -121,7 +121,7 @@ class PanJourneyTest {
         window.go("/pan?kind=whipped-butter");
         page.fill("#much", "200 g");
         page.waitForSelector(".pan-melt:has-text('130 g, 65 %')");
-        assertThat(window.text("#firmness")).contains("F 8.6", "soft ointment");
+        assertThat(window.text("#firmness")).contains("Firmness 8.6", "soft ointment");
         page.click("text=Weigh it in");
         window.waitFor("/pan/0.*");
         String making = page.url().replaceFirst(".*(/pan/[^?]*).*", "$1");

@@ -7,6 +7,7 @@ import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -68,17 +69,15 @@ public class StoreDeeds {
     @Transactional
     public UUID done(Doing<? extends StoreDeed> doing) {
         StoreDeed deed = doing.deed();
+        Instant now = clock.instant();
         MayAtStores.be(
                         deed,
                         lots.locked(deed.lots()),
-                        new May.Times(
-                                doing.at(),
-                                clock.instant(),
-                                households.current().wording()))
+                        new May.Times(doing.at(), now, households.current().wording()))
                 .ifPresent(refusal -> {
                     throw new Refused(refusal);
                 });
         return Objects.requireNonNull(hands.get(deed.getClass()))
-                .does(new Doing<>(doing.key(), doing.at(), doing.by(), doing.typed(), deed));
+                .does(new Doing<>(doing.key(), May.atLatest(doing.at(), now), doing.by(), doing.typed(), deed));
     }
 }

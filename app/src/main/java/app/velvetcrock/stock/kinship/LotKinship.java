@@ -52,7 +52,7 @@ class LotKinship implements Kinship {
                         and i.amount > 0 and i.cause = 'BOTTLED' and i.lot_id <> m.lot_id
                     where m.stillroom_id = :stillroom and m.lot_id = d.lot and m.amount < 0 and m.cause = 'BOTTLED' and %1$s
                     union all
-                    select l.id, null from lot l where l.stillroom_id = :stillroom and l.batch_id = d.batch
+                    select l.id, null from lot l where l.stillroom_id = :stillroom and l.batch_id = d.batch and l.kind_key <> 'melt'
                 ) n
             )
             select d.origin, d.lot, d.batch, l.name, l.batch_id, l.balance > 0 from down d

@@ -4,6 +4,7 @@ import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.heat.HeatTrace;
 import app.velvetcrock.core.heat.Heated;
 import app.velvetcrock.core.heat.SourceCurve;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;
@@ -251,6 +252,16 @@ public record Course(
         double done = heat.map(h -> h.trace().credited().minutes() / h.wanted().minutes())
                 .orElseGet(() -> elapsed() / length);
         return state == State.STRAINED ? 1 : Math.max(0, Math.min(1, done));
+    }
+
+    /** How far it stands, in its own pace: "day 9 of 35", "6 of 24 hours". */
+    public String standWord() {
+        return stage.pace() == Pace.DAYS
+                ? "day %d of %d".formatted(day, length)
+                : "%s of %s"
+                        .formatted(
+                                Decimals.upTo(progress() * length, 0),
+                                stage.pace().words(length));
     }
 
     /** How much of an unheated stage has passed, in its pace: calendar days, or hours to the minute. */

@@ -13,6 +13,7 @@ import app.velvetcrock.core.heat.Heated;
 import app.velvetcrock.core.heat.NobodyLooked;
 import app.velvetcrock.core.heat.SourceCurve;
 import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.TimeSpan;
 import app.velvetcrock.core.measure.Volume;
@@ -300,6 +301,23 @@ public record HeatCourse(
     /** When heat that is on now will have earned the rest: by the last reading's rate, else as if it earned in full from the start. */
     public Optional<Instant> runsUntil() {
         return on ? finish.or(() -> onSince.map(since -> since.plus(left()))) : Optional.empty();
+    }
+
+    /** When a lid may go on, as it cools: absent on the heat, and while its course cannot be told. */
+    public Optional<Instant> lidFrom() {
+        return on
+                ? Optional.empty()
+                : forecast.flatMap(curve -> curve.passes(FOR_THE_LID)
+                        .map(passing -> curve.newest().at().plus(passing.in())));
+    }
+
+    /** How much of its heat it has had, and whether it is off it: "2.4 of 8 h, off". */
+    public String hoursWord() {
+        String hours = "%s of %s h"
+                .formatted(
+                        Decimals.upTo(trace.credited().minutes() / MINUTES_PER_HOUR, 1),
+                        Decimals.upTo(wanted.minutes() / MINUTES_PER_HOUR, 0));
+        return on ? hours : sessions == 0 ? "not on heat yet" : hours + ", off";
     }
 
     /** Heat-hours still to earn. */

@@ -1,6 +1,7 @@
 package app.velvetcrock.core.deed;
 
 import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Log;
 import app.velvetcrock.core.course.ProbeSpan;
@@ -11,6 +12,7 @@ import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Held;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -44,7 +46,39 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
 
     /** Why a deed may not be done; empty where it may. */
     public static Optional<Refusal> be(Deed deed, Standing standing, Times times) {
-        return standing.log().isAhead() ? ahead() : deed.accept(new May(standing, times));
+        if (standing.log().isAhead()) {
+            return ahead();
+        }
+        May may = new May(standing, times);
+        return deed.accept(may).or(may::inTime);
+    }
+
+    /** Tells whether a moment is one that cannot have been; the clocks of two machines may differ by a few minutes. */
+    public static boolean isToCome(Instant at, Instant now) {
+        return at.isAfter(now.plus(STILL_DOING));
+    }
+
+    /** When a deed counts as done: never later than now. */
+    public static Instant atLatest(Instant at, Instant now) {
+        return at.isAfter(now) ? now : at;
+    }
+
+    /** Nothing that was done lies later than now. */
+    public static Optional<Refusal> past(Times times) {
+        return isToCome(times.at(), times.now())
+                ? Optional.of(new Refusal(
+                        "when",
+                        "Understood %s; what was done lies before now."
+                                .formatted(times.say().moment(times.at())),
+                        "a time before now, or leave it empty"))
+                : Optional.empty();
+    }
+
+    /** Why a vessel may not be charged; empty where it may. */
+    public static Optional<Refusal> start(Deed.Start deed, Times times) {
+        return deed.plan().plan().canStart()
+                ? past(times)
+                : refused("This plan cannot be started as it stands: see what it says on the Bench.");
     }
 
     /** Whoever cannot read a log does not know what may be done. */
@@ -56,9 +90,7 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
 
     @Override
     public Optional<Refusal> start(Deed.Start deed) {
-        return deed.plan().plan().canStart()
-                ? Optional.empty()
-                : refused("This plan cannot be started as it stands: see what it says on the Bench.");
+        return refused("Batch %d stands already.".formatted(standing.number()));
     }
 
     @Override
@@ -138,9 +170,18 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
                 .map(done -> Refusal.of("Batch %d was strained already: %s came out. Nothing was written twice."
                         .formatted(standing.number(), times.say().volume(done.out()))))
                 .or(() -> state() == Course.State.STANDING
-                        ? Optional.empty()
+                        ? sinceToppedUp()
                         : refused("Batch %d does not stand any more, so there is nothing to strain."
                                 .formatted(standing.number())));
+    }
+
+    /** What came back held all that went in. */
+    private Optional<Refusal> sinceToppedUp() {
+        return standing.log().entries().stream()
+                .filter(entry -> entry.line() instanceof Line.ToppedUp)
+                .map(Entry::happenedAt)
+                .max(Comparator.naturalOrder())
+                .flatMap(last -> between("the last topping up", last, times));
     }
 
     @Override
@@ -221,7 +262,7 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
     }
 
     private static Optional<Refusal> between(String event, Instant first, Times times) {
-        return times.at().isBefore(first) || times.at().isAfter(times.now())
+        return times.at().isBefore(first) || isToCome(times.at(), times.now())
                 ? Optional.of(new Refusal(
                         "when",
                         "Understood %s; it lies between %s, %s, and now."

@@ -50,12 +50,9 @@ public final class MayAtStores implements StoreDeed.Visitor<Optional<Refusal>> {
      * @param lots those it is done to, in the order the deed names them
      */
     public static Optional<Refusal> be(StoreDeed deed, List<Standing> lots, May.Times times) {
-        if (times.at().isAfter(times.now())) {
-            return Optional.of(new Refusal(
-                    "when",
-                    "Understood %s; what was done lies before now."
-                            .formatted(times.say().moment(times.at())),
-                    "a time before now, or leave it empty"));
+        Optional<Refusal> early = May.past(times);
+        if (early.isPresent()) {
+            return early;
         }
         return lots.stream().anyMatch(Standing::ofBatch)
                 ? refused("An oil from a batch is seen to in the Cupboard.")

@@ -6,8 +6,17 @@ package app.velvetcrock.core.deed;
  * @param field the value it hangs on, by its name in the deed; empty for the deed as a whole
  * @param wrong what was understood and what stands against it
  * @param instead what to say instead; empty where nothing would do
+ * @param already whether it is only that somebody did it before
  */
-public record Refusal(String field, String wrong, String instead) {
+public record Refusal(String field, String wrong, String instead, boolean already) {
+
+    public Refusal(String field, String wrong, String instead) {
+        this(field, wrong, instead, false);
+    }
+
+    static Refusal already(String wrong) {
+        return new Refusal("", wrong, "", true);
+    }
 
     static Refusal of(String wrong) {
         return new Refusal("", wrong, "");

@@ -3,9 +3,11 @@ package app.velvetcrock.core.making;
 import app.velvetcrock.core.measure.Mass;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.IntFunction;
 
 /**
  * How a melt is spread over containers, so that the least is left over.
@@ -32,6 +34,12 @@ public record Filling(List<Pour> pours, Mass holdBack, Mass left) {
 
     private static final double SLACK = 1e-6;
     private static final int NOT_REACHED = -1;
+
+    /** So many steps below the fullest way, others are looked at: what rounding up of many pieces makes of it. */
+    private static final int LOOKED_AT = 5 * STEPS;
+
+    /** [E] Grams nobody would take another container for. */
+    private static final double A_LITTLE = 0.5;
 
     public Filling {
         pours = List.copyOf(pours);
@@ -78,45 +86,87 @@ public record Filling(List<Pour> pours, Mass holdBack, Mass left) {
                 .limit(MOST_KINDS)
                 .toList();
         int most = (int) Math.floor(Math.min(MOST_GRAMS, melt.grams()) * STEPS + SLACK);
-        int[] last = new int[most + 1];
-        Arrays.fill(last, NOT_REACHED);
-        last[0] = kinds.size();
-        int[] each = kinds.stream()
-                .mapToInt(kind -> (int)
-                        Math.ceil(topped(kind.container(), shrinkage, whipped).grams() * STEPS - SLACK))
+        double[] each = kinds.stream()
+                .mapToDouble(
+                        kind -> topped(kind.container(), shrinkage, whipped).grams())
                 .toArray();
-        for (int kind = 0; kind < each.length; kind++) {
-            int[] used = new int[most + 1];
-            for (int at = each[kind]; at <= most; at++) {
-                int before = at - each[kind];
-                boolean goesOn = last[at] == NOT_REACHED && last[before] != NOT_REACHED;
-                if (goesOn && used[before] < kinds.get(kind).pieces()) {
-                    last[at] = kind;
-                    used[at] = used[before] + 1;
+        int[] pieces = new int[most + 1];
+        Arrays.fill(pieces, NOT_REACHED);
+        pieces[0] = 0;
+        List<Lot> lots = lots(kinds, each, most);
+        List<BitSet> taken = new ArrayList<>();
+        for (Lot lot : lots) {
+            BitSet here = new BitSet(most + 1);
+            for (int at = most; at >= lot.steps(); at--) {
+                int before = pieces[at - lot.steps()];
+                if (before != NOT_REACHED && (pieces[at] == NOT_REACHED || before + lot.count() < pieces[at])) {
+                    pieces[at] = before + lot.count();
+                    here.set(at);
                 }
             }
+            taken.add(here);
         }
-        return of(melt, kinds, fewest(last, each), new Way(shrinkage, whipped));
+        return of(
+                melt,
+                kinds,
+                fewest(pieces, each, at -> counts(lots, taken, at, each.length)),
+                new Way(shrinkage, whipped));
     }
 
-    /** Of the fullest ways, those within half a gram of the best, the one with the fewest pieces. */
-    private static int[] fewest(int[] last, int[] each) {
-        int full = last.length - 1;
-        while (last[full] == NOT_REACHED) {
+    /** So many pieces of one kind, taken together. */
+    private record Lot(int kind, int count, int steps) {}
+
+    /** All there is of each kind in lots of one, two, four and so on, so that any count can be put together of them. */
+    private static List<Lot> lots(List<Stock> kinds, double[] each, int most) {
+        List<Lot> lots = new ArrayList<>();
+        for (int kind = 0; kind < each.length; kind++) {
+            int steps = (int) Math.ceil(each[kind] * STEPS - SLACK);
+            int left = Math.min(kinds.get(kind).pieces(), most / Math.max(1, steps));
+            for (int count = 1; left > 0; count *= 2) {
+                int some = Math.min(count, left);
+                lots.add(new Lot(kind, some, some * steps));
+                left -= some;
+            }
+        }
+        return lots;
+    }
+
+    /** Of the fullest ways, those that leave within half a gram of the least, the one with the fewest pieces. */
+    private static int[] fewest(int[] pieces, double[] each, IntFunction<int[]> counts) {
+        int full = pieces.length - 1;
+        while (pieces[full] == NOT_REACHED) {
             full--;
         }
-        int[] best = counts(last, each, full);
-        for (int at = full - 1; at >= 0 && at >= full - STEPS / 2; at--) {
-            int[] counts = last[at] == NOT_REACHED ? best : counts(last, each, at);
-            best = Arrays.stream(counts).sum() < Arrays.stream(best).sum() ? counts : best;
+        List<int[]> ways = new ArrayList<>();
+        for (int at = full; at >= 0 && at >= full - LOOKED_AT; at--) {
+            if (pieces[at] != NOT_REACHED) {
+                ways.add(counts.apply(at));
+            }
         }
-        return best;
+        double fullest =
+                ways.stream().mapToDouble(way -> grams(way, each)).max().orElse(0);
+        return ways.stream()
+                .filter(way -> grams(way, each) >= fullest - A_LITTLE)
+                .min(Comparator.comparingInt(way -> Arrays.stream(way).sum()))
+                .orElseThrow();
     }
 
-    private static int[] counts(int[] last, int[] each, int full) {
-        int[] counts = new int[each.length];
-        for (int at = full; at > 0; at -= each[last[at]]) {
-            counts[last[at]]++;
+    private static double grams(int[] counts, double[] each) {
+        double sum = 0;
+        for (int kind = 0; kind < each.length; kind++) {
+            sum += counts[kind] * each[kind];
+        }
+        return sum;
+    }
+
+    private static int[] counts(List<Lot> lots, List<BitSet> taken, int at, int kinds) {
+        int[] counts = new int[kinds];
+        int left = at;
+        for (int i = lots.size() - 1; i >= 0 && left > 0; i--) {
+            if (taken.get(i).get(left)) {
+                counts[lots.get(i).kind()] += lots.get(i).count();
+                left -= lots.get(i).steps();
+            }
         }
         return counts;
     }

@@ -31,7 +31,8 @@ public enum FirmnessBand implements Worded {
         return startInclusive;
     }
 
-    static FirmnessBand of(double firmness) {
+    /** The band a firmness lies in. */
+    public static FirmnessBand of(double firmness) {
         FirmnessBand found = THICK_OIL;
         for (FirmnessBand band : values()) {
             if (firmness >= band.startInclusive) {

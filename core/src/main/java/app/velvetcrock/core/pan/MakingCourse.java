@@ -236,6 +236,44 @@ public record MakingCourse(
                 .isEmpty();
     }
 
+    /** What a step is called of this making: a whipped butter is spooned, a bar is turned out and has no lid. */
+    public String word(MakingStep step) {
+        return switch (step) {
+            case POUR -> plan.made().whipped() ? "spoon it into the jars" : step.word();
+            case SET -> isMoulded() ? "let them set, then turn them out cold" : step.word();
+            default -> step.word();
+        };
+    }
+
+    /** What is to be watched at a step of this making. */
+    public String how(MakingStep step) {
+        return switch (step) {
+            case POUR -> plan.made().whipped()
+                    ? "Never warmed, never put back on a bath. Tap out the air."
+                    : step.how();
+            case SET -> isMoulded() ? "In the cold faster, but it may crack and go dull." : step.how();
+            default -> step.how();
+        };
+    }
+
+    private boolean isMoulded() {
+        return poured.map(MakingLine.Poured::filled)
+                .filter(filled -> !filled.isEmpty())
+                .map(filled -> filled.stream().allMatch(one -> one.container().mould()))
+                .orElseGet(() ->
+                        plan.into().filter(into -> into.container().mould()).isPresent());
+    }
+
+    /** What heat spoils and has been in it before it is warmed again, by name. */
+    public List<String> spoiltTwice() {
+        return steps.stream()
+                .filter(step -> step.state() == Step.State.DONE)
+                .flatMap(step -> step.addition().stream())
+                .filter(one -> one.when() != Addition.When.WITH_THE_WAX && one.when() != Addition.When.AT_POURING)
+                .map(Addition::spoken)
+                .toList();
+    }
+
     /** What is to be done now; absent when all is done. */
     public Optional<Step> next() {
         return steps.stream().filter(step -> step.state() == Step.State.NOW).findFirst();

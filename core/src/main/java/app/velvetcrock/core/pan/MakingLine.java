@@ -60,7 +60,7 @@ public sealed interface MakingLine {
     record Tested(double firmness, Felt felt) implements MakingLine {
         @Override
         public String words(Wording say) {
-            return "Spoon test at F %s: %s".formatted(Decimals.upTo(firmness, 1), felt.word());
+            return "Spoon test at firmness %s: %s".formatted(Decimals.upTo(firmness, 1), felt.word());
         }
     }
 
@@ -68,7 +68,7 @@ public sealed interface MakingLine {
     record Corrected(Formula.Part more, Optional<UUID> lot, double firmness) implements MakingLine {
         @Override
         public String words(Wording say) {
-            return "%s of %s went in: F %s"
+            return "%s of %s went in: firmness %s"
                     .formatted(say.mass(more.mass()), more.stuff().name(), Decimals.upTo(firmness, 1));
         }
     }

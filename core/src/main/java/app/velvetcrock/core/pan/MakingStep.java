@@ -30,7 +30,7 @@ public enum MakingStep implements Worded {
             30),
     STIR_IN("stir in what heat would spoil", "Stirred in", ""),
     POUR("pour", "Poured", "In lots, the rest on the bath. Hold a little back to top the hollows."),
-    SET("let it set, then put the lids on", "Set; lids on", "A warm balm under a lid sweats.", 60);
+    SET("let it set, then put the lids on", "Set", "A warm balm under a lid sweats.", 60);
 
     private final String word;
     private final String done;

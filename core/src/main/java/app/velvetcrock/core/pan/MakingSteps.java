@@ -61,7 +61,9 @@ final class MakingSteps {
             steps.add(step(MakingStep.DIP, lines));
             steps.add(step(MakingStep.FIRM, lines));
         }
-        steps.add(timed(step(MakingStep.POUR, lines), heat.pouring(), heat));
+        Step pour = step(MakingStep.POUR, lines);
+        // A whipped butter is spooned, cold: no curve says when.
+        steps.add(plan.made().whipped() ? pour : timed(pour, heat.pouring(), heat));
         if (melts && !pads) {
             steps.add(setting(lines));
         }

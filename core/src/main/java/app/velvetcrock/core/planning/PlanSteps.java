@@ -54,8 +54,9 @@ public final class PlanSteps {
         steps.add(new Step.Hands(PREPARE, "chop, weigh, charge", CHOPPING));
         List<Stage> stages = how.method().stages();
         for (int i = 0; i < stages.size(); i++) {
-            steps.add(
-                    step(stages.get(i), how.lengths().get(i), !request.wettest().isDried(), hours.heatAlone()));
+            Step step =
+                    step(stages.get(i), how.lengths().get(i), !request.wettest().isDried(), hours.heatAlone());
+            steps.add(i == 0 ? step : byHand(step));
         }
         if (stages.get(stages.size() - 1).isHeated()) {
             steps.add(
@@ -72,6 +73,13 @@ public final class PlanSteps {
             steps.add(new Step.Hands(DECANT, "decant", DECANTING));
         }
         return steps;
+    }
+
+    /** A later stage is begun by somebody; the first one by the charging. */
+    private static Step byHand(Step step) {
+        return step instanceof Step.Days days
+                ? new Step.Days(days.key(), days.name(), days.days(), true)
+                : step instanceof Step.Wait wait ? new Step.Wait(wait.key(), wait.name(), wait.length(), true) : step;
     }
 
     /** One stage as a step. */

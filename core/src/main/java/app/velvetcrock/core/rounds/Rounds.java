@@ -11,116 +11,69 @@ import app.velvetcrock.core.heat.HeatAlarm;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Tending;
-import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.timetable.HomeHours;
-import java.time.Duration;
+import app.velvetcrock.core.timetable.Placed;
+import app.velvetcrock.core.timetable.Step;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /**
- * Derives a batch's tasks. Of each kind at most one is open: doing it covers every earlier one of its kind that was missed,
- * so nothing is asked for twice. What falls due while nobody is home is asked when somebody is.
+ * The tendings of a batch's stages, what was done of them and what is called off. Of each kind at most one is open: doing it covers
+ * every earlier one of its kind that was missed, so nothing is asked for twice.
  */
 public final class Rounds {
 
     private static final int ALPHABET = 26;
 
-    /** What somebody who is home can always do between two other things. */
-    static final Duration A_HAND = Duration.ofMinutes(5);
+    /** More of one kind than this no stage asks for. */
+    private static final int MOST = 400;
 
     private Rounds() {}
 
-    /** The open tasks of a batch, at most one of a kind, however far ahead it falls due. */
-    public static List<Task> open(Course course, Log log, HomeHours hours) {
-        return open(course, log, hours, Map.of());
-    }
-
-    /**
-     * The same with some of its steps held back.
-     *
-     * @param notBefore moments before which a step, by its key, is not to begin
-     */
-    public static List<Task> open(Course course, Log log, HomeHours hours, Map<String, Instant> notBefore) {
-        return placed(course, log, hours.zone(), hours).stream()
-                .map(task -> isBesideIt(task, course, hours)
-                        ? task
-                        : Task.open(
-                                task.key(),
-                                hours.hands(
-                                        held(task, course, notBefore),
-                                        task.key().kind() == TaskKind.STRAIN ? PlanSteps.STRAINING : A_HAND)))
-                .toList();
-    }
-
-    /** Heat that is not left alone has somebody beside it for as long as it is on; heat that is left alone waits for them like all else. */
-    private static boolean isBesideIt(Task task, Course course, HomeHours hours) {
-        boolean onHeat = task.key().kind() == TaskKind.READ
-                || task.key().kind() == TaskKind.WATER
-                || task.key().kind() == TaskKind.HEAT_OFF
-                // Whoever takes it off puts it cold then, and not when somebody is up again.
-                || task.key().kind() == TaskKind.FRIDGE_IN;
-        return onHeat && !HeatTasks.isAlone(course.stage(), hours);
-    }
-
-    /** When it falls due, or when the step it begins is no longer held back. */
-    private static Instant held(Task task, Course course, Map<String, Instant> notBefore) {
-        Optional<String> begins =
-                switch (task.key().kind()) {
-                    case STRAIN -> Optional.of(PlanSteps.STRAIN);
-                    case HEAT_ON -> Optional.of(course.stage().key());
-                    case NEXT -> course.next().map(Stage::key);
-                    default -> Optional.empty();
-                };
-        return begins.map(notBefore::get)
-                .filter(hold -> hold.isAfter(task.due()))
-                .orElse(task.due());
-    }
-
-    private static List<Task> placed(Course course, Log log, ZoneId zone, HomeHours hours) {
+    /** Tends a standing batch in the stage it is in: its looks and shakes, the next of each kind, and what a look found standing out. */
+    static List<Task> tendings(Course course, Log log, ZoneId zone) {
+        // Once it is time to strain, that is what is asked; shaking or another look would only put it off.
+        List<Tending> asked = course.isDue() && course.heat().isEmpty()
+                ? List.of()
+                : course.stage().tendings();
         List<Task> tasks = new ArrayList<>();
-        if (course.state() == Course.State.STANDING) {
-            // Once it is time to strain, that is what is asked; shaking or another look would only put it off.
-            List<Tending> tendings = course.isDue() && course.heat().isEmpty()
-                    ? List.of()
-                    : course.stage().tendings();
-            tendings.forEach(tending -> tending(course, tending, log, zone).ifPresent(tasks::add));
-            pushUnder(course, log).ifPresent(tasks::add);
-            tasks.addAll(course.heat()
-                    .map(heat -> HeatTasks.of(course, heat, log, hours))
-                    .orElseGet(() -> List.of(end(course, course.stageEnd(zone)))));
-            spiritGone(course, hours).ifPresent(tasks::add);
-        } else if (course.state() == Course.State.STRAINED) {
-            AfterStraining.decant(course, log).ifPresent(tasks::add);
-        }
+        asked.forEach(tending -> tending(course, tending, log, zone).ifPresent(tasks::add));
+        pushUnder(course, log).ifPresent(tasks::add);
         return tasks;
     }
 
-    /**
-     * Every task of a batch from now to {@code until}, as it will be asked if each is done in its time: what is open, the later
-     * ones of each kind in this stage, and what
-     * ends it. Those of later stages follow when they begin.
-     *
-     * @param open its open tasks
-     */
-    public static List<Task> ahead(Course course, List<Task> open, HomeHours hours, Instant until) {
-        List<Task> all = new ArrayList<>(open);
-        for (Task task : open) {
-            course.stage().tendings().stream()
-                    .filter(tending ->
-                            tending.kind().name().equals(task.key().kind().name())
-                                    && course.heat().isEmpty())
-                    .forEach(tending ->
-                            all.addAll(later(course, tending, task.key().ordinal() + 1, hours)));
+    /** The later ones of each kind of tending that is asked for, till the stage ends; heat is read by its course. */
+    static List<Task> laterTendings(Course course, List<Task> open, HomeHours hours) {
+        List<Task> all = new ArrayList<>();
+        if (course.heat().isEmpty()) {
+            for (Task task : open) {
+                course.stage().tendings().stream()
+                        .filter(tending ->
+                                tending.kind().name().equals(task.key().kind().name()))
+                        .forEach(tending ->
+                                all.addAll(later(course, tending, task.key().ordinal() + 1, hours)));
+            }
         }
-        return all.stream()
-                .filter(task -> !task.due().isAfter(until))
-                .sorted(Comparator.comparing(Task::due))
-                .toList();
+        return all;
+    }
+
+    /** The tendings of a stage that has not begun, as it is placed. */
+    static List<Task> tendings(Stage stage, Placed placed, HomeHours hours) {
+        List<Task> tasks = new ArrayList<>();
+        for (Tending tending : stage.tendings()) {
+            for (int ordinal = 1; ordinal <= MOST; ordinal++) {
+                Instant due = stage.pace().after(placed.start(), tending.at(ordinal), hours.zone());
+                if (!due.isBefore(placed.end())) {
+                    break;
+                }
+                TaskKind kind = TaskKind.valueOf(tending.kind().name());
+                tasks.add(Task.open(new TaskKey(stage.key(), kind, ordinal), hours.hands(due, Step.A_HAND)));
+            }
+        }
+        return tasks;
     }
 
     /** What was still to come of a batch's stage when it ended, and will not be asked: its tendings and its end, without what was done. */
@@ -144,7 +97,7 @@ public final class Rounds {
                             course.stage().key(),
                             TaskKind.valueOf(tending.kind().name()),
                             ordinal),
-                    hours.hands(due, A_HAND)));
+                    hours.hands(due, Step.A_HAND)));
         }
         return tasks;
     }
@@ -161,14 +114,6 @@ public final class Rounds {
                         Optional.of(entry.happenedAt()),
                         Optional.of(entry.id())))
                 .toList();
-    }
-
-    /** The open task of a kind, which a shaking or a look without a task of its own does. */
-    public static Optional<TaskKey> next(Course course, Log log, TaskKind kind, HomeHours hours) {
-        return open(course, log, hours).stream()
-                .map(Task::key)
-                .filter(key -> key.kind() == kind)
-                .findFirst();
     }
 
     private static Optional<Task> tending(Course course, Tending tending, Log log, ZoneId zone) {
@@ -259,17 +204,6 @@ public final class Rounds {
                 .reduce((first, last) -> last)
                 .map(entry -> Task.open(
                         new TaskKey(course.stage().key(), TaskKind.PUSH_UNDER, done + 1), entry.happenedAt()));
-    }
-
-    /** Asked at the end of the last stage: the vapour burns until then. */
-    private static Optional<Task> spiritGone(Course course, HomeHours hours) {
-        return !course.spirit() || course.next().isPresent()
-                ? Optional.empty()
-                : Optional.of(Task.open(
-                        TaskKey.spiritGone(),
-                        course.heat()
-                                .map(heat -> HeatTasks.over(course, heat, hours))
-                                .orElseGet(() -> course.stageEnd(hours.zone()))));
     }
 
     /** What ends a stage: the next one, or the straining. */

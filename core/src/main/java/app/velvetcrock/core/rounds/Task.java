@@ -14,7 +14,7 @@ import java.util.UUID;
  */
 public record Task(TaskKey key, Instant due, Optional<Instant> done, Optional<UUID> entry) {
 
-    static Task open(TaskKey key, Instant due) {
+    public static Task open(TaskKey key, Instant due) {
         return new Task(key, due, Optional.empty(), Optional.empty());
     }
 

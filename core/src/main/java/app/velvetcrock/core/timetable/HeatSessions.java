@@ -13,9 +13,6 @@ final class HeatSessions {
     /** A session is no shorter than this, or than the whole heat where that is less. */
     private static final Duration LEAST = Duration.ofHours(2);
 
-    /** [E] To put it on or off. */
-    private static final Duration A_HAND = Duration.ofMinutes(5);
-
     private static final int MOST_SESSIONS = 60;
 
     private HeatSessions() {}
@@ -37,8 +34,8 @@ final class HeatSessions {
 
     /** Runs on by itself; it is taken off when somebody is there to do it. */
     private static Optional<List<Span>> alone(Step.Heat heat, Instant from, HomeHours hours) {
-        return hours.next(from, A_HAND)
-                .flatMap(on -> hours.next(on.startInclusive().plus(heat.heat()).plus(hours.warmUp()), A_HAND)
+        return hours.next(from, Step.A_HAND)
+                .flatMap(on -> hours.next(on.startInclusive().plus(heat.heat()).plus(hours.warmUp()), Step.A_HAND)
                         .map(off -> List.of(new Span(on.startInclusive(), off.startInclusive()))));
     }
 

@@ -134,11 +134,9 @@ public final class Scheduler {
         return at.isBefore(earliest) ? earliest : at;
     }
 
-    /** When the first session of so much heat begins, from a moment on; that moment where nobody is ever home so long. */
-    public static Instant nextSession(Step.Heat heat, Instant from, HomeHours hours) {
-        return HeatSessions.place(heat, from, hours)
-                .map(sessions -> sessions.get(0).startInclusive())
-                .orElse(from);
+    /** The sessions of so much heat, from a moment on; empty where nobody is ever home so long. */
+    public static List<Span> sessions(Step.Heat heat, Instant from, HomeHours hours) {
+        return HeatSessions.place(heat, from, hours).orElse(List.of());
     }
 
     private static Optional<List<Span>> place(Step step, Instant from, HomeHours hours) {
@@ -146,9 +144,10 @@ public final class Scheduler {
             return hours.next(from, hands.length())
                     .map(window -> List.of(Span.of(window.startInclusive(), hands.length())));
         } else if (step instanceof Step.Wait wait) {
-            return Optional.of(List.of(Span.of(from, wait.length())));
+            return Optional.of(List.of(Span.of(wait.byHand() ? hours.hands(from, Step.A_HAND) : from, wait.length())));
         } else if (step instanceof Step.Days days) {
-            return Optional.of(List.of(new Span(from, Pace.DAYS.after(from, days.days(), hours.zone()))));
+            Instant begins = days.byHand() ? hours.hands(from, Step.A_HAND) : from;
+            return Optional.of(List.of(new Span(begins, Pace.DAYS.after(begins, days.days(), hours.zone()))));
         }
         return HeatSessions.place((Step.Heat) step, from, hours);
     }

@@ -11,14 +11,35 @@ public sealed interface Step {
     /** In words: "straining". */
     String name();
 
+    /** [E] What somebody who is home can always do between two other things. */
+    Duration A_HAND = Duration.ofMinutes(5);
+
     /** Somebody's hands for so long, without a break. */
     record Hands(String key, String name, Duration length) implements Step {}
 
-    /** So much time that nobody need be there for. */
-    record Wait(String key, String name, Duration length) implements Step {}
+    /**
+     * So much time that nobody need be there for.
+     *
+     * @param byHand true where hands begin it, and so it waits for them
+     */
+    record Wait(String key, String name, Duration length, boolean byHand) implements Step {
 
-    /** So many calendar days in the household's zone; over on the morning of the last. */
-    record Days(String key, String name, int days) implements Step {}
+        public Wait(String key, String name, Duration length) {
+            this(key, name, length, false);
+        }
+    }
+
+    /**
+     * So many calendar days in the household's zone; over on the morning of the last.
+     *
+     * @param byHand true where hands begin it, and so it waits for them
+     */
+    record Days(String key, String name, int days, boolean byHand) implements Step {
+
+        public Days(String key, String name, int days) {
+            this(key, name, days, false);
+        }
+    }
 
     /**
      * So much heat, in one session or several.

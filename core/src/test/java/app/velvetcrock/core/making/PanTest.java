@@ -54,7 +54,7 @@ class PanTest {
                 new MeltRequest(much, OIL, Optional.of(WAX), Optional.empty(), List.of(others), firmness, false));
     }
 
-    /** 230 g with 28 g of wax, F 12.2, to 16: (0.16·230 − 28)/(1 − 0.16) = 8.8/0.84 = 10.48. 40 g in 200 g, to 15: 40/0.15 − 200. */
+    /** 230 g with 28 g of wax, firmness 12.2, to 16: (0.16·230 − 28)/(1 − 0.16) = 8.8/0.84 = 10.48. 40 g in 200 g, to 15: 40/0.15 − 200. */
     @Test
     void aCorrectionInGrams() {
         Correction wax = Correction.of(salve(202, 28), 16, WAX, OIL).orElseThrow();
@@ -85,7 +85,7 @@ class PanTest {
                 .isEmpty();
     }
 
-    /** 300 g of a salve of F 15: 45 of wax, 255 of oil. With 10 % of shea, 0.12: (0.15 − 0.012)·300 = 41.4 of wax, 30 of shea. */
+    /** 300 g of a salve of firmness 15: 45 of wax, 255 of oil. With 10 % of shea, 0.12: (0.15 − 0.012)·300 = 41.4 of wax, 30 of shea. */
     @Test
     void waxIsWorkedOutForTheFirmnessWanted() {
         assertThat(masses(melt(new HowMuch.Weight(grams(300)), 15))).containsExactly(255, 45);
@@ -97,13 +97,13 @@ class PanTest {
                 .containsExactly(241, 20, 39);
     }
 
-    /** 240 g of oil at F 19: 240/0.81 = 296.3 in all, 56.3 of wax; with a tenth of shea the oil is 1 − 0.1 − 0.178 = 0.722 of 332.4. */
+    /** 240 g of oil at firmness 19: 240/0.81 = 296.3 in all, 56.3 of wax; with a tenth of shea the oil is 1 − 0.1 − 0.178 = 0.722 of 332.4. */
     @Test
     void allTheOilThereIs() {
         assertThat(masses(melt(new HowMuch.AllTheOil(grams(240)), 19))).containsExactly(240, 56.3);
         assertThat(masses(melt(new HowMuch.AllTheOil(grams(240)), 19, new Wish(SHEA, new Share.Of(0.1)))))
                 .containsExactly(240, 33.2, 59.2);
-        // "3 oz of wax to a cup of oil": 85.05 g to 216 g, F 28.25, of 100 g of oil 39.4
+        // "3 oz of wax to a cup of oil": 85.05 g to 216 g, firmness 28.25, of 100 g of oil 39.4
         MeltRequest perCup = new MeltRequest(
                 new HowMuch.AllTheOil(grams(100)),
                 OIL,
@@ -116,7 +116,7 @@ class PanTest {
         assertThat(Melt.of(perCup).firmness().value()).isCloseTo(28.25, within(0.01));
     }
 
-    /** 12 tins of 60 mL: 60·0.92·0.89 = 49.13 g each; F 19 shrinks 2 + 0.12·19 = 4.28 %: 51.23 each with its top, 614.8 in all. */
+    /** 12 tins of 60 mL: 60·0.92·0.89 = 49.13 g each; firmness 19 shrinks 2 + 0.12·19 = 4.28 %: 51.23 each with its top, 614.8 in all. */
     @Test
     void tinsWithWhatTopsTheirHollows() {
         Melt melt = melt(new HowMuch.Count(12, TIN), 19);
@@ -136,7 +136,7 @@ class PanTest {
         assertThat(Filling.shrinkage(salve(33, 33).with(COCOA.of(grams(34))))).isCloseTo(0.0766, within(1e-9));
     }
 
-    /** Thirds of 80 g each: F 43.3, shrinks 2 + 4 + 1.67 = 7.7 %; a mould of 40 mL takes 35.6·1.077 = 38.3: six, and 10 g stay. */
+    /** Thirds of 80 g each: firmness 43.3, shrinks 2 + 4 + 1.67 = 7.7 %; a mould of 40 mL takes 35.6·1.077 = 38.3: six, and 10 g stay. */
     @Test
     void thirdsIntoMoulds() {
         Formula thirds = salve(80, 80).with(COCOA.of(grams(80)));
@@ -157,6 +157,12 @@ class PanTest {
                 grams(150), List.of(new Filling.Stock(small, 20), new Filling.Stock(TIN, 20)), 0.038, false);
         assertThat(best.pours()).extracting(Filling.Pour::count).containsExactly(2, 3);
         assertThat(best.left().grams()).isCloseTo(9.8, within(0.1));
+        Filling few = Filling.best(
+                grams(166), List.of(new Filling.Stock(small, 20), new Filling.Stock(TIN, 20)), 0.038, false);
+        assertThat(few.pours())
+                .as("thirteen small ones leave no less")
+                .extracting(Filling.Pour::count)
+                .containsExactly(3, 1);
     }
 
     /** 210 g at 75 °C, room 20: τ 40·1.05^⅓ = 40.66 min; at 50 after 40.66·ln(55/30) = 24.6 min. */
@@ -314,7 +320,7 @@ class PanTest {
     }
 
     /**
-     * An oil infused in its own fats, half shea, half coconut, sets like 0.5·0.12 + 0.5·0.08 = 0.10. To F 15 of 200 g: wax
+     * An oil infused in its own fats, half shea, half coconut, sets like 0.5·0.12 + 0.5·0.08 = 0.10. To firmness 15 of 200 g: wax
      * (0.15 − 0.10)·200/(1 − 0.10) = 11.1 g, of the fats 188.9. 30 g of olive besides leave (0.05·200 + 0.10·30)/0.90 = 14.4 g of wax.
      */
     @Test

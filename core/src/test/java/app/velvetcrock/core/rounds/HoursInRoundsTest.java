@@ -74,7 +74,13 @@ class HoursInRoundsTest {
         assertThat(due(plan, evenings(), TaskKind.STRAIN))
                 .isEqualTo(at("2026-11-05T17:00"))
                 .isEqualTo(Instant.parse("2026-11-05T17:00:00Z"));
-        assertThat(Rounds.open(course(plan), Log.of(log), evenings(), Map.of("strain", at("2026-11-08T18:30"))))
+        assertThat(Foresight.of(
+                                course(plan),
+                                Log.of(log),
+                                plan.request(),
+                                evenings(),
+                                Map.of("strain", at("2026-11-08T18:30")))
+                        .open())
                 .filteredOn(task -> task.key().kind() == TaskKind.STRAIN)
                 .singleElement()
                 .matches(task -> task.due().equals(at("2026-11-08T18:30")));
@@ -85,7 +91,13 @@ class HoursInRoundsTest {
     void heatIsAskedForAtItsNextSession() {
         BatchPlan plan = plan(Method.SLOW_WARM);
         assertThat(due(plan, evenings(), TaskKind.HEAT_ON)).isEqualTo(at("2026-10-01T18:00"));
-        assertThat(Rounds.open(course(plan), Log.of(log), evenings(), Map.of("warm", at("2026-10-03T12:00"))))
+        assertThat(Foresight.of(
+                                course(plan),
+                                Log.of(log),
+                                plan.request(),
+                                evenings(),
+                                Map.of("warm", at("2026-10-03T12:00")))
+                        .open())
                 .filteredOn(task -> task.key().kind() == TaskKind.HEAT_ON)
                 .singleElement()
                 .matches(task -> task.due().equals(at("2026-10-03T17:00")));
@@ -109,35 +121,43 @@ class HoursInRoundsTest {
      */
     @Test
     void whatIsLeftIsPlacedFromNow() {
-        Timetable left = Remaining.of(
+        Timetable left = Foresight.of(
                         Course.of(plan(Method.SLOW_WARM), log, at("2026-10-01T18:30"), LONDON),
+                        Log.of(log),
                         plan(Method.SLOW_WARM).request(),
                         evenings(),
                         Map.of())
+                .timetable()
                 .orElseThrow();
         assertThat(left.sessions()).isEqualTo(3);
         assertThat(left.placed().get(0).end()).isEqualTo(at("2026-10-03T19:00"));
         assertThat(left.end()).isEqualTo(at("2026-10-03T21:45"));
-        Timetable held = Remaining.of(
+        Timetable held = Foresight.of(
                         course(plan(Method.SLOW_WARM)),
+                        Log.of(log),
                         plan(Method.SLOW_WARM).request(),
                         evenings(),
                         Map.of("warm", at("2026-10-05T17:00")))
+                .timetable()
                 .orElseThrow();
         assertThat(held.start()).isEqualTo(at("2026-10-05T17:00"));
-        Timetable cold = Remaining.of(
+        Timetable cold = Foresight.of(
                         course(plan(Method.COLD_AND_DARK)),
+                        Log.of(log),
                         plan(Method.COLD_AND_DARK).request(),
                         evenings(),
                         Map.of())
+                .timetable()
                 .orElseThrow();
         assertThat(cold.start()).isEqualTo(at("2026-11-05T17:00"));
         log.add(entry("2026-10-02T18:00", Lines.strained(200, false)));
-        assertThat(Remaining.of(
-                        course(plan(Method.COLD_AND_DARK)),
-                        plan(Method.COLD_AND_DARK).request(),
-                        evenings(),
-                        Map.of()))
+        assertThat(Foresight.of(
+                                course(plan(Method.COLD_AND_DARK)),
+                                Log.of(log),
+                                plan(Method.COLD_AND_DARK).request(),
+                                evenings(),
+                                Map.of())
+                        .timetable())
                 .isEmpty();
     }
 
@@ -148,15 +168,14 @@ class HoursInRoundsTest {
         BatchPlan plan = plan(Method.of(method).orElseThrow());
         log.set(0, entry(first + "T18:00", Lines.charged()));
         Course begun = Course.of(plan, log, at(first + "T18:30"), LONDON);
-        List<Task> foreseen = Rounds.ahead(
-                begun,
-                Rounds.open(begun, Log.of(log), evenings()),
-                evenings(),
-                at(first + "T18:30").plus(Duration.ofDays(90)));
+        List<Task> foreseen = Foresight.of(begun, Log.of(log), plan.request(), evenings(), Map.of())
+                .until(at(first + "T18:30").plus(Duration.ofDays(90)));
         TreeSet<String> asked = new TreeSet<>();
         for (LocalDate day = first; day.isBefore(first.plusDays(90)); day = day.plusDays(1)) {
             Instant evening = day.atTime(21, 30).atZone(LONDON).toInstant();
-            for (Task task : Rounds.open(Course.of(plan, log, evening, LONDON), Log.of(log), evenings())) {
+            for (Task task : Foresight.of(
+                            Course.of(plan, log, evening, LONDON), Log.of(log), plan.request(), evenings(), Map.of())
+                    .open()) {
                 if (!task.due().isAfter(evening)) {
                     asked.add(task.key() + " " + task.due());
                     if (task.key().kind() == TaskKind.LOOK) {
@@ -185,9 +204,8 @@ class HoursInRoundsTest {
     void laterStagesAreForeseenByTheKeysTheyWillBeAskedBy() {
         BatchPlan plan = plan(Method.HEAT_THEN_REST);
         Course begun = course(plan);
-        Timetable left =
-                Remaining.of(begun, plan.request(), evenings(), Map.of()).orElseThrow();
-        List<Task> later = LaterStages.of(begun, left, evenings());
+        List<Task> later = Foresight.of(begun, Log.of(log), plan.request(), evenings(), Map.of())
+                .later();
         assertThat(later).extracting(Task::key).doesNotHaveDuplicates();
         Task next = only(later, TaskKind.NEXT);
         Task strain = only(later, TaskKind.STRAIN);
@@ -204,7 +222,9 @@ class HoursInRoundsTest {
                 .allMatch(task ->
                         evenings().hands(task.due(), Duration.ofMinutes(5)).equals(task.due()));
         log.add(entry("2026-10-01T19:00", Lines.strained(200, false)));
-        assertThat(LaterStages.of(course(plan), left, evenings())).isEmpty();
+        assertThat(Foresight.of(course(plan), Log.of(log), plan.request(), evenings(), Map.of())
+                        .later())
+                .isEmpty();
     }
 
     private static Task only(List<Task> tasks, TaskKind kind) {
@@ -215,7 +235,7 @@ class HoursInRoundsTest {
     }
 
     private Instant due(BatchPlan plan, HomeHours hours, TaskKind kind) {
-        return Rounds.open(course(plan), Log.of(log), hours).stream()
+        return Foresight.of(course(plan), Log.of(log), plan.request(), hours, Map.of()).open().stream()
                 .filter(task -> task.key().kind() == kind)
                 .map(Task::due)
                 .findFirst()

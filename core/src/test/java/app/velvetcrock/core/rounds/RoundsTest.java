@@ -214,12 +214,18 @@ class RoundsTest {
         Instant due = due("2026-10-01T19:00", TaskKind.NEXT);
         for (int hours : new int[] {-5, 0, 3}) {
             Instant hold = due.plus(Duration.ofHours(hours));
-            Instant asked =
-                    Rounds.open(course("2026-10-01T19:00"), Log.of(log), usual, java.util.Map.of("open", hold)).stream()
-                            .filter(task -> task.key().kind() == TaskKind.NEXT)
-                            .map(Task::due)
-                            .findFirst()
-                            .orElseThrow();
+            Instant asked = Foresight.of(
+                            course("2026-10-01T19:00"),
+                            Log.of(log),
+                            plan.request(),
+                            usual,
+                            java.util.Map.of("open", hold))
+                    .open()
+                    .stream()
+                    .filter(task -> task.key().kind() == TaskKind.NEXT)
+                    .map(Task::due)
+                    .findFirst()
+                    .orElseThrow();
             assertThat(asked).isEqualTo(hours > 0 ? hold : due);
         }
         plan = plan(Method.SLOW_WARM, 8);
@@ -332,7 +338,13 @@ class RoundsTest {
             Instant now = instant("2026-10-01T18:00");
             for (int step = 0; step < 40; step++) {
                 now = now.plus(Duration.ofMinutes(random.nextInt(3000)));
-                List<Task> open = Rounds.open(Course.of(plan, log, now, ZONE), Log.of(log), HomeHours.usual(ZONE));
+                List<Task> open = Foresight.of(
+                                Course.of(plan, log, now, ZONE),
+                                Log.of(log),
+                                plan.request(),
+                                HomeHours.usual(ZONE),
+                                java.util.Map.of())
+                        .open();
                 assertThat(open).extracting(task -> task.key().kind()).doesNotHaveDuplicates();
                 assertThat(open).allSatisfy(task -> assertThat(Log.of(log).done(task.key()))
                         .isEmpty());
@@ -376,7 +388,10 @@ class RoundsTest {
     }
 
     private void doNext(String local, TaskKind kind) {
-        TaskKey key = Rounds.next(course(local), Log.of(log), kind, HomeHours.usual(ZONE))
+        TaskKey key = open(local).stream()
+                .map(Task::key)
+                .filter(one -> one.kind() == kind)
+                .findFirst()
                 .orElseThrow();
         at(local, kind == TaskKind.LOOK ? new Line.Looked(Optional.of(key), Look.ALL_WELL) : new Line.Tended(key));
     }
@@ -386,7 +401,8 @@ class RoundsTest {
     }
 
     private List<Task> open(String local) {
-        return Rounds.open(course(local), Log.of(log), HomeHours.usual(ZONE));
+        return Foresight.of(course(local), Log.of(log), plan.request(), HomeHours.usual(ZONE), java.util.Map.of())
+                .open();
     }
 
     private Course course(String local) {
@@ -396,7 +412,7 @@ class RoundsTest {
     private List<Integer> ordinals(String local, TaskKind kind) {
         return open(local).stream()
                 .map(Task::key)
-                .filter(key -> key.kind() == kind)
+                .filter(one -> one.kind() == kind)
                 .map(TaskKey::ordinal)
                 .toList();
     }

@@ -28,12 +28,10 @@ import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
-import app.velvetcrock.core.rounds.LaterStages;
-import app.velvetcrock.core.rounds.Remaining;
+import app.velvetcrock.core.rounds.Foresight;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.strain.Pressing;
-import app.velvetcrock.core.timetable.Timetable;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
@@ -169,17 +167,16 @@ final class Seen {
     }
 
     private static void asked(Course course, Log log, Standing standing, Instant now, Map<String, String> all) {
-        List<Task> open = Rounds.open(course, log, standing.hours());
+        Foresight foresight = Foresight.of(course, log, standing.plan().request(), standing.hours(), Map.of());
+        List<Task> open = foresight.open();
         all.put("open", tasks(open));
-        List<Task> ahead = Rounds.ahead(course, open, standing.hours(), now.plus(Duration.ofDays(4)));
+        List<Task> ahead = foresight.until(now.plus(Duration.ofDays(4)));
         all.put("ahead till", ahead.size() == open.size() ? "" : tasks(ahead));
         all.put("called off", Rounds.calledOff(course, log, standing.hours()).size() + "");
         all.put("done today", tasks(Rounds.doneBetween(log, now.minus(Duration.ofHours(3)), now)));
-        Optional<Timetable> remaining = Remaining.of(course, standing.plan().request(), standing.hours(), Map.of());
-        all.put("strains", at("", Remaining.straining(remaining, course)));
-        List<Task> later = remaining
-                .map(rest -> LaterStages.of(course, rest, standing.hours()))
-                .orElse(List.of());
+        all.put("strains", at("", foresight.straining().map(Task::due)));
+        all.put("heat done", at("", foresight.heatDone().map(Task::due)));
+        List<Task> later = foresight.later();
         all.put("later", tasks(later.size() > 14 ? later.subList(0, 14) : later));
     }
 

@@ -36,7 +36,8 @@ import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedCarrier;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Planner;
-import app.velvetcrock.core.rounds.Rounds;
+import app.velvetcrock.core.rounds.Foresight;
+import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.core.timetable.HomeHours;
@@ -136,7 +137,9 @@ final class Standing {
     }
 
     private Optional<TaskKey> key(TaskKind kind, Instant at) {
-        return Rounds.next(course(at), log(), kind, hours);
+        return Foresight.of(course(at), log(), plan.request(), hours, Map.of())
+                .first(kind)
+                .map(Task::key);
     }
 
     BatchPlan plan() {
