@@ -57,6 +57,7 @@ record MakingPage(
         String sound,
         long rings,
         @Nullable String addition,
+        boolean fixing,
         @Nullable Fix fix,
         String degrees,
         boolean cooling,
@@ -127,6 +128,7 @@ record MakingPage(
                                 .toList()
                                 .indexOf(step)))
                         .orElse(null),
+                course.poured().isEmpty() && firmness > 0,
                 course.poured().isPresent() ? null : fix(sheet, target, house),
                 course.poured().isPresent()
                         ? ""
@@ -299,7 +301,7 @@ record MakingPage(
         return plan.cautions().isEmpty() ? "" : ". Warned of: " + String.join("; ", plan.cautions());
     }
 
-    /** What to aim at: what was asked for; a spoon that says it is right ends it, one that says too soft may ask for more, never for less. */
+    /** What to aim at: what was asked for. A spoon that says it is right ends it; one that says too soft asks for more, none for less. */
     static double target(MakingCourse course, double planned) {
         return course.lastTest()
                 .map(test -> test.felt() == Felt.RIGHT

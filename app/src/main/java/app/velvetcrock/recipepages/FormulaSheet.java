@@ -78,7 +78,7 @@ record FormulaSheet(UUID id, FormulaRecipe recipe, Mass melt, House house) {
 
     private static String firm(FormulaRecipe recipe, House house) {
         Firmness firmness = recipe.firmness(SETTING, house.settings().room());
-        return "Firmness %s, %s"
+        return "firmness %s, %s"
                 .formatted(Decimals.upTo(firmness.value(), 1), firmness.band().word());
     }
 

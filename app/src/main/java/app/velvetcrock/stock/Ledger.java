@@ -177,7 +177,7 @@ public class Ledger {
         Optional<Told> wrong = held.flatMap(deed -> conditions.holding(lot.batchId(), lot.id, deed));
         Optional<String> back = held.filter(deed -> deed == Held.GIVE || deed == Held.SELL)
                 .flatMap(deed -> Optional.ofNullable(lot.keptBack)
-                        .or(() -> isPast(lot) ? Optional.of("it is past its date") : Optional.empty())
+                        .or(() -> isPast(lot, why.at()) ? Optional.of("it is past its date") : Optional.empty())
                         .map(kept -> "%s is not %s: %s".formatted(lot.name, deed.word(), kept)));
         wrong.map(told -> told.refusal(held.orElseThrow()))
                 .or(() -> back)
@@ -232,11 +232,11 @@ public class Ledger {
         }
     }
 
-    /** Tells whether something finished is past its day, and so is not for anybody's skin. */
-    private boolean isPast(Lot lot) {
+    /** Tells whether something finished was past its day then, and so is not for anybody's skin. */
+    private boolean isPast(Lot lot, Instant at) {
         return (lot.kind == LotKind.INFUSED_OIL || lot.kind == LotKind.MADE)
                 && lot.bestBefore != null
-                && lot.bestBefore.isBefore(households.current().dayOf(clock.instant()));
+                && lot.bestBefore.isBefore(households.current().dayOf(at));
     }
 
     /** What left the house, as it is told: "2 of Yarrow salve, given away". */

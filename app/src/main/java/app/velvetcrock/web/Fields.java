@@ -9,8 +9,6 @@ import app.velvetcrock.core.kitchen.Reading;
 import app.velvetcrock.core.kitchen.Reading.Understood;
 import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.kitchen.Wording;
-import app.velvetcrock.core.making.FirmnessBand;
-import app.velvetcrock.core.making.FirmnessWish;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
@@ -108,15 +106,9 @@ public final class Fields {
             echo(field, agree);
             return Optional.of(new Weighed(both.mass(), false, agree));
         }
-        String wrong = found.words(weight, volume, known);
+        String instead = found.slips().isEmpty() ? "whichever is right; no likely slip explains both" : "";
         List<Understood> choices = found.choices(reader, weight, volume);
-        troubles.put(
-                field,
-                new Trouble(
-                        wrong,
-                        found.slips().isEmpty() ? "whichever is right; no likely slip explains both" : "",
-                        choices,
-                        List.of()));
+        troubles.put(field, new Trouble(found.words(weight, volume, known), instead, choices, List.of()));
         return Optional.empty();
     }
 
@@ -155,19 +147,9 @@ public final class Fields {
 
     /** How firm it should set, as people say it; {@code now} is how firm it is, or usually would be. */
     public Optional<Double> firmness(String field, @Nullable String typed, double now) {
-        if (isTooLong(field, typed, LONGEST_AMOUNT)) {
-            return Optional.empty();
-        }
-        Optional<Double> read = FirmnessWish.read(text(typed), now);
-        read.ifPresentOrElse(
-                value -> echo(
-                        field,
-                        "firmness %s, %s"
-                                .formatted(
-                                        Decimals.upTo(value, 1),
-                                        FirmnessBand.of(value).word())),
-                () -> unread(field, text(typed), "that is no firmness known here", FirmnessWish.HINT));
-        return read;
+        return isTooLong(field, typed, LONGEST_AMOUNT)
+                ? Optional.empty()
+                : said(field, typed, Figures.firmness(text(typed), now));
     }
 
     /** What was read; where nothing was, the trouble with it stands beside the field. */

@@ -1,5 +1,6 @@
 package app.velvetcrock.web;
 
+import app.velvetcrock.core.making.FirmnessWish;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.text.Linear;
 import java.math.BigDecimal;
@@ -47,6 +48,13 @@ final class Figures {
                 : Read.not(
                         "that is not a number.",
                         "a number from %s to %s %s".formatted(Decimals.upTo(least, 2), Decimals.upTo(most, 2), unit));
+    }
+
+    static Read<Double> firmness(String typed, double now) {
+        return FirmnessWish.read(typed, now)
+                .map(Read::of)
+                .orElseGet(() -> Read.not(
+                        "that is no firmness known here: a number between 0 and 50, or a name.", FirmnessWish.HINT));
     }
 
     static Read<Integer> whole(String typed, int least, int most) {

@@ -211,16 +211,16 @@ class PanHttpTest {
     /** 1 of 6 is 16.7 %; half is half; 85 g to a cup of 229; 1 of 9; a range by its middle; never 100 % or the middle of "1 oz to 8 oz". */
     @ParameterizedTest
     @CsvSource({
-        "1:5, firmness 16.7",
-        "50/50, firmness 50",
-        "3 oz/cup, firmness 27",
-        "1 oz to 8 oz, firmness 11.1",
-        "1 ounce to 1 cup of oil, firmness 11",
-        "45 grams of beeswax, firmness 15",
-        "2 tbsp pellets, firmness 5.5",
-        "½ cup of wax pellets, firmness 2",
-        "15 percent, firmness 15",
-        "20 g to 25 g, firmness 7.5"
+        "1:5, Firmness 16.7",
+        "50/50, Firmness 50",
+        "3 oz/cup, Firmness 27",
+        "1 oz to 8 oz, Firmness 11.1",
+        "1 ounce to 1 cup of oil, Firmness 11",
+        "45 grams of beeswax, Firmness 15",
+        "2 tbsp pellets, Firmness 5.5",
+        "½ cup of wax pellets, Firmness 2",
+        "15 percent, Firmness 15",
+        "20 g to 25 g, Firmness 7.5"
     })
     void waxAsRecipesSayIt(String share, String firm) {
         Document page = salve("&much=300+g&share=" + UriUtils.encode(share, StandardCharsets.UTF_8));
@@ -509,7 +509,7 @@ class PanHttpTest {
                 .isEqualTo(200);
     }
 
-    /** Four tins of 51 g that turned out soft go back into the pan: 204 g at firmness 13; to 16 it takes (0.16·203.9 − 26.5)/0.84 = 7.3 g. */
+    /** Four tins of 51 g that turned out soft go back into the pan: 204 g at 13; to 16 it takes (0.16·203.9 − 26.5)/0.84 = 7.3 g. */
     @Test
     void whatTurnedOutSoftIsRemeltedAsAMakingOfItsOwn() {
         String making =
@@ -624,9 +624,9 @@ class PanHttpTest {
         Document swaps =
                 tove.get(salve("&much=300+g").select("#swaps").attr("href")).page();
         assertThat(swaps.select("#swapped tbody tr").eachText())
-                .anyMatch(row -> row.startsWith("As it is firmness 15 45 g Beeswax"))
-                .anyMatch(row -> row.startsWith("Candelilla wax for Beeswax firmness 15 23.7 g Candelilla wax"))
-                .anyMatch(row -> row.startsWith("Soy wax for Beeswax firmness 15 81.8 g Soy wax"));
+                .anyMatch(row -> row.startsWith("As it is Firmness 15 45 g Beeswax"))
+                .anyMatch(row -> row.startsWith("Candelilla wax for Beeswax Firmness 15 23.7 g Candelilla wax"))
+                .anyMatch(row -> row.startsWith("Soy wax for Beeswax Firmness 15 81.8 g Soy wax"));
         Document soy = tove.get(swaps.select("a[aria-label*=Soy]").attr("href")).page();
         assertThat(soy.select("#wax-figure .big").text()).isEqualTo("81.8 g soy wax");
         assertThat(soy.select("#firmness").text()).contains("Firmness 15");
@@ -665,7 +665,7 @@ class PanHttpTest {
         assertThat(blend.select("#window").text()).isEqualTo("It does not set: pour when it pleases.");
     }
 
-    /** Spoonfuls: 2 tbsp of cocoa butter 27.7 g, 2 of oil 27.1, 1 of coconut 13.6, ½ tsp of pellets 1.36: firmness 15.5. No drop goes into it. */
+    /** Spoonfuls: 2 tbsp of cocoa butter 27.7 g, 2 of oil 27.1, 1 of coconut 13.6, ½ tsp of pellets 1.36: 15.5. No drop goes into it. */
     @Test
     void aNursingBalmBySpoonfuls() {
         String spoons =

@@ -39,7 +39,8 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 class OneForesightHttpTest {
 
     private static final ZoneId LONDON = ZoneId.of("Europe/London");
-    private static final int ROUNDS = Integer.getInteger("crock.foresights", 3);
+    private static final int ROUNDS =
+            Integer.getInteger("crock.foresights", Integer.getInteger("crock.cases", 1) > 1 ? 60 : 3);
     private static final int BATCHES = 6;
     private static final List<String> WEEKS = List.of("17-22", "7-9, 18-22:30", "8-22", "0-24", "6-7");
 

@@ -213,7 +213,7 @@ class SuppliesHttpTest {
                 "#recipe",
                 Map.of("body", answer + "\n40 g dried nettle\n30 g beeswax", "act", "read"));
         // 458.5 + 40 + 30; 500/40 = 12.5; 100·30/488.5 = 6.1: soft ointment
-        assertThat(clear.page().select("#whole").text()).contains("529 g", "1 : 12.5", "Firmness 6: soft ointment");
+        assertThat(clear.page().select("#whole").text()).contains("529 g", "1 : 12.5", "firmness 6: soft ointment");
         assertThat(clear.page().select("#whole a").attr("href"))
                 .contains("/bench?herb=", "amount=40.0+g", "oil=500+mL");
         assertThat(tove.get(clear.page().select("#whole a").attr("href"))

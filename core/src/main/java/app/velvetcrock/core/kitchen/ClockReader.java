@@ -33,6 +33,10 @@ final class ClockReader {
 
     private static final Pattern CLOCK =
             Pattern.compile("(\\d{1,2})[:.h](\\d{2})(?::\\d{2}(?:\\.\\d{1,9})?)? ?([ap]m)?");
+
+    /** "0805"; without the nought it might be a year. */
+    private static final Pattern DIGITS = Pattern.compile("(0\\d)([0-5]\\d)(?: ?h(?:rs|ours)?)?");
+
     private static final Pattern BARE = Pattern.compile(HOUR + " ?([ap]m|o'clock)");
     private static final Pattern SPOKEN = Pattern.compile("(half(?: past)?|quarter past|quarter to) " + HOUR
             + "(?: (?:in the )?(morning|afternoon|evening)| ?([ap]m))?");
@@ -58,6 +62,10 @@ final class ClockReader {
         Matcher clock = CLOCK.matcher(bare);
         if (clock.matches()) {
             return of(Integer.parseInt(clock.group(1)), Integer.parseInt(clock.group(2)), clock.group(3));
+        }
+        Matcher digits = DIGITS.matcher(bare);
+        if (digits.matches()) {
+            return of(Integer.parseInt(digits.group(1)), Integer.parseInt(digits.group(2)), null);
         }
         Matcher hour = BARE.matcher(bare);
         if (hour.matches()) {

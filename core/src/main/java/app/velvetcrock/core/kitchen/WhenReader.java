@@ -41,6 +41,9 @@ public final class WhenReader {
     private static final Pattern WEEKDAY = Pattern.compile(
             "(?:by |on |next |last |this )?(mon|tues?|wednes|thurs?|fri|satur|sun|wed|thu|sat)(?:day)?( "
                     + "week| in a week)?,?(?: (\\d{1,2}.*))?");
+    private static final Pattern OF_LAST_WEEK =
+            Pattern.compile("(?:on )?(?:(mon|tues|wednes|thurs|fri|satur|sun)day (?:of )?last week|last week (?:on )?"
+                    + "(mon|tues|wednes|thurs|fri|satur|sun)day)");
     private static final Pattern AHEAD =
             Pattern.compile("(?:in )?" + COUNT + " (days?|weeks?|months?|fortnights?)(?: from now| from today)?");
     private static final Pattern DATE = Pattern.compile(
@@ -161,11 +164,33 @@ public final class WhenReader {
                 return Optional.of(today.plusDays(2));
             default:
                 return weekday(text)
+                        .or(() -> ofLastWeek(text))
+                        .or(() -> endOfTheMonth(text))
                         .or(() -> counted(text))
                         .or(() -> named(text))
                         .or(() -> ofTheMonth(text))
                         .or(() -> numbered(text));
         }
+    }
+
+    /** "Monday last week": of the week before this one, which begins on a Monday. */
+    private Optional<LocalDate> ofLastWeek(String text) {
+        Matcher said = OF_LAST_WEEK.matcher(text);
+        if (!past || !said.matches()) {
+            return Optional.empty();
+        }
+        String word = said.group(1) == null ? said.group(2) : said.group(1);
+        return Stream.of(DayOfWeek.values())
+                .filter(one -> one.name().toLowerCase(Locale.ROOT).startsWith(word))
+                .findFirst()
+                .map(day -> now.toLocalDate().minusWeeks(1).with(day));
+    }
+
+    /** "The end of the month": of this one, where it is still to come. */
+    private Optional<LocalDate> endOfTheMonth(String text) {
+        return !past && Linear.matches(text, "(by |at )?(the )?end of (the|this) month")
+                ? Optional.of(now.toLocalDate().with(TemporalAdjusters.lastDayOfMonth()))
+                : Optional.empty();
     }
 
     private Optional<LocalDate> weekday(String text) {

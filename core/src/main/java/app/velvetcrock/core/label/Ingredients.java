@@ -13,17 +13,18 @@ import java.util.Set;
 public final class Ingredients {
 
     /** What must be named as it may be met with by somebody who may not touch it, by the trait it has in the catalogue. */
-    private static final Map<String, String> ALLERGENS = new LinkedHashMap<>(Map.of(
-            "tree-nut", "nut",
-            "sesame", "sesame",
-            "soy", "soy",
-            "peanut", "peanut",
-            "gluten", "wheat germ",
-            "lanolin", "wool fat",
-            "beeswax", "bee products",
-            "honey", "bee products",
-            "propolis", "bee products",
-            "coconut", "coconut"));
+    private static final Map<String, String> ALLERGENS = new LinkedHashMap<>(Map.ofEntries(
+            Map.entry("tree-nut", "nut"),
+            Map.entry("sesame", "sesame"),
+            Map.entry("soy", "soy"),
+            Map.entry("peanut", "peanut"),
+            Map.entry("gluten", "gluten (wheat germ)"),
+            Map.entry("gluten-oat", "gluten (oat)"),
+            Map.entry("lanolin", "wool fat"),
+            Map.entry("beeswax", "bee products"),
+            Map.entry("honey", "bee products"),
+            Map.entry("propolis", "bee products"),
+            Map.entry("coconut", "coconut")));
 
     private Ingredients() {}
 

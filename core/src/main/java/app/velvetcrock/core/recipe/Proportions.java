@@ -1,5 +1,8 @@
 package app.velvetcrock.core.recipe;
 
+import app.velvetcrock.core.kitchen.AmountReader;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.Reading.Understood;
 import app.velvetcrock.core.kitchen.ShareReader;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.recipe.RecipeLine.Asked;
@@ -13,6 +16,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /**
@@ -82,6 +86,46 @@ final class Proportions {
                 ? Optional.of(new PerOil(
                         per.group(1), Linear.matches(per.group(2), "\\d.*") ? per.group(2) : "1 " + per.group(2)))
                 : Optional.empty();
+    }
+
+    /** What is said of so much oil is reckoned by the oil of the other lines. */
+    static List<RecipeLine> perOil(List<RecipeLine> lines, Function<String, RecipeLine> read, AmountReader amounts) {
+        double oil = lines.stream()
+                .filter(Clear.class::isInstance)
+                .map(Clear.class::cast)
+                .filter(line -> line.thing().role() == Thing.Role.OIL
+                        && perOil(line.written()).isEmpty())
+                .mapToDouble(
+                        line -> line.thing().density().volumeOf(line.mass()).millilitres())
+                .sum();
+        return lines.stream()
+                .map(line -> perOil(RecipeReader.unbulleted(line.written()))
+                        .map(per -> ofOil(line.written(), per, oil, read.apply(per.line()), amounts))
+                        .orElse(line))
+                .toList();
+    }
+
+    private static RecipeLine ofOil(String written, PerOil per, double oil, RecipeLine read, AmountReader amounts) {
+        if (!(read instanceof Clear once)
+                || !(amounts.read(per.measure(), Expect.CAPACITY) instanceof Understood measure)) {
+            return new Asked(
+                    written,
+                    "Understood “per %s of oil”, but not how much of what.".formatted(per.measure()),
+                    List.of());
+        }
+        if (oil == 0) {
+            return new Asked(
+                    written,
+                    "No oil stands in the list to reckon it by.",
+                    List.of(new Instead(per.line(), "for %s of oil".formatted(measure.echo()))));
+        }
+        double times = oil / measure.volume().millilitres();
+        return new Clear(
+                written,
+                once.thing(),
+                once.mass().times(times),
+                "%s to %s of oil, of which there are %.1f times as much".formatted(once.echo(), measure.echo(), times),
+                once.byVolume());
     }
 
     /** A line that says parts of one thing and forgets of what the others are. */

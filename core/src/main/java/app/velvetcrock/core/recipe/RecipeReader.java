@@ -5,7 +5,6 @@ import app.velvetcrock.core.kitchen.Both;
 import app.velvetcrock.core.kitchen.Contradiction;
 import app.velvetcrock.core.kitchen.CountReader;
 import app.velvetcrock.core.kitchen.DropReader;
-import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.Reading;
 import app.velvetcrock.core.kitchen.Reading.Understood;
 import app.velvetcrock.core.kitchen.Reading.Unsure;
@@ -16,11 +15,12 @@ import app.velvetcrock.core.recipe.RecipeLine.Clear;
 import app.velvetcrock.core.recipe.RecipeLine.Contradicting;
 import app.velvetcrock.core.recipe.RecipeLine.Instead;
 import app.velvetcrock.core.text.Linear;
-import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.Iterator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -41,103 +41,93 @@ public final class RecipeReader {
     private static final int MOST_LINES = 60;
 
     /** [E] "Two and a half cups plus one tablespoon (20 fl oz)": no amount is said in more words. */
-    private static final int MOST_OF_AN_AMOUNT = 14;
+    static final int MOST_OF_AN_AMOUNT = 14;
 
     /** [E] "One good big handful": nor is any that is another in every hand. */
     private static final int MOST_OF_A_VAGUE_ONE = 6;
 
     private static final Pattern BULLET = Pattern.compile("^\\s*(?:[-*•–]\\s+|\\d+[.)]\\s+(\\d))");
-    private static final Pattern AFTERWARDS =
-            Pattern.compile("^(.*?)\\s*(?::|=|\\s[-–]\\s)\\s*((?:\\d|[½⅓⅔¼¾⅛]|an? |half|one|two|three).*)$");
-    private static final Pattern SECOND =
-            Pattern.compile("^(.*?)\\s*(?:,\\s+|\\()\\s*(?:about |or |that is )?((?:\\d|[½⅓⅔¼¾⅛]).*?)\\)?\\s*$");
-
     private final AmountReader amounts;
     private final Things things;
+    private final LineParts said;
 
     public RecipeReader(AmountReader amounts, Things things) {
         this.amounts = amounts;
         this.things = things;
+        this.said = new LineParts(amounts, things);
     }
 
     /** Reads every line that is not blank. */
     public List<RecipeLine> read(String text) {
-        List<String> written = text.lines()
-                .map(String::strip)
-                .filter(line -> !line.isEmpty())
-                .flatMap(line -> Proportions.lines(unbulleted(line)).count() == 1
-                        ? together(line)
-                        : Proportions.lines(unbulleted(line)))
+        Segments segments =
+                new Segments(one -> said.split(one).isPresent() || said.isSomeOil(one), said::isAmountAlone);
+        List<String> written = segments
+                .joined(text.lines()
+                        .map(String::strip)
+                        .filter(line -> !line.isEmpty())
+                        .flatMap(line -> segments(segments, line)))
+                .stream()
                 .limit(MOST_LINES)
                 .toList();
+        List<RecipeLine> others =
+                told(written.stream().filter(line -> ofTheOil(line).isEmpty()).toList());
+        if (others.stream().noneMatch(ToTheOil::isOil)) {
+            return told(written.stream()
+                    .flatMap(line -> Proportions.lines(unbulleted(line)).count() == 1
+                            ? Stream.of(line)
+                            : Proportions.lines(unbulleted(line)))
+                    .toList());
+        }
+        Iterator<RecipeLine> next = others.iterator();
+        return written.stream()
+                .map(line -> ofTheOil(line)
+                        .map(to -> to.reckoned(line, things.find(to.name()).orElseThrow(), others, this::line))
+                        .orElseGet(next::next))
+                .toList();
+    }
+
+    /** What a line says, each by itself; what it says of the oil of other lines, and what reads as a whole, stays as it is. */
+    private Stream<String> segments(Segments segments, String written) {
+        String line = unbulleted(written);
+        if (ofTheOil(line).isPresent()) {
+            return Stream.of(written);
+        }
+        if (Proportions.lines(line).count() > 1) {
+            return Proportions.lines(line);
+        }
+        boolean whole = said.split(line)
+                .filter(parts -> things.find(parts.name())
+                        .filter(thing -> things.unread(parts.name(), thing).isEmpty())
+                        .isPresent())
+                .isPresent();
+        return whole ? Stream.of(written) : segments.of(line);
+    }
+
+    /** What is said of a thing that is known, to so much of the oil. */
+    private Optional<ToTheOil> ofTheOil(String line) {
+        return ToTheOil.of(unbulleted(line)).filter(to -> things.find(to.name()).isPresent());
+    }
+
+    private List<RecipeLine> told(List<String> written) {
         List<RecipeLine> lines = new ArrayList<>();
         Map<RecipeLine, Proportions.Part> parts = new HashMap<>();
         for (String line : written) {
             Optional<Proportions.Part> part = Proportions.part(unbulleted(line));
             RecipeLine read = Proportions.half(unbulleted(line))
                     .<RecipeLine>map(half -> half)
-                    .orElseGet(() -> part.flatMap(said -> ofParts(line, said)).orElseGet(() -> line(line)));
+                    .orElseGet(() -> part.flatMap(one -> ofParts(line, one)).orElseGet(() -> line(line)));
             lines.add(read);
-            part.filter(said -> read instanceof Clear).ifPresent(said -> parts.put(read, said));
+            part.filter(one -> read instanceof Clear).ifPresent(one -> parts.put(read, one));
         }
-        return perOil(parts.isEmpty() ? lines : Proportions.weighed(lines, parts));
+        return Proportions.perOil(parts.isEmpty() ? lines : Proportions.weighed(lines, parts), this::line, amounts);
     }
 
-    /** Several things said on one line, where each of them reads by itself: "2 cups olive oil and 1/4 cup beeswax". */
-    private Stream<String> together(String line) {
-        String[] said = Linear.split(unbulleted(line), ",? and |, | \\+ |; ");
-        boolean each = said.length > 1
-                && line.length() <= LONGEST_LINE
-                && Stream.of(said).allMatch(one -> leading(one).isPresent());
-        return each ? Stream.of(said) : Stream.of(line);
-    }
-
-    private static String unbulleted(String line) {
+    static String unbulleted(String line) {
         return BULLET.matcher(line).replaceFirst("$1").strip();
     }
 
     private Optional<RecipeLine> ofParts(String written, Proportions.Part part) {
         return things.find(part.name()).map(thing -> new Clear(written, thing, Mass.ZERO, "", false));
-    }
-
-    /** What is said of so much oil is reckoned by the oil of the other lines. */
-    private List<RecipeLine> perOil(List<RecipeLine> lines) {
-        double oil = lines.stream()
-                .filter(Clear.class::isInstance)
-                .map(Clear.class::cast)
-                .filter(line -> line.thing().role() == Thing.Role.OIL
-                        && Proportions.perOil(line.written()).isEmpty())
-                .mapToDouble(
-                        line -> line.thing().density().volumeOf(line.mass()).millilitres())
-                .sum();
-        return lines.stream()
-                .map(line -> Proportions.perOil(unbulleted(line.written()))
-                        .map(per -> ofOil(line.written(), per, oil))
-                        .orElse(line))
-                .toList();
-    }
-
-    private RecipeLine ofOil(String written, Proportions.PerOil per, double oil) {
-        if (!(line(per.line()) instanceof Clear once)
-                || !(amounts.read(per.measure(), Expect.CAPACITY) instanceof Understood measure)) {
-            return new Asked(
-                    written,
-                    "Understood “per %s of oil”, but not how much of what.".formatted(per.measure()),
-                    List.of());
-        }
-        if (oil == 0) {
-            return new Asked(
-                    written,
-                    "No oil stands in the list to reckon it by.",
-                    List.of(new Instead(per.line(), "for %s of oil".formatted(measure.echo()))));
-        }
-        double times = oil / measure.volume().millilitres();
-        return new Clear(
-                written,
-                once.thing(),
-                once.mass().times(times),
-                "%s to %s of oil, of which there are %.1f times as much".formatted(once.echo(), measure.echo(), times),
-                once.byVolume());
     }
 
     /** Tells how many lines of a text are too many to be read. */
@@ -150,83 +140,10 @@ public final class RecipeReader {
             return new Asked(written, "This line is longer than an ingredient can be.", List.of());
         }
         String line = BULLET.matcher(written).replaceFirst("$1").strip();
-        return split(line).map(parts -> read(written, parts)).orElseGet(() -> notSplit(written, line));
+        return said.split(line).map(parts -> read(written, parts)).orElseGet(() -> notSplit(written, line));
     }
 
-    /** An amount, a second one if it stands apart from the first, and what they are of. */
-    private record Parts(String amount, String second, String name) {
-
-        String amounts() {
-            return second.isEmpty() ? amount : amount + ", " + second;
-        }
-    }
-
-    private Optional<Parts> split(String line) {
-        Matcher after = AFTERWARDS.matcher(line);
-        if (after.matches() && things.find(after.group(1)).isPresent() && reads(after.group(2))) {
-            return Optional.of(new Parts(after.group(2), "", after.group(1)));
-        }
-        Matcher second = SECOND.matcher(line);
-        if (second.matches() && reads(second.group(2))) {
-            Optional<Parts> first = leading(second.group(1));
-            if (first.isPresent()) {
-                return Optional.of(new Parts(
-                        first.get().amount(), second.group(2), first.get().name()));
-            }
-        }
-        return leading(line).or(() -> trailing(line));
-    }
-
-    /** The name first and the amount after it: "St John's wort 20 g". The longest end that reads as one. */
-    private Optional<Parts> trailing(String line) {
-        String[] words = Linear.split(line, "\\s+");
-        for (int named = Math.max(1, words.length - MOST_OF_AN_AMOUNT); named < words.length; named++) {
-            String name = String.join(" ", List.of(words).subList(0, named));
-            String amount = String.join(" ", List.of(words).subList(named, words.length));
-            if (!hasDigit(name)
-                    && things.find(name)
-                            .filter(thing -> things.unread(name, thing).isEmpty())
-                            .isPresent()
-                    && reads(amount)) {
-                return Optional.of(new Parts(amount, "", name));
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** The longest beginning that reads as an amount, when what follows names something. */
-    private Optional<Parts> leading(String line) {
-        String[] words = Linear.split(line, "\\s+");
-        for (int taken = Math.min(MOST_OF_AN_AMOUNT, words.length - 1); taken > 0; taken--) {
-            String amount = Linear.first(String.join(" ", List.of(words).subList(0, taken)), ",$", "");
-            String name = String.join(" ", List.of(words).subList(taken, words.length));
-            // What costs least is asked first: most ends of a line name nothing.
-            if (!hasDigit(name)
-                    && things.find(name).isPresent()
-                    && reads(amount)
-                    && !isVague(amount + " " + words[taken])) {
-                return Optional.of(new Parts(amount, "", name));
-            }
-        }
-        return Optional.empty();
-    }
-
-    private static boolean hasDigit(String name) {
-        return name.chars().anyMatch(Character::isDigit);
-    }
-
-    private boolean isVague(String amount) {
-        return amounts.read(amount, Expect.SOLID) instanceof Reading.NotUnderstood not
-                && not.wrong().contains("weigh it once");
-    }
-
-    private boolean reads(String amount) {
-        Reading reading = amounts.read(amount, Expect.LIQUID);
-        return !(reading instanceof Reading.NotUnderstood)
-                || amounts.readBoth(amount, Expect.LIQUID).isPresent();
-    }
-
-    private RecipeLine read(String written, Parts parts) {
+    private RecipeLine read(String written, LineParts.Parts parts) {
         boolean drops = DropReader.read(parts.amount(), false).isPresent();
         Optional<Thing> named = drops ? things.dropped(parts.name()) : things.find(parts.name());
         if (named.isEmpty()) {
@@ -237,6 +154,15 @@ public final class RecipeReader {
                     List.of());
         }
         Thing thing = named.get();
+        if (thing.role() == Thing.Role.HERB && Linear.matches(parts.name().toLowerCase(Locale.ROOT), ".*\\boil")) {
+            return new Asked(
+                    written,
+                    "An oil infused with %s is weighed as the oil it was poured on: say which, or that the herb is meant."
+                            .formatted(thing.name()),
+                    List.of(
+                            new Instead(parts.amount() + " olive oil", "on olive oil"),
+                            new Instead(parts.amount() + " dried " + thing.name(), "the dried herb")));
+        }
         if (CountReader.isCounted(parts.amount(), parts.name())) {
             return new Asked(
                     written,
@@ -271,7 +197,7 @@ public final class RecipeReader {
         return new Asked(written, "“%s”: %s.".formatted(parts.amount(), not.wrong()), List.of());
     }
 
-    private RecipeLine clear(String written, Parts parts, Thing thing, Understood understood) {
+    private RecipeLine clear(String written, LineParts.Parts parts, Thing thing, Understood understood) {
         String echo = understood.echo() + unread(parts, thing);
         if (understood.amount().middle() instanceof Volume volume) {
             return new Clear(written, thing, thing.density().massOf(volume), echo, true);
@@ -280,12 +206,12 @@ public final class RecipeReader {
     }
 
     /** Words beside the thing that say nothing that is known: named, so that nothing is dropped in silence. */
-    private String unread(Parts parts, Thing thing) {
+    private String unread(LineParts.Parts parts, Thing thing) {
         List<String> words = things.unread(parts.name(), thing);
         return words.isEmpty() ? "" : "; not read: “%s”".formatted(String.join(" ", words));
     }
 
-    private RecipeLine pair(String written, Parts parts, Thing thing, Both both) {
+    private RecipeLine pair(String written, LineParts.Parts parts, Thing thing, Both both) {
         Contradiction found = amounts.check(both, thing.known());
         Understood weight = amounts.clearly(both.weight());
         Understood volume = amounts.clearly(both.volume());
@@ -303,10 +229,19 @@ public final class RecipeReader {
     }
 
     private RecipeLine notSplit(String written, String line) {
+        if (said.isSomeOil(line)) {
+            String much = Linear.first(line, "(?i)[ ,]*(of )?(the )?(carrier |base |vegetable )?oil$", "");
+            return new Asked(
+                    written,
+                    "Which oil is not said.",
+                    List.of("olive oil", "sunflower oil", "sweet almond oil").stream()
+                            .map(oil -> new Instead(much + " " + oil, oil))
+                            .toList());
+        }
         String[] words = Linear.split(line, "\\s+");
         for (int taken = 1; taken <= Math.min(MOST_OF_A_VAGUE_ONE, words.length - 1); taken++) {
             String amount = String.join(" ", List.of(words).subList(0, taken));
-            if (isVague(amount)) {
+            if (said.isVague(amount)) {
                 return new Asked(
                         written,
                         "“%s” is a different amount in every hand; weigh it once.".formatted(amount),
@@ -322,7 +257,7 @@ public final class RecipeReader {
         }
         for (int taken = Math.min(MOST_OF_AN_AMOUNT, words.length - 1); taken > 0; taken--) {
             String amount = String.join(" ", List.of(words).subList(0, taken));
-            if (reads(amount)) {
+            if (said.reads(amount)) {
                 String name = String.join(" ", List.of(words).subList(taken, words.length));
                 return new Asked(
                         written,

@@ -13,6 +13,7 @@ import app.velvetcrock.core.measure.Density;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -55,6 +56,14 @@ public record Thing(
         names = List.copyOf(names);
     }
 
+    /** What carriers are called besides. */
+    private static final Map<String, List<String>> OTHERWISE = Map.of(
+            "rapeseed", List.of("canola", "colza", "rape seed"),
+            "olive", List.of("evoo"),
+            "soya", List.of("soybean", "soy bean"),
+            "peanut", List.of("groundnut", "arachis"),
+            "mct", List.of("fractionated coconut"));
+
     /** A herb as it usually comes: dried, cut and sifted. */
     public static Thing of(HerbKind herb, Materia materia) {
         return herb(herb, herb.part(), Cut.CUT_AND_SIFTED, Moisture.DRIED, materia);
@@ -77,7 +86,7 @@ public record Thing(
                 carrier.key(),
                 solid ? Role.BUTTER : Role.OIL,
                 carrier.common(),
-                names(carrier.common(), "", List.of()),
+                names(carrier.common(), "", OTHERWISE.getOrDefault(carrier.key(), List.of())),
                 KnownDensity.ofOil(carrier.density()),
                 Optional.empty());
     }

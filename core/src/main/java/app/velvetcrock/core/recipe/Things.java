@@ -13,9 +13,11 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Finds what is meant by a name as people write it: "organic olive oil", "dried nettle leaves, chopped". */
 public final class Things {
@@ -112,8 +114,16 @@ public final class Things {
     private Things(Materia materia, List<Thing> things) {
         this.materia = materia;
         this.things = things;
+        Map<String, Long> genera = things.stream()
+                .flatMap(thing -> genus(thing).stream())
+                .collect(Collectors.groupingBy(genus -> genus, Collectors.counting()));
         this.known = things.stream()
-                .flatMap(thing -> thing.names().stream().map(name -> new Known(thing, name, bare(name))))
+                .flatMap(thing -> Stream.concat(
+                                thing.names().stream(),
+                                // "Hypericum" alone is the one of the catalogue; of several nobody knows which is
+                                // meant.
+                                genus(thing).filter(genus -> Long.valueOf(1).equals(genera.get(genus))).stream())
+                        .map(name -> new Known(thing, name, bare(name))))
                 .toList();
     }
 
@@ -134,6 +144,12 @@ public final class Things {
                                     + (whole ? 2 : 0)
                                     + (name.equals(thing.names().get(0)) ? 1 : 0));
         }
+    }
+
+    private static Optional<String> genus(Thing thing) {
+        return thing.herb()
+                .map(herb -> Linear.first(herb.botanical().toLowerCase(Locale.ROOT), " .*", ""))
+                .filter(genus -> !genus.isEmpty());
     }
 
     /** All there is to speak of: a household's herbs and carriers, and every supply. */

@@ -97,7 +97,7 @@ class PanTest {
                 .containsExactly(241, 20, 39);
     }
 
-    /** 240 g of oil at firmness 19: 240/0.81 = 296.3 in all, 56.3 of wax; with a tenth of shea the oil is 1 − 0.1 − 0.178 = 0.722 of 332.4. */
+    /** 240 g of oil at 19: 240/0.81 = 296.3 in all, 56.3 of wax; with a tenth of shea the oil is 1 − 0.1 − 0.178 = 0.722 of 332.4. */
     @Test
     void allTheOilThereIs() {
         assertThat(masses(melt(new HowMuch.AllTheOil(grams(240)), 19))).containsExactly(240, 56.3);

@@ -186,6 +186,22 @@ class RecipeReaderTest {
                 .containsExactly(weights.split(", "));
     }
 
+    /**
+     * Four cups of olive oil are 864 g, eighteen ounces 510.3 g: one of the two is misread. One part of wax to five of it is 172.8 g or
+     * 102.1 g; by the fluid ounce, 532 mL or 486 g, it would be 97.2.
+     */
+    @Test
+    void whatHangsOnAnOilThatIsNotSettledIsToldForEachReading() {
+        List<RecipeLine> lines = us.read("Four cups of olive oil, eighteen ounces, one part wax to five");
+        assertThat(lines.get(0)).isInstanceOf(Contradicting.class);
+        assertThat(((Asked) lines.get(1)).instead())
+                .extracting(RecipeLine.Instead::line)
+                .contains("172.8 g Beeswax", "102.1 g Beeswax");
+        assertThat(us.read("Four cups of olive oil\none part wax to five").get(1))
+                .isInstanceOfSatisfying(
+                        Clear.class, wax -> assertThat(wax.mass().grams()).isCloseTo(172.8, within(0.05)));
+    }
+
     @Test
     void halfAProportionIsAskedAbout() {
         Asked whole = (Asked) us.read("one part wax to five").get(0);
