@@ -59,6 +59,12 @@ public class BatchLog {
         return written.by(key).map(entry -> entry.id);
     }
 
+    /** The batch that a start with this one-time key charged; absent where it is still to be done. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    Optional<UUID> begunBy(UUID key) {
+        return written.by(key).map(entry -> entry.batchId);
+    }
+
     /** Writes the line a deed leaves; its batch is locked. */
     @Transactional(propagation = Propagation.MANDATORY)
     public UUID write(UUID batch, Line line, Doing<?> doing) {

@@ -23,6 +23,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -113,6 +114,10 @@ public class Starting implements Deeds.Hands {
     }
 
     private UUID start(Doing<Deed.Start> doing, String which) {
+        Optional<UUID> before = log.begunBy(doing.key());
+        if (before.isPresent()) {
+            return before.get();
+        }
         Deed.Start deed = doing.deed();
         BatchPlan plan = deed.plan().plan();
         May.start(

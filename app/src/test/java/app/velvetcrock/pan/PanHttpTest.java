@@ -868,4 +868,42 @@ class PanHttpTest {
         assertThat(refused.page().select("#refused").text()).contains("Not all of it is here");
         assertThat(refused.page().select("#much").attr("value")).isEqualTo("3 kg");
     }
+
+    /** The middle of "firm tin" is 19. A spoon proposes; felt hard, nothing is to be added against what was asked, but what is said is. */
+    @Test
+    void theTargetIsWhatWasAskedFor() {
+        String making = begin(salve("&much=300+g&firm=firm+tin"), Map.of());
+        assertThat(tove.get(making).page().select(".making-see h2").text()).contains("Firmness 19, firm tin salve");
+        does(making, "/test", "", "felt", "HARD");
+        assertThat(tove.get(making).page().select("#fix b")).isEmpty();
+        assertThat(tove.get(making + "?firm=a+little+softer")
+                        .page()
+                        .select("#fix")
+                        .text())
+                .contains("from firmness 19 to firmness 17");
+        assertThat(tove.get(making + "?firm=wobbly").page().select("#fix").text())
+                .contains("that is no firmness known here");
+    }
+
+    /** Off the heat at half past seven it has set in the pan by nine: it is warmed again, and has a curve of its own from then. */
+    @Test
+    void whatSetInThePanIsWarmedAgainAndNoVerdictIsChosenBeforehand() {
+        String making = begin(salve("&much=300+g"), Map.of("when", "2026-11-24T07:00"));
+        does(making, "/did/MELT", "07:20");
+        does(making, "/test", "07:25", "felt", "RIGHT");
+        does(making, "/off-heat", "07:30", "where", "IN_AIR");
+        Document late = tove.get(making).page();
+        assertThat(late.select("#now").text()).contains("It should have set in the pan since");
+        assertThat(late.select("#warm-again button").text()).isEqualTo("Warmed again, and off the heat");
+        does(making, "/off-heat", "08:58", "where", "IN_AIR", "temperature", "66 °C");
+        Document again = tove.get(making).page();
+        assertThat(again.select("#warm-again")).isEmpty();
+        assertThat(again.select("#now .timing").text()).doesNotContain("since");
+        does(making, "/pour", "", "into", option("into", "Round tin"), "count", "5");
+        does(making, "/did/SET", "");
+        assertThat(tove.get(making).page().select("#u-felt option[selected]").text())
+                .doesNotContain("runny");
+        assertThat(tove.submit(making, "form[action$=turned-out]", Map.of()).status())
+                .isEqualTo(422);
+    }
 }
