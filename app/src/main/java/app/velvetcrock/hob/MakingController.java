@@ -8,17 +8,17 @@ import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Felt;
 import app.velvetcrock.core.making.Formula;
-import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.pan.Fault;
+import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingStep;
 import app.velvetcrock.core.pan.Touch;
 import app.velvetcrock.pan.PanDeeds;
 import app.velvetcrock.pan.PanForm;
 import app.velvetcrock.pan.PanLimits;
-import app.velvetcrock.pan.PanPlanner;
 import app.velvetcrock.pan.PanStock;
+import app.velvetcrock.pan.PanThing;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -194,8 +194,13 @@ class MakingController {
         if (stuff.isEmpty()) {
             asked.fields().trouble("of", "It is not said what went in.", "one from the list");
         }
+        PanStock.Shelves shelves = stock.shelves(asked.house(), asked.house().dayOf(clock.instant()));
+        KnownDensity known = stuff.flatMap(
+                        one -> shelves.lots(Optional.empty(), one.key()).findFirst())
+                .map(PanThing::known)
+                .orElse(KnownDensity.SOME_OIL);
         Optional<Mass> mass = asked.fields()
-                .massOf("amount", form.amount(), Expect.SOLID, KnownDensity.ofOil(Density.ofGramsPerMillilitre(0.92)))
+                .massOf("amount", form.amount(), Expect.SOLID, known)
                 .map(Fields.Weighed::mass)
                 .filter(much -> {
                     boolean sensible = much.grams() > 0 && much.grams() <= 5_000;
@@ -207,8 +212,7 @@ class MakingController {
         return does(reply, asked, PanForm.text(form.amount()), () -> {
             Optional<UUID> planned = asked.sheet().plan().lotOf(stuff.orElseThrow());
             // Of the lot it was weighed from, or another of its kind where that has not so much left.
-            Optional<UUID> lot = stock.shelves(asked.house(), asked.house().dayOf(clock.instant()))
-                    .lots(planned, stuff.get().key())
+            Optional<UUID> lot = shelves.lots(planned, stuff.get().key())
                     .filter(one -> one.left().compareTo(mass.orElseThrow()) >= 0)
                     .flatMap(one -> one.lot().stream())
                     .findFirst()
@@ -221,8 +225,8 @@ class MakingController {
     String offHeat(@PathVariable UUID id, MakingForm form, Reply reply) {
         Asked asked = asked(id, "off-heat", "o-", form);
         Temperature at = PanForm.text(form.temperature()).isEmpty()
-                ? PanPlanner.CLEAR
-                : temperature(asked).orElse(PanPlanner.CLEAR);
+                ? MakingCourse.CLEAR
+                : temperature(asked).orElse(MakingCourse.CLEAR);
         Optional<Cooling.Where> where = asked.fields().oneOf("where", Cooling.Where.class, form.where());
         return does(reply, asked, PanForm.text(form.temperature()), () -> new PanDeed.OffHeat(at, where.orElseThrow()));
     }

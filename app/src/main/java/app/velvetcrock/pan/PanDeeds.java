@@ -115,7 +115,9 @@ public class PanDeeds {
         }
         refuse(MayAtThePan.be(doing.deed(), standing(sheet), times(doing)));
         UUID entry = doing.deed().accept(new Hand(sheet, timely(doing)));
-        judge(id, doing);
+        if (doing.deed() instanceof PanDeed.StirIn || doing.deed() instanceof PanDeed.TakeBack) {
+            judge(id, doing);
+        }
         return entry;
     }
 

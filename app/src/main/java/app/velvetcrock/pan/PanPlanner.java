@@ -17,6 +17,7 @@ import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.pan.KeptBack;
 import app.velvetcrock.core.pan.MadeKeeping;
+import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
@@ -37,9 +38,6 @@ import org.springframework.stereotype.Component;
 /** Works the Pan's sentence out: what goes in, how firm, how it pours and keeps, what is missing. */
 @Component
 public class PanPlanner {
-
-    /** [E] A melt is so hot when it is clear. */
-    public static final Temperature CLEAR = Temperature.ofCelsius(75);
 
     private final OwnRights rights;
     private final Batches batches;
@@ -172,7 +170,8 @@ public class PanPlanner {
                 read,
                 filling,
                 Pouring.of(formula),
-                Cooling.of(whole, CLEAR, read.room(), Cooling.Where.IN_AIR).times(own.orElse(1.0)),
+                Cooling.of(whole, MakingCourse.CLEAR, read.room(), Cooling.Where.IN_AIR)
+                        .times(own.orElse(1.0)),
                 own,
                 ceilings,
                 keeping,

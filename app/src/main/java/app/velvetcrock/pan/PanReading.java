@@ -16,7 +16,6 @@ import app.velvetcrock.core.making.MeltRequest.Share;
 import app.velvetcrock.core.making.MeltRequest.Wish;
 import app.velvetcrock.core.making.OwnRight;
 import app.velvetcrock.core.making.Setting;
-import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.pan.Addition;
 import app.velvetcrock.pan.PanStock.Shelves;
@@ -207,7 +206,7 @@ final class PanReading {
             }
             return Optional.of(new HowMuch.Count(many, container.get()));
         }
-        return fields.massOf("much", typed, Expect.SOLID, KnownDensity.ofOil(Density.ofGramsPerMillilitre(0.9)))
+        return fields.massOf("much", typed, Expect.SOLID, KnownDensity.SOME_OIL)
                 .map(Fields.Weighed::mass)
                 .filter(mass -> shares.within("much", mass))
                 .map(HowMuch.Weight::new);

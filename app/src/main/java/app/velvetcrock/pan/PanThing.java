@@ -1,5 +1,6 @@
 package app.velvetcrock.pan;
 
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.making.Formula.Stuff;
@@ -75,6 +76,11 @@ public record PanThing(
                 supply,
                 batch,
                 new Own(own.strength(), own.dropsPerMillilitre(), wrong));
+    }
+
+    /** What a spoonful or a cup of it weighs: pellets as they are scooped, all else as it is poured. */
+    public KnownDensity known() {
+        return bulk.map(KnownDensity::ofPellets).orElseGet(() -> KnownDensity.ofOil(density));
     }
 
     double dropsPerMillilitre() {

@@ -149,8 +149,7 @@ final class ShareReading {
     /** By weight, or by volume: pellets as they are scooped, all else as a liquid. */
     private Optional<Mass> mass(String field, String typed, PanThing thing) {
         String plain = OF_IT.matcher(typed).replaceFirst("");
-        KnownDensity known =
-                thing.bulk().map(KnownDensity::ofPellets).orElseGet(() -> KnownDensity.ofOil(thing.density()));
+        KnownDensity known = thing.known();
         return fields.massOf(field, plain, thing.bulk().isPresent() ? Expect.SOLID : Expect.LIQUID, known)
                 .map(Fields.Weighed::mass)
                 .filter(mass -> within(field, mass));

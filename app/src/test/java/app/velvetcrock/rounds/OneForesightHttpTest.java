@@ -57,6 +57,7 @@ class OneForesightHttpTest {
         tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "700 mL", "width", "84 mm", "pieces", "40"));
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "2 kg"));
         tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "rapeseed", "amount", "20 L"));
+        tove.submit("/stores/supplies", "#add-supply", Map.of("kind", "beeswax", "amount", "4 kg"));
         herb = tove.get("/bench")
                 .page()
                 .select("select[name=herb] option:contains(Yarrow)")
@@ -85,10 +86,13 @@ class OneForesightHttpTest {
                     something(batch, any);
                 }
             }
+            List<String> makings = List.of(making(any), making(any));
             Map<String, Map<String, String>> said = new TreeMap<>();
-            Stream.concat(
+            Stream.of(
                             Stream.of("/shelf", "/press"),
-                            batches.stream().flatMap(one -> Stream.of(one, one + "/label", one + "/watch")))
+                            batches.stream().flatMap(one -> Stream.of(one, one + "/label", one + "/watch")),
+                            makings.stream())
+                    .flatMap(pages -> pages)
                     .forEach(page -> collect(page, said));
             calendar(said);
             for (var task : said.entrySet()) {
@@ -98,6 +102,9 @@ class OneForesightHttpTest {
                 severally += task.getValue().size() > 1 ? 1 : 0;
                 told++;
             }
+            assertThat(said.keySet())
+                    .as("what cools in the pan is told too")
+                    .anyMatch(task -> task.contains(".pan.pan."));
             for (String batch : batches) {
                 tove.submit(batch, "form[action$=discard]", Map.of("ruin", "OTHER", "lesson", "the round is over"));
             }
@@ -134,6 +141,30 @@ class OneForesightHttpTest {
         }
         Answer begun = tove.post(Visitor.form(bench.page(), "#bench", Map.of()));
         return begun.path().startsWith("/batch/") ? Optional.of(begun.path()) : Optional.empty();
+    }
+
+    /** Something melted, off the heat some minutes ago, and perhaps read since. */
+    private String making(Random any) {
+        Document planned = tove.get("/pan?was=salve&kind=salve&into=&much=%d+g".formatted(90 + any.nextInt(300)))
+                .page();
+        String at = tove.post(Visitor.form(planned, "#pan", Map.of("when", "2026-11-24T08:00")))
+                .path();
+        assertThat(at).startsWith("/pan/0");
+        int off = 30 + any.nextInt(29);
+        done(at + "/did/MELT", "2026-11-24T08:20", Map.of());
+        done(at + "/test", "2026-11-24T08:25", Map.of("felt", "RIGHT"));
+        done(at + "/off-heat", "2026-11-24T08:" + off, Map.of("where", "IN_AIR", "temperature", "74 °C"));
+        if (any.nextBoolean()) {
+            done(at + "/read", "2026-11-24T08:59", Map.of("temperature", 55 + any.nextInt(15) + " °C"));
+        }
+        return at;
+    }
+
+    private void done(String action, String when, Map<String, String> fields) {
+        Map<String, String> said = new HashMap<>(fields);
+        said.put("when", when);
+        said.put("key", UUID.randomUUID().toString());
+        assertThat(tove.post(action, said).status()).as(action).isEqualTo(200);
     }
 
     /** Heat on or off, a reading, the next task done, the plan changed, at some time in the last days; what may not be is refused. */

@@ -149,7 +149,7 @@ class PanJourneyTest {
         page.click("#now button.do");
         now("Whip to peaks");
         page.click("#now button.do");
-        now("Pour");
+        now("Spoon it into the jars");
         // 60·0.92·0.56 = 30.9 g in each
         page.selectOption("#p-into", new com.microsoft.playwright.options.SelectOption().setIndex(0));
         page.fill("#p-count", "6");

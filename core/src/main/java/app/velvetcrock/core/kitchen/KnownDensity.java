@@ -32,6 +32,9 @@ public record KnownDensity(Density density, double agrees, double least, double 
     /** No oil or melted fat is heavier than this, g/mL (craft: measures, contradiction check). */
     public static final double HEAVIEST_OIL = 0.97;
 
+    /** [E] An oil or a melt of which no more is known, g/mL: between the lightest and the heaviest (craft: measures). */
+    public static final KnownDensity SOME_OIL = ofOil(Density.ofGramsPerMillilitre(0.92));
+
     /** An oil or melted fat. */
     public static KnownDensity ofOil(Density density) {
         return new KnownDensity(density, LIQUID_AGREES, LIGHTEST_OIL, HEAVIEST_OIL);

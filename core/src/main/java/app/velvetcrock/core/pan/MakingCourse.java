@@ -39,7 +39,7 @@ public record MakingCourse(
         Optional<MakingLine.Poured> poured) {
 
     /** [E] A melt is so hot when it is clear and nobody measured it. */
-    private static final Temperature CLEAR = Temperature.ofCelsius(75);
+    public static final Temperature CLEAR = Temperature.ofCelsius(75);
 
     public MakingCourse {
         stirred = List.copyOf(stirred);
