@@ -12,7 +12,6 @@ import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
@@ -223,12 +222,10 @@ public class Ledger {
         }
     }
 
-    /** A bottle that something was poured from was open by then, whatever day was said before. */
+    /** A bottle that nobody said to be open is open from the day something was poured from it. */
     private void open(Lot lot, Why why) {
-        LocalDate on = households.current().dayOf(why.at());
-        boolean poured = POURS.contains(lot.kind) && why.cause() != Cause.DISCARDED;
-        if (poured && (lot.openedOn == null || lot.openedOn.isAfter(on))) {
-            lot.openedOn = on;
+        if (POURS.contains(lot.kind) && lot.openedOn == null && why.cause() != Cause.DISCARDED) {
+            lot.openedOn = households.current().dayOf(why.at());
         }
     }
 

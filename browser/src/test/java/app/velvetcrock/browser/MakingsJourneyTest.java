@@ -193,7 +193,7 @@ class MakingsJourneyTest {
         larder.containers("Pad box", "250 mL", "2");
         window.go("/pan?kind=compress-pads");
         page.fill("#much", "1 cup");
-        shows("#poured", "about 40 pads");
+        shows("#poured", "about 41 pads");
         shows("#keeps", "till 24 Dec 2026");
         page.selectOption("#into", "");
         begun();

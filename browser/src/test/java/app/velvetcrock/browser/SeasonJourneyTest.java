@@ -176,7 +176,7 @@ class SeasonJourneyTest {
             page.waitForSelector(".notice:has-text('Read 4')");
         }
         assertThat(window.text(".crock-words >> nth=2")).isEqualTo("4 of 8 h");
-        assertThat(window.text(".round:has-text('Off the heat') .when")).isEqualTo("03:00");
+        assertThat(window.text(".round:has-text('Off the heat') .when")).isEqualTo("Wed 03:00");
         app.clock(Instant.parse("2026-11-25T03:00:00Z"));
         window.go("/shelf");
         page.fill(".number input[name=temperature]", "46");

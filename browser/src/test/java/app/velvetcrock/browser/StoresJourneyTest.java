@@ -145,7 +145,7 @@ class StoresJourneyTest {
         assertThat(page.inputValue("#body")).startsWith("2½ cups rapeseed oil\n2 cups");
         // 591.5 mL to 2·236.6·0.15 = 71 g: 8.3; 100·28.35/570.8 = 5.0, below 6: thick oil
         assertThat(window.text("#recipe-ratio")).isEqualTo("1 : 8.3");
-        assertThat(window.text("#recipe-firmness")).isEqualTo("Firmness 5: thick oil");
+        assertThat(window.text("#recipe-firmness")).isEqualTo("firmness 5: thick oil");
         page.fill("#title", "Neighbour's");
         page.click("button:text-is('Keep it')");
         page.waitForSelector(".notice:has-text('Kept')");
