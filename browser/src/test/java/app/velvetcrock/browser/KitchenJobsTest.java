@@ -213,7 +213,7 @@ class KitchenJobsTest {
     private void lists() {
         Page page = window.page();
         // 250·0.913 = 228.3 g and 28.35: 100·28.35/256.6 = 11.0
-        job("a cup of olive oil with an ounce of beeswax sets to", "Firmness 11: soft balm", () -> {
+        job("a cup of olive oil with an ounce of beeswax sets to", "firmness 11: soft balm", () -> {
             read("1 cup olive oil\n1 oz beeswax");
             return window.text("#recipe-firmness");
         });
