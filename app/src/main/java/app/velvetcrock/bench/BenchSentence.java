@@ -328,14 +328,12 @@ final class BenchSentence {
         return past;
     }
 
-    /** When it was charged: the hour that was said; of a day alone now where that is today, else noon. */
+    /** When it was charged: at the hour that was said ("2 hours ago"); of a day alone now where that is today, else noon. */
     Instant charged(@Nullable String typed, LocalDate day) {
-        WhenReader past = house.past(now);
-        return typed == null || past.day(typed).isPresent()
-                ? house.instantOn(day, now)
-                : past.moment(typed)
-                        .map(there -> there.atZone(house.settings().zone()).toInstant())
-                        .filter(at -> at.isBefore(now))
-                        .orElse(now);
+        return Optional.ofNullable(typed)
+                .flatMap(house.past(now)::moment)
+                .map(there -> there.atZone(house.settings().zone()).toInstant())
+                .map(at -> May.atLatest(at, now))
+                .orElseGet(() -> house.instantOn(day, now));
     }
 }

@@ -10,7 +10,6 @@ import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.pan.PanDeeds;
 import app.velvetcrock.pan.PanLimits;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Ledger;
 import app.velvetcrock.stock.Stock;
@@ -91,15 +90,13 @@ public class Remelting {
                         course.stirred().stream()
                                 .map(one -> one.addition().times(share))
                                 .toList());
-        UUID id = deeds.begin(plan, doing);
-        UUID entry = makings.sheet(id).beginning().orElseThrow();
-        Ledger.Why why = new Ledger.Why(Cause.USED, id, entry, doing.at());
-        if (good.inPieces()) {
-            ledger.takePieces(lot, (int) amount, why);
-        } else {
-            ledger.take(lot, Mass.ofMilligrams(amount), why);
-        }
-        lineage.into(id, lot);
-        return id;
+        return deeds.begin(plan, plan.weighed(), doing, (id, why) -> {
+            if (good.inPieces()) {
+                ledger.takePieces(lot, (int) amount, why);
+            } else {
+                ledger.take(lot, Mass.ofMilligrams(amount), why);
+            }
+            lineage.into(id, lot);
+        });
     }
 }

@@ -25,6 +25,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.BiConsumer;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -75,9 +76,20 @@ public class PanDeeds {
         return begin(plan, plan.weighed(), doing);
     }
 
-    /** The same where some of it was weighed otherwise than planned; the same key begins the same making. */
+    /** The same where some of it was weighed otherwise than planned. */
     @Transactional
     public UUID begin(MakingPlan plan, List<MakingPlan.Weighed> weighed, Doing<?> doing) {
+        return begin(plan, weighed, doing, (id, why) -> {});
+    }
+
+    /**
+     * The same of something that is melted again; the same key begins the same making.
+     *
+     * @param source takes what is melted again, once
+     */
+    @Transactional
+    public UUID begin(
+            MakingPlan plan, List<MakingPlan.Weighed> weighed, Doing<?> doing, BiConsumer<UUID, Ledger.Why> source) {
         households.oneAtATime();
         Optional<Makings.Said> before = makings.said(doing.key());
         if (before.isPresent()) {
@@ -94,6 +106,7 @@ public class PanDeeds {
         }
         // What is melted again holds already what was stirred into it before.
         plan.within().forEach(one -> goesIn(id, entry, Optional.empty(), one.mass(), then));
+        source.accept(id, new Ledger.Why(Cause.USED, id, entry, then.at()));
         return id;
     }
 
@@ -230,6 +243,9 @@ public class PanDeeds {
             MakingPlan.Stirred one = planned(deed.which());
             UUID entry = write(new MakingLine.Added(one.addition(), one.lot()));
             goesIn(sheet.id(), entry, one.lot(), one.addition().mass(), doing);
+            if (sheet.course().poured().isPresent()) {
+                pours.wasInIt(sheet, entry, one.addition().mass(), doing);
+            }
             return entry;
         }
 

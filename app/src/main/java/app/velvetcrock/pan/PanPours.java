@@ -132,6 +132,16 @@ public class PanPours {
         }
     }
 
+    /** What is said of the pan after it was poured was in what was poured: it goes into the melt and out of it at once. */
+    void wasInIt(Makings.Sheet sheet, UUID entry, Mass mass, Doing<?> doing) {
+        goods.meltOf(sheet.id())
+                .ifPresent(melt -> ledger.take(
+                        melt.lot(),
+                        mass,
+                        new Ledger.Why(
+                                Cause.CORRECTED, sheet.id(), entry, doing.at(), null, "it was in what was poured")));
+    }
+
     private static Ledger.Why because(Ledger.Why why, Cause cause, String note) {
         return new Ledger.Why(cause, why.batch(), why.entry(), why.at(), null, note);
     }

@@ -3,6 +3,7 @@ package app.velvetcrock.stock;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Kinship;
 import app.velvetcrock.condition.Told;
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
@@ -169,7 +170,7 @@ public class Ledger {
             return;
         }
         if (amount < 0) {
-            refuseBefore(lot, why.at());
+            refuseThatCannotBe(lot, why.at());
             open(lot, why);
         }
         Optional<Held> held = amount < 0 ? why.cause().held() : Optional.empty();
@@ -196,9 +197,12 @@ public class Ledger {
         }
     }
 
-    /** Nothing is taken of what was not there yet: a herb gathered later, an oil or a salve that was poured later. */
-    private void refuseBefore(Lot lot, Instant at) {
+    /** Nothing is taken tomorrow, nor of what was not there yet: a herb gathered later, an oil or a salve that was poured later. */
+    private void refuseThatCannotBe(Lot lot, Instant at) {
         House house = households.current();
+        May.past(new May.Times(at, clock.instant(), house.wording())).ifPresent(refusal -> {
+            throw new Refused(refusal);
+        });
         if (lot.acquiredOn != null && house.dayOf(at).isBefore(lot.acquiredOn)) {
             throw new Refused(
                     "when",

@@ -9,6 +9,7 @@ import app.velvetcrock.core.kitchen.Reading;
 import app.velvetcrock.core.kitchen.Reading.Understood;
 import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.making.FirmnessBand;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
@@ -113,9 +114,10 @@ public final class Fields {
     }
 
     public Optional<Mass> mass(String field, @Nullable String typed, double least, double most) {
-        Optional<Understood> read = amount(field, typed, Expect.SOLID)
-                .filter(r -> needs(field, r, Mass.class, "a weight, such as 60 g or 2 oz"));
-        return read.map(Understood::mass).filter(mass -> within(field, mass.grams(), least, most, "g"));
+        return amount(field, typed, Expect.SOLID)
+                .filter(r -> needs(field, r, Mass.class, "a weight, such as 60 g or 2 oz"))
+                .map(Understood::mass)
+                .filter(mass -> within(field, mass.grams(), least, most, "g"));
     }
 
     public Optional<Volume> capacity(String field, @Nullable String typed, double least, double most) {
@@ -147,9 +149,11 @@ public final class Fields {
 
     /** How firm it should set, as people say it; {@code now} is how firm it is, or usually would be. */
     public Optional<Double> firmness(String field, @Nullable String typed, double now) {
-        return isTooLong(field, typed, LONGEST_AMOUNT)
+        Optional<Double> read = isTooLong(field, typed, LONGEST_AMOUNT)
                 ? Optional.empty()
                 : said(field, typed, Figures.firmness(text(typed), now));
+        read.ifPresent(value -> echo(field, FirmnessBand.words(value)));
+        return read;
     }
 
     /** What was read; where nothing was, the trouble with it stands beside the field. */
@@ -311,21 +315,17 @@ public final class Fields {
         if (value >= least && value <= most) {
             return true;
         }
-        String number = Decimals.upTo(value, 1);
         String from = Decimals.upTo(least, 1);
         String to = Decimals.upTo(most, 0);
         trouble(
                 field,
-                "Understood as %s %s; it must be between %s and %s %s.".formatted(number, unit, from, to, unit),
+                "Understood as %s %s; it must be between %s and %s %s."
+                        .formatted(Decimals.upTo(value, 1), unit, from, to, unit),
                 "something from %s to %s %s".formatted(from, to, unit));
         return false;
     }
 
-    /**
-     * Refuses what is longer than its field can be before anything tries to read it.
-     *
-     * @return true where it was refused
-     */
+    /** Refuses what is longer than its field can be before anything tries to read it, and tells whether it did. */
     public boolean isTooLong(String field, @Nullable String typed, int most) {
         if (typed == null || typed.length() <= most) {
             return false;
@@ -335,11 +335,11 @@ public final class Fields {
     }
 
     private boolean isInLivingMemory(String field, LocalDate date) {
-        boolean sensible = WhenReader.isInLivingMemory(date);
-        if (!sensible) {
-            trouble(field, "The year %d is not one of a stillroom's.".formatted(date.getYear()), WhenReader.YEARS);
+        if (WhenReader.isInLivingMemory(date)) {
+            return true;
         }
-        return sensible;
+        trouble(field, "The year %d is not one of a stillroom's.".formatted(date.getYear()), WhenReader.YEARS);
+        return false;
     }
 
     private static String typedWords(String typed) {

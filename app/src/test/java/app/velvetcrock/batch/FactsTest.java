@@ -118,7 +118,28 @@ class FactsTest {
                 .toList();
     }
 
+    /** The key of a deed is its own, not its form's: a start and a note said again by whatever way are done once. */
+    @Test
+    void aDeedIsDoneOnceForItsKeyWhoeverSaysIt() {
+        SignedIn tove = TestHouse.at(port).person("Once");
+        Current.as(tove, () -> {
+            UUID key = UUID.randomUUID();
+            UUID batch = started(key);
+            assertThat(started(key)).isEqualTo(batch);
+            assertThat(batches.standing()).hasSize(1);
+            var note = Current.doing(new Deed.Note("hay"), UUID.randomUUID(), clock.instant(), "");
+            UUID line = deeds.done(batch, note);
+            assertThat(deeds.done(batch, note)).isEqualTo(line);
+            assertThat(batches.sheet(batch).lines()).hasSize(2);
+            return batch;
+        });
+    }
+
     private UUID started() {
+        return started(UUID.randomUUID());
+    }
+
+    private UUID started(UUID key) {
         BenchWork work = bench.work(BenchForm.of("", "8 g", "", "").by("cold-dark"));
         BenchWork.Part part = work.planned().orElseThrow().first();
         return starting.start(Current.doing(
@@ -128,7 +149,7 @@ class FactsTest {
                         part.jar().kit(),
                         part.weighed().herb(),
                         part.weighed().oil()),
-                UUID.randomUUID(),
+                key,
                 clock.instant(),
                 ""));
     }

@@ -515,4 +515,41 @@ class BenchHttpTest {
                 .doesNotContain("300 g");
         assertThat(tove.get(lot).page().select("#lot-left").text()).isEqualTo("120 g left");
     }
+
+    /** A start has an hour, and the herb was there by then; what is still to come is not begun. */
+    @ParameterizedTest
+    @CsvSource({
+        "yesterday 18:30, '23 Nov 2026, 18:30'",
+        "2 hours ago, '24 Nov 2026, 07:00'",
+        "yesterday, '23 Nov 2026, 12:00'",
+        "today, '24 Nov 2026, 09:00'"
+    })
+    void aStartHasAnHour(String typed, String charged) {
+        Visitor tove = Visitor.stocked(port, "Hour");
+        Document bench = tove.get("/bench?method=cold-dark&amount=30+g&start=" + typed.replace(" ", "+"))
+                .page();
+        Answer begun = tove.post(Visitor.form(bench, "#bench", Map.of()));
+        assertThat(begun.page().select(".went tr:contains(Charged)").text()).contains(charged);
+    }
+
+    @Test
+    void nothingIsChargedTomorrowNorWithAHerbThatCameLater() {
+        Visitor tove = Visitor.stocked(port, "Later");
+        assertThat(tove.get("/bench?method=cold-dark&amount=30+g&start=today+23:00")
+                        .page()
+                        .text())
+                .contains("which is still to come");
+        tove.submit(
+                "/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "90 g", "acquired", "2026-11-20"));
+        String yarrow = tove.get("/bench")
+                .page()
+                .select("select[name=herb] option:contains(Yarrow)")
+                .attr("value");
+        String at = "/bench?method=cold-dark&amount=30+g&herb=" + yarrow + "&start=";
+        Answer early = tove.post(Visitor.form(tove.get(at + "19+Nov+18:00").page(), "#bench", Map.of()));
+        assertThat(early.page().select("#refused").text()).contains("“Yarrow” came in on 20 Nov 2026");
+        assertThat(tove.post(Visitor.form(tove.get(at + "20+Nov+18:00").page(), "#bench", Map.of()))
+                        .path())
+                .startsWith("/batch/");
+    }
 }

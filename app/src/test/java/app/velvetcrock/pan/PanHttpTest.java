@@ -906,4 +906,44 @@ class PanHttpTest {
         assertThat(tove.submit(making, "form[action$=turned-out]", Map.of()).status())
                 .isEqualTo(422);
     }
+
+    /** Poured on the 20th, its date set to the 22nd: given on the 21st it was in time, on the 23rd it is told; never before or tomorrow. */
+    @Test
+    void whatIsGivenWasPouredAndIsJudgedAsOfThen() {
+        String making = begin(salve("&much=300+g"), Map.of("when", "2026-11-20T08:00"));
+        does(making, "/pour", "", "into", option("into", "Round tin"), "count", "5", "when", "2026-11-20T09:00");
+        sql.sql("update lot set best_before = '2026-11-22' where batch_id = :batch and unit = 'PIECE'")
+                .param("batch", UUID.fromString(making.substring("/pan/".length())))
+                .update();
+        String good = tove.get("/cupboard").page().select("a.goods").first().attr("href");
+        assertThat(given(good, "2026-11-20T08:59").page().select("#refused").text())
+                .contains("was poured at 20 Nov 2026, 09:00, so nothing of it was taken before");
+        assertThat(given(good, "2026-11-25T09:00").page().select("#refused").text())
+                .contains("what was done lies before now");
+        assertThat(tove.submit(good, "#sniff", Map.of("smell", "OFF", "when", "2026-11-20T08:59"))
+                        .status())
+                .isEqualTo(422);
+        assertThat(tove.get(good).page().select("#left").text()).startsWith("5 ×");
+        given(good, "2026-11-21T10:00");
+        assertThat(tove.get("/shelf").page().select(".round.asked").text()).isEmpty();
+        given(good, "2026-11-23T10:00");
+        assertThat(tove.get("/shelf").page().select(".round.asked").text()).contains("it is past its date");
+    }
+
+    private Answer given(String good, String when) {
+        return tove.submit(good, "#take", Map.of("count", "1", "why", "GIVEN", "when", when));
+    }
+
+    /** Forgotten till it was poured: what went in is said with its hour, taken from its lot, and judges what was poured. */
+    @Test
+    void whatWentInBeforeIsSaidAfterwards() {
+        String making = begin(
+                salve("&much=300+g&add%5B0%5D.of=kind:aloe&add%5B0%5D.share=5+g"), Map.of("when", "2026-11-24T07:00"));
+        does(making, "/pour", "08:00", "into", option("into", "Round tin"), "count", "5");
+        Answer now = tove.post(making + "/add", deed(making, "", "of", "aloe"));
+        assertThat(now.page().select("#refused").text()).contains("It was poured at 24 Nov 2026, 08:00");
+        does(making, "/add", "07:40", "of", "aloe", "anyway", "yes");
+        String good = tove.get("/cupboard").page().select("a.goods").first().attr("href");
+        assertThat(tove.get(good).page().select("#kept-back").text()).contains("something watery");
+    }
 }

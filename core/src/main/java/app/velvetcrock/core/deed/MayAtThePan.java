@@ -60,6 +60,13 @@ public final class MayAtThePan implements PanDeed.Visitor<Optional<Refusal>> {
         return May.past(times);
     }
 
+    /** Whether what was poured of it may have been smelled then. */
+    public static Optional<Refusal> smell(Standing standing, May.Times times) {
+        MayAtThePan may = new MayAtThePan(standing, times);
+        return May.past(times).or(() -> may.poured()
+                .flatMap(at -> may.notBefore(at, "it was poured at %s.".formatted(may.moment(at)))));
+    }
+
     private Optional<Refusal> begun() {
         if (standing.lines().isEmpty()) {
             return refused("Batch %d was never begun: its weighing in was taken back.".formatted(standing.number()));
@@ -112,12 +119,15 @@ public final class MayAtThePan implements PanDeed.Visitor<Optional<Refusal>> {
         return cooling("");
     }
 
+    /** What went in before it was poured may be said afterwards: what was made is judged by it. */
     @Override
     public Optional<Refusal> stirIn(PanDeed.StirIn deed) {
         return open(deed.which())
-                .or(() -> standing.course().poured().isPresent()
-                        ? refused("It is poured already: nothing is stirred into it any more.")
-                        : Optional.empty())
+                .or(() -> poured().filter(at -> !times.at().isBefore(at))
+                        .map(at -> new Refusal(
+                                "when",
+                                "It was poured at %s: nothing is stirred into it after that.".formatted(moment(at)),
+                                "when it went in, before that")))
                 .or(() -> deed.anyway() ? Optional.empty() : tooHot(deed.which()));
     }
 
@@ -141,30 +151,17 @@ public final class MayAtThePan implements PanDeed.Visitor<Optional<Refusal>> {
                         || at.line() instanceof MakingLine.Added
                         || at.line() instanceof MakingLine.Poured)
                 .max(Comparator.comparing(At::at))
-                .filter(last -> times.at().isBefore(last.at()))
-                .map(last -> new Refusal(
-                        "when",
-                        "Understood %s; after that, at %s: %s. What was poured held that already."
-                                .formatted(
-                                        moment(times.at()),
-                                        moment(last.at()),
-                                        last.line().words(times.say())),
-                        "a time after that"));
+                .flatMap(last -> notBefore(
+                        last.at(),
+                        "after that, at %s: %s. What was poured held that already."
+                                .formatted(moment(last.at()), last.line().words(times.say()))));
     }
 
     @Override
     public Optional<Refusal> turnOut(PanDeed.TurnOut deed) {
-        Optional<Instant> poured = standing.lines().stream()
-                .filter(at -> at.line() instanceof MakingLine.Poured)
-                .map(At::at)
-                .min(Comparator.naturalOrder());
-        return poured.isEmpty()
+        return poured().isEmpty()
                 ? refused("Nothing of it is poured yet: how it turned out shows when it has set.")
-                : poured.filter(times.at()::isBefore)
-                        .map(at -> new Refusal(
-                                "when",
-                                "Understood %s; it was poured at %s.".formatted(moment(times.at()), moment(at)),
-                                "a time after that"));
+                : poured().flatMap(at -> notBefore(at, "it was poured at %s.".formatted(moment(at))));
     }
 
     @Override
@@ -180,8 +177,18 @@ public final class MayAtThePan implements PanDeed.Visitor<Optional<Refusal>> {
                 : Optional.empty();
     }
 
+    /** When it was poured first; absent while it is not. */
+    private Optional<Instant> poured() {
+        return standing.lines().stream()
+                .filter(at -> at.line() instanceof MakingLine.Poured)
+                .map(At::at)
+                .min(Comparator.naturalOrder());
+    }
+
+    /** Something was in the pan then: it was not poured yet, or some of it stayed. */
     private Optional<Refusal> inThePan() {
-        return standing.course().poured().isPresent() && standing.there().grams() < A_GRAM
+        return poured().filter(at -> !times.at().isBefore(at)).isPresent()
+                        && standing.there().grams() < A_GRAM
                 ? refused("All of it is poured: nothing is left in the pan.")
                 : Optional.empty();
     }
@@ -190,12 +197,14 @@ public final class MayAtThePan implements PanDeed.Visitor<Optional<Refusal>> {
         Optional<Instant> off = standing.course().off();
         return off.isEmpty()
                 ? Optional.of(new Refusal(field, "It is on the heat still: say first that it is off.", ""))
-                : off.filter(times.at()::isBefore)
-                        .map(at -> new Refusal(
-                                "when",
-                                "Understood %s; it was taken off the heat at %s."
-                                        .formatted(moment(times.at()), moment(at)),
-                                "a time after that"));
+                : off.flatMap(at -> notBefore(at, "it was taken off the heat at %s.".formatted(moment(at))));
+    }
+
+    private Optional<Refusal> notBefore(Instant first, String why) {
+        return times.at().isBefore(first)
+                ? Optional.of(new Refusal(
+                        "when", "Understood %s; %s".formatted(moment(times.at()), why), "a time after that"))
+                : Optional.empty();
     }
 
     /** Two at one pan both say it was done: once is enough. */

@@ -1,5 +1,6 @@
 package app.velvetcrock.core.making;
 
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Worded;
 
 /** What a firmness feels like; bands are half-open, lower end in [E] (craft: making). */
@@ -29,6 +30,12 @@ public enum FirmnessBand implements Worded {
 
     public double startInclusive() {
         return startInclusive;
+    }
+
+    /** A firmness with the name of its band: "firmness 19, firm tin salve". */
+    public static String words(double firmness) {
+        return "firmness %s, %s"
+                .formatted(Decimals.upTo(firmness, 1), of(firmness).word());
     }
 
     /** The band a firmness lies in. */

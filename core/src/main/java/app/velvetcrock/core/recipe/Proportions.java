@@ -28,8 +28,9 @@ final class Proportions {
     /** [E] Where only parts are said, they are reckoned for so much in all, so that shares and firmness can be told. */
     private static final Mass WHOLE = Mass.ofGrams(100);
 
-    private static final String NUMBER =
-            "(\\d[\\d ./½⅓⅔¼¾]*|[½⅓⅔¼¾]|an?|one|two|three|four|five|six|seven|eight|nine|ten)";
+    /** How many, as a pattern. */
+    static final String NUMBER = "(\\d[\\d ./½⅓⅔¼¾]*|[½⅓⅔¼¾]|an?|one|two|three|four|five|six|seven|eight|nine|ten)";
+
     private static final Pattern EACH =
             Pattern.compile("(?i)(?:an? |1 |one )?(half|third|quarter|fifth)s? (?:of )?each(?: of)?:? (.+)");
     private static final Pattern EQUAL = Pattern.compile("(?i)equal parts?(?: of)?:? (.+)");
@@ -168,7 +169,8 @@ final class Proportions {
         return number == Math.rint(number) ? String.valueOf((long) number) : String.valueOf(number);
     }
 
-    private static Optional<Double> number(String word) {
+    /** How many that is: above nothing. */
+    static Optional<Double> number(String word) {
         String text = word.strip().toLowerCase(Locale.ROOT);
         List<String> words = List.of("one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten");
         if (text.equals("a") || text.equals("an")) {

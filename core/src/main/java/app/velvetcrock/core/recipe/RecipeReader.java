@@ -37,7 +37,7 @@ import java.util.stream.Stream;
  */
 public final class RecipeReader {
 
-    private static final int LONGEST_LINE = 200;
+    static final int LONGEST_LINE = 200;
     private static final int MOST_LINES = 60;
 
     /** [E] "Two and a half cups plus one tablespoon (20 fl oz)": no amount is said in more words. */

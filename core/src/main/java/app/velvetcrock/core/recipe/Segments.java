@@ -15,15 +15,13 @@ import java.util.stream.Stream;
  */
 record Segments(Predicate<String> whole, Predicate<String> amount) {
 
-    private static final int LONGEST_LINE = 200;
-
     private static final String BETWEEN = ",? and |, | \\+ | & |; ";
 
     /** What one line says, each by itself where each reads so; else the line as it is. */
     Stream<String> of(String line) {
         String[] said = Linear.split(line, BETWEEN);
         boolean each = said.length > 1
-                && line.length() <= LONGEST_LINE
+                && line.length() <= RecipeReader.LONGEST_LINE
                 && Stream.of(said).filter(whole).count() > (whole.test(said[0]) ? 0 : 1)
                 && Stream.of(said).allMatch(this::isSomething);
         return each ? joined(Stream.of(said)).stream() : Stream.of(line);

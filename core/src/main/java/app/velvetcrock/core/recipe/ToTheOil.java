@@ -9,7 +9,6 @@ import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 
@@ -22,17 +21,11 @@ import java.util.function.Function;
  */
 record ToTheOil(String name, double share, String words) {
 
-    private static final String NUMBER =
-            "(\\d{1,3}(?:[.,]\\d{1,2})?|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve)";
-
     private static final Pattern SAID = Pattern.compile(
-            "(?i)" + NUMBER
+            "(?i)" + Proportions.NUMBER
                     + " (?:parts?|ounces?|oz|grams?|g|pounds?|lbs?) (?:of )?([a-z' -]+?) (?:to|in|for|per) "
-                    + NUMBER
+                    + Proportions.NUMBER
                     + "(?: (?:parts?|ounces?|oz|grams?|g|pounds?|lbs?))?(?: (?:of )?(?:the )?(?:carrier |infused |base |liquid )?oils?)?");
-
-    private static final List<String> WORDS = List.of(
-            "zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
 
     /** Reads it; absent for anything else. */
     static Optional<ToTheOil> of(String line) {
@@ -40,19 +33,9 @@ record ToTheOil(String name, double share, String words) {
         if (!said.matches()) {
             return Optional.empty();
         }
-        double of = number(said.group(1));
-        double to = number(said.group(3));
-        return of > 0 && to > 0
-                ? Optional.of(new ToTheOil(
-                        said.group(2), of / to, "%s to %s of oil, by weight".formatted(said.group(1), said.group(3))))
-                : Optional.empty();
-    }
-
-    private static double number(String word) {
-        String text = word.toLowerCase(Locale.ROOT);
-        return text.equals("a") || text.equals("an")
-                ? 1
-                : WORDS.contains(text) ? WORDS.indexOf(text) : Double.parseDouble(text.replace(',', '.'));
+        return Proportions.number(said.group(1)).flatMap(of -> Proportions.number(said.group(3))
+                .map(to -> new ToTheOil(
+                        said.group(2), of / to, "%s to %s of oil, by weight".formatted(said.group(1), said.group(3)))));
     }
 
     /** Tells whether a line is of an oil that this can be reckoned by, settled or not. */

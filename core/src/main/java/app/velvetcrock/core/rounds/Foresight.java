@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -31,19 +32,30 @@ import java.util.stream.Stream;
  */
 public final class Foresight {
 
+    private static final Foresight NOTHING = new Foresight(List.of(), List.of(), Optional.empty(), Optional.empty());
+
     private final List<Task> open;
-    private final List<Task> later;
     private final List<Placed> placed;
-    private final List<Part> parts;
     private final Optional<HeatAhead> heat;
 
-    private Foresight(
-            List<Task> open, List<Task> later, List<Placed> placed, List<Part> parts, Optional<HeatAhead> heat) {
+    /** Works out what comes after the open tasks, which few pages ask for; absent where nothing does. */
+    private final Optional<Later> then;
+
+    private Foresight(List<Task> open, List<Placed> placed, Optional<HeatAhead> heat, Optional<Later> then) {
         this.open = List.copyOf(open);
-        this.later = List.copyOf(later);
         this.placed = List.copyOf(placed);
-        this.parts = List.copyOf(parts);
         this.heat = heat;
+        this.then = then;
+    }
+
+    /** How it was placed: what ends its stage, and the steps after. */
+    private record Later(Placing how, Optional<HeatAhead> heat, Task end, List<Placed> rest) {
+
+        Task straining() {
+            return end.key().kind() == TaskKind.STRAIN
+                    ? end
+                    : how.straining(rest).orElse(end);
+        }
     }
 
     /**
@@ -72,11 +84,11 @@ public final class Foresight {
             List<Task> open = AfterStraining.decant(course, log).stream()
                     .map(task -> Task.open(task.key(), hours.hands(task.due(), Step.A_HAND)))
                     .toList();
-            return new Foresight(open, List.of(), List.of(), List.of(), Optional.empty());
+            return new Foresight(open, List.of(), Optional.empty(), Optional.empty());
         }
         return course.state() == Course.State.STANDING
                 ? new Placing(course, log, hours, notBefore).placed(PlanSteps.of(request, hours))
-                : new Foresight(List.of(), List.of(), List.of(), List.of(), Optional.empty());
+                : NOTHING;
     }
 
     /** Its open tasks, at most one of a kind, however far ahead it falls due. */
@@ -86,12 +98,15 @@ public final class Foresight {
 
     /** What comes after those, each done in its time; no key twice. */
     public List<Task> later() {
-        return later;
+        Set<TaskKey> asked = open.stream().map(Task::key).collect(Collectors.toCollection(HashSet::new));
+        return then.map(how -> how.how().later(how.heat(), how.end(), open, how.rest())).orElse(List.of()).stream()
+                .filter(task -> asked.add(task.key()))
+                .toList();
     }
 
     /** Every task from now to {@code until}, as it will be asked if each is done in its time. */
     public List<Task> until(Instant until) {
-        return Stream.concat(open.stream(), later.stream())
+        return Stream.concat(open.stream(), later().stream())
                 .filter(task -> !task.due().isAfter(until))
                 .sorted(Comparator.comparing(Task::due))
                 .toList();
@@ -99,14 +114,18 @@ public final class Foresight {
 
     /** The first task of a kind. */
     public Optional<Task> first(TaskKind kind) {
-        return Stream.concat(open.stream(), later.stream())
+        return Stream.concat(open.stream(), later().stream())
                 .filter(task -> task.key().kind() == kind)
                 .findFirst();
     }
 
     /** Its steps from now on; of the stage it is in only heat. */
     public List<Part> parts() {
-        return parts;
+        return then.map(how -> how.how()
+                        .parts(
+                                placed,
+                                Stream.concat(open.stream(), later().stream()).toList()))
+                .orElse(List.of());
     }
 
     /** The same, as what takes up hands and sources of heat. */
@@ -127,7 +146,7 @@ public final class Foresight {
 
     /** When it is to be strained; absent where it does not stand. */
     public Optional<Task> straining() {
-        return first(TaskKind.STRAIN);
+        return then.map(Later::straining).filter(task -> task.key().kind() == TaskKind.STRAIN);
     }
 
     /** How it is placed: the heat of its stage, what ends that, and the steps after. */
@@ -154,11 +173,7 @@ public final class Foresight {
             List<Task> open = open(heat, end, ready);
             List<Placed> all = Stream.concat(heat.flatMap(HeatAhead::placed).stream(), rest.stream())
                     .toList();
-            Set<TaskKey> asked = new HashSet<>(open.stream().map(Task::key).toList());
-            List<Task> later = later(heat, end, open, rest).stream()
-                    .filter(task -> asked.add(task.key()))
-                    .toList();
-            return new Foresight(open, later, all, parts(all, open, later), heat);
+            return new Foresight(open, all, heat, Optional.of(new Later(this, heat, end, rest)));
         }
 
         private List<Placed> placed(List<Step> steps, Instant from) {
@@ -241,9 +256,7 @@ public final class Foresight {
                     over = here.get().end();
                 }
             }
-            String last = stages.get(stages.size() - 1).key();
-            of(rest, PlanSteps.STRAIN)
-                    .ifPresent(strain -> tasks.add(Task.open(new TaskKey(last, TaskKind.STRAIN, 1), strain.start())));
+            straining(rest).ifPresent(tasks::add);
             if (course.spirit() && course.next().isPresent() && !rest.isEmpty()) {
                 tasks.add(spiritGone(over));
             }
@@ -253,13 +266,18 @@ public final class Foresight {
             return tasks;
         }
 
+        private Optional<Task> straining(List<Placed> rest) {
+            List<Stage> stages = course.method().stages();
+            TaskKey key = new TaskKey(stages.get(stages.size() - 1).key(), TaskKind.STRAIN, 1);
+            return of(rest, PlanSteps.STRAIN).map(strain -> Task.open(key, strain.start()));
+        }
+
         private static Optional<Placed> of(List<Placed> rest, String key) {
             return rest.stream().filter(one -> one.step().key().equals(key)).findFirst();
         }
 
         /** The steps with the tasks that stand at their ends. */
-        private List<Part> parts(List<Placed> all, List<Task> open, List<Task> later) {
-            List<Task> tasks = Stream.concat(open.stream(), later.stream()).toList();
+        private List<Part> parts(List<Placed> all, List<Task> tasks) {
             return all.stream()
                     .map(placed -> new Part(
                             placed.step().name(),

@@ -193,9 +193,4 @@ public final class HomeHours {
                 .findFirst()
                 .orElse(until);
     }
-
-    /** Tells whether somebody is home throughout. */
-    public boolean covers(Span span) {
-        return on(span.startInclusive().atZone(zone).toLocalDate()).stream().anyMatch(window -> window.holds(span));
-    }
 }

@@ -25,9 +25,4 @@ public record Span(Instant startInclusive, Instant endExclusive) {
     public boolean overlaps(Span other) {
         return startInclusive.isBefore(other.endExclusive) && other.startInclusive.isBefore(endExclusive);
     }
-
-    /** Tells whether another lies wholly within this. */
-    public boolean holds(Span other) {
-        return !other.startInclusive.isBefore(startInclusive) && !other.endExclusive.isAfter(endExclusive);
-    }
 }

@@ -142,7 +142,9 @@ class MayAtThePanTest {
         assertThat(wrong(new PanDeed.TurnOut(Felt.SOFT, List.of(), ""), 30)).contains("Nothing of it is poured yet");
         poured(31, 60);
         assertThat(wrong(more, 32)).contains("It is poured already");
-        assertThat(wrong(drops, 32)).contains("It is poured already");
+        assertThat(wrong(drops, 31)).contains("It was poured at 24 Nov 2026, 09:31");
+        assertThat(may(drops, NOW).orElseThrow().field()).isEqualTo("when");
+        assertThat(wrong(drops, 30)).as("said late, done in time").isEmpty();
         assertThat(wrong(new PanDeed.Test(Felt.SOFT), 32))
                 .as("some stayed in the pan")
                 .isEmpty();
@@ -150,6 +152,7 @@ class MayAtThePanTest {
         assertThat(wrong(new PanDeed.TurnOut(Felt.SOFT, List.of(), ""), 31)).isEmpty();
         there = 0.5;
         assertThat(wrong(new PanDeed.Test(Felt.SOFT), 32)).contains("nothing is left in the pan");
+        assertThat(wrong(new PanDeed.Test(Felt.SOFT), 30)).isEmpty();
         assertThat(wrong(new PanDeed.OffHeat(Temperature.ofCelsius(70), Cooling.Where.IN_AIR), 32))
                 .contains("nothing is left in the pan");
     }
@@ -200,5 +203,18 @@ class MayAtThePanTest {
         told(10, new MakingLine.Did(MakingStep.MELT));
         assertThat(wrong(new PanDeed.TakeBack(BEGUN), 30)).contains("Take back what was done since first");
         assertThat(wrong(new PanDeed.TakeBack(new UUID(1, 1)), 30)).isEmpty();
+    }
+
+    @Test
+    void whatIsSmelledWasPoured() {
+        poured(31, 60);
+        MayAtThePan.Standing standing =
+                new MayAtThePan.Standing(7, MakingCourse.of(PLAN, lines), lines, Optional.of(BEGUN), Mass.ofGrams(60));
+        for (int minute : new int[] {30, 66}) {
+            assertThat(MayAtThePan.smell(standing, new May.Times(NINE.plus(Duration.ofMinutes(minute)), NOW, SAY)))
+                    .isPresent();
+        }
+        assertThat(MayAtThePan.smell(standing, new May.Times(NINE.plus(Duration.ofMinutes(31)), NOW, SAY)))
+                .isEmpty();
     }
 }

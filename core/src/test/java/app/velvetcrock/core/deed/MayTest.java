@@ -93,6 +93,23 @@ class MayTest {
         assertThat(refusal(note, NOW.plusSeconds(301))).isPresent();
     }
 
+    /** What came back held all that went in, and herb and oil had met. */
+    @Test
+    void nothingIsStrainedBeforeItWasChargedOrToppedUpNorTomorrow() {
+        assertThat(refusal(STRAIN, CHARGED)).isEmpty();
+        assertThat(refusal(STRAIN, CHARGED.minusSeconds(1)).orElseThrow()).contains("the charging");
+        assertThat(refusal(STRAIN, NOW.plusSeconds(301))).isPresent();
+        Instant topped = CHARGED.plusSeconds(7200);
+        said.add(entry(
+                topped,
+                new Line.ToppedUp(
+                        Volume.ofMillilitres(20),
+                        new app.velvetcrock.core.keeping.Bottle("oil", 12, Optional.empty(), Optional.empty()),
+                        Optional.empty())));
+        assertThat(refusal(STRAIN, topped.minusSeconds(1)).orElseThrow()).contains("the last topping up");
+        assertThat(refusal(STRAIN, topped)).isEmpty();
+    }
+
     @Test
     void onlyLinesThatMovedNothingAreCorrectedAndOnlyToTheirOwnKind() {
         Entry read = entry(NOW, new Line.Heat(Optional.empty(), Temperature.ofCelsius(63)));
