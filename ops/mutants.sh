@@ -25,6 +25,6 @@ mutants() { # package...
 # Many times the made-up cases of an ordinary run and every cell of the long tables, then every rule broken.
 deep() {
   say "Trying ${CROCK_CASES:-20} times as many made-up cases, and every cell"
-  run_tests -Dcrock.cases="${CROCK_CASES:-20}" -Dcrock.malformed=5000 -Dcrock.messages=20000 -Dcrock.races=200 -pl core,app || fail "Something failed that an ordinary run does not try."
+  run_tests -Dcrock.cases="${CROCK_CASES:-20}" -Dcrock.plans=10000 -Dcrock.malformed=5000 -Dcrock.messages=20000 -Dcrock.races=200 -pl core,app || fail "Something failed that an ordinary run does not try."
   mutants
 }

@@ -27,6 +27,25 @@ document.addEventListener('keydown', (event) => {
   }
 });
 
+// The next row of a blend comes when the last is filled, as many as one may have.
+const MOST_ROWS = 11;
+document.addEventListener('change', (event) => {
+  const row = event.target.closest('#blend .blend-row');
+  const rows = document.querySelectorAll('#blend div.blend-row');
+  if (!row || !event.target.matches('select') || !event.target.value || row !== rows[rows.length - 1] || rows.length >= MOST_ROWS) return;
+  const next = row.cloneNode(true);
+  const renumber = (text) => text.replace(`[${rows.length - 1}]`, `[${rows.length}]`).replace(` ${rows.length + 1}`, ` ${rows.length + 2}`);
+  for (const part of next.querySelectorAll('[id], [name]')) {
+    for (const name of ['id', 'name', 'aria-label', 'aria-describedby']) {
+      if (part.hasAttribute(name)) part.setAttribute(name, renumber(part.getAttribute(name)));
+    }
+    if (part.matches('input')) part.value = '';
+    if (part.matches('select')) part.selectedIndex = 0;
+    if (part.matches('.beside')) part.replaceChildren();
+  }
+  row.after(next);
+});
+
 // Words beside a blank go when the next answer has none for it.
 const beside = new Set();
 document.addEventListener('htmx:oobBeforeSwap', (event) => beside.add(event.detail.target.id));

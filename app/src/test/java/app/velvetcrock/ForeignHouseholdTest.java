@@ -168,7 +168,7 @@ class ForeignHouseholdTest {
                         owner.get("/pan?kind=salve&was=salve&much=100+g&oil=" + carrierLot)
                                 .page(),
                         "#pan",
-                        Map.of()))
+                        Map.of("bring", "yes")))
                 .path()
                 .substring(5);
         keptFormula = owner.post("/pan/" + making + "/recipe", Map.of()).path().substring("/pan/recipes/".length());

@@ -13,9 +13,7 @@ import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.keeping.Aftermath;
 import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.look.Held;
-import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Volume;
-import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.Finish;
 import app.velvetcrock.core.planning.FrozenPlan;
@@ -61,8 +59,6 @@ public record BatchSheet(
         Lazy<List<Written>> written,
         Lazy<Optional<String>> source,
         List<Told> conditions) {
-
-    private static final double MINUTES_PER_HOUR = 60;
 
     public BatchSheet {
         conditions = List.copyOf(conditions);
@@ -130,19 +126,6 @@ public record BatchSheet(
     /** When it is to be strained, as the rest of it is placed; by the plan alone where it does not stand. */
     public LocalDate strainOn(House house) {
         return foresight().straining().map(task -> house.dayOf(task.due())).orElse(course.strainOn());
-    }
-
-    /** What it was given where that is less than its plan: "2.4 of its 8 heat-hours", "9 of its 35 days"; empty where it had its time. */
-    public Optional<String> cutShort() {
-        if (course.heat().isPresent()) {
-            return course.heat().filter(heat -> !heat.isEnough()).map(heat -> "%s of its %s heat-hours"
-                    .formatted(
-                            Decimals.upTo(heat.trace().credited().minutes() / MINUTES_PER_HOUR, 1),
-                            Decimals.upTo(heat.wanted().minutes() / MINUTES_PER_HOUR, 1)));
-        }
-        return course.stage().pace() == Pace.DAYS && course.day() < course.length()
-                ? Optional.of("%d of its %d days".formatted(course.day(), course.length()))
-                : Optional.empty();
     }
 
     /** When it is to be strained, as a page words it; absent where it does not stand. */

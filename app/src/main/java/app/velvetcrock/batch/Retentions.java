@@ -23,14 +23,26 @@ public class Retentions {
         this.sql = sql;
     }
 
-    /** What a herb of this kind, part, cut and moisture kept at a pressing, mL per g, the newest first. */
+    /**
+     * What a herb of this kind, part, cut and moisture kept at a pressing, mL per g, the newest first. The last a batch showed counts: of
+     * one that was decanted, the clean oil's.
+     */
     public List<Double> of(String herb, Texture texture, Moisture moisture, Pressing pressing) {
         return sql.sql(
                         """
-                        select r.kept from retention r where r.stillroom_id = :stillroom
+                        select r.kept from retention r
+                        join batch_entry e on e.stillroom_id = r.stillroom_id and e.id = r.id
+                        where r.stillroom_id = :stillroom
                         and r.herb = :herb and r.part = :part and r.cut = :cut
                         and r.moisture = :moisture and r.pressing = :pressing and not exists (
                             select 1 from batch_entry t where t.stillroom_id = r.stillroom_id and t.corrects_id = r.id)
+                        and not exists (
+                            select 1 from retention l
+                            join batch_entry d on d.stillroom_id = l.stillroom_id and d.id = l.id
+                            where d.stillroom_id = e.stillroom_id and d.batch_id = e.batch_id
+                            and (d.kind = 'SETTLED', d.happened_at, d.recorded_at, d.id)
+                                > (e.kind = 'SETTLED', e.happened_at, e.recorded_at, e.id) and not exists (
+                                select 1 from batch_entry t where t.stillroom_id = l.stillroom_id and t.corrects_id = l.id))
                         order by r.id desc limit :most""")
                 .param("stillroom", Current.stillroom())
                 .param("herb", herb)

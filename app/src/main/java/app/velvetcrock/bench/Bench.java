@@ -1,23 +1,17 @@
 package app.velvetcrock.bench;
 
-import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Bath;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.JarChoice;
 import app.velvetcrock.core.charge.JarSplit;
+import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.kitchen.Wording;
-import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Choice;
-import app.velvetcrock.core.method.Fitness;
-import app.velvetcrock.core.method.Ingredient;
-import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
-import app.velvetcrock.core.method.Situation;
-import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.FrozenPlan;
 import app.velvetcrock.core.planning.PlanRequest;
@@ -27,17 +21,14 @@ import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Stock;
-import app.velvetcrock.ways.OwnWays;
 import app.velvetcrock.web.Fields;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
@@ -83,7 +74,7 @@ public class Bench {
         LocalDate today = house.dayOf(clock.instant());
         BenchStock.Shelves shelves = stock.read(house, today);
         Fields fields = new Fields(house.reader());
-        Method way = way(typed, shelves, house, fields);
+        Method way = reading.way(typed, shelves, house, fields, today);
         BenchForm form =
                 typed.withDefaults(way, house.mass(Mass.ofGrams(BenchController.USUAL_GRAMS)), Wording.written(today));
         if (!shelves.areEnough()) {
@@ -106,62 +97,6 @@ public class Bench {
                                 today)));
     }
 
-    /** The way named, shipped or the household's own; until one is chosen the fittest stands there. */
-    private Method way(BenchForm typed, BenchStock.Shelves shelves, House house, Fields fields) {
-        String key = typed.method() == null ? "" : typed.method();
-        Optional<Method> named = shelves.own().stream()
-                .map(OwnWays.OfWay::method)
-                .filter(method -> method.key().equals(key))
-                .findFirst()
-                .or(() -> Method.of(key));
-        if (!shelves.areEnough()) {
-            return named.orElse(Method.COLD_AND_DARK);
-        }
-        List<Ingredient> herbs = Stream.concat(
-                        Stream.of(BenchReading.named(shelves.herbs(), Stock.OfHerb::id, typed.herb())
-                                .orElse(shelves.herbs().get(0))),
-                        Stream.ofNullable(typed.more())
-                                .flatMap(List::stream)
-                                .filter(Objects::nonNull)
-                                .flatMap(row ->
-                                        BenchReading.named(shelves.herbs(), Stock.OfHerb::id, row.herb()).stream()))
-                .map(herb -> new Ingredient(herb.kind(), herb.texture().part(), herb.moisture()))
-                .toList();
-        CarrierKind carrier =
-                reading.together(typed, shelves, new Fields(house.reader()), house.dayOf(clock.instant()));
-        Use use = Stream.of(Use.values())
-                .filter(value -> value.name().equals(typed.use()))
-                .findFirst()
-                .orElse(Use.ADULT_SKIN);
-        boolean moistFood = use == Use.FOOD
-                && herbs.stream().anyMatch(herb -> !herb.moisture().isDried());
-        Situation situation = new Situation(
-                herbs,
-                carrier,
-                use,
-                new Means(
-                        house.settings().pantry(),
-                        shelves.spirits().stream().findFirst().flatMap(Stock.OfSupply::strength),
-                        shelves.kit()));
-        Choice fittest = Choice.ranked(situation).get(0);
-        Optional<Fitness> fitness = named.map(way -> Fitness.of(Variants.suiting(way, moistFood), situation));
-        boolean stays = fitness.filter(fit -> fit.isAllowed()
-                        || fit.isOverridable(use)
-                        || !fittest.fitness().isAllowed())
-                .isPresent();
-        if (named.isPresent() && stays) {
-            return Variants.suiting(named.get(), moistFood);
-        }
-        fitness.ifPresent(fit -> fields.echo(
-                "method",
-                "%s cannot make this: %s. %s stands here instead"
-                        .formatted(
-                                named.get().name(),
-                                fit.refusals().get(0).fact(),
-                                fittest.method().name())));
-        return Variants.suiting(fittest.method(), moistFood);
-    }
-
     private Optional<BenchWork.Planned> plan(BenchForm form, Method way, BenchReading.Desk desk) {
         Optional<OfJar> vessel = BenchReading.named(
                 Stream.concat(desk.shelves().jars().stream(), desk.shelves().pots().stream())
@@ -181,7 +116,7 @@ public class Bench {
         if (plan.isMoistFood() && !Storage.REFRIGERATOR.name().equals(form.storage())) {
             desk.fields().echo("storage", "food of moist herb stands in the refrigerator, whatever is chosen here");
         }
-        List<Choice> ways = ways(plan, way, desk.shelves());
+        List<Choice> ways = BenchWays.among(plan, way, desk.shelves());
         BenchTime.Asked asked = time.read(form, parts.get(0), desk.fields(), desk.house());
         Map<String, String> late = time.late(
                 asked,
@@ -199,8 +134,9 @@ public class Bench {
         Optional<Bath> bath = bath(plan, desk.shelves());
         boolean lacksBath =
                 isInWater(plan) && bath.isEmpty() && !desk.shelves().pans().isEmpty();
-        Optional<BenchTime.Timing> timing =
-                desk.withTime() ? Optional.of(time.timing(asked, plan.request())) : Optional.empty();
+        Optional<BenchTime.Timing> timing = desk.withTime() && plan.isAllowed()
+                ? Optional.of(time.timing(asked, plan.request()))
+                : Optional.empty();
         Map<String, Instant> holds = BenchTime.frozen(asked, timing);
         Optional<LocalDate> finish = timing.map(BenchTime.Timing::timetable)
                 .orElseGet(() -> time.placed(asked, plan.request()))
@@ -222,29 +158,28 @@ public class Bench {
     /** The plan of every vessel: of one, or of each jar the charge is divided over. */
     private Optional<List<BenchWork.Part>> parts(
             BenchForm form, BenchReading.Asked asked, Optional<OfJar> named, BenchReading.Desk desk) {
-        List<OfJar> jars = desk.shelves().jars();
-        List<Vessel> free = jars.stream()
-                .flatMap(jar -> Collections.nCopies(Math.min(MOST_OF_A_SIZE, jar.pieces()), jar.vessel()).stream())
-                .toList();
-        OfJar largest = jars.isEmpty() ? desk.shelves().pots().get(0) : jars.get(jars.size() - 1);
+        List<OfJar> suiting = desk.shelves().suiting(asked.how().method());
+        List<Vessel> jars = each(desk.shelves().jars());
+        List<Vessel> free = each(suiting);
+        OfJar largest = suiting.isEmpty() ? desk.shelves().pots().get(0) : suiting.get(suiting.size() - 1);
         Charge bare = new Charge(
                 asked.charged(),
                 Volume.ZERO,
                 largest.vessel(),
                 asked.how().method().headspace());
         if (BenchForm.SPLIT.equals(form.jar())) {
-            List<JarSplit.Share> shares = JarSplit.of(free, bare, asked.oil());
+            List<JarSplit.Share> shares = JarSplit.of(jars, bare, asked.oil());
             if (shares.isEmpty()) {
                 desk.fields()
                         .trouble(
                                 "jar",
-                                free.isEmpty()
+                                jars.isEmpty()
                                         ? "No jar is free, so nothing can be divided."
                                         : "Your %d free jars hold %s to the brim, air and herb to cover included; that is too little."
                                                 .formatted(
-                                                        free.size(),
+                                                        jars.size(),
                                                         desk.house()
-                                                                .volume(free.stream()
+                                                                .volume(jars.stream()
                                                                         .map(Vessel::capacity)
                                                                         .reduce(Volume.ZERO, Volume::plus))),
                                 "less herb, or put more jars into the Stores");
@@ -252,22 +187,42 @@ public class Bench {
             }
             return Optional.of(divided(shares, asked, free, desk));
         }
-        if (named.isEmpty()
-                && asked.wanted().isPresent()
-                && JarChoice.smallest(free, bare, asked.oil()).isEmpty()) {
+        Optional<Vessel> smallest = JarChoice.smallest(free, bare, asked.oil());
+        if (named.isEmpty() && asked.wanted().isPresent() && smallest.isEmpty()) {
             // What was worked back from a wish is to be one that can be started.
-            List<JarSplit.Share> shares = JarSplit.of(free, bare, asked.oil());
+            List<JarSplit.Share> shares = JarSplit.of(jars, bare, asked.oil());
             if (!shares.isEmpty()) {
                 desk.fields().echo("jar", "no jar holds it all: divided over %d".formatted(shares.size()));
                 return Optional.of(divided(shares, asked, free, desk));
             }
         }
         OfJar jar = named.orElseGet(() -> {
-            Optional<Vessel> chosen = JarChoice.smallest(free, bare, asked.oil());
-            chosen.ifPresent(vessel -> desk.fields().echo("jar", "the smallest of yours that holds it and covers"));
-            return chosen.map(vessel -> jarOf(jars, vessel)).orElse(largest);
+            smallest.ifPresent(vessel -> desk.fields().echo("jar", "the smallest of yours that holds it and covers"));
+            return smallest.map(vessel -> jarOf(suiting, vessel)).orElse(largest);
         });
+        if (asked.oil().isReduced(bare.in(jar.vessel()))) {
+            desk.fields()
+                    .echo(
+                            "oil",
+                            "what covers it; %s room for the usual %s"
+                                    .formatted(
+                                            named.isPresent() ? "this has no" : "no free vessel has",
+                                            desk.house()
+                                                    .ratio(bare.herbs()
+                                                                    .usualOil()
+                                                                    .millilitres()
+                                                            / bare.herbs()
+                                                                    .mass()
+                                                                    .grams())));
+        }
         return Optional.of(List.of(really(form, part(asked.request(jar, free), asked, jar, desk), asked, desk)));
+    }
+
+    /** Every free one of some sizes, a size as often as there is one. */
+    private static List<Vessel> each(List<OfJar> sizes) {
+        return sizes.stream()
+                .flatMap(jar -> Collections.nCopies(Math.min(MOST_OF_A_SIZE, jar.pieces()), jar.vessel()).stream())
+                .toList();
     }
 
     private List<BenchWork.Part> divided(
@@ -287,7 +242,7 @@ public class Bench {
     }
 
     private BenchWork.Part part(PlanRequest request, BenchReading.Asked asked, OfJar jar, BenchReading.Desk desk) {
-        BatchPlan plan = planner.plan(request);
+        BatchPlan plan = measured(planner.plan(request), desk.house());
         FrozenPlan frozen = FrozenPlan.of(
                 plan,
                 new FrozenPlan.Lots(
@@ -299,6 +254,17 @@ public class Bench {
                 jar,
                 new BenchWork.Weighed(
                         plan.charge().herbs().mass(), plan.charge().oil(), asked.chargedAt()));
+    }
+
+    /** Where nobody said how much oil, it comes to a mark of the household's measures, upward, so that what is poured by them covers. */
+    private BatchPlan measured(BatchPlan plan, House house) {
+        Volume up = house.settings().units().measuredUp(plan.charge().oil());
+        boolean free = plan.request().oil() instanceof OilWish.ToCover
+                && plan.found().fits()
+                && plan.charge().withOil(up).fits();
+        return free && up.compareTo(plan.charge().oil()) > 0
+                ? planner.plan(plan.request().pouring(new OilWish.Exactly(up)))
+                : plan;
     }
 
     /** The same with what was really weighed and poured, where that is typed. */
@@ -316,23 +282,6 @@ public class Bench {
                         weighed.orElse(charge.herbs().mass()),
                         poured.orElse(charge.oil()),
                         part.weighed().at()));
-    }
-
-    /** All shipped ways and the household's own, and under the one chosen the other forms it comes in. */
-    private static List<Choice> ways(BatchPlan plan, Method chosen, BenchStock.Shelves shelves) {
-        Situation situation = Planner.situation(plan.request());
-        List<Method> methods = new ArrayList<>(Method.shipped().stream()
-                .map(method -> Variants.suiting(method, plan.isMoistFood()))
-                .toList());
-        shelves.own().forEach(own -> methods.add(own.method()));
-        List<Choice> ways = new ArrayList<>();
-        for (Choice choice : Choice.ranked(situation, methods)) {
-            ways.add(choice);
-            if (choice.method().equals(chosen.base())) {
-                ways.addAll(Choice.ranked(situation, Variants.of(chosen.base())));
-            }
-        }
-        return ways;
     }
 
     /** Tells whether a way heats a jar in water. */

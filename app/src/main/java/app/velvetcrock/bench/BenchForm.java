@@ -60,12 +60,15 @@ public record BenchForm(
     /** Stands for a jar where the charge is to be divided over several. */
     public static final String SPLIT = "split";
 
+    /** Behind the key of a way: it was chosen by hand though it is refused for its water. */
+    static final String INSISTS = "!";
+
     /** Herbs a blend may have besides the first. */
     static final int MOST_MORE = 11;
 
     private static final int LEAST_ROWS = 4;
 
-    /** The rows of a blend, and one more that is still empty. */
+    /** The rows of a blend, and one more that is still empty; the page adds the next when its last is filled. */
     public List<SentencePart.HerbRow> rows() {
         List<SentencePart.HerbRow> rows = new ArrayList<>(more == null ? List.of() : more);
         int shown = Math.min(MOST_MORE, Math.max(LEAST_ROWS, rows.size() + 1));
@@ -303,7 +306,7 @@ public record BenchForm(
                 (mix == null ? SentencePart.Mix.NONE : mix).filled(),
                 oil == null ? "" : oil,
                 or(jar, ""),
-                way.key(),
+                or(method, "").equals(way.key() + INSISTS) ? method : way.key(),
                 or(length, way.first().pace().words(way.first().usual())),
                 or(then, usualThen(way)),
                 or(start, today),

@@ -132,12 +132,17 @@ public record BenchPage(
                         "to cover %s: %s pushed under, %s loose"
                                 .formatted(
                                         planned.isSplit() ? "the first jar" : "it",
-                                        house.about(plan.charge().pressedNeed()),
-                                        house.about(plan.charge().looseNeed())),
+                                        atLeast(plan.charge().pressedNeed(), house),
+                                        atLeast(plan.charge().looseNeed(), house)),
                         plan.found().coverWorking()),
                 cost.map(sum -> cost(sum, house)).orElse(null),
                 plan.charge(),
                 plan);
+    }
+
+    /** What is to be poured at least, at the next mark above it. */
+    private static String atLeast(Volume need, House house) {
+        return "about " + house.volume(house.settings().units().measuredUp(need));
     }
 
     private static List<Row> measures(BatchPlan plan, House house) {
@@ -252,11 +257,14 @@ public record BenchPage(
         WaterBudget water = plan.water();
         String share = house.percent(water.shareOfOil());
         return new Water(
-                "%s of free water%s, %s of the oil"
+                "%s of free water, %s of the oil%s"
                         .formatted(
                                 house.about(water.free()),
-                                plan.wiltsFirst() ? " once it has wilted, as the oil goes in" : "",
-                                share),
+                                share,
+                                plan.waterIfWilted()
+                                        .map(wilted -> "; %s if it wilts first: weigh it then"
+                                                .formatted(house.about(wilted.free())))
+                                        .orElse("")),
                 share,
                 100 * Math.min(1, water.shareOfOil()),
                 plan.isMoistFood()

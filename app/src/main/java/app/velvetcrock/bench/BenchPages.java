@@ -3,6 +3,7 @@ package app.velvetcrock.bench;
 import app.velvetcrock.core.charge.Remedy;
 import app.velvetcrock.core.heat.SourceCurve;
 import app.velvetcrock.core.heat.SourceLearned;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Disagreement;
 import app.velvetcrock.core.method.Method;
@@ -20,6 +21,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -125,10 +127,16 @@ public class BenchPages {
 
     private static RemedyChip chip(Remedy remedy, BenchWork work, House house) {
         if (remedy instanceof Remedy.MoreOil more) {
+            Volume oil = house.settings().units().measuredUp(more.oil());
             return new RemedyChip(
-                    "pour %s, which makes it %s".formatted(house.volume(more.oil()), house.ratio(more.ratio())),
+                    "pour %s, which makes it %s"
+                            .formatted(
+                                    house.volume(oil),
+                                    house.ratio(more.ratio()
+                                            * oil.millilitres()
+                                            / more.oil().millilitres())),
                     "oil",
-                    Math.round(more.oil().millilitres()) + " mL");
+                    Decimals.upTo(Math.ceil(oil.millilitres() * 10) / 10, 1) + " mL");
         } else if (remedy instanceof Remedy.FinerCut finer) {
             return new RemedyChip(
                     "take it %s".formatted(finer.cut().word()),
@@ -144,7 +152,7 @@ public class BenchPages {
             return new RemedyChip("divide it over %s".formatted(jars(split)), "jar", BenchForm.SPLIT);
         }
         Remedy.OtherJar other = (Remedy.OtherJar) remedy;
-        String jar = work.shelves().jars().stream()
+        String jar = Stream.concat(work.shelves().jars().stream(), work.shelves().pots().stream())
                 .filter(j -> j.vessel().equals(other.vessel()))
                 .findFirst()
                 .orElseThrow()

@@ -2,6 +2,7 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.batch.Retentions;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
@@ -9,7 +10,13 @@ import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.method.Choice;
+import app.velvetcrock.core.method.Fitness;
+import app.velvetcrock.core.method.Ingredient;
+import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Situation;
+import app.velvetcrock.core.method.Variants;
 import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedHerb;
@@ -17,6 +24,7 @@ import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Stock;
+import app.velvetcrock.ways.OwnWays;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -26,6 +34,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -96,8 +105,9 @@ class BenchReading {
                 new BenchStock.Pour(mixed.get().bottles(), mixed.get().carriers(), desk.today());
         if (form.want() != null && !BenchForm.isBlank(form.want().amount())) {
             List<Vessel> vessels = vessel.map(named -> List.of(named.vessel()))
-                    .orElseGet(() ->
-                            desk.shelves().jars().stream().map(OfJar::vessel).toList());
+                    .orElseGet(() -> desk.shelves().suiting(way).stream()
+                            .map(OfJar::vessel)
+                            .toList());
             Optional<WantSentence.Read> wanted = new WantSentence(
                             fields, desk.house(), desk.shelves(), new Wanted.Room(vessels, way.headspace()), rights)
                     .wanted(form, rows, pour, retentions);
@@ -188,6 +198,62 @@ class BenchReading {
             }
         }
         return rows;
+    }
+
+    /** The way named, shipped or the household's own; until one is chosen the fittest stands there. */
+    Method way(BenchForm typed, BenchStock.Shelves shelves, House house, Fields fields, LocalDate today) {
+        String said = BenchForm.or(typed.method(), "");
+        boolean insists = said.endsWith(BenchForm.INSISTS) || !BenchForm.isBlank(typed.knowingly());
+        String key = said.replace(BenchForm.INSISTS, "");
+        Optional<Method> named = shelves.own().stream()
+                .map(OwnWays.OfWay::method)
+                .filter(method -> method.key().equals(key))
+                .findFirst()
+                .or(() -> Method.of(key));
+        if (!shelves.areEnough()) {
+            return named.orElse(Method.COLD_AND_DARK);
+        }
+        List<Ingredient> herbs = Stream.concat(
+                        Stream.of(named(shelves.herbs(), Stock.OfHerb::id, typed.herb())
+                                .orElse(shelves.herbs().get(0))),
+                        Stream.ofNullable(typed.more())
+                                .flatMap(List::stream)
+                                .filter(Objects::nonNull)
+                                .flatMap(row -> named(shelves.herbs(), Stock.OfHerb::id, row.herb()).stream()))
+                .map(herb -> new Ingredient(herb.kind(), herb.texture().part(), herb.moisture()))
+                .toList();
+        CarrierKind carrier = together(typed, shelves, new Fields(house.reader()), today);
+        Use use = Stream.of(Use.values())
+                .filter(value -> value.name().equals(typed.use()))
+                .findFirst()
+                .orElse(Use.ADULT_SKIN);
+        boolean moistFood = use == Use.FOOD
+                && herbs.stream().anyMatch(herb -> !herb.moisture().isDried());
+        Situation situation = new Situation(
+                herbs,
+                carrier,
+                use,
+                new Means(
+                        house.settings().pantry(),
+                        shelves.spirits().stream().findFirst().flatMap(Stock.OfSupply::strength),
+                        shelves.kit()));
+        Choice fittest = Choice.fittest(situation);
+        Optional<Fitness> fitness = named.map(way -> Fitness.of(Variants.suiting(way, moistFood), situation));
+        boolean stays = fitness.filter(fit -> fit.isAllowed()
+                        || insists && fit.isOverridable(use)
+                        || !fittest.fitness().isAllowed())
+                .isPresent();
+        if (named.isPresent() && stays) {
+            return Variants.suiting(named.get(), moistFood);
+        }
+        fitness.ifPresent(fit -> fields.echo(
+                "method",
+                "%s cannot make this: %s. %s stands here instead"
+                        .formatted(
+                                named.get().name(),
+                                fit.refusals().get(0).fact(),
+                                fittest.method().name())));
+        return Variants.suiting(fittest.method(), moistFood);
     }
 
     /** What its oils are together, for choosing a way; shares that are not clear yet count alike. */

@@ -9,6 +9,7 @@ import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.core.planning.FirstInfusion;
@@ -34,6 +35,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Reads what there is to plan with. */
@@ -95,6 +97,13 @@ public class BenchStock {
             List<OwnWays.OfWay> own,
             List<Stock.OfSupply> containers,
             Mass beeswax) {
+
+        /** Every vessel a way can stand in, the smallest first: open pots take heat only. */
+        List<OfJar> suiting(Method way) {
+            return Stream.concat(jars.stream(), way.takesOpenVessel() ? pots.stream() : Stream.<OfJar>empty())
+                    .sorted(Comparator.comparing(jar -> jar.vessel().capacity()))
+                    .toList();
+        }
 
         public boolean areEnough() {
             return !herbs.isEmpty() && !carriers.isEmpty() && !(jars.isEmpty() && pots.isEmpty());

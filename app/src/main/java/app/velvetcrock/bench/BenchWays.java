@@ -1,14 +1,24 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Choice;
 import app.velvetcrock.core.method.Fitness;
 import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.method.Situation;
 import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.method.Variants;
+import app.velvetcrock.core.planning.BatchPlan;
+import app.velvetcrock.core.planning.PlanRequest;
+import app.velvetcrock.core.planning.PlannedHerb;
+import app.velvetcrock.core.planning.Planner;
+import app.velvetcrock.core.water.WaterContent;
 import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -17,8 +27,14 @@ import org.jspecify.annotations.Nullable;
  * @param able those that can make it, the fittest first
  * @param chosenRefused the one chosen, where it cannot; null where it can
  * @param refusedHead how many are refused; empty where none is
+ * @param dryFirst what its wet herbs would be dried; empty where none is wet, or nothing is refused for it
  */
-public record BenchWays(List<Way> able, @Nullable Way chosenRefused, String refusedHead, List<RefusedWays> refused) {
+public record BenchWays(
+        List<Way> able,
+        @Nullable Way chosenRefused,
+        String refusedHead,
+        List<RefusedWays> refused,
+        List<DryFirst> dryFirst) {
 
     static BenchWays of(BenchWork work, BenchWork.Planned planned, House house) {
         return new BenchWays(
@@ -32,18 +48,45 @@ public record BenchWays(List<Way> able, @Nullable Way chosenRefused, String refu
                         .map(choice -> way(choice, work, planned, house))
                         .findFirst()
                         .orElse(null),
-                refusedHead(refused(planned)),
-                refused(planned));
+                refusedHead(refused(planned, house)),
+                refused(planned, house),
+                planned.ways().stream().allMatch(choice -> choice.fitness().isAllowed())
+                        ? List.of()
+                        : dryFirst(planned, house));
+    }
+
+    /** What is left of a wet herb once it is dry, and where it is laid out. */
+    public record DryFirst(String words, String lot) {}
+
+    private static List<DryFirst> dryFirst(BenchWork.Planned planned, House house) {
+        List<PlannedHerb> herbs = planned.plan().request().herbs();
+        List<DryFirst> first = new ArrayList<>();
+        for (int i = 0; i < herbs.size(); i++) {
+            PlannedHerb herb = herbs.get(i);
+            if (!herb.moisture().isDried()) {
+                Mass wet = planned.isSplit() ? planned.herbInAll() : herb.mass();
+                WaterContent dried = WaterContent.of(herb.texture().part(), herb.cut(), Moisture.DRIED);
+                Mass dry = WaterContent.of(herb.texture().part(), herb.cut(), herb.moisture())
+                        .equivalent(wet, dried);
+                first.add(new DryFirst(
+                        "%s of %s, dried first, leaves %s: lay it out"
+                                .formatted(house.mass(wet), herb.kind().common(), house.about(dry)),
+                        planned.first().frozen().takes().get(i).lot().toString()));
+            }
+        }
+        return first;
     }
 
     /**
      * A way of the list.
      *
+     * @param value what stands for it in the form: its key, of a refused one with the mark of whoever insists on it
      * @param fill what stands for its length when it is chosen
      * @param lengths how long its stages take: as chosen for the one chosen, as usual for the others
      */
     public record Way(
             String key,
+            String value,
             String name,
             String marks,
             boolean isChosen,
@@ -53,8 +96,29 @@ public record BenchWays(List<Way> able, @Nullable Way chosenRefused, String refu
             String late,
             List<String> refusals) {}
 
-    /** Ways refused for the same reasons. */
-    public record RefusedWays(String names, int count, List<String> reasons) {}
+    /**
+     * Ways refused for the same reasons.
+     *
+     * @param insist those that can be taken for a reason of one's own, by what stands for them in the form
+     */
+    public record RefusedWays(String names, int count, List<String> reasons, Map<String, String> insist) {}
+
+    /** All shipped ways and the household's own, and under the one chosen the other forms it comes in. */
+    static List<Choice> among(BatchPlan plan, Method chosen, BenchStock.Shelves shelves) {
+        Situation situation = Planner.situation(plan.request());
+        List<Method> methods = new ArrayList<>(Method.shipped().stream()
+                .map(method -> Variants.suiting(method, plan.isMoistFood()))
+                .toList());
+        shelves.own().forEach(own -> methods.add(own.method()));
+        List<Choice> ways = new ArrayList<>();
+        for (Choice choice : Choice.ranked(situation, methods)) {
+            ways.add(choice);
+            if (choice.method().equals(chosen.base())) {
+                ways.addAll(Choice.ranked(situation, Variants.of(chosen.base())));
+            }
+        }
+        return ways;
+    }
 
     private static Way way(Choice choice, BenchWork work, BenchWork.Planned planned, House house) {
         Method method = choice.method();
@@ -70,6 +134,7 @@ public record BenchWays(List<Way> able, @Nullable Way chosenRefused, String refu
         boolean variant = method.key().contains("~") && method.base().variants().contains(method);
         return new Way(
                 method.key(),
+                value(choice),
                 method.name(),
                 (choice.fitness().isAllowed() ? "" : "refused ") + (variant ? "sub" : ""),
                 chosen,
@@ -83,7 +148,11 @@ public record BenchWays(List<Way> able, @Nullable Way chosenRefused, String refu
                                         watch(first))
                         : "",
                 planned.late().getOrDefault(method.key(), ""),
-                reasons(choice.fitness()));
+                reasons(choice.fitness(), house));
+    }
+
+    private static String value(Choice choice) {
+        return choice.method().key() + (choice.fitness().isAllowed() ? "" : BenchForm.INSISTS);
     }
 
     private static String watch(Stage first) {
@@ -93,24 +162,36 @@ public record BenchWays(List<Way> able, @Nullable Way chosenRefused, String refu
         return first.isHeated() ? ", watched" : first.inLight() ? ", in light" : "";
     }
 
-    private static List<String> reasons(Fitness fitness) {
+    private static List<String> reasons(Fitness fitness, House house) {
         return fitness.refusals().stream()
-                .map(reason -> "%s. To allow it: %s.".formatted(reason.fact(), reason.change()))
+                .map(reason -> house.degrees("%s. To allow it: %s.".formatted(reason.fact(), reason.change())))
                 .toList();
     }
 
     /** The ways that are refused but for the one chosen, those of one reason together. */
-    private static List<RefusedWays> refused(BenchWork.Planned planned) {
-        Map<List<String>, List<String>> byReason = new LinkedHashMap<>();
-        Method chosen = planned.plan().request().circumstances().method();
+    private static List<RefusedWays> refused(BenchWork.Planned planned, House house) {
+        Map<List<String>, List<Choice>> byReason = new LinkedHashMap<>();
+        PlanRequest.Circumstances how = planned.plan().request().circumstances();
         planned.ways().stream()
                 .filter(choice -> !choice.fitness().isAllowed()
-                        && !chosen.is(choice.method().base()))
-                .forEach(choice -> byReason.computeIfAbsent(reasons(choice.fitness()), reasons -> new ArrayList<>())
-                        .add(choice.method().name()));
+                        && !how.method().is(choice.method().base()))
+                .forEach(choice -> byReason.computeIfAbsent(
+                                reasons(choice.fitness(), house), reasons -> new ArrayList<>())
+                        .add(choice));
         return byReason.entrySet().stream()
                 .map(entry -> new RefusedWays(
-                        String.join(", ", entry.getValue()), entry.getValue().size(), entry.getKey()))
+                        entry.getValue().stream()
+                                .map(choice -> choice.method().name())
+                                .collect(Collectors.joining(", ")),
+                        entry.getValue().size(),
+                        entry.getKey(),
+                        entry.getValue().stream()
+                                .filter(choice -> choice.fitness().isOverridable(how.use()))
+                                .collect(Collectors.toMap(
+                                        BenchWays::value,
+                                        choice -> choice.method().name(),
+                                        (one, other) -> one,
+                                        LinkedHashMap::new))))
                 .toList();
     }
 

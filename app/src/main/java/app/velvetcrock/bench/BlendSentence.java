@@ -175,7 +175,7 @@ final class BlendSentence {
                 herb.texture(),
                 herb.moisture(),
                 herb.weighedBulk(),
-                herb.kind().usualRatio());
+                herb.kind().usualRatio(herb.texture().cut()));
     }
 
     private static String sentence(String words) {

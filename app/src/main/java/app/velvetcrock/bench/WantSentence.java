@@ -77,7 +77,7 @@ final class WantSentence {
                 herb.texture(),
                 herb.moisture(),
                 herb.weighedBulk(),
-                herb.kind().usualRatio());
+                herb.kind().usualRatio(herb.texture().cut()));
         List<Double> measured = retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), pressing);
         return oil.flatMap(volume -> back(volume, ratio(form), gram, new Known(pressing, measured)))
                 .map(wanted -> new Read(wanted, making));

@@ -54,7 +54,7 @@ public record WhenPage(
                 .map(at -> new Start(
                         house.wording().asField(at), "begin %s, when nothing clashes".formatted(house.dayAndTime(at))))
                 .orElse(null);
-        Wet wet = timing.wet().map(herb -> wet(herb, timing.hoursEach())).orElse(null);
+        Wet wet = timing.wet().map(herb -> wet(herb, timing.hoursEach(), house)).orElse(null);
         String latest = timing.inTime()
                 .filter(InTime::isFeasible)
                 .flatMap(InTime::latest)
@@ -115,13 +115,13 @@ public record WhenPage(
                         .formatted(hours, house.dayAndTime(timetable.start()));
     }
 
-    private static Wet wet(WetHerb herb, long hoursEach) {
+    private static Wet wet(WetHerb herb, long hoursEach, House house) {
         String words = herb.isTooLong()
                 ? "That is %.1f hours between 10 and 40 °C even with the refrigerator between them, and four are the most. "
                                 .formatted(herb.tepid().toMinutes() / 60.0)
                         + "Take days at home: two of %d hours.".formatted(hoursEach)
                 : "Into the refrigerator at once between them: it may be tepid four hours in all.";
-        return new Wet("%d sessions for wet herb".formatted(herb.sessions()), words);
+        return new Wet("%d sessions for wet herb".formatted(herb.sessions()), house.degrees(words));
     }
 
     private static String words(Clashes.Clash clash, House house) {

@@ -3,6 +3,7 @@ package app.velvetcrock.cupboard;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.label.Ingredients;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.pan.KeptBack;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Goods;
@@ -60,7 +61,7 @@ record GoodOnShelf(
                                         : house.days(days) + " left",
                 !wrong.isEmpty() ? "wrong" : days < 0 ? "past" : days <= SOON ? "soon" : "",
                 rest ? "pan" : bar ? "bar" : "tin",
-                good.keptBack().map(why -> "Neither given nor sold: " + why).orElse(null),
+                good.keptBack().map(KeptBack::said).orElse(null),
                 wrong);
     }
 

@@ -10,7 +10,6 @@ import app.velvetcrock.condition.Subject;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
-import app.velvetcrock.core.keeping.Aftermath;
 import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.KeepUntil;
@@ -194,9 +193,6 @@ class OilCare implements Deeds.Hands {
     }
 
     private static Finish finish(BatchSheet sheet, Storage place, Glass glass, Antioxidant with) {
-        Finish strained = sheet.finish(sheet.course().strainedOn().orElseThrow());
-        boolean light = glass == Glass.CLEAR && (place == Storage.ROOM || place == Storage.WARM);
-        boolean water = sheet.hadWater();
-        return strained.kept(place, new Aftermath(water, strained.after().scorched(), light, with));
+        return sheet.finish(sheet.course().strainedOn().orElseThrow()).bottled(place, glass, sheet.hadWater(), with);
     }
 }

@@ -121,20 +121,20 @@ class DemoSeason {
 
     /** Early in the year: three of yarrow, whose yields teach the next, and one of mullein. */
     private void finished(Larder larder) {
-        UUID first = hands.cold(new Charge(larder.yarrow(), "30 g", larder.oldRapeseed(), ""), 35, 280);
+        UUID first = hands.cold(new Charge(larder.yarrow(), "30 g", larder.oldRapeseed(), "360 mL"), 35, 280);
         hands.tend(first, 280, 246);
         UUID oil = hands.strain(first, 1.12, 245, clear("olive green"), "Shake more in the second week.");
         hands.bottle(oil, 3, 100, Glass.DARK, 244);
         hands.draw(first, Cause.DRAWN, 100, 100, 40);
         hands.keepRecipe(first);
-        UUID second = hands.cold(new Charge(larder.yarrow(), "40 g", larder.oldRapeseed(), ""), 35, 230);
+        UUID second = hands.cold(new Charge(larder.yarrow(), "40 g", larder.oldRapeseed(), "480 mL"), 35, 230);
         hands.tend(second, 230, 196);
         hands.bottle(hands.strain(second, 0.98, 195, clear("darker than the first"), ""), 4, 100, Glass.DARK, 194);
         hands.draw(second, Cause.SOLD, 100, 100);
-        UUID third = hands.cold(new Charge(larder.yarrow(), "40 g", larder.rapeseed(), ""), 35, 90);
+        UUID third = hands.cold(new Charge(larder.yarrow(), "40 g", larder.rapeseed(), "480 mL"), 35, 90);
         hands.tend(third, 90, 56);
         hands.bottle(hands.strain(third, 1.03, 55, clear("as last time"), ""), 6, 50, Glass.DARK, 54);
-        UUID mullein = hands.cold(new Charge(larder.mullein(), "35 g", larder.sunflower(), ""), 28, 118);
+        UUID mullein = hands.cold(new Charge(larder.mullein(), "35 g", larder.sunflower(), "405 mL"), 28, 118);
         hands.tend(mullein, 118, 91);
         hands.note(mullein, "Petals went pale after two weeks; smells of honey.", hands.at(103, 9, 0));
         hands.bottle(hands.strain(mullein, 1.45, 88, clear("clear gold"), "A finer cut."), 10, 30, Glass.DARK, 87);
@@ -142,7 +142,7 @@ class DemoSeason {
     }
 
     private void finishedLately(Larder larder) {
-        UUID selfHeal = hands.cold(new Charge(larder.selfHeal(), "40 g", larder.hemp(), ""), 35, 110);
+        UUID selfHeal = hands.cold(new Charge(larder.selfHeal(), "40 g", larder.hemp(), "480 mL"), 35, 110);
         hands.tend(selfHeal, 110, 76);
         hands.strain(selfHeal, 1.22, 74, clear("bright green, as hemp is"), "");
         UUID nettle = hands.cold(new Charge(larder.nettle(), "50 g", larder.rapeseed(), ""), 35, 88);
@@ -154,7 +154,7 @@ class DemoSeason {
         hands.strain(buckthorn, 0.71, 21, cloudy, "Dry the berries longer.");
         hands.settle(buckthorn, 6, hands.at(20, 12, 0));
         Instant evening = hands.at(34, 17, 0);
-        UUID heather = hands.warm(new Charge(larder.heather(), "45 g", larder.sunflower(), ""), 8, evening);
+        UUID heather = hands.warm(new Charge(larder.heather(), "45 g", larder.sunflower(), "515 mL"), 8, evening);
         warmed(heather, evening);
         hands.keepRecipe(heather);
         hands.bottle(

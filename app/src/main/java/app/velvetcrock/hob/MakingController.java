@@ -33,6 +33,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -48,6 +49,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class MakingController {
 
     private static final int LONGEST = 300;
+    private static final double MOST_GRAMS = 5_000;
 
     private final Makings makings;
     private final PanDeeds deeds;
@@ -109,7 +111,7 @@ class MakingController {
         model.addAttribute("asked", asked);
         model.addAttribute("sent", sent);
         model.addAttribute("felts", Felt.values());
-        model.addAttribute("wheres", Cooling.Where.values());
+        model.addAttribute("wheres", MakingPage.wheres(house));
         model.addAttribute("touches", Touch.values());
         model.addAttribute("faults", Fault.values());
         model.addAttribute("hint", MakingPage.hint(sheet.course().pouring(), house));
@@ -135,15 +137,20 @@ class MakingController {
 
     /** A form of a making's page, read beside the making it is about. */
     private record Asked(
-            Makings.Sheet sheet, String which, String prefix, MakingForm form, House house, Fields fields) {}
+            Makings.Sheet sheet, String which, String prefix, MakingForm form, House house, Fields fields, UUID key) {}
 
     private Asked asked(UUID id, String which, String prefix, MakingForm form) {
-        return new Asked(makings.sheet(id), which, prefix, form, households.current(), fields());
+        return new Asked(makings.sheet(id), which, prefix, form, households.current(), fields(), form.keyOrNew());
     }
 
     private String does(Reply reply, Asked asked, String typed, Supplier<PanDeed> deed) {
+        return answer(
+                reply, asked, at -> deeds.done(asked.sheet().id(), Current.doing(deed.get(), asked.key(), at, typed)));
+    }
+
+    private String answer(Reply reply, Asked asked, Function<Instant, UUID> deed) {
         UUID id = asked.sheet().id();
-        UUID key = asked.form().keyOrNew();
+        UUID key = asked.key();
         Instant at = asked.form().at(asked.fields(), asked.house(), clock.instant());
         return reply.answer(
                 new FormSent(asked.prefix(), key, asked.fields(), "/pan/" + id),
@@ -153,7 +160,7 @@ class MakingController {
                         null,
                         new Sent<>(asked.which(), asked.fields(), asked.form(), MakingForm.empty())),
                 () -> {
-                    UUID entry = deeds.done(id, Current.doing(deed.get(), key, at, typed));
+                    UUID entry = deed.apply(at);
                     String words = makings.sheet(id).lines().stream()
                             .filter(line -> line.id().equals(entry))
                             .map(Makings.Written::words)
@@ -201,24 +208,41 @@ class MakingController {
                 .orElse(KnownDensity.SOME_OIL);
         Optional<Mass> mass = asked.fields()
                 .massOf("amount", form.amount(), Expect.SOLID, known)
-                .map(Fields.Weighed::mass)
-                .filter(much -> {
-                    boolean sensible = much.grams() > 0 && much.grams() <= 5_000;
-                    if (!sensible) {
-                        asked.fields().trouble("amount", "More than nothing, and at most 5 kg.", "14.8 g");
-                    }
-                    return sensible;
-                });
-        return does(reply, asked, PanForm.text(form.amount()), () -> {
-            Optional<UUID> planned = asked.sheet().plan().lotOf(stuff.orElseThrow());
-            // Of the lot it was weighed from, or another of its kind where that has not so much left.
-            Optional<UUID> lot = shelves.lots(planned, stuff.get().key())
-                    .filter(one -> one.left().compareTo(mass.orElseThrow()) >= 0)
-                    .flatMap(one -> one.lot().stream())
-                    .findFirst()
-                    .or(() -> planned);
-            return new PanDeed.Correct(stuff.get().of(mass.orElseThrow()), lot);
-        });
+                .map(Fields.Weighed::mass);
+        if (mass.filter(much -> much.grams() <= 0 || much.grams() > MOST_GRAMS).isPresent()) {
+            asked.fields().trouble("amount", "More than nothing, and at most 5 kg.", "14.8 g");
+        }
+        // Of the lot it was weighed from, or another of its kind where that has not so much left.
+        Optional<UUID> lot = stuff.flatMap(
+                        one -> shelves.lots(asked.sheet().plan().lotOf(one), one.key())
+                                .filter(here -> mass.filter(much -> here.left().compareTo(much) >= 0)
+                                        .isPresent())
+                                .findFirst())
+                .flatMap(PanThing::lot);
+        if (stuff.isPresent() && mass.isPresent() && lot.isEmpty() && !"yes".equals(form.bring())) {
+            asked.fields()
+                    .trouble(
+                            "bring",
+                            "So much of %s is not in the stores, and nothing is taken from nowhere."
+                                    .formatted(stuff.get().name().toLowerCase(Locale.ROOT)),
+                            "tick here, or the amount again");
+        }
+        String typed = PanForm.text(form.amount());
+        return answer(
+                reply,
+                asked,
+                at -> lot.isEmpty()
+                        ? deeds.bringAndCorrect(
+                                id,
+                                stuff.orElseThrow().of(mass.orElseThrow()),
+                                Current.doing("correct", asked.key(), at, typed))
+                        : deeds.done(
+                                id,
+                                Current.doing(
+                                        new PanDeed.Correct(stuff.orElseThrow().of(mass.orElseThrow()), lot),
+                                        asked.key(),
+                                        at,
+                                        typed)));
     }
 
     @PostMapping("/pan/{id}/off-heat")

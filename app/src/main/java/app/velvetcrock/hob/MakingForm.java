@@ -26,6 +26,7 @@ record MakingForm(
         @Nullable String andCount,
         @Nullable String words,
         @Nullable String anyway,
+        @Nullable String bring,
         @Nullable List<String> faults) {
 
     MakingForm {
@@ -35,21 +36,21 @@ record MakingForm(
     }
 
     static MakingForm empty() {
-        return new MakingForm(null, "", "", "", "", "", "", "", "", "", "", "", "", "", "", List.of());
+        return new MakingForm(null, "", "", "", "", "", "", "", "", "", "", "", "", "", "", "", List.of());
     }
 
     /** What stands in the pouring before anything is typed: as it was planned. */
     static MakingForm pouring(Optional<MakingPlan.Into> planned) {
         String into = planned.flatMap(MakingPlan.Into::lot).map(UUID::toString).orElse("");
         String count = planned.map(one -> String.valueOf(one.count())).orElse("");
-        return new MakingForm(null, "", "", "", "", "", "", "", into, count, "", "", "", "", "", List.of());
+        return new MakingForm(null, "", "", "", "", "", "", "", into, count, "", "", "", "", "", "", List.of());
     }
 
     /** What stands in the correction before anything is typed: what is proposed. */
     static MakingForm adding(MakingPage.@Nullable Fix fix) {
         String of = fix == null ? "" : fix.of();
         String amount = fix == null ? "" : fix.amount();
-        return new MakingForm(null, "", "", of, amount, "", "", "", "", "", "", "", "", "", "", List.of());
+        return new MakingForm(null, "", "", of, amount, "", "", "", "", "", "", "", "", "", "", "", List.of());
     }
 
     UUID keyOrNew() {

@@ -2,6 +2,7 @@ package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Correction;
 import app.velvetcrock.core.making.Felt;
 import app.velvetcrock.core.making.Formula;
@@ -10,6 +11,7 @@ import app.velvetcrock.core.making.Pouring;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.pan.KeptBack;
 import app.velvetcrock.core.pan.MadeKeeping;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
@@ -20,6 +22,7 @@ import app.velvetcrock.core.rounds.Coming;
 import app.velvetcrock.draw.PanPicture;
 import app.velvetcrock.pan.PanPage;
 import app.velvetcrock.stillroom.House;
+import app.velvetcrock.web.Fields;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -28,6 +31,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -63,6 +67,7 @@ record MakingPage(
         boolean cooling,
         PanPicture.Melt melt,
         List<PanPage.Part> parts,
+        String within,
         PanPicture.Scale scale,
         String firm,
         PanPicture.@Nullable Cool cool,
@@ -72,6 +77,8 @@ record MakingPage(
         String keeps,
         @Nullable String over,
         List<String> beware,
+        List<MakingCourse.Remedy> remedies,
+        List<Again> again,
         List<LogRow> log) {
 
     /** So long before it is too late a sound says so. */
@@ -79,6 +86,9 @@ record MakingPage(
     private static final double NEAR = 1;
 
     private static final Duration WARNED = Duration.ofMinutes(2);
+
+    /** What was poured and can be melted again, and where. */
+    record Again(String what, UUID lot) {}
 
     /** What to add, in words and as it is typed; {@code unreachable} says why nothing can. */
     record Fix(String words, String of, String amount) {}
@@ -101,14 +111,16 @@ record MakingPage(
         double firmness = formula.firmness().value();
         return new MakingPage(
                 "%s, batch %d".formatted(sheet.name(), sheet.number()),
-                "%s in the pan, %s"
+                "%s, %s"
                         .formatted(
-                                house.mass(course.toPour(sheet.holding())),
+                                course.poured().isPresent()
+                                        ? "poured"
+                                        : house.mass(course.toPour(sheet.holding())) + " in the pan",
                                 plan.use() == null ? "" : "for " + plan.use().word()),
                 next.map(step -> step.step().name()).orElse("DONE"),
                 next.map(step -> head(step, course, house)).orElse("All is done"),
                 next.map(step -> step.addition()
-                                .map(addition -> addition.when().word() + ".")
+                                .map(addition -> house.degrees(addition.when().word()) + ".")
                                 .orElse(course.how(step.step())))
                         .orElse("How it turned out is worth a word: after a day, a month, in summer."),
                 next.map(step -> timing(step, course, now, house)).orElse(""),
@@ -146,6 +158,7 @@ record MakingPage(
                                     stratum.labelY());
                         })
                         .toList(),
+                course.poured().isPresent() ? "What went into it" : "What is in the pan",
                 PanPicture.Scale.of(firmness, marks(course, firmness, target), Optional.empty()),
                 "Firmness %s, %s"
                         .formatted(
@@ -172,10 +185,14 @@ record MakingPage(
                         .formatted(
                                 house.date(judged.keeps().date()),
                                 judged.keeps().why()),
-                judged.over()
-                        .map(why -> "It may be neither given away nor sold: " + why)
-                        .orElse(null),
+                judged.over().map(KeptBack::said).orElse(null),
                 next.isPresent() ? plan.cautions() : List.of(),
+                MakingCourse.remedies(sheet.holding()),
+                course.poured().stream()
+                        .flatMap(poured -> poured.filled().stream())
+                        .map(one -> new Again(
+                                "%d × %s".formatted(one.count(), one.container().name()), one.lot()))
+                        .toList(),
                 log(sheet, house));
     }
 
@@ -308,6 +325,13 @@ record MakingPage(
                         ? course.formula().firmness().value()
                         : Math.max(planned, test.felt().rightAt(test.firmness())))
                 .orElse(planned);
+    }
+
+    /** Where it may cool. */
+    static List<Fields.Option> wheres(House house) {
+        return Stream.of(Cooling.Where.values())
+                .map(where -> new Fields.Option(where.name(), house.degrees(where.word())))
+                .toList();
     }
 
     /** Where the window for a temperature lies, for the reading's hint. */

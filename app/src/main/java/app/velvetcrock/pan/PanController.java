@@ -2,8 +2,10 @@ package app.velvetcrock.pan;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.errands.Errands;
@@ -246,8 +248,11 @@ class PanController {
         });
     }
 
+    /** What is only done when it was asked about: bringing in what is not here, a second of what is in the pan. */
+    record Sure(@Nullable String bring, @Nullable String second) {}
+
     @PostMapping("/pan/begin")
-    String begin(PanForm form, Really really, @Nullable String when, Reply reply) {
+    String begin(PanForm form, Really really, @Nullable String when, Sure sure, Reply reply) {
         PanDesk.Desk desk = desks.desk(form, today());
         String name = PanForm.text(form.name()).isEmpty()
                 ? PanDesk.usualName(desk)
@@ -284,7 +289,24 @@ class PanController {
                                     + ".",
                             "less, or another lot");
         }
+        boolean brings = "yes".equals(sure.bring());
+        if (!brings && desk.planned().filter(PanPlanner.Planned::isFromNowhere).isPresent()) {
+            desk.fields()
+                    .trouble(
+                            "much",
+                            "Not all of it is in the stores, and nothing is taken from nowhere.",
+                            "bring it in below, with one tap, or put it on the list to buy");
+        }
         List<Optional<Mass>> weighed = really(really, desk);
+        desk.planned()
+                .filter(planned -> !"yes".equals(sure.second()))
+                .flatMap(planned -> deeds.alike(planner.frozen(planned, name), key))
+                .ifPresent(there -> desk.fields()
+                        .trouble(
+                                "second",
+                                "Just this was weighed in already: %s, batch %d, is in the pan."
+                                        .formatted(there.name(), there.number()),
+                                "tick here for a second one, or go on with that"));
         reply.model().addAttribute("when", when);
         return reply.answer(
                 new FormSent("", key, desk.fields(), "/pan"), () -> show(reply.model(), desk, really), () -> {
@@ -292,10 +314,10 @@ class PanController {
                         desk.bought().ifPresent(price -> prices.keep(desk.kind().key(), price));
                     }
                     PanPlanner.Planned planned = desk.planned().orElseThrow();
-                    UUID id = deeds.begin(
-                            planner.frozen(planned, name),
-                            planner.really(planned, weighed, desk.shelves()),
-                            Current.doing("begin", key, at, PanForm.text(form.much())));
+                    MakingPlan plan = planner.frozen(planned, name);
+                    List<MakingPlan.Weighed> taken = planner.really(planned, weighed, desk.shelves());
+                    Doing<String> doing = Current.doing("begin", key, at, PanForm.text(form.much()));
+                    UUID id = brings ? deeds.bringAndBegin(plan, taken, doing) : deeds.begin(plan, taken, doing);
                     return new Done(
                             "/pan/" + id,
                             "Weighed in: batch %d.".formatted(makings.sheet(id).number()),

@@ -9,6 +9,7 @@ import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.deed.MayAtThePan;
 import app.velvetcrock.core.deed.PanDeed;
 import app.velvetcrock.core.deed.Refusal;
+import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
@@ -18,11 +19,14 @@ import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Ledger;
+import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.BiConsumer;
@@ -37,6 +41,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class PanDeeds {
 
     private final Makings makings;
+    private final Stores stores;
     private final PanPours pours;
     private final Ledger ledger;
     private final Lineage lineage;
@@ -49,6 +54,7 @@ public class PanDeeds {
 
     PanDeeds(
             Makings makings,
+            Stores stores,
             PanPours pours,
             Ledger ledger,
             Lineage lineage,
@@ -59,6 +65,7 @@ public class PanDeeds {
             Households households,
             Clock clock) {
         this.makings = makings;
+        this.stores = stores;
         this.pours = pours;
         this.ledger = ledger;
         this.lineage = lineage;
@@ -80,6 +87,64 @@ public class PanDeeds {
     @Transactional
     public UUID begin(MakingPlan plan, List<MakingPlan.Weighed> weighed, Doing<?> doing) {
         return begin(plan, weighed, doing, (id, why) -> {});
+    }
+
+    /**
+     * The same of what is not all in the stores: so much of it as goes in is brought in first, since nothing comes from nowhere; the same
+     * key brings it in once.
+     */
+    @Transactional
+    public UUID bringAndBegin(MakingPlan plan, List<MakingPlan.Weighed> weighed, Doing<?> doing) {
+        households.oneAtATime();
+        Optional<Makings.Said> before = makings.said(doing.key());
+        if (before.isPresent()) {
+            return before.get().batch();
+        }
+        Map<String, UUID> brought = new LinkedHashMap<>();
+        plan.fromNowhere(weighed).forEach((key, mass) -> brought.put(key, bring(key, mass)));
+        return begin(plan.outOf(brought), MakingPlan.outOf(weighed, brought), doing);
+    }
+
+    /** A making of just this that is in the pan: who goes back to the sentence and sends it anew seldom means two. */
+    @Transactional(readOnly = true)
+    public Optional<Makings.Sheet> alike(MakingPlan plan, UUID key) {
+        return makings.said(key).isPresent()
+                ? Optional.empty()
+                : makings.inThePan().stream()
+                        .filter(sheet ->
+                                sheet.isBegun() && sheet.course().poured().isEmpty())
+                        .filter(sheet -> isAlike(sheet.plan(), plan))
+                        .findFirst();
+    }
+
+    private static boolean isAlike(MakingPlan one, MakingPlan other) {
+        return one.made().equals(other.made())
+                && one.use() == other.use()
+                && one.formula().equals(other.formula())
+                && one.additions().equals(other.additions());
+    }
+
+    private UUID bring(String key, Mass mass) {
+        return stores.bring(key, mass, households.current().mass(mass));
+    }
+
+    /** Corrects a melt with what is not in the stores, which is brought in with it: so much as went in, and once for its key. */
+    @Transactional
+    public UUID bringAndCorrect(UUID id, Formula.Part more, Doing<?> doing) {
+        makings.locked(id);
+        Optional<Makings.Said> before = makings.said(doing.key());
+        if (before.isPresent()) {
+            return before.get().entry();
+        }
+        UUID lot = bring(more.stuff().key(), more.mass());
+        return done(
+                id,
+                new Doing<>(
+                        doing.key(),
+                        doing.at(),
+                        doing.by(),
+                        doing.typed(),
+                        new PanDeed.Correct(more, Optional.of(lot))));
     }
 
     /**

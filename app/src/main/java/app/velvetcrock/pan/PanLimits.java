@@ -5,12 +5,15 @@ import app.velvetcrock.catalogue.OwnCeilings;
 import app.velvetcrock.core.caution.Bearing;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.keeping.Antioxidant;
+import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MadeKeeping;
 import app.velvetcrock.core.pan.MadeLimits;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.planning.Planner;
+import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -31,13 +34,17 @@ public class PanLimits {
         this.limits = new MadeLimits(key -> materia.supply(key).map(ceilings::corrected));
     }
 
-    /** How long it keeps that is made today. */
-    static MadeKeeping keeping(PanReading.Read read, Mass whole, LocalDate today) {
+    /**
+     * How long it keeps that is made today.
+     *
+     * @param from the batches its oils came from
+     */
+    static MadeKeeping keeping(PanReading.Read read, Mass whole, LocalDate today, List<BatchSheet> from) {
         List<MadeKeeping.Ends> ends = new ArrayList<>();
         Stream.concat(Stream.of(read.oil()), read.others().stream())
-                .forEach(one -> ends(one, Optional.empty()).ifPresent(ends::add));
+                .forEach(one -> ends(one, Optional.empty(), from).ifPresent(ends::add));
         for (int i = 0; i < read.stirred().size(); i++) {
-            ends(read.stirred().get(i).thing(), Optional.of(i)).ifPresent(ends::add);
+            ends(read.stirred().get(i).thing(), Optional.of(i), from).ifPresent(ends::add);
         }
         read.kind()
                 .daysCold()
@@ -77,8 +84,31 @@ public class PanLimits {
         return traits;
     }
 
-    private static Optional<MadeKeeping.Ends> ends(PanThing thing, Optional<Integer> addition) {
-        return thing.ends().map(date -> new MadeKeeping.Ends(thing.common().toLowerCase(Locale.ROOT), date, addition));
+    private static Optional<MadeKeeping.Ends> ends(PanThing thing, Optional<Integer> addition, List<BatchSheet> from) {
+        return thing.ends()
+                .map(date -> new MadeKeeping.Ends(
+                        thing.common().toLowerCase(Locale.ROOT),
+                        date,
+                        addition,
+                        thing.own().oil().flatMap(oil -> guarded(oil, from))));
+    }
+
+    /** How long an infused oil would keep with an antioxidant in it, whose bonus makes up for what its herb and heat cost it. */
+    private static Optional<LocalDate> guarded(Stock.OfOil oil, List<BatchSheet> from) {
+        return from.stream()
+                .filter(sheet -> sheet.id().equals(oil.batch()))
+                .findFirst()
+                .flatMap(sheet -> sheet.course().strainedOn().map(on -> Planner.keepUntil(
+                                sheet.plan().request(),
+                                sheet.finish(on)
+                                        .bottled(
+                                                oil.place(),
+                                                oil.bottle()
+                                                        .map(Stock.OfBottle::glass)
+                                                        .orElse(Glass.DARK),
+                                                sheet.hadWater(),
+                                                Antioxidant.TOCOPHEROLS))
+                        .date()));
     }
 
     /** Why what was really made may be neither given nor sold, as it follows a colon; absent where it may. */

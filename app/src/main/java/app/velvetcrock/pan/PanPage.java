@@ -10,6 +10,7 @@ import app.velvetcrock.core.making.OwnRight;
 import app.velvetcrock.core.making.Pouring;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.pan.KeptBack;
 import app.velvetcrock.core.working.Working;
 import app.velvetcrock.draw.PanPicture;
 import app.velvetcrock.stillroom.House;
@@ -55,6 +56,7 @@ public record PanPage(
         @Nullable String over,
         List<String> refused,
         List<String> missing,
+        boolean fromNowhere,
         boolean canStart) {
 
     /** A part of the melt: how much, what, and how that is measured. */
@@ -119,11 +121,10 @@ public record PanPage(
                 planned.cautions().stream()
                         .filter(caution -> !isSaidAloud(caution))
                         .toList(),
-                planned.over()
-                        .map(why -> "It could be neither given away nor sold: " + why)
-                        .orElse(null),
+                planned.over().map(KeptBack::said).orElse(null),
                 planned.refused(),
                 planned.missing().stream().map(PanPlanner.Missing::words).toList(),
+                planned.isFromNowhere() && planned.canStart(),
                 planned.canStart());
     }
 

@@ -102,6 +102,12 @@ public class PanPlanner {
             return keeping.date().isBefore(today);
         }
 
+        /** Tells whether something of it has no lot here to be taken from. */
+        boolean isFromNowhere() {
+            return weighed.stream().anyMatch(one -> one.lot().isEmpty())
+                    || read.stirred().stream().anyMatch(one -> !one.thing().isHere());
+        }
+
         boolean canStart() {
             return refused.isEmpty() && missing.stream().noneMatch(Missing::stops);
         }
@@ -153,11 +159,12 @@ public class PanPlanner {
                 others,
                 read.use(),
                 read.kind().noEssentialOil());
-        MadeKeeping keeping = PanLimits.keeping(read, whole, at.today());
         List<UUID> from = Stream.concat(Stream.of(read.oil()), read.others().stream())
                 .flatMap(one -> one.batch().stream())
                 .toList();
-        List<Caution> told = KeptBack.told(cautions, PanLimits.borne(read, among(from)), read.kind(), read.use());
+        List<BatchSheet> batchesOf = among(from);
+        MadeKeeping keeping = PanLimits.keeping(read, whole, at.today(), batchesOf);
+        List<Caution> told = KeptBack.told(cautions, PanLimits.borne(read, batchesOf), read.kind(), read.use());
         KeptBack.Made made = new KeptBack.Made(
                 read.kind(),
                 read.use(),

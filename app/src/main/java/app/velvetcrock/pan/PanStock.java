@@ -79,6 +79,7 @@ public class PanStock {
      * @param otherOils kinds that are not here
      * @param butters those here before those that are not
      * @param heldBack what is here and not offered, and why
+     * @param today what ended before it is taken from only where it is named
      */
     public record Shelves(
             List<PanThing> oils,
@@ -87,7 +88,8 @@ public class PanStock {
             List<PanThing> butters,
             List<PanThing> additions,
             List<Tin> containers,
-            List<String> heldBack) {
+            List<String> heldBack,
+            LocalDate today) {
 
         public Optional<PanThing> oil(String name) {
             return Stream.concat(oils.stream(), otherOils.stream())
@@ -137,6 +139,8 @@ public class PanStock {
             return Stream.of(oils, butters, waxes)
                     .flatMap(List::stream)
                     .filter(one -> one.isHere() && one.key().equals(key))
+                    .filter(one -> one.lot().equals(named)
+                            || one.ends().filter(end -> end.isBefore(today)).isEmpty())
                     .sorted(Comparator.comparing(one -> !one.lot().equals(named)));
         }
 
@@ -245,7 +249,8 @@ public class PanStock {
                                 allCarriers.stream().map(one -> new Named(one.name(), null, one.id())),
                                 allSupplies.stream().map(one -> new Named(one.name(), null, one.id()))),
                         held,
-                        today));
+                        today),
+                today);
     }
 
     private static boolean isPast(Stock.OfCarrier one, LocalDate today) {
@@ -318,7 +323,8 @@ public class PanStock {
                         kind.traits(),
                         Optional.of(kind),
                         Optional.empty(),
-                        new PanThing.Own(one.strength(), one.dropsPerMillilitre(), Optional.empty())));
+                        new PanThing.Own(
+                                one.strength(), one.dropsPerMillilitre(), Optional.empty(), Optional.empty())));
     }
 
     private static Optional<LocalDate> ends(SupplyKind kind, Stock.OfSupply one, LocalDate today) {

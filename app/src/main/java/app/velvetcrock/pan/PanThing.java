@@ -54,10 +54,15 @@ public record PanThing(
      * @param strength of a spirit or tincture
      * @param dropsPerMillilitre as counted
      * @param wrong what is found wrong with it and not answered yet: it may be used, but what comes of it not given
+     * @param oil where it is kept, of an infused one
      */
-    record Own(Optional<Strength> strength, Optional<Double> dropsPerMillilitre, Optional<String> wrong) {
+    record Own(
+            Optional<Strength> strength,
+            Optional<Double> dropsPerMillilitre,
+            Optional<String> wrong,
+            Optional<Stock.OfOil> oil) {
 
-        static final Own NOTHING = new Own(Optional.empty(), Optional.empty(), Optional.empty());
+        static final Own NOTHING = new Own(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     /** The same, with something found wrong. */
@@ -75,7 +80,7 @@ public record PanThing(
                 traits,
                 supply,
                 batch,
-                new Own(own.strength(), own.dropsPerMillilitre(), wrong));
+                new Own(own.strength(), own.dropsPerMillilitre(), wrong, own.oil()));
     }
 
     /** What a spoonful or a cup of it weighs: pellets as they are scooped, all else as it is poured. */
@@ -124,7 +129,7 @@ public record PanThing(
                 Set.of(),
                 Optional.empty(),
                 Optional.of(oil.batch()),
-                Own.NOTHING);
+                new Own(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(oil)));
     }
 
     /** A kind none of which is here. */

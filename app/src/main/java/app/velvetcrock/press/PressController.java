@@ -213,7 +213,8 @@ class PressController {
         model.addAttribute("batch", sheet);
         model.addAttribute("glass", PressPage.glass(sheet, households.current()));
         model.addAttribute("picture", LevelPicture.of(sheet));
-        model.addAttribute("cutShort", sheet.cutShort().orElse(null));
+        model.addAttribute(
+                "cutShort", new HeatHad(sheet.course()).cutShort(sheet.log()).orElse(null));
         model.addAttribute(
                 "heatSeen", new HeatHad(sheet.course()).overOrUnseen().orElse(null));
     }

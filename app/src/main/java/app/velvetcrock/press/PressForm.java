@@ -1,6 +1,7 @@
 package app.velvetcrock.press;
 
 import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
@@ -106,7 +107,7 @@ record PressForm(
     /** Heat that nobody saw is asked about before the oil is taken for what was planned; the answer stands in the log. */
     private Optional<String> heated(Fields fields, BatchSheet sheet) {
         if (!new HeatHad(sheet.course()).isNone() || "WARMED".equals(heat)) {
-            return Optional.of(new HeatHad(sheet.course()).isNone() ? "It was warmed, and nobody wrote it down." : "");
+            return Optional.of(new HeatHad(sheet.course()).isNone() ? Line.WARMED_UNSEEN : "");
         }
         if (!"COLD".equals(heat)) {
             fields.trouble(

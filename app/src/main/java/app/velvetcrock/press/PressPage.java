@@ -134,12 +134,16 @@ final class PressPage {
                 .formatted(
                         compared.substring(0, 1).toUpperCase(java.util.Locale.ROOT),
                         compared.substring(1),
-                        Decimals.upTo(sheet.kept(gave.out()), 2),
+                        Decimals.upTo(sheet.kept(clean(sheet, gave)), 2),
                         teaches(sheet, gave)
                                 ? " The next plan learns from it."
                                 : gave.learned()
                                         ? " Of several herbs that cannot be told apart, so it teaches the forecast nothing."
                                         : " Left out of the forecast.");
+    }
+
+    private static Volume clean(BatchSheet sheet, Line.Strained gave) {
+        return sheet.log().oilOut().orElse(gave.out());
     }
 
     /** What a blend keeps cannot be told apart by herb. */
@@ -153,7 +157,7 @@ final class PressPage {
         return teaches(sheet, gave)
                 ? Retention.working(
                         sheet.oilIn(),
-                        gave.out(),
+                        clean(sheet, gave),
                         sheet.course().charge().herbs().mass(),
                         Retention.shipped(herb.texture(), herb.moisture(), gave.pressing())
                                 .learning(

@@ -2,6 +2,7 @@ package app.velvetcrock.press;
 
 import app.velvetcrock.batch.BatchLog;
 import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.batch.Lineage;
 import app.velvetcrock.batch.Retentions;
@@ -45,6 +46,7 @@ class Straining implements Deeds.Hands {
     private final Ledger ledger;
     private final Conditions conditions;
     private final Households households;
+    private final Batches batches;
 
     Straining(
             BatchLog log,
@@ -53,7 +55,8 @@ class Straining implements Deeds.Hands {
             Oils oils,
             Ledger ledger,
             Conditions conditions,
-            Households households) {
+            Households households,
+            Batches batches) {
         this.log = log;
         this.retentions = retentions;
         this.lineage = lineage;
@@ -61,6 +64,7 @@ class Straining implements Deeds.Hands {
         this.ledger = ledger;
         this.conditions = conditions;
         this.households = households;
+        this.batches = batches;
     }
 
     @Override
@@ -100,7 +104,11 @@ class Straining implements Deeds.Hands {
         conditions.found(deed.seen().conditions(), new Subject(id, lot, sheet.called()), Finding.by(entry, doing.at()));
         // What a blend keeps cannot be told apart by herb, so it teaches nothing.
         if (deed.learn() && request.herbs().size() == 1) {
-            retentions.learn(entry, request.herb(), deed.pressing(), sheet.kept(out));
+            retentions.learn(
+                    entry,
+                    request.herb(),
+                    deed.pressing(),
+                    sheet.kept(out.minusToZero(deed.seen().water())));
         }
         if (!deed.heat().isBlank()) {
             log.write(
@@ -138,12 +146,24 @@ class Straining implements Deeds.Hands {
                 Mass.ofMilligrams(oil.left().toMilligrams() - deed.left().toMilligrams()),
                 new Ledger.Why(Cause.SETTLED, sheet.id(), entry, doing.at()));
         oils.setUseBy(oil.id(), useBy);
+        learnAnew(sheet, strained, entry);
         conditions.dealtWith(Condition.WATER, oil.id(), "decanted off", entry);
         conditions.found(
                 deed.smell().sign().flatMap(Sign::condition).stream().toList(),
                 new Subject(sheet.id(), oil.id(), sheet.called()),
                 Finding.by(entry, doing.at()));
         return entry;
+    }
+
+    /** What stayed behind was no oil: the clean oil teaches in the place of what was first measured. */
+    private void learnAnew(BatchSheet before, Line.Strained strained, UUID entry) {
+        PlanRequest request = before.plan().request();
+        if (strained.learned() && request.herbs().size() == 1) {
+            BatchSheet sheet = batches.sheet(before.id());
+            sheet.log()
+                    .oilOut()
+                    .ifPresent(out -> retentions.learn(entry, request.herb(), strained.pressing(), sheet.kept(out)));
+        }
     }
 
     private static LocalDate useByAfter(BatchSheet sheet, Stock.OfOil oil, Volume water) {

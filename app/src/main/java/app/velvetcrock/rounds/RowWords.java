@@ -130,8 +130,14 @@ final class RowWords {
     private String asked(Found found) {
         BatchSheet sheet = found.sheet();
         return switch (found.task().key().kind()) {
-            case SHAKE -> "day %d of %d"
-                    .formatted(sheet.course().day(), sheet.course().length());
+            case SHAKE -> sheet.course().stage().pace() == Pace.DAYS
+                    ? "day %d of %d"
+                            .formatted(sheet.course().day(), sheet.course().length())
+                    : "in its %s"
+                            .formatted(sheet.course()
+                                    .stage()
+                                    .pace()
+                                    .words(sheet.course().length()));
             case LOOK -> "smell, cover, mould";
             case PUSH_UNDER -> "stood out of the oil " + ago(found);
             case HEAT_ON -> sheet.course().heat().map(RowWords::left).orElse("");

@@ -22,10 +22,12 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /** The current household as pages see it: its settings, and how it writes weights, volumes, degrees and dates. */
-public record House(HouseSettings settings, int version, Theme theme, @Nullable Instant demoSince) {
+public record House(
+        HouseSettings settings, int version, Theme theme, @Nullable Instant demoSince, Optional<LocalDate> today) {
 
     /** What a household starts from until it says otherwise. */
     public static House usual() {
@@ -36,7 +38,7 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
                 ZoneId.of("Europe/London"),
                 Temperature.ofCelsius(14),
                 Temperature.ofCelsius(20));
-        return new House(settings, 0, Theme.DEVICE, null);
+        return new House(settings, 0, Theme.DEVICE, null, Optional.empty());
     }
 
     /** Reads when something was done. */
@@ -55,7 +57,7 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
 
     /** How amounts, days and moments are written here. */
     public Wording wording() {
-        return new Wording(settings.units(), settings.zone());
+        return new Wording(settings.units(), settings.zone(), today);
     }
 
     public LocalDate dayOf(Instant instant) {
@@ -107,6 +109,11 @@ public record House(HouseSettings settings, int version, Theme theme, @Nullable 
     /** Two temperatures as somebody types them: "40 to 52 °C". */
     public String temperatures(Temperature low, Temperature high) {
         return Linear.first(temperature(low), " ?°.$", "") + " to " + temperature(high);
+    }
+
+    /** A sentence with its degrees as this household reads them. */
+    public String degrees(String words) {
+        return settings.units().degrees(words);
     }
 
     public String day(LocalDate date) {

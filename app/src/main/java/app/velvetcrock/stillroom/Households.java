@@ -1,6 +1,8 @@
 package app.velvetcrock.stillroom;
 
 import app.velvetcrock.web.PerRequest;
+import java.time.Clock;
+import java.util.Optional;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -11,9 +13,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class Households {
 
     private final StillroomRepository stillrooms;
+    private final Clock clock;
     private final AccountRepository accounts;
 
-    Households(StillroomRepository stillrooms, AccountRepository accounts) {
+    Households(StillroomRepository stillrooms, AccountRepository accounts, Clock clock) {
+        this.clock = clock;
         this.stillrooms = stillrooms;
         this.accounts = accounts;
     }
@@ -29,7 +33,12 @@ public class Households {
                 .seenBy(person.stillroom(), person.account(), person.passwordVersion())
                 .orElseThrow(SignedIn.Over::new);
         Stillroom stillroom = seen.stillroom();
-        return new House(stillroom.settings(), stillroom.version(), seen.theme(), stillroom.demoSince());
+        return new House(
+                stillroom.settings(),
+                stillroom.version(),
+                seen.theme(),
+                stillroom.demoSince(),
+                Optional.of(clock.instant().atZone(stillroom.settings().zone()).toLocalDate()));
     }
 
     /** Tells whether slow heat may run on while nobody is there or awake. */

@@ -13,6 +13,7 @@ import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
@@ -131,21 +132,24 @@ public class Ledger {
         back.deed = movement.deed;
         back.reverses = movement.id;
         change(lot, back);
-        if (POURS.contains(lot.kind) && isOnlyPouring(lot, movement)) {
-            lot.openedOn = null;
+        if (POURS.contains(lot.kind)
+                && movement.amount < 0
+                && households.current().dayOf(movement.happenedAt).equals(lot.openedOn)) {
+            // What opened it holds no more: the next to be poured did, or it is sealed as before.
+            lot.openedOn = firstPoured(lot).orElse(null);
         }
         conditions.takenBack(movement.id);
     }
 
-    /** Tells whether nothing else was poured from it and that was what opened it: taken back, it is sealed as before. */
-    private boolean isOnlyPouring(Lot lot, Movement movement) {
-        return movement.amount < 0
-                && households.current().dayOf(movement.happenedAt).equals(lot.openedOn)
-                && movements.ofLot(lot.id).stream()
-                        .noneMatch(other -> other.amount < 0
-                                && other.cause != Cause.UNDONE
-                                && !other.id.equals(movement.id)
-                                && !movements.isReversed(other.id));
+    /** The first day something was poured from it, of what holds. */
+    private Optional<LocalDate> firstPoured(Lot lot) {
+        return movements.ofLot(lot.id).stream()
+                .filter(one -> one.amount < 0
+                        && one.cause != Cause.UNDONE
+                        && one.cause != Cause.DISCARDED
+                        && !movements.isReversed(one.id))
+                .map(one -> households.current().dayOf(one.happenedAt))
+                .min(Comparator.naturalOrder());
     }
 
     private void refuseIfUsedSince(Lot lot, Movement movement) {
@@ -226,10 +230,20 @@ public class Ledger {
         }
     }
 
-    /** A bottle that nobody said to be open is open from the day something was poured from it. */
+    /**
+     * A bottle that nobody said to be open is open from the day something was first poured from it: what is written down later and was
+     * poured before opened it then. A day somebody said stays.
+     */
     private void open(Lot lot, Why why) {
-        if (POURS.contains(lot.kind) && lot.openedOn == null && why.cause() != Cause.DISCARDED) {
-            lot.openedOn = households.current().dayOf(why.at());
+        if (!POURS.contains(lot.kind) || why.cause() == Cause.DISCARDED) {
+            return;
+        }
+        LocalDate day = households.current().dayOf(why.at());
+        LocalDate opened = lot.openedOn;
+        if (opened == null
+                || day.isBefore(opened)
+                        && firstPoured(lot).filter(opened::equals).isPresent()) {
+            lot.openedOn = day;
         }
     }
 

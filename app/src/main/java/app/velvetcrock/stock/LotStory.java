@@ -22,6 +22,7 @@ public record LotStory(
      * @param amount how much, in the lot's own unit, never below nothing
      * @param note the reason in words; empty for none
      * @param canTakeBack true when it can be taken back from the story
+     * @param lost true of what was thrown out
      */
     public record Line(
             UUID id,
@@ -33,7 +34,8 @@ public record LotStory(
             Optional<UUID> batch,
             Optional<UUID> deed,
             long leftAfter,
-            boolean canTakeBack) {}
+            boolean canTakeBack,
+            boolean lost) {}
 
     static LotStory of(Lot lot, List<Movement> movements) {
         List<Line> lines = new ArrayList<>();
@@ -53,7 +55,8 @@ public record LotStory(
                     Optional.ofNullable(m.batchId),
                     Optional.ofNullable(m.deed).filter(deed -> holds),
                     left,
-                    isByHand(lot, m) && m.deed == null && holds));
+                    isByHand(lot, m) && m.deed == null && holds,
+                    m.cause == Cause.DISCARDED));
         }
         return new LotStory(lot.id, lot.name, lot.kind, lot.typed, lot.unit == Stock.Unit.PIECE, lot.balance, lines);
     }

@@ -122,6 +122,23 @@ public class Stores implements Catalogue.Stored {
         return bringIn(lot, supply.mass().toMilligrams(), supply.provenance());
     }
 
+    /**
+     * Brings in what was at hand all along and never written down: just so much of an oil, a butter, a wax or an addition.
+     *
+     * @param key in the catalogue
+     * @param typed its amount in words
+     */
+    @Transactional
+    public UUID bring(String key, Mass mass, String typed) {
+        return catalogue
+                .carrier(key)
+                .map(kind -> add(new Arrival.Carrier(kind, mass, null, null, Provenance.UNSAID, typed)))
+                .or(() -> materia.supply(key)
+                        .map(kind -> add(new Arrival.Supply(
+                                kind, mass, kind.density(), null, null, null, Provenance.UNSAID, typed))))
+                .orElseThrow(() -> new NotHere("that kind"));
+    }
+
     /** Tins, bottles and pots to fill: counted in pieces, with what one holds. */
     @Transactional
     public UUID add(Arrival.Container container) {

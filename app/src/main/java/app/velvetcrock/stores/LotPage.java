@@ -197,12 +197,23 @@ public record LotPage(
         return List.of(ofCup, other);
     }
 
+    /** What was thrown out cost, where its lot has a price: a discard is a result, and that is part of it. */
+    private static String lost(LotStory.Line line, LotSheet sheet, House house) {
+        return sheet.facts()
+                .minorPerGram()
+                .filter(each -> line.lost())
+                .map(each -> ", which cost "
+                        + house.money(Math.round(
+                                each * sheet.story().mass(line.amount()).grams())))
+                .orElse("");
+    }
+
     private static Line line(LotStory.Line line, LotSheet sheet, House house) {
         String amount = sheet.story().words(house, line.amount());
         return new Line(
                 house.moment(line.happenedAt()),
                 line.why(),
-                line.note().isEmpty() ? "" : ": " + line.note(),
+                (line.note().isEmpty() ? "" : ": " + line.note()) + lost(line, sheet, house),
                 line.batch().orElse(null),
                 line.batch()
                         .map(batch -> ": number " + sheet.batchNumbers().get(batch))

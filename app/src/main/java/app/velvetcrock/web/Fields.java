@@ -69,9 +69,7 @@ public final class Fields {
         }
         Reading reading = reader.read(typed == null ? "" : typed, expect);
         if (reading instanceof Understood understood) {
-            if (!understood.echo().equals(understood.typed().strip())) {
-                echoes.put(field, understood.echo());
-            }
+            understood(field, understood.typed(), understood.echo());
             return Optional.of(understood);
         } else if (reading instanceof Reading.Unsure unsure) {
             troubles.put(
@@ -197,7 +195,8 @@ public final class Fields {
     }
 
     private void understood(String field, String typed, String written) {
-        if (!written.equals(typed.strip())) {
+        // What differs by a space or a capital tells nothing new.
+        if (!written.replace(" ", "").equalsIgnoreCase(typed.replace(" ", ""))) {
             echo(field, written);
         }
     }

@@ -251,8 +251,8 @@ class DoorHttpTest {
                 "/settings",
                 "form[action$=settings]",
                 Map.of("house.system", "US", "house.cups", "US", "house.scale", "FAHRENHEIT"));
-        // 275 mL ÷ 236.588 = 1.16 cups, to the nearest eighth 1⅛; 14 °C = 57.2 °F
-        assertThat(tove.get("/bench?amount=40+g").page().select("#need").text()).isEqualTo("1⅛ cups oil");
+        // 275 mL ÷ 236.588 = 1.16 cups; what is poured by eighths is to cover it: 1¼; 14 °C = 57.2 °F
+        assertThat(tove.get("/bench?amount=40+g").page().select("#need").text()).isEqualTo("1¼ cups oil");
         assertThat(tove.get("/shelf").page().text()).contains("57.2 °F in the pantry");
     }
 

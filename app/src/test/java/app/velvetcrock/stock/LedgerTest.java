@@ -7,6 +7,7 @@ import app.velvetcrock.HttpTest;
 import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.look.Held;
+import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
@@ -24,8 +25,10 @@ import app.velvetcrock.stock.deeds.StoreDeeds;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -224,6 +227,50 @@ class LedgerTest {
         assertThat(number("select count(*) from movement where lot_id = :lot", other))
                 .isEqualTo(2);
         assertThat(number("select balance from lot where id = :lot", other)).isZero();
+    }
+
+    /** A bottle is open from the first pouring, in whatever order they are written down; a day that was said stays. */
+    @Test
+    void whatWasPouredFirstOpenedTheBottle() {
+        CarrierKind olive = materia.carrier("olive").orElseThrow();
+        UUID sealed = Current.as(person, () -> bottle(olive, null));
+        pours(sealed, "2026-11-20");
+        assertThat(opened(sealed)).isEqualTo("2026-11-20");
+        pours(sealed, "2026-10-01");
+        assertThat(opened(sealed)).isEqualTo("2026-10-01");
+        pours(sealed, "2026-11-01");
+        assertThat(opened(sealed)).isEqualTo("2026-10-01");
+        Current.as(person, () -> inTransaction(() -> ledger.reverse(earliest(sealed))));
+        assertThat(opened(sealed)).isEqualTo("2026-11-01");
+        UUID said = Current.as(person, () -> bottle(olive, LocalDate.of(2026, 11, 10)));
+        pours(said, "2026-10-01");
+        assertThat(opened(said)).isEqualTo("2026-11-10");
+    }
+
+    private UUID bottle(CarrierKind kind, LocalDate opened) {
+        return stores.add(new Arrival.Carrier(kind, Mass.ofGrams(500), opened, null, Provenance.UNSAID, "500 g"));
+    }
+
+    private void pours(UUID lot, String day) {
+        Instant noon = LocalDate.parse(day).atTime(12, 0).atZone(ZoneOffset.UTC).toInstant();
+        Current.as(
+                person,
+                () -> inTransaction(
+                        () -> ledger.take(lot, Mass.ofGrams(10), new Ledger.Why(Cause.USED, null, null, noon))));
+    }
+
+    private Movement earliest(UUID lot) {
+        return movements.ofLot(lot).stream()
+                .filter(one -> one.amount < 0)
+                .min(Comparator.comparing(one -> one.happenedAt))
+                .orElseThrow();
+    }
+
+    private String opened(UUID lot) {
+        return sql.sql("select opened_on::text from lot where id = :lot")
+                .param("lot", lot)
+                .query(String.class)
+                .single();
     }
 
     @Test

@@ -79,6 +79,14 @@ class LotHttpTest {
         tove.submit(both, "#do-discard", Map.of("note", "moths got into it"));
         assertThat(tove.get(both).page().select("#story").text()).contains("discarded: moths got into it");
         assertThat(tove.get("/stores").page().text()).contains("Begin with one dried herb");
+        // Half a bottle of 16.00 that is thrown out cost 8.00.
+        tove.submit(
+                "/stores", "form[action$=carriers]", Map.of("carrier", "olive", "amount", "1 kg", "price", "16.00"));
+        String olive = tove.get("/stores").page().select("a:contains(Olive)").attr("href");
+        tove.submit(olive, "#do-draw", Map.of("amount", "500 g", "why", "DRAWN"));
+        tove.submit(olive, "#do-discard", Map.of("note", "went off"));
+        assertThat(tove.get(olive).page().select("#story").text())
+                .containsPattern("discarded: went off, which cost \\S*8\\.00");
     }
 
     /** Half a kilo for 9.00: 1.80 for 100 g. 20 g in a batch cost 0.36; the oil has no price, and that is said. */

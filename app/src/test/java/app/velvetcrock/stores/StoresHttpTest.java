@@ -102,10 +102,10 @@ class StoresHttpTest {
     @Test
     void aHerbByTheCupIsWeighedByEstimateAndASynonymIsUnderstood() {
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "milfoil", "amount", "2 cups"));
-        // yarrow tops 0.08 g/mL × 500 mL = 40 g
+        // yarrow tops cut and sifted 0.13 g/mL × 500 mL = 65 g
         assertThat(tove.get("/stores").page().select("main table").text())
                 .contains("Yarrow")
-                .contains("40 g");
+                .contains("65 g");
     }
 
     @Test

@@ -229,9 +229,9 @@ class SlowWarmHttpTest {
                 tove.get("/bench").page().select("#herb option:contains(fresh)").attr("value");
         assertThat(tove.get("/bench?method=slow-warm&herb=" + fresh)
                         .page()
-                        .select(".way.refused")
+                        .select("#note-method, #refused")
                         .text())
-                .contains("Yarrow is fresh", "dry it first");
+                .contains("Slow warm", "cannot make this: Yarrow is fresh", "dry it first");
         Document days = tove.get("/bench?method=slow-warm&length=35+days").page();
         assertThat(days.getElementById("note-length").text())
                 .isEqualTo("35 days is for another way; 8 hours is usual for this one");

@@ -98,7 +98,7 @@ class HandbookTest {
     }
 
     /** Mean and spread by hand in cloth (§10). */
-    private static double[] retention(Texture texture, Moisture moisture) {
+    static double[] retention(Texture texture, Moisture moisture) {
         return switch (moisture) {
             case WILTED -> new double[] {0.5, 0.2};
             case FRESH -> new double[] {0.15, 0.08};

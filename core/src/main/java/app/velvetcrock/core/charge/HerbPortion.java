@@ -74,11 +74,6 @@ public record HerbPortion(
         return new HerbPortion(mass.times(factor), texture, moisture, weighedBulk, usualRatio);
     }
 
-    /** The same herb at another cut; a weighed cup of the old cut no longer holds. */
-    public HerbPortion at(Texture finer) {
-        return new HerbPortion(mass, finer, moisture, Optional.empty(), usualRatio);
-    }
-
     private double swelling() {
         return moisture.isDried() ? DRY_SWELLING : 1;
     }

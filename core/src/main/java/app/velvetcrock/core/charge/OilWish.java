@@ -10,14 +10,19 @@ public sealed interface OilWish {
     /** The oil this comes to for a charge; {@code charge.oil()} is not looked at. */
     Volume oilFor(Charge charge);
 
+    /** Tells whether a charge gets less than is usual, since only what covers its herb fits its vessel. */
+    default boolean isReduced(Charge charge) {
+        return false;
+    }
+
     /** The same wish for a part of the herb: an amount is divided, a rule stays what it is. */
     default OilWish times(double share) {
         return this;
     }
 
     /**
-     * Nothing said: the larger of the usual and what covers the herb pushed under, rounded up to 5 mL since both are
-     * estimates.
+     * Nothing said: the larger of the usual and what covers the herb pushed under; only what covers it where the usual does not fit its
+     * vessel and that does. Rounded up to 5 mL, since both are estimates.
      */
     record ToCover() implements OilWish {
 
@@ -25,7 +30,27 @@ public sealed interface OilWish {
 
         @Override
         public Volume oilFor(Charge charge) {
-            Volume least = charge.pressedNeed().atLeast(charge.herbs().usualOil());
+            return isReduced(charge) ? covering(charge) : usual(charge);
+        }
+
+        @Override
+        public boolean isReduced(Charge charge) {
+            Volume covering = covering(charge);
+            return covering.compareTo(usual(charge)) < 0
+                    && !charge.withOil(usual(charge)).fits()
+                    && charge.withOil(covering).fits();
+        }
+
+        /** What is poured where there is room. */
+        public Volume usual(Charge charge) {
+            return stepped(charge.pressedNeed().atLeast(charge.herbs().usualOil()));
+        }
+
+        private Volume covering(Charge charge) {
+            return stepped(charge.pressedNeed());
+        }
+
+        private Volume stepped(Volume least) {
             return Volume.ofMillilitres(Math.ceil(least.millilitres() / STEP - 1e-9) * STEP);
         }
     }

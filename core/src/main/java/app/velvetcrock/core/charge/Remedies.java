@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SortedMap;
 
-/** Finds what would make a charge cover its herb and fit its jar. */
+/** Finds what would make a charge cover its herb and fit its jar, in the order of the craft: other vessels, a finer cut, less herb. */
 public final class Remedies {
 
     /** Oil is measured out to 5 mL, herb to half a gram; a remedy rounds to the safe side. */
@@ -22,7 +22,7 @@ public final class Remedies {
     /**
      * Lists remedies for a charge that does not cover or does not fit; empty for a good one.
      *
-     * @param stock every free jar, a size as often as there is one
+     * @param stock every free vessel that suits the way, a size as often as there is one; what is divided stands in jars
      * @param finer its herbs taken to each finer cut, the coarsest first; none where they cannot be cut finer
      */
     public static List<Remedy> of(Charge charge, OilWish wish, List<Vessel> stock, SortedMap<Cut, Herbs> finer) {
@@ -30,19 +30,22 @@ public final class Remedies {
         if (isGood(charge)) {
             return remedies;
         }
+        moreOil(charge).ifPresent(remedies::add);
+        Optional<Vessel> jar = JarChoice.smallest(stock, charge, wish);
+        jar.filter(other -> !other.equals(charge.vessel()))
+                .ifPresent(other -> remedies.add(new Remedy.OtherJar(other)));
+        List<JarSplit.Share> split = jar.isPresent()
+                ? List.of()
+                : JarSplit.of(stock.stream().filter(vessel -> !vessel.open()).toList(), charge, wish);
+        if (!split.isEmpty()) {
+            remedies.add(new Remedy.SplitOver(split));
+        }
+        // The coarsest that covers: what is cut finer gives more than its oil, and clouds it.
         finer.entrySet().stream()
                 .filter(cut -> isGood(with(charge, wish, cut.getValue())))
                 .findFirst()
                 .ifPresent(cut -> remedies.add(new Remedy.FinerCut(cut.getKey())));
-        moreOil(charge).ifPresent(remedies::add);
         lessHerb(charge, wish).ifPresent(remedies::add);
-        Optional<Vessel> jar = JarChoice.smallest(stock, charge, wish);
-        jar.filter(other -> !other.equals(charge.vessel()))
-                .ifPresent(other -> remedies.add(new Remedy.OtherJar(other)));
-        List<JarSplit.Share> split = jar.isPresent() ? List.of() : JarSplit.of(stock, charge, wish);
-        if (!split.isEmpty()) {
-            remedies.add(new Remedy.SplitOver(split));
-        }
         return remedies;
     }
 

@@ -163,6 +163,9 @@ public sealed interface Line {
         }
     }
 
+    /** Of heat that nobody wrote down: said at the straining, and so written as a note. */
+    String WARMED_UNSEEN = "It was warmed, and nobody wrote it down.";
+
     /**
      * The oil was strained off.
      *

@@ -1,5 +1,6 @@
 package app.velvetcrock.core.course;
 
+import app.velvetcrock.core.measure.Volume;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.Comparator;
@@ -109,6 +110,25 @@ public record Log(List<Entry> entries) {
         return entries.stream()
                 .filter(entry -> entry.line().task().filter(key::equals).isPresent())
                 .findFirst();
+    }
+
+    /**
+     * The oil that really came out, which is what a straining teaches: less the water seen under it, and less what stayed behind when it
+     * was decanted, since sludge is not oil (craft: strain). What was bottled before that counts. Absent before straining.
+     */
+    public Optional<Volume> oilOut() {
+        Optional<Volume> out = last(Line.Strained.class)
+                .map(strained -> strained.out().minusToZero(strained.seen().water()));
+        Volume bottled = Volume.ZERO;
+        for (Entry entry : entries) {
+            if (entry.line() instanceof Line.Bottled filled) {
+                bottled = bottled.plus(filled.size().times(filled.count()));
+            } else if (entry.line() instanceof Line.Settled settled) {
+                Volume clean = settled.left().plus(bottled);
+                out = out.map(all -> all.compareTo(clean) > 0 ? clean : all);
+            }
+        }
+        return out;
     }
 
     /** Tells whether an entry holds and nothing later rests on it, so that it can be taken back. */

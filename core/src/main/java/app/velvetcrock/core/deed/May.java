@@ -8,6 +8,7 @@ import app.velvetcrock.core.course.ProbeSpan;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.keeping.MoistFood;
 import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Held;
 import java.time.Duration;
@@ -191,7 +192,25 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
 
     @Override
     public Optional<Refusal> bottle(Deed.Bottle deed) {
-        return strained("Batch %d is not strained, so there is nothing to bottle.");
+        return strained("Batch %d is not strained, so there is nothing to bottle.")
+                .or(this::clouded);
+    }
+
+    /**
+     * Powder goes into no bottle: what was seen in it is settled and decanted, or filtered, first (craft: what you see). Water is a
+     * condition, which holds it back by itself.
+     */
+    private Optional<Refusal> clouded() {
+        return standing.log()
+                .last(Line.Strained.class)
+                .filter(strained -> strained.seen().clarity() == Clarity.CLOUDY
+                        && strained.seen().water().millilitres() <= 0
+                        && !standing.course().moistFood()
+                        && standing.log().last(Line.Settled.class).isEmpty())
+                .map(strained -> Refusal.of(
+                        ("Water or powder was seen in batch %d when it was strained. Let it settle, decant or filter it, and write "
+                                        + "down what is left; then bottle.")
+                                .formatted(standing.number())));
     }
 
     @Override

@@ -163,8 +163,8 @@ public record SourceLearned(SourceCurve curve, int sessions) {
     }
 
     /**
-     * What to turn a source to for a stage, and what not; empty where nothing is learned of it. Where nothing alike was in it so far,
-     * what it did with another load, and with how much.
+     * What to turn a source to for a stage, and what not, with the load it was tried with; empty where nothing is learned of it. Where
+     * nothing alike was in it so far, what it did with another load, and that it does not tell how long this one takes.
      */
     public static Optional<String> advice(
             String source, List<SourceCurve> curves, Volume load, Stage stage, Wording say) {
@@ -173,9 +173,11 @@ public record SourceLearned(SourceCurve curve, int sessions) {
         if (learned.isEmpty()) {
             return Optional.empty();
         }
+        String tried = say.volume(learned.get(0).curve().load());
         String with = alike.isEmpty()
-                ? ", with %s in it,".formatted(say.volume(learned.get(0).curve().load()))
-                : ":";
+                ? ", with %s in it, unlike the %s here, whose warming up is taken as %d min:"
+                        .formatted(tried, say.volume(load), WarmUp.AT_FIRST.toMinutes())
+                : ", with about %s in it:".formatted(tried);
         List<String> each = learned.stream()
                 .map(one -> one.words(say) + ": " + one.suitsIn(stage))
                 .toList();

@@ -26,6 +26,9 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
     public static final HouseholdUnits METRIC =
             new HouseholdUnits(UnitSystem.METRIC, CupSystem.METRIC, TemperatureScale.CELSIUS);
 
+    /** Degrees as the core says them: one, or a range of them; said in both scales already, that is not said again. */
+    private static final String CELSIUS = "(\\d+(?:\\.\\d+)?)(?:( to | and |-)(\\d+))? °C(?: \\(\\d+ °F\\))?";
+
     /** What a number without a unit may mean in a field: one unit, or several to ask about. */
     List<Unit> unitsOfBareNumber(Expect expect) {
         return switch (expect) {
@@ -59,6 +62,11 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
         return mass(Mass.ofGrams(Math.round(mass.grams() / step) * step));
     }
 
+    /** The same at the next mark of this household's measures above it: what is poured by them is never less than it. */
+    public Volume measuredUp(Volume volume) {
+        return Volume.ofMillilitres(Math.ceil(volume.millilitres() / step(volume) - 1e-9) * step(volume));
+    }
+
     /** Writes the two ends of an estimated range, rounded outward to 5 mL above 100 mL, else to 1. */
     public String outward(Volume low, Volume high) {
         return volume(Volume.ofMillilitres(Math.floor(low.millilitres() / step(low) + 1e-9) * step(low))) + " to "
@@ -69,6 +77,22 @@ public record HouseholdUnits(UnitSystem system, CupSystem cups, TemperatureScale
         return scale == TemperatureScale.CELSIUS
                 ? Decimals.upTo(temperature.celsius(), 1) + " °C"
                 : Decimals.upTo(temperature.toFahrenheit(), 1) + " °F";
+    }
+
+    /** A sentence of the core, which holds degrees as °C, with its degrees as this household reads them. */
+    public String degrees(String words) {
+        return scale == TemperatureScale.CELSIUS
+                ? words
+                : Linear.each(
+                        words,
+                        CELSIUS,
+                        found -> found.get(1) == null
+                                ? fahrenheit(found.get(0)) + " °F"
+                                : fahrenheit(found.get(0)) + found.get(1) + fahrenheit(found.get(2)) + " °F");
+    }
+
+    private static String fahrenheit(String celsius) {
+        return Decimals.upTo(Temperature.ofCelsius(Double.parseDouble(celsius)).toFahrenheit(), 0);
     }
 
     public String length(Length length) {

@@ -10,9 +10,17 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.Locale;
+import java.util.Optional;
 
-/** Writes amounts, days and moments as a household says them: in its units and its zone. */
-public record Wording(HouseholdUnits units, ZoneId zone) {
+/**
+ * Writes amounts, days and moments as a household says them: in its units and its zone.
+ *
+ * @param today what days are told from, those of another year with it; absent where that is not known
+ */
+public record Wording(HouseholdUnits units, ZoneId zone, Optional<LocalDate> today) {
+
+    /** [E] A day so far off is read as one of this year, unless its own stands with it. */
+    private static final long FAR_DAYS = 300;
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
     private static final DateTimeFormatter WEEKDAY = DateTimeFormatter.ofPattern("EEE", Locale.ENGLISH);
@@ -20,6 +28,11 @@ public record Wording(HouseholdUnits units, ZoneId zone) {
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.ENGLISH);
     private static final DateTimeFormatter LONG_DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.ENGLISH);
     private static final DateTimeFormatter TIME = DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+
+    /** From no day in particular. */
+    public Wording(HouseholdUnits units, ZoneId zone) {
+        this(units, zone, Optional.empty());
+    }
 
     /** The household's day an instant lies on. */
     public LocalDate dayOf(Instant instant) {
@@ -40,7 +53,14 @@ public record Wording(HouseholdUnits units, ZoneId zone) {
 
     /** A day with its weekday: "Tue 24 Nov". */
     public String day(LocalDate date) {
-        return DAY.format(date);
+        return DAY.format(date) + year(date);
+    }
+
+    /** The year of a day that is so far off that its month alone would be taken for another year's. */
+    private String year(LocalDate date) {
+        return today.filter(now -> Math.abs(ChronoUnit.DAYS.between(now, date)) > FAR_DAYS)
+                .map(now -> " " + date.getYear())
+                .orElse("");
     }
 
     /** A day by its weekday: "Thu". */
@@ -50,12 +70,12 @@ public record Wording(HouseholdUnits units, ZoneId zone) {
 
     /** A day without its weekday: "24 Nov". */
     public String shortDay(LocalDate date) {
-        return SHORT_DAY.format(date);
+        return SHORT_DAY.format(date) + year(date);
     }
 
     /** A day in full, without its year: "Tuesday 24 November". */
     public String longDay(LocalDate date) {
-        return LONG_DAY.format(date);
+        return LONG_DAY.format(date) + year(date);
     }
 
     /** A day with its year: "24 Nov 2026". */

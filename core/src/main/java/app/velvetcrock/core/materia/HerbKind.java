@@ -27,6 +27,17 @@ public record HerbKind(
         traits = Set.copyOf(traits);
     }
 
+    /** [E] Airy flowers take this much at most once they are cut and sifted, and no more than any herb once ground (craft: ratios). */
+    private static final double MOST_CUT = 7;
+
+    private static final double MOST_FINE = 5;
+
+    /** Millilitres of oil usual for a gram of it dried, at a cut: what airy flowers take more is for them whole or crumbled. */
+    public double usualRatio(Cut cut) {
+        double most = cut.isFine() ? MOST_FINE : cut == Cut.CUT_AND_SIFTED ? MOST_CUT : usualRatio;
+        return Math.min(usualRatio, most);
+    }
+
     /** The same with other traits. */
     public HerbKind withTraits(Set<String> others) {
         return new HerbKind(key, common, botanical, synonyms, part, usualRatio, tint, others);

@@ -43,6 +43,17 @@ public record Choice(Method method, Fitness fitness, int rank) {
     /** [E] The same of what would have to be bought. */
     private static final int NOT_OWNED = -2;
 
+    /** What stands there until somebody chooses: the fittest; of a fragile oil that would be heated, its gentle form where it has one. */
+    public static Choice fittest(Situation situation) {
+        Choice first = ranked(situation).get(0);
+        return situation.isFragile() && Fitness.reachesTooMuch(first.method())
+                ? ranked(situation, Variants.of(first.method())).stream()
+                        .filter(form -> form.fitness().isAllowed() && !Fitness.reachesTooMuch(form.method()))
+                        .findFirst()
+                        .orElse(first)
+                : first;
+    }
+
     /** Every shipped method, those that can be used first, the fittest of them first. */
     public static List<Choice> ranked(Situation situation) {
         return ranked(situation, Method.shipped());

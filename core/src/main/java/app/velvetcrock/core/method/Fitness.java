@@ -52,9 +52,7 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
 
     private static List<String> advice(Method method, Situation situation) {
         List<String> advice = new ArrayList<>(chemistry(method, situation));
-        if (method.isHeated()
-                && situation.isFragile()
-                && method.hottest().high().compareTo(FRAGILE_MOST) > 0) {
+        if (situation.isFragile() && reachesTooMuch(method)) {
             advice.add("%s is fragile: keep it under %s °C"
                     .formatted(situation.carrier().common(), Decimals.upTo(FRAGILE_MOST.celsius(), 0)));
         }
@@ -86,6 +84,13 @@ public record Fitness(List<Reason> refusals, List<String> advice) {
         }
         kit(method, situation).ifPresent(advice::add);
         return advice;
+    }
+
+    /** Tells whether a way may pass what a fragile oil bears before it is spoken of: its ceiling counts, not its band alone. */
+    static boolean reachesTooMuch(Method method) {
+        return method.stages().stream()
+                .filter(Stage::isHeated)
+                .anyMatch(stage -> stage.ceiling().orElse(stage.band().high()).compareTo(FRAGILE_MOST) > 0);
     }
 
     /** What the household's kit says of it; nothing where none is listed. */

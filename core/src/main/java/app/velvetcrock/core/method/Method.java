@@ -291,6 +291,11 @@ public record Method(String key, String name, List<Stage> stages) {
         return stages.get(0);
     }
 
+    /** Tells whether an open pot or pan will do: what stands for days without heat wants glass with a lid (craft: ratios). */
+    public boolean takesOpenVessel() {
+        return stages.stream().allMatch(stage -> stage.isHeated() || stage.pace() != Pace.DAYS);
+    }
+
     /** Tells whether what heats it holds water that a closed jar can stand in. */
     public boolean isInWater() {
         return sources().stream().anyMatch(IN_WATER::contains);

@@ -20,6 +20,14 @@ import java.util.stream.Stream;
 /** Why a made thing may be neither given away nor sold (craft: making, essential oils; potent fixed oils; cautions). */
 public final class KeptBack {
 
+    /** How it is said of whatever is kept back, before the reason. */
+    private static final String WORDS = "It is neither given away nor sold: ";
+
+    /** Why something is kept back, in the one sentence every page says it in. */
+    public static String said(String why) {
+        return WORDS + why;
+    }
+
     private static final ForWhom TABLE = ForWhom.shipped();
     private static final double PERCENT = 100;
     private static final double SLACK = 1e-9;

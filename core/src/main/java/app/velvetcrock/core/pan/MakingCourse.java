@@ -1,6 +1,7 @@
 package app.velvetcrock.core.pan;
 
 import app.velvetcrock.core.making.Cooling;
+import app.velvetcrock.core.making.Felt;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.OwnRight;
 import app.velvetcrock.core.making.Pouring;
@@ -232,8 +233,11 @@ public record MakingCourse(
 
     private boolean holds(MadeKeeping.Limit limit) {
         return limit.addition()
-                .filter(place -> stateOf(place) == Step.State.SKIPPED)
-                .isEmpty();
+                        .filter(place -> stateOf(place) == Step.State.SKIPPED)
+                        .isEmpty()
+                && limit.unless()
+                        .filter(place -> stateOf(place) != Step.State.SKIPPED)
+                        .isEmpty();
     }
 
     /** What a step is called of this making: a whipped butter is spooned, a bar is turned out and has no lid. */
@@ -262,6 +266,27 @@ public record MakingCourse(
                 .map(filled -> filled.stream().allMatch(one -> one.container().mould()))
                 .orElseGet(() ->
                         plan.into().filter(into -> into.container().mould()).isPresent());
+    }
+
+    /** What is wrong with what was poured, and the way back, step by step. */
+    public record Remedy(String seen, List<String> steps) {}
+
+    /** The remedies of how it turned out last; none where it is right, or nothing is to be done. */
+    public static List<Remedy> remedies(List<At> lines) {
+        Optional<MakingLine.TurnedOut> last =
+                last(lines, MakingLine.TurnedOut.class).map(at -> (MakingLine.TurnedOut) at.line());
+        List<Remedy> remedies = last.stream()
+                .flatMap(out -> out.faults().stream())
+                .filter(fault -> !fault.steps().isEmpty())
+                .map(fault -> new Remedy(fault.word(), fault.steps()))
+                .toList();
+        return !remedies.isEmpty()
+                ? remedies
+                : last
+                        .filter(out -> out.felt() == Felt.SOFT || out.felt() == Felt.RUNNY)
+                        .map(out -> new Remedy(out.felt().word(), Fault.TOO_SOFT))
+                        .stream()
+                        .toList();
     }
 
     /** What heat spoils and has been in it before it is warmed again, by name. */

@@ -3,9 +3,12 @@ package app.velvetcrock.core.pan;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -123,6 +126,60 @@ public record MakingPlan(
                         || additions.get(at).addition().key().equals(which))
                 .boxed()
                 .findFirst();
+    }
+
+    /**
+     * The same taken from lots, where it has none yet.
+     *
+     * @param lots by the key of what is in them
+     */
+    public MakingPlan outOf(Map<String, UUID> lots) {
+        return new MakingPlan(
+                rules,
+                made,
+                firmness,
+                outOf(weighed, lots),
+                additions.stream()
+                        .map(one -> new Stirred(
+                                one.addition(),
+                                one.lot()
+                                        .or(() -> Optional.ofNullable(
+                                                lots.get(one.addition().key())))))
+                        .toList(),
+                into,
+                use,
+                room,
+                keepsUntil,
+                limitedBy,
+                over,
+                cautions,
+                limits,
+                within);
+    }
+
+    /** What is weighed in, taken from lots where it has none yet. */
+    public static List<Weighed> outOf(List<Weighed> weighed, Map<String, UUID> lots) {
+        return weighed.stream()
+                .map(one -> new Weighed(
+                        one.part(),
+                        one.lot()
+                                .or(() -> Optional.ofNullable(
+                                        lots.get(one.part().stuff().key())))))
+                .toList();
+    }
+
+    /** How much goes in of what has no lot yet, by its key, in the order it goes in. */
+    public Map<String, Mass> fromNowhere(List<Weighed> really) {
+        Map<String, Mass> nowhere = new LinkedHashMap<>();
+        really.stream()
+                .filter(one -> one.lot().isEmpty())
+                .forEach(one ->
+                        nowhere.merge(one.part().stuff().key(), one.part().mass(), Mass::plus));
+        additions.stream()
+                .filter(one -> one.lot().isEmpty())
+                .forEach(one ->
+                        nowhere.merge(one.addition().key(), one.addition().mass(), Mass::plus));
+        return nowhere;
     }
 
     /** So many containers of one lot. */

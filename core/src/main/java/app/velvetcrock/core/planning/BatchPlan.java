@@ -88,18 +88,27 @@ public record BatchPlan(
                 remedies);
     }
 
-    /** The water it brings as the oil goes in, before any heating: of herb that wilts first, what it then holds. */
+    /** The water it brings as its herb is now, before any heating: no wilting counts until it is weighed (craft: water budget). */
     public WaterBudget water() {
-        List<WaterBudget.Wet> wet = request.herbs().stream().map(this::wet).toList();
+        return water(false);
+    }
+
+    /** What it would bring once its fresh herb has wilted, of a way that begins so; absent of others. */
+    public Optional<WaterBudget> waterIfWilted() {
+        return wiltsFirst() ? Optional.of(water(true)) : Optional.empty();
+    }
+
+    private WaterBudget water(boolean wilted) {
+        List<WaterBudget.Wet> wet =
+                request.herbs().stream().map(herb -> wet(herb, wilted)).toList();
         return WaterBudget.of(wet, moistening().map(Moistening::water).orElse(Mass.ZERO), oilMass);
     }
 
-    private WaterBudget.Wet wet(PlannedHerb herb) {
+    private static WaterBudget.Wet wet(PlannedHerb herb, boolean wilted) {
         WaterContent water = WaterContent.of(herb.texture().part(), herb.cut(), herb.moisture());
-        if (!wiltsFirst() || herb.moisture() != Moisture.FRESH) {
-            return new WaterBudget.Wet(herb.mass(), water);
-        }
-        return new WaterBudget.Wet(water.equivalent(herb.mass(), water.wilted()), water.wilted());
+        return wilted && herb.moisture() == Moisture.FRESH
+                ? new WaterBudget.Wet(water.equivalent(herb.mass(), water.wilted()), water.wilted())
+                : new WaterBudget.Wet(herb.mass(), water);
     }
 
     /** Tells whether fresh herb lies and wilts before the oil goes in. */
@@ -149,11 +158,16 @@ public record BatchPlan(
         return fitness.isOverridable(how.use()) ? how.knowingly() : Optional.empty();
     }
 
+    /** Tells whether its way can make it, or somebody goes on against the rules of water with a reason. */
+    public boolean isAllowed() {
+        return fitness.isAllowed() || mark().isPresent();
+    }
+
     /** Tells whether nothing stands against starting it, or only what somebody has overridden in writing. */
     public boolean canStart() {
         return found.cover().isEnough()
                 && found.fits()
-                && (fitness.isAllowed() || mark().isPresent())
+                && isAllowed()
                 && cautions.stream().noneMatch(caution -> caution.level() == Level.REFUSE);
     }
 }

@@ -1,7 +1,9 @@
 package app.velvetcrock.core.planning;
 
 import app.velvetcrock.core.keeping.Aftermath;
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.measure.Temperature;
 import java.time.LocalDate;
@@ -29,6 +31,16 @@ public record Finish(
 
     public Finish kept(Storage elsewhere, Aftermath otherwise) {
         return new Finish(strained, elsewhere, otherwise, peak, toppedUp);
+    }
+
+    /**
+     * Filled into a bottle and put somewhere: light reaches it through clear glass in a room or where it is warm.
+     *
+     * @param water whether water was decanted off it
+     */
+    public Finish bottled(Storage place, Glass glass, boolean water, Antioxidant with) {
+        boolean light = glass == Glass.CLEAR && (place == Storage.ROOM || place == Storage.WARM);
+        return kept(place, new Aftermath(water, after.scorched(), light, with));
     }
 
     Bottle shortestBottle(PlanRequest request) {

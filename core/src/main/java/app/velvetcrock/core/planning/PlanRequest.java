@@ -25,7 +25,7 @@ import java.util.stream.Stream;
  *
  * @param herbs one, or several of a blend
  * @param carriers one oil, or a mix
- * @param jarsInStock every free jar, a size as often as there is one: for choosing, splitting and remedies
+ * @param jarsInStock every free vessel that suits the way, a size as often as there is one: for choosing, splitting and remedies
  */
 public record PlanRequest(
         List<PlannedHerb> herbs,
@@ -120,6 +120,11 @@ public record PlanRequest(
     /** What was measured of each of its herbs. */
     public List<List<Double>> ownRetentions() {
         return herbs.stream().map(PlannedHerb::ownRetentions).toList();
+    }
+
+    /** The same with other oil over it. */
+    public PlanRequest pouring(OilWish other) {
+        return new PlanRequest(herbs, carriers, other, vessel, jarsInStock, circumstances);
     }
 
     /** The same done otherwise. */

@@ -34,7 +34,13 @@ public record PlannedHerb(
     /** As it goes into the vessel by a way: powder after spirit is usually charged 1:7 to 1:8, all else as its kind is. */
     public HerbPortion portion(Method way) {
         boolean powder = way.is(Method.SPIRIT_FIRST) && cut() == Cut.POWDER;
-        return new HerbPortion(mass, texture, moisture, weighedBulk, powder ? POWDER_AFTER_SPIRIT : kind.usualRatio());
+        return new HerbPortion(
+                mass, texture, moisture, weighedBulk, powder ? POWDER_AFTER_SPIRIT : kind.usualRatio(cut()));
+    }
+
+    /** The same at another cut; a weighed cup of the old cut no longer holds, nor what it kept of the oil. */
+    PlannedHerb at(Texture other) {
+        return new PlannedHerb(kind, other, moisture, Optional.empty(), mass, List.of());
     }
 
     PlannedHerb times(double share) {

@@ -37,7 +37,7 @@ import java.util.stream.Stream;
 public final class Planner {
 
     /** Version of the rules; raised whenever a formula or a constant changes. */
-    public static final String RULES = "2026.2";
+    public static final String RULES = "2026.3";
 
     private final Cautions cautions;
     private final Materia materia;
@@ -131,20 +131,21 @@ public final class Planner {
     /** Its herbs at each finer cut they can still be taken to; a slurry is made with the oil and is no remedy. */
     private SortedMap<Cut, Herbs> finer(PlanRequest request) {
         SortedMap<Cut, Herbs> finer = new TreeMap<>();
-        for (Cut cut : List.of(Cut.GROUND, Cut.POWDER)) {
+        for (Cut cut : List.of(Cut.CUT_AND_SIFTED, Cut.GROUND, Cut.POWDER)) {
             if (request.herbs().stream().anyMatch(herb -> cut.compareTo(herb.cut()) > 0)) {
-                finer.put(
-                        cut,
-                        new Herbs(request.herbs().stream()
-                                .map(herb -> cut.compareTo(herb.cut()) > 0
-                                        ? herb.portion(request.circumstances().method())
-                                                .at(materia.texture(
-                                                        herb.texture().part(), cut))
-                                        : herb.portion(request.circumstances().method()))
-                                .toList()));
+                finer.put(cut, finer(request, cut));
             }
         }
         return finer;
+    }
+
+    private Herbs finer(PlanRequest request, Cut cut) {
+        return new Herbs(request.herbs().stream()
+                .map(herb -> cut.compareTo(herb.cut()) > 0
+                        ? herb.at(materia.texture(herb.texture().part(), cut))
+                        : herb)
+                .map(herb -> herb.portion(request.circumstances().method()))
+                .toList());
     }
 
     private static Stream<Ingredient> ingredients(PlanRequest request) {
@@ -160,9 +161,11 @@ public final class Planner {
         if (request.circumstances().method().is(Method.SPIRIT_FIRST)) {
             traits.addAll(Bearing.spirit());
         }
-        return Stream.concat(
-                        pastTheirDate(request).stream(),
-                        cautions.of(traits, request.circumstances().use()).stream())
+        return Stream.of(
+                        pastTheirDate(request),
+                        inTheOpen(request),
+                        cautions.of(traits, request.circumstances().use()))
+                .flatMap(List::stream)
                 .toList();
     }
 
@@ -206,6 +209,17 @@ public final class Planner {
                         true))
                 .distinct()
                 .toList();
+    }
+
+    /** Open pots and pans take heat only, cold ways want glass with a lid (craft: ratios, does it fit). */
+    private static List<Caution> inTheOpen(PlanRequest request) {
+        return !request.vessel().open() || request.circumstances().method().takesOpenVessel()
+                ? List.of()
+                : List.of(new Caution(
+                        Level.REFUSE,
+                        request.vessel().name() + " is open",
+                        "This way stands for days without heat, and wants glass with a lid: take a jar, or a way that is warm throughout.",
+                        false));
     }
 
     private static String days(long days) {

@@ -92,10 +92,27 @@ class ChargeTest {
                 Optional.of(Density.ofGramsPerMillilitre(0.2)),
                 5);
         assertThat(weighed.looseBulk().millilitres()).isCloseTo(300, within(1e-9));
-        assertThat(weighed.at(MATERIA.texture(Part.LEAF, Cut.GROUND))
-                        .looseBulk()
-                        .millilitres())
-                .isCloseTo(200, within(1e-9));
+    }
+
+    /**
+     * 100 g chopped root: usual 500 mL, which with 71.4 mL of root wants 571 of the 450 a half litre gives; 100/0.35·1.15/1.6 − 71.4 + 88.4
+     * = 222.3 covers, so 225 is poured there, and 500 wherever there is room for it.
+     */
+    @Test
+    void whatCoversIsPouredOnlyWhereTheUsualHasNoRoom() {
+        Charge small = charge(Part.ROOT, Cut.CUT_AND_SIFTED, 100, 0, jar(500, 75));
+        OilWish usual = new OilWish.ToCover();
+        assertThat(usual.isReduced(small)).isTrue();
+        assertThat(usual.oilFor(small).millilitres()).isEqualTo(225);
+        assertThat(usual.isReduced(small.in(jar(1000, 95)))).isFalse();
+        assertThat(usual.oilFor(small.in(jar(1000, 95))).millilitres()).isEqualTo(500);
+        // Nothing is gained in a jar that holds neither: the usual stays, and says that it is too much.
+        assertThat(usual.isReduced(small.in(jar(250, 65)))).isFalse();
+        assertThat(JarChoice.smallest(List.of(jar(500, 75), jar(1000, 95)), small, usual))
+                .contains(jar(1000, 95));
+        assertThat(JarChoice.smallest(List.of(jar(250, 65), jar(500, 75)), small, usual))
+                .contains(jar(500, 75));
+        assertThat(new OilWish.ByRatio(5).isReduced(small)).isFalse();
     }
 
     @Test
@@ -188,8 +205,10 @@ class ChargeTest {
         return new TreeMap<>(Map.of(
                 Cut.GROUND,
                 new Herbs(charge.herbs().portions().stream()
-                        .map(portion ->
-                                portion.at(MATERIA.texture(portion.texture().part(), Cut.GROUND)))
+                        .map(portion -> portion(
+                                portion.texture().part(),
+                                Cut.GROUND,
+                                portion.mass().grams()))
                         .toList())));
     }
 

@@ -80,14 +80,14 @@ class SourceCurveTest {
         List<SourceCurve> curves = List.of(curve(HeatSetting.LOW, 500, 66, 70), curve(HeatSetting.WARM, 500, 48, 70));
         assertThat(SourceLearned.advice("The cooker", curves, HALF_LITRE, Method.SLOW_WARM.first(), say))
                 .contains(
-                        "The cooker: on warm it ends at about 48 °C (once): suits, 6.5 of 8 h in its band; on low it ends"
-                                + " at about 66 °C (once): too"
-                                + " hot for this way.");
+                        "The cooker, with about 500 mL in it: on warm it ends at about 48 °C (once): suits, 6.5 of 8 h in its band; "
+                                + "on low it ends at about 66 °C (once): too hot for this way.");
         assertThat(SourceLearned.advice(
                         "The cooker", curves.subList(0, 1), Volume.ofMillilitres(1500), Method.SLOW_WARM.first(), say))
                 .contains(
-                        "The cooker, with 500 mL in it, on low it ends at about 66 °C (once): too hot for this way. Nothing it"
-                                + " was turned to so far stays under the ceiling of this way.");
+                        "The cooker, with 500 mL in it, unlike the 1.5 L here, whose warming up is taken as 45 min: on low it ends"
+                                + " at about 66 °C (once): too hot for this way. Nothing it was turned to so far stays under the ceiling"
+                                + " of this way.");
         assertThat(SourceLearned.advice("The cooker", List.of(), HALF_LITRE, Method.SLOW_WARM.first(), say))
                 .isEmpty();
     }

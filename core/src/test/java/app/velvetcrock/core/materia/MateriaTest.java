@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class MateriaTest {
@@ -31,6 +32,29 @@ class MateriaTest {
         materia.supplies().forEach(supply -> traits.addAll(supply.traits()));
         traits.removeAll(NO_CAUTION);
         assertThat(Cautions.shipped().traits()).containsAll(traits);
+    }
+
+    /** Airy flowers take 1:10 whole or crumbled, 1:7 cut and sifted, 1:5 ground or powdered; leaf 1:5 always (craft: ratios). */
+    @Test
+    void aFinerCutTakesLessOil() {
+        HerbKind flower = materia.herb("calendula").orElseThrow();
+        assertThat(Stream.of(Cut.values()).map(flower::usualRatio)).containsExactly(10.0, 10.0, 7.0, 5.0, 5.0, 5.0);
+        HerbKind leaf = materia.herb("nettle").orElseThrow();
+        assertThat(Stream.of(Cut.values()).map(leaf::usualRatio)).containsOnly(5.0);
+    }
+
+    /** Wet herb ground or powdered lies as a paste, whatever the part: 0.80; wilted half-way to the 0.30 of it dried. */
+    @Test
+    void wetHerbGroundLiesClose() {
+        for (Part part : Part.values()) {
+            assertThat(materia.texture(part, Cut.GROUND).bulkIn(Moisture.FRESH).gramsPerMillilitre())
+                    .isEqualTo(0.80);
+            assertThat(materia.texture(part, Cut.GROUND).bulkIn(Moisture.WILTED).gramsPerMillilitre())
+                    .isEqualTo(0.55);
+        }
+        assertThat(Stream.of(Cut.WHOLE, Cut.CRUMBLED, Cut.CUT_AND_SIFTED)
+                        .map(cut -> materia.texture(Part.FLOWER, cut).bulk().gramsPerMillilitre()))
+                .containsExactly(0.08, 0.10, 0.13);
     }
 
     @Test

@@ -185,6 +185,39 @@ class FitnessTest {
                 .isEqualTo(ways);
     }
 
+    /** What stands there until somebody chooses: hemp oil is never put to 60 °C by itself, and whoever does it is told. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+            calendula | DRIED | rapeseed | slow-warm
+            calendula | DRIED | hemp     | slow-warm~gentle
+            nettle    | DRIED | hemp     | cold-dark
+            propolis  | DRIED | rapeseed | slow-warm
+            propolis  | DRIED | hemp     | slow-warm~gentle
+            nettle    | FRESH | hemp     | fresh-low
+            """)
+    void whatStandsThereAtFirstSparesAFragileOil(String herb, Moisture moisture, String carrier, String way) {
+        Choice first = Choice.fittest(new Situation(
+                List.of(ingredient(herb, moisture)),
+                materia.carrier(carrier).orElseThrow(),
+                Use.HANDS,
+                Means.of(Temperature.ofCelsius(14), Optional.empty())));
+        assertThat(first.method().key()).isEqualTo(way);
+        assertThat(first.fitness().advice().stream().anyMatch(line -> line.contains("is fragile: keep it under 50")))
+                .isEqualTo(way.equals("fresh-low") && carrier.equals("hemp"));
+    }
+
+    /** What stands for days without heat wants glass with a lid; a rest of hours does not. */
+    @Test
+    void openPotsTakeHeatOnly() {
+        assertThat(Method.shipped().stream()
+                        .filter(way -> !way.takesOpenVessel())
+                        .map(Method::key))
+                .containsExactlyInAnyOrder("cold-dark", "sun-window", "heat-rest");
+    }
+
     @Test
     void weakSpiritIsRefusedWithWhatToGet() {
         Situation weak = new Situation(

@@ -6,6 +6,7 @@ import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.spirit.Strength;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -46,6 +47,38 @@ class MadeKeepingTest {
         assertThat(keeps.date()).isEqualTo(till);
         assertThat(keeps.limitedBy()).startsWith(why.replace(';', ','));
         assertThat(keeps.notForSale()).isEqualTo(till.isEqual(LocalDate.of(2026, 12, 1)));
+    }
+
+    /**
+     * With vitamin E at 0.1 to 0.5 %, or rosemary extract at 0.02 to 0.1 %, an infused oil has the antioxidant's bonus; with less, with
+     * more, or with both it has none, and a plain oil's own end stays what it is.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "vitamin-e 0.001, 2028-01-10",
+        "vitamin-e 0.005, 2028-01-10",
+        "vitamin-e 0.0009, 2027-11-24",
+        "vitamin-e 0.0052, 2027-11-24",
+        "rosemary-extract 0.0002, 2028-01-10",
+        "rosemary-extract 0.0012, 2027-11-24",
+        "vitamin-e 0.003 rosemary-extract 0.0005, 2027-11-24"
+    })
+    void whatGuardsAnOilLengthensIt(String stirred, LocalDate till) {
+        List<MadeKeeping.Brings> brought = new ArrayList<>();
+        String[] words = stirred.split(" ");
+        for (int i = 0; i < words.length; i += 2) {
+            brought.add(brings(words[i], Double.parseDouble(words[i + 1]), null));
+        }
+        MadeKeeping.Ends infused =
+                new MadeKeeping.Ends("nettle", OIL.date(), Optional.empty(), Optional.of(LocalDate.of(2028, 1, 10)));
+        MadeKeeping keeps = MadeKeeping.of(MADE, List.of(infused), brought);
+        assertThat(keeps.date()).isEqualTo(till);
+        boolean longer = till.isAfter(OIL.date());
+        assertThat(keeps.limitedBy().contains(" with ")).isEqualTo(longer);
+        // Should it be left out after all, the oil's own day holds.
+        assertThat(keeps.limits().stream().anyMatch(limit -> limit.unless().isPresent()))
+                .isEqualTo(longer);
+        assertThat(MadeKeeping.of(MADE, List.of(OIL), brought).date()).isEqualTo(OIL.date());
     }
 
     @Test

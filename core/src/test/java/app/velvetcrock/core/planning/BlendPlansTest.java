@@ -46,20 +46,20 @@ class BlendPlansTest {
     private final Planner planner = new Planner(Cautions.shipped(), materia);
 
     /**
-     * 30 g cut nettle leaf (0.15), 15 g cut self-heal tops (0.08), 20 g cut marshmallow root (0.35), in a litre 100 mm across
+     * 30 g cut nettle leaf (0.15), 15 g cut self-heal tops (0.13), 20 g cut marshmallow root (0.35), in a litre 100 mm across
      * (7854 mm², 20 mm are 157.1 mL).
-     * D 65/1.4 = 46.43; loose (200 + 187.5 + 57.14)·1.15 = 511.3; pressed 511.3/1.6 = 319.6. Needs 622 loose, 430.2 pressed;
-     * usual 65·5 = 325: so 435 mL, 1:6.7.
-     * It keeps 1.3·30 + 1.3·15 + 0.6·20 = 70.5 and 5 on the cloth: 359.5 back; sd √((0.4·30)² + (0.4·15)² + (0.2·20)² + 3²) = 14.3.
+     * D 65/1.4 = 46.43; loose (200 + 115.4 + 57.14)·1.15 = 428.4; pressed 428.4/1.6 = 267.8. Needs 539 loose, 378.4 pressed;
+     * usual 65·5 = 325: so 380 mL, 1:5.8.
+     * It keeps 1.3·30 + 1.3·15 + 0.6·20 = 70.5 and 5 on the cloth: 304.5 back; sd √((0.4·30)² + (0.4·15)² + (0.2·20)² + 3²) = 14.3.
      */
     @Test
     void threeHerbsAddUp() {
         BatchPlan plan = planner.plan(
                 request("nettle 30 DRIED, self-heal 15 DRIED, marshmallow 20 DRIED", Method.COLD_AND_DARK));
-        assertThat(plan.charge().looseNeed().millilitres()).isCloseTo(622, within(0.1));
-        assertThat(plan.charge().pressedNeed().millilitres()).isCloseTo(430.2, within(0.1));
-        assertThat(plan.charge().oil().millilitres()).isEqualTo(435);
-        assertThat(plan.yield().expected().millilitres()).isCloseTo(359.5, within(1e-6));
+        assertThat(plan.charge().looseNeed().millilitres()).isCloseTo(539.1, within(0.1));
+        assertThat(plan.charge().pressedNeed().millilitres()).isCloseTo(378.4, within(0.1));
+        assertThat(plan.charge().oil().millilitres()).isEqualTo(380);
+        assertThat(plan.yield().expected().millilitres()).isCloseTo(304.5, within(1e-6));
         assertThat(plan.yield().spread()).isCloseTo(14.3, within(0.05));
         assertThat(plan.request().herbNames()).isEqualTo("Nettle, self-heal and marshmallow root");
         assertThat(plan.request().herb().kind().key()).isEqualTo("nettle");
@@ -105,16 +105,21 @@ class BlendPlansTest {
     }
 
     /**
-     * The same where the fresh herb wilts before the oil goes in: its 9 g of dry matter then stand in 22.5 g, 13.5 of them water.
-     * 17.5 in all less 6.14 and 0.28: 11.1 g.
+     * The same where the fresh herb would wilt first, which counts once it is weighed: the water stands as it is, and beside it that its
+     * 9 g of dry matter would then stand in 22.5 g, 13.5 of them water: 17.5 in all less 6.14 and 0.28, 11.1 g.
      */
     @Test
-    void waterOfHerbThatWiltsFirstIsSaidAsTheOilGoesIn() {
+    void wiltingCountsOnceItIsWeighed() {
         BatchPlan plan = planner.plan(with(
                 request("nettle 40 DRIED, nettle 60 FRESH", Method.FRESH_LOW_HEAT),
                 new OilWish.Exactly(Volume.ofMillilitres(300))));
-        assertThat(plan.water().brought().grams()).isCloseTo(17.5, within(1e-9));
-        assertThat(plan.water().free().grams()).isCloseTo(11.1, within(0.05));
+        assertThat(plan.water().brought().grams()).isCloseTo(55, within(1e-9));
+        assertThat(plan.water().free().grams()).isCloseTo(48.6, within(0.05));
+        assertThat(plan.waterIfWilted().orElseThrow().brought().grams()).isCloseTo(17.5, within(1e-9));
+        assertThat(plan.waterIfWilted().orElseThrow().free().grams()).isCloseTo(11.1, within(0.05));
+        assertThat(planner.plan(request("nettle 60 WILTED", Method.FRESH_LOW_HEAT))
+                        .waterIfWilted())
+                .isEmpty();
     }
 
     /** Free water never falls when a herb is taken wetter, whatever else is in the jar. */

@@ -56,7 +56,7 @@ class RecipeReaderTest {
             ½ cup coconut oil                        | coconut        | 108.9
             1 tsp vitamin E                          | vitamin-e      | 4.7
             1 tbsp honey                             | honey          | 21
-            2 tbsp achillea millefolium              | yarrow         | 2.4
+            2 tbsp achillea millefolium              | yarrow         | 3.8
             100 g ribwort                            | plantain       | 100
             12 × 0.8 g calendula heads               | calendula      | 9.6
             """)
