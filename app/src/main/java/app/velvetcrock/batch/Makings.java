@@ -194,7 +194,7 @@ public class Makings {
     @Transactional(readOnly = true)
     public List<Sheet> made(@Nullable String kind, int most) {
         List<Sheet> sheets = among(ids(
-                "f.state = 'STRAINED' and (cast(:kind as text) is null or f.herbs = array[cast(:kind as text)]) order by f.number desc",
+                "f.state = 'POURED' and (cast(:kind as text) is null or f.herbs = array[cast(:kind as text)]) order by f.number desc",
                 kind,
                 most));
         return sheets.stream()
@@ -288,7 +288,7 @@ public class Makings {
         return new Facts(
                 !sheet.isBegun()
                         ? Course.State.NEVER_STARTED
-                        : poured.isPresent() ? Course.State.STRAINED : Course.State.STANDING,
+                        : poured.isPresent() ? Course.State.POURED : Course.State.STANDING,
                 List.of(sheet.plan().made().kind()),
                 List.of(),
                 sheet.holding().stream().findFirst().map(at -> house.dayOf(at.at())),

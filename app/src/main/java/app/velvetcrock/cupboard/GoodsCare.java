@@ -17,6 +17,7 @@ import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -41,6 +42,10 @@ class GoodsCare {
     @Transactional
     public UUID smelled(Stock.OfGood good, boolean passed, Doing<?> doing) {
         Makings.Sheet sheet = makings.locked(good.batch());
+        Optional<Makings.Said> before = makings.said(doing.key());
+        if (before.isPresent()) {
+            return before.get().entry();
+        }
         MayAtThePan.smell(
                         new MayAtThePan.Standing(
                                 sheet.number(), sheet.course(), sheet.holding(), sheet.beginning(), Mass.ZERO),

@@ -146,6 +146,7 @@ public record BatchTold(
                             way,
                             course.strainedOn().map(house::date).orElse(""),
                             course.heat().isPresent() ? "" : " after " + house.days(course.day()));
+            case POURED -> "Poured.";
             case DISCARDED -> "Thrown out. " + sheet.lesson();
             case NEVER_STARTED -> "Taken back: nothing stands in a jar, and the stock is where it was.";
         };

@@ -229,6 +229,25 @@ class LedgerTest {
         assertThat(number("select balance from lot where id = :lot", other)).isZero();
     }
 
+    /** Whoever says it, a form, a line of shorthand or a device that sends anew: a deed of one key is done once. */
+    @Test
+    void aDeedAtTheStoresIsDoneOnceForItsKey() {
+        UUID lot = Current.as(person, () -> herb(80));
+        UUID key = UUID.randomUUID();
+        List<UUID> done = new ArrayList<>();
+        for (int i = 0; i < 2; i++) {
+            done.add(Current.as(
+                    person,
+                    () -> deeds.done(Current.doing(
+                            new StoreDeed.TakeOut(lot, 30_000, Held.DRAW, ""),
+                            key,
+                            Instant.parse("2026-11-24T08:00:00Z"),
+                            ""))));
+        }
+        assertThat(done.get(1)).isEqualTo(done.get(0));
+        assertThat(number("select balance from lot where id = :lot", lot)).isEqualTo(50_000);
+    }
+
     /** A bottle is open from the first pouring, in whatever order they are written down; a day that was said stays. */
     @Test
     void whatWasPouredFirstOpenedTheBottle() {

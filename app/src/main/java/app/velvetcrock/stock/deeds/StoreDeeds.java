@@ -4,6 +4,7 @@ import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.deed.MayAtStores;
 import app.velvetcrock.core.deed.StoreDeed;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
@@ -12,7 +13,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,9 +29,11 @@ public class StoreDeeds {
     private final Map<Class<?>, Hand<StoreDeed>> hands = new HashMap<>();
     private final StandingLots lots;
     private final Households households;
+    private final JdbcClient sql;
     private final Clock clock;
 
-    StoreDeeds(List<StoreHands> all, StandingLots lots, Households households, Clock clock) {
+    StoreDeeds(List<StoreHands> all, StandingLots lots, Households households, JdbcClient sql, Clock clock) {
+        this.sql = sql;
         this.lots = lots;
         this.households = households;
         this.clock = clock;
@@ -61,7 +66,7 @@ public class StoreDeeds {
     }
 
     /**
-     * Does a deed at the stores.
+     * Does a deed at the stores, once for its key, whoever says it.
      *
      * @return the deed by which all it moved is taken back; of what moved nothing, or made something, that thing
      * @throws Refused with the field it hangs on, where it may not be done; nothing is changed
@@ -70,14 +75,34 @@ public class StoreDeeds {
     public UUID done(Doing<? extends StoreDeed> doing) {
         StoreDeed deed = doing.deed();
         Instant now = clock.instant();
+        List<MayAtStores.Standing> standing = lots.locked(deed.lots());
+        Optional<UUID> before = said(doing.key());
+        if (before.isPresent()) {
+            return before.get();
+        }
         MayAtStores.be(
                         deed,
-                        lots.locked(deed.lots()),
+                        standing,
                         new May.Times(doing.at(), now, households.current().wording()))
                 .ifPresent(refusal -> {
                     throw new Refused(refusal);
                 });
-        return Objects.requireNonNull(hands.get(deed.getClass()))
+        UUID done = Objects.requireNonNull(hands.get(deed.getClass()))
                 .does(new Doing<>(doing.key(), May.atLatest(doing.at(), now), doing.by(), doing.typed(), deed));
+        sql.sql("insert into store_deed (stillroom_id, client_key, done) values (:stillroom, :key, :done)")
+                .param("stillroom", Current.stillroom())
+                .param("key", doing.key())
+                .param("done", done)
+                .update();
+        return done;
+    }
+
+    /** What a deed of this key did, where it was done already. */
+    private Optional<UUID> said(UUID key) {
+        return sql.sql("select done from store_deed where stillroom_id = :stillroom and client_key = :key")
+                .param("stillroom", Current.stillroom())
+                .param("key", key)
+                .query(UUID.class)
+                .optional();
     }
 }

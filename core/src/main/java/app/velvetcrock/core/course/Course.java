@@ -68,6 +68,8 @@ public record Course(
     public enum State {
         STANDING,
         STRAINED,
+        /** Of a making: it was poured. */
+        POURED,
         /** Thrown out before it was strained. */
         DISCARDED,
         /** The start itself was taken back. */

@@ -39,7 +39,7 @@ public record Facts(
                     case STRAINED -> course.strainedOn();
                     case DISCARDED -> log.firstAt(Line.Discarded.class)
                             .map(at -> at.atZone(zone).toLocalDate());
-                    case STANDING, NEVER_STARTED -> Optional.empty();
+                    case STANDING, POURED, NEVER_STARTED -> Optional.empty();
                 };
         return new Facts(
                 course.state(),

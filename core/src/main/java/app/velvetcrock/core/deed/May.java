@@ -315,6 +315,7 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
     private static String word(Course.State state) {
         return switch (state) {
             case STRAINED -> "it was strained";
+            case POURED -> "it was poured";
             case DISCARDED -> "it was thrown out";
             case NEVER_STARTED, STANDING -> "its start was taken back";
         };
