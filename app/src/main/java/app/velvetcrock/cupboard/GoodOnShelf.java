@@ -2,7 +2,8 @@ package app.velvetcrock.cupboard;
 
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.label.Ingredients;
-import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.label.NetWeight;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.KeptBack;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.House;
@@ -98,16 +99,15 @@ record GoodOnShelf(
         /** {@code called}: what stands at its head. */
         static Label of(
                 String called, GoodOnShelf shelf, int number, MakingPlan plan, List<Ingredients.One> all, Dated dated) {
-            double grams = shelf.good().inPieces()
-                    ? shelf.good().each().grams()
-                    : shelf.good().mass().grams();
+            Mass net =
+                    shelf.good().inPieces() ? shelf.good().each() : shelf.good().mass();
             return new Label(
                     called,
                     "%s for %s, for skin only"
                             .formatted(plan.made().word(), plan.use().word()),
                     Ingredients.line(all),
                     String.join(", ", Ingredients.allergens(all)),
-                    "%d g (%s oz)".formatted(Math.round(grams), Decimals.upTo(grams / 28.3495, 1)),
+                    NetWeight.of(net),
                     dated.house().date(dated.made()),
                     dated.house().date(shelf.good().useBy()),
                     String.join(". ", plan.cautions()) + (plan.cautions().isEmpty() ? "" : ". ")

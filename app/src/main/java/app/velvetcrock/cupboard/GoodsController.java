@@ -3,12 +3,14 @@ package app.velvetcrock.cupboard;
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.catalogue.AllowedWords;
 import app.velvetcrock.core.label.Claims;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Cause;
+import app.velvetcrock.stock.Costs;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.LotStory;
 import app.velvetcrock.stock.Oils.Taking;
@@ -46,6 +48,7 @@ class GoodsController {
 
     private final Goods goods;
     private final Stores stores;
+    private final Costs costs;
     private final Makings makings;
     private final Households households;
     private final Clock clock;
@@ -56,6 +59,7 @@ class GoodsController {
     GoodsController(
             Goods goods,
             Stores stores,
+            Costs costs,
             Makings makings,
             GoodsLabel labels,
             GoodsCare care,
@@ -67,6 +71,7 @@ class GoodsController {
         this.claims = claims;
         this.goods = goods;
         this.stores = stores;
+        this.costs = costs;
         this.makings = makings;
         this.households = households;
         this.clock = clock;
@@ -114,11 +119,21 @@ class GoodsController {
         return whys;
     }
 
-    private static List<StoryLine> story(LotStory story, Stock.OfGood good, House house) {
+    /** What was thrown out cost, where what went into it has a price. */
+    private String lost(LotStory.Line line, Stock.OfGood good, House house) {
+        return Optional.of(line)
+                .filter(LotStory.Line::lost)
+                .map(gone -> good.inPieces() ? good.each().times(gone.amount()) : Mass.ofMilligrams(gone.amount()))
+                .flatMap(mass -> costs.share(good.batch(), mass))
+                .map(cost -> ", which cost " + house.money(cost))
+                .orElse("");
+    }
+
+    private List<StoryLine> story(LotStory story, Stock.OfGood good, House house) {
         List<StoryLine> lines = new ArrayList<>(story.lines().stream()
                 .map(line -> new StoryLine(
                         house.moment(line.happenedAt()),
-                        line.why(),
+                        line.why() + lost(line, good, house),
                         (line.in() ? "+ " : "− ")
                                 + (good.inPieces()
                                         ? String.valueOf(line.amount())

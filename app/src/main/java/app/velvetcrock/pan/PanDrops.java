@@ -55,7 +55,7 @@ final class PanDrops {
             return "";
         }
         String photo = ceilings.photo()
-                .map(sums -> " Together %s of what skin in the sun bears."
+                .map(sums -> " In the sun it is %s of what skin bears."
                         .formatted(Decimals.upTo(Math.round(sums * PERCENT) / PERCENT, 2)))
                 .orElse("");
         return "Together %s of at most %s for %s.%s"

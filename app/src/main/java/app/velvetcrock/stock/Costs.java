@@ -49,6 +49,15 @@ public class Costs {
                 .toList());
     }
 
+    /** What so much of what was made in a batch cost: its share, by weight, of all that went in; absent where no price is known. */
+    @Transactional(readOnly = true)
+    public Optional<Long> share(UUID batch, Mass made) {
+        long in = movements.usedIn(batch).stream().mapToLong(m -> -m.amount).sum();
+        return in <= 0
+                ? Optional.empty()
+                : ofBatch(batch).map(cost -> Math.round(cost.minor() * (made.toMilligrams() / (double) in)));
+    }
+
     /** What some lots' parts cost, each by its lot's mean cost. */
     @Transactional(readOnly = true)
     public Optional<Cost> of(List<Taken> taken) {

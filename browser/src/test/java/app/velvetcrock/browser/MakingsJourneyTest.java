@@ -253,7 +253,7 @@ class MakingsJourneyTest {
         page.click("#within");
         shows("#drops", "68 drops of Lemon");
         assertThat(page.locator("#over").count()).isZero();
-        assertThat(window.text("#drops")).contains("Phototoxic together");
+        assertThat(window.text("#drops")).contains("of what skin bears");
         page.click("#users summary");
         assertThat(window.text("#users li:has-text('a baby')")).contains("over");
     }

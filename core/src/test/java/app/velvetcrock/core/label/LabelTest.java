@@ -80,4 +80,17 @@ class LabelTest {
                         .filter(key -> inci.of(key).isEmpty()))
                 .containsExactly("hydrosol", "tincture");
     }
+
+    /** 51.9 g are 51, and 1.8307 oz are 1.83; of little a place more is said: 4.69 g 4.6, 0.165 oz 0.16. Never more than there is. */
+    @ParameterizedTest
+    @CsvSource({
+        "51.9, 51 g (1.83 oz)",
+        "51, 51 g (1.79 oz)",
+        "4.69, 4.6 g (0.16 oz)",
+        "9.99, 9.9 g (0.35 oz)",
+        "283.495, 283 g (10 oz)"
+    })
+    void netWeightIsRoundedDown(double grams, String said) {
+        assertThat(NetWeight.of(Mass.ofGrams(grams))).isEqualTo(said);
+    }
 }
