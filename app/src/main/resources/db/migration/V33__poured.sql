@@ -1,4 +1,6 @@
--- A making that was poured has a state of its own; what was done at the stores is known by the key it was said with.
+-- A making that was poured has a state of its own; what was done at the stores is known by the key it was said with; a day of opening
+-- that somebody said is told from one that follows from a pouring.
+alter table lot add column opened_said boolean not null default false;
 alter table batch_facts drop constraint batch_facts_state_check;
 alter table batch_facts drop constraint batch_facts_check;
 update batch_facts set state = 'POURED' where kind = 'MAKING' and state = 'STRAINED';

@@ -229,9 +229,13 @@ public class Bench {
             List<JarSplit.Share> shares, BenchReading.Asked asked, List<Vessel> free, BenchReading.Desk desk) {
         List<OfJar> jars = desk.shelves().jars();
         PlanRequest whole = asked.request(jars.get(jars.size() - 1), free);
-        return shares.stream()
+        List<BenchWork.Part> parts = shares.stream()
                 .map(share -> part(whole.part(share), asked, jarOf(jars, share.vessel()), desk))
                 .toList();
+        if (parts.stream().anyMatch(part -> asked.oil().isReduced(part.plan().charge()))) {
+            desk.fields().echo("oil", "what covers it; these jars have no room for the usual");
+        }
+        return parts;
     }
 
     private static OfJar jarOf(List<OfJar> jars, Vessel vessel) {

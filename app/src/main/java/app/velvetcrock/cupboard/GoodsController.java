@@ -120,20 +120,21 @@ class GoodsController {
     }
 
     /** What was thrown out cost, where what went into it has a price. */
-    private String lost(LotStory.Line line, Stock.OfGood good, House house) {
-        return Optional.of(line)
-                .filter(LotStory.Line::lost)
-                .map(gone -> good.inPieces() ? good.each().times(gone.amount()) : Mass.ofMilligrams(gone.amount()))
-                .flatMap(mass -> costs.share(good.batch(), mass))
-                .map(cost -> ", which cost " + house.money(cost))
+    private static String lost(LotStory.Line line, Stock.OfGood good, Optional<Double> each, House house) {
+        Mass gone = good.inPieces() ? good.each().times(line.amount()) : Mass.ofMilligrams(line.amount());
+        return each.filter(cost -> line.lost())
+                .map(cost -> ", which cost " + house.money(Math.round(cost * gone.toMilligrams())))
                 .orElse("");
     }
 
     private List<StoryLine> story(LotStory story, Stock.OfGood good, House house) {
+        Optional<Double> each = story.lines().stream().anyMatch(LotStory.Line::lost)
+                ? costs.ofMilligram(good.batch())
+                : Optional.empty();
         List<StoryLine> lines = new ArrayList<>(story.lines().stream()
                 .map(line -> new StoryLine(
                         house.moment(line.happenedAt()),
-                        line.why() + lost(line, good, house),
+                        line.why() + lost(line, good, each, house),
                         (line.in() ? "+ " : "− ")
                                 + (good.inPieces()
                                         ? String.valueOf(line.amount())

@@ -49,13 +49,11 @@ public class Costs {
                 .toList());
     }
 
-    /** What so much of what was made in a batch cost: its share, by weight, of all that went in; absent where no price is known. */
+    /** What a milligram of what was made in a batch cost: its share, by weight, of all that went in; absent where no price is known. */
     @Transactional(readOnly = true)
-    public Optional<Long> share(UUID batch, Mass made) {
+    public Optional<Double> ofMilligram(UUID batch) {
         long in = movements.usedIn(batch).stream().mapToLong(m -> -m.amount).sum();
-        return in <= 0
-                ? Optional.empty()
-                : ofBatch(batch).map(cost -> Math.round(cost.minor() * (made.toMilligrams() / (double) in)));
+        return in <= 0 ? Optional.empty() : ofBatch(batch).map(cost -> cost.minor() / (double) in);
     }
 
     /** What some lots' parts cost, each by its lot's mean cost. */

@@ -133,6 +133,7 @@ public class Ledger {
         back.reverses = movement.id;
         change(lot, back);
         if (POURS.contains(lot.kind)
+                && !lot.openedSaid
                 && movement.amount < 0
                 && households.current().dayOf(movement.happenedAt).equals(lot.openedOn)) {
             // What opened it holds no more: the next to be poured did, or it is sealed as before.
@@ -235,7 +236,7 @@ public class Ledger {
      * poured before opened it then. A day somebody said stays.
      */
     private void open(Lot lot, Why why) {
-        if (!POURS.contains(lot.kind) || why.cause() == Cause.DISCARDED) {
+        if (!POURS.contains(lot.kind) || why.cause() == Cause.DISCARDED || lot.openedSaid) {
             return;
         }
         LocalDate day = households.current().dayOf(why.at());

@@ -84,6 +84,9 @@ class Lot {
     @Nullable
     LocalDate openedOn;
 
+    /** True where somebody said that day; else it follows from what was poured first. */
+    boolean openedSaid;
+
     @Nullable
     LocalDate bestBefore;
 
@@ -137,6 +140,7 @@ class Lot {
         lot.density = density;
         lot.acquiredOn = acquiredOn;
         lot.openedOn = openedOn;
+        lot.openedSaid = openedSaid;
         lot.bestBefore = bestBefore;
         lot.words = words;
         lot.whence = whence == null ? null : whence.unpriced();
@@ -218,6 +222,12 @@ class Lot {
 
     boolean isPriced() {
         return whence != null && whence.priceMinor != null;
+    }
+
+    /** The day somebody said it was opened; nothing said of a sealed one. */
+    void opened(@Nullable LocalDate said) {
+        openedOn = said;
+        openedSaid = said != null;
     }
 
     /** The cost of so much of it, in minor units; absent where none is known. */

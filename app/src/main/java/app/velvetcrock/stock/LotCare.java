@@ -141,6 +141,7 @@ public class LotCare implements StoreHands, StandingLots {
         }
         both.acquiredOn = earlier(first.acquiredOn, second.acquiredOn);
         both.openedOn = earlier(first.openedOn, second.openedOn);
+        both.openedSaid = first.openedSaid || second.openedSaid;
         both.bestBefore = earlier(first.bestBefore, second.bestBefore);
         long sum = first.balance + second.balance;
         boolean priced = first.isPriced() && second.isPriced();
@@ -224,9 +225,10 @@ public class LotCare implements StoreHands, StandingLots {
     }
 
     private UUID open(Doing<StoreDeed.Open> doing) {
-        locked(doing.deed().lot()).openedOn =
-                doing.deed().opened() ? households.current().dayOf(doing.at()) : null;
-        return doing.deed().lot();
+        Lot lot = locked(doing.deed().lot());
+        lot.openedOn = doing.deed().opened() ? households.current().dayOf(doing.at()) : null;
+        lot.openedSaid = doing.deed().opened();
+        return lot.id;
     }
 
     /** Takes a deed back, once however often it is asked. */

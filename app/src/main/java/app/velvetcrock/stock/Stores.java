@@ -105,7 +105,7 @@ public class Stores implements Catalogue.Stored {
         Lot lot = new Lot(
                 LotKind.CARRIER, carrier.kind().key(), carrier.kind().common(), carrier.typed(), clock.instant());
         lot.density = Columns.decimal(carrier.kind().density());
-        lot.openedOn = carrier.opened();
+        lot.opened(carrier.opened());
         lot.bestBefore = carrier.bestBefore();
         return bringIn(lot, carrier.mass().toMilligrams(), carrier.provenance());
     }
@@ -116,7 +116,7 @@ public class Stores implements Catalogue.Stored {
         Lot lot = new Lot(LotKind.of(kind.type()), kind.key(), kind.common(), supply.typed(), clock.instant());
         lot.words = Catalogue.words(kind.common(), kind.botanical(), kind.synonyms());
         lot.density = Columns.decimal(supply.density());
-        lot.openedOn = supply.opened();
+        lot.opened(supply.opened());
         lot.bestBefore = supply.bestBefore();
         lot.abv = supply.abv();
         return bringIn(lot, supply.mass().toMilligrams(), supply.provenance());
@@ -136,7 +136,10 @@ public class Stores implements Catalogue.Stored {
                 .or(() -> materia.supply(key)
                         .map(kind -> add(new Arrival.Supply(
                                 kind, mass, kind.density(), null, null, null, Provenance.UNSAID, typed))))
-                .orElseThrow(() -> new NotHere("that kind"));
+                .orElseThrow(() -> new Refused(
+                        "amount",
+                        "An oil of your own is put up and strained, not brought in.",
+                        "at most what is left of it, or another"));
     }
 
     /** Tins, bottles and pots to fill: counted in pieces, with what one holds. */

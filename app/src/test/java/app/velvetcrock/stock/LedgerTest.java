@@ -264,6 +264,11 @@ class LedgerTest {
         UUID said = Current.as(person, () -> bottle(olive, LocalDate.of(2026, 11, 10)));
         pours(said, "2026-10-01");
         assertThat(opened(said)).isEqualTo("2026-11-10");
+        // Poured on the very day that was said, and that taken back: it is open since then all the same.
+        pours(said, "2026-11-10");
+        Current.as(person, () -> inTransaction(() -> ledger.reverse(earliest(said))));
+        Current.as(person, () -> inTransaction(() -> ledger.reverse(latest(said))));
+        assertThat(opened(said)).isEqualTo("2026-11-10");
     }
 
     private UUID bottle(CarrierKind kind, LocalDate opened) {
@@ -276,6 +281,13 @@ class LedgerTest {
                 person,
                 () -> inTransaction(
                         () -> ledger.take(lot, Mass.ofGrams(10), new Ledger.Why(Cause.USED, null, null, noon))));
+    }
+
+    private Movement latest(UUID lot) {
+        return movements.ofLot(lot).stream()
+                .filter(one -> one.amount < 0)
+                .max(Comparator.comparing(one -> one.happenedAt))
+                .orElseThrow();
     }
 
     private Movement earliest(UUID lot) {

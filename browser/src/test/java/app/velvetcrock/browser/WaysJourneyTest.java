@@ -196,6 +196,12 @@ class WaysJourneyTest {
         page.waitForSelector(
                 "#amount + .beside:empty", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.ATTACHED));
         page.waitForSelector("#jar + .beside:has-text('smallest of yours')");
+        // The next row of a blend comes when the last has its herb.
+        page.click("#blend summary");
+        assertThat(page.locator("[id='more[4].herb']").count()).isZero();
+        page.selectOption("[id='more[3].herb']", new SelectOption().setIndex(1));
+        assertThat(page.getAttribute("[id='more[4].herb']", "name")).isEqualTo("more[4].herb");
+        assertThat(page.inputValue("[id='more[4].amount']")).isEmpty();
     }
 
     /** Dragging or typing keeps what is opened and what is being typed elsewhere: the sums stay open. */

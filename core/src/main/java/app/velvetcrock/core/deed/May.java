@@ -205,11 +205,12 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
                 .last(Line.Strained.class)
                 .filter(strained -> strained.seen().clarity() == Clarity.CLOUDY
                         && strained.seen().water().millilitres() <= 0
+                        && !hasHappened(times.at(), times.now())
                         && !standing.course().moistFood()
                         && standing.log().last(Line.Settled.class).isEmpty())
                 .map(strained -> Refusal.of(
                         ("Water or powder was seen in batch %d when it was strained. Let it settle, decant or filter it, and write "
-                                        + "down what is left; then bottle.")
+                                        + "down what is left; then bottle. If it was bottled already, say when.")
                                 .formatted(standing.number())));
     }
 
