@@ -49,6 +49,7 @@ class ArchitectureTest {
             Set.of("stock"),
             Set.of("rack", "batch"),
             Set.of("recipes", "errands"),
+            Set.of("melt"),
             Set.of("bench", "tend", "press", "cupboard", "pan", "devices"),
             Set.of("rounds", "stores", "recipepages", "hob"),
             Set.of("shelf"),

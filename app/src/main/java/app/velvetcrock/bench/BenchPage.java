@@ -262,8 +262,9 @@ public record BenchPage(
                                 house.about(water.free()),
                                 share,
                                 plan.waterIfWilted()
-                                        .map(wilted -> "; %s if it wilts first: weigh it then"
-                                                .formatted(house.about(wilted.free())))
+                                        .map(wilted ->
+                                                "; %s if it wilts first: on the rack, weighed and taken down wilted"
+                                                        .formatted(house.about(wilted.free())))
                                         .orElse("")),
                 share,
                 100 * Math.min(1, water.shareOfOil()),

@@ -2,10 +2,12 @@ package app.velvetcrock.cupboard;
 
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.catalogue.AllowedWords;
+import app.velvetcrock.core.deed.PanDeed;
 import app.velvetcrock.core.label.Claims;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
+import app.velvetcrock.melt.PanDeeds;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -54,6 +56,7 @@ class GoodsController {
     private final Clock clock;
     private final GoodsLabel labels;
     private final GoodsCare care;
+    private final PanDeeds pan;
     private final AllowedWords claims;
 
     GoodsController(
@@ -63,11 +66,13 @@ class GoodsController {
             Makings makings,
             GoodsLabel labels,
             GoodsCare care,
+            PanDeeds pan,
             AllowedWords claims,
             Households households,
             Clock clock) {
         this.labels = labels;
         this.care = care;
+        this.pan = pan;
         this.claims = claims;
         this.goods = goods;
         this.stores = stores;
@@ -209,7 +214,7 @@ class GoodsController {
                 () -> show(reply.model(), lot, new Sent<>("sniff", fields, typed, TakeForm.EMPTY)),
                 () -> {
                     boolean passed = "GOOD".equals(smell);
-                    UUID entry = care.smelled(good, passed, Current.doing("sniff", once, at, ""));
+                    UUID entry = pan.done(good.batch(), Current.doing(new PanDeed.Smell(lot, passed), once, at, ""));
                     return new Done(
                             "/cupboard/goods/" + lot,
                             passed

@@ -14,9 +14,10 @@ import app.velvetcrock.core.pan.Fault;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingStep;
 import app.velvetcrock.core.pan.Touch;
-import app.velvetcrock.pan.PanDeeds;
+import app.velvetcrock.melt.BroughtIn;
+import app.velvetcrock.melt.PanDeeds;
+import app.velvetcrock.melt.PanLimits;
 import app.velvetcrock.pan.PanForm;
-import app.velvetcrock.pan.PanLimits;
 import app.velvetcrock.pan.PanStock;
 import app.velvetcrock.pan.PanThing;
 import app.velvetcrock.stillroom.Current;
@@ -53,6 +54,7 @@ class MakingController {
 
     private final Makings makings;
     private final PanDeeds deeds;
+    private final BroughtIn broughtIn;
     private final PanStock stock;
     private final PanLimits limits;
     private final Conditions conditions;
@@ -62,6 +64,7 @@ class MakingController {
     MakingController(
             Makings makings,
             PanDeeds deeds,
+            BroughtIn broughtIn,
             PanStock stock,
             PanLimits limits,
             Conditions conditions,
@@ -70,6 +73,7 @@ class MakingController {
         this.limits = limits;
         this.makings = makings;
         this.deeds = deeds;
+        this.broughtIn = broughtIn;
         this.stock = stock;
         this.conditions = conditions;
         this.households = households;
@@ -231,18 +235,13 @@ class MakingController {
         return answer(
                 reply,
                 asked,
-                at -> lot.isEmpty()
-                        ? deeds.bringAndCorrect(
-                                id,
-                                stuff.orElseThrow().of(mass.orElseThrow()),
-                                Current.doing("correct", asked.key(), at, typed))
-                        : deeds.done(
-                                id,
-                                Current.doing(
-                                        new PanDeed.Correct(stuff.orElseThrow().of(mass.orElseThrow()), lot),
-                                        asked.key(),
-                                        at,
-                                        typed)));
+                at -> broughtIn.correct(
+                        id,
+                        Current.doing(
+                                new PanDeed.Correct(stuff.orElseThrow().of(mass.orElseThrow()), lot),
+                                asked.key(),
+                                at,
+                                typed)));
     }
 
     @PostMapping("/pan/{id}/off-heat")

@@ -9,6 +9,8 @@ import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.errands.Errands;
+import app.velvetcrock.melt.BroughtIn;
+import app.velvetcrock.melt.PanDeeds;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
@@ -40,6 +42,7 @@ class PanController {
     private final PanDesk desks;
     private final PanPlanner planner;
     private final PanDeeds deeds;
+    private final BroughtIn broughtIn;
     private final Makings makings;
     private final PanWaiting waiting;
     private final Awaited awaited;
@@ -52,6 +55,7 @@ class PanController {
             PanDesk desks,
             PanPlanner planner,
             PanDeeds deeds,
+            BroughtIn broughtIn,
             Makings makings,
             PanWaiting waiting,
             Awaited awaited,
@@ -66,6 +70,7 @@ class PanController {
         this.desks = desks;
         this.planner = planner;
         this.deeds = deeds;
+        this.broughtIn = broughtIn;
         this.makings = makings;
         this.households = households;
         this.clock = clock;
@@ -317,7 +322,7 @@ class PanController {
                     MakingPlan plan = planner.frozen(planned, name);
                     List<MakingPlan.Weighed> taken = planner.really(planned, weighed, desk.shelves());
                     Doing<String> doing = Current.doing("begin", key, at, PanForm.text(form.much()));
-                    UUID id = brings ? deeds.bringAndBegin(plan, taken, doing) : deeds.begin(plan, taken, doing);
+                    UUID id = brings ? broughtIn.begin(plan, taken, doing) : deeds.begin(plan, taken, doing);
                     return new Done(
                             "/pan/" + id,
                             "Weighed in: batch %d.".formatted(makings.sheet(id).number()),

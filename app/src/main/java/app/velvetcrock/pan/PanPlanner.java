@@ -163,8 +163,8 @@ public class PanPlanner {
                 .flatMap(one -> one.batch().stream())
                 .toList();
         List<BatchSheet> batchesOf = among(from);
-        MadeKeeping keeping = PanLimits.keeping(read, whole, at.today(), batchesOf);
-        List<Caution> told = KeptBack.told(cautions, PanLimits.borne(read, batchesOf), read.kind(), read.use());
+        MadeKeeping keeping = PanKeeping.keeping(read, whole, at.today(), batchesOf);
+        List<Caution> told = KeptBack.told(cautions, PanKeeping.borne(read, batchesOf), read.kind(), read.use());
         KeptBack.Made made = new KeptBack.Made(
                 read.kind(),
                 read.use(),

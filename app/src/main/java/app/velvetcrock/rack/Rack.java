@@ -2,8 +2,10 @@ package app.velvetcrock.rack;
 
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.deed.MayAtStores;
+import app.velvetcrock.core.deed.Refusal;
 import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.drying.DryingCourse;
+import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stock.LotCare;
 import app.velvetcrock.stock.Stock;
@@ -54,6 +56,11 @@ public class Rack implements StoreHands {
             return course.weighIns().isEmpty()
                     ? course.start().mass()
                     : course.weighIns().get(course.weighIns().size() - 1).mass();
+        }
+
+        /** What it was taken down as. */
+        public String became() {
+            return (course.isWilted() ? Moisture.WILTED : Moisture.DRIED).word();
         }
     }
 
@@ -119,15 +126,19 @@ public class Rack implements StoreHands {
         }
     }
 
-    /** The wet lot becomes a dried one of the last weight. */
+    /** The wet lot becomes a dried or wilted one of the last weight. */
     private UUID takeDown(Doing<StoreDeed.TakeDown> doing) {
         Drying drying = onRack(doing.deed().lot());
         OnRack rack = read(List.of(drying)).get(0);
-        MayAtStores.takeDown(rack.name(), rack.course()).ifPresent(refusal -> {
+        Moisture as = doing.deed().as();
+        Optional<Refusal> wrong = as == Moisture.WILTED
+                ? MayAtStores.takeDownWilted(rack.name(), rack.course())
+                : MayAtStores.takeDown(rack.name(), rack.course());
+        wrong.ifPresent(refusal -> {
             throw new Refused(refusal);
         });
         UUID deed = UUID.randomUUID();
-        UUID lot = care.dry(drying.lotId, rack.now(), deed, doing.at());
+        UUID lot = care.dry(drying.lotId, as, rack.now(), deed, doing.at());
         drying.endedAt = clock.instant();
         drying.driedLot = lot;
         drying.deed = deed;

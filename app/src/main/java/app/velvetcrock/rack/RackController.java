@@ -143,20 +143,23 @@ class RackController {
     }
 
     @PostMapping("/stores/drying/{id}/down")
-    String takeDown(@PathVariable UUID id, @Nullable UUID key, Reply reply) {
+    String takeDown(@PathVariable UUID id, @Nullable UUID key, @Nullable String as, Reply reply) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
+        Moisture taken = Moisture.WILTED.name().equals(as) ? Moisture.WILTED : Moisture.DRIED;
         return reply.answer(
                 new FormSent("", key, fields, DRYING),
                 () -> shown(reply.model(), id, WeighForm.empty(), fields),
                 () -> {
                     UUID lot = deeds.done(Current.doing(
-                            new StoreDeed.TakeDown(rack.find(id).lot()),
+                            new StoreDeed.TakeDown(rack.find(id).lot(), taken),
                             Objects.requireNonNullElseGet(key, UUID::randomUUID),
                             clock.instant(),
                             ""));
                     return new Done(
-                            "/stores/lots/" + lot, "It is dried stock now.", "/stores/drying/%s/back".formatted(id));
+                            "/stores/lots/" + lot,
+                            "It is %s stock now.".formatted(taken.word()),
+                            "/stores/drying/%s/back".formatted(id));
                 });
     }
 

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param word what to do or to expect, and {@code wordMark} how it stands out
  * @param range between which days it will be dry; empty before that can be said
  * @param takeDown the words of taking it down; null until it is dry
+ * @param takeDownWilted the same of herb that has wilted by its weight
  */
 record RackPage(
         UUID id,
@@ -29,6 +30,7 @@ record RackPage(
         String dryAt,
         DryingPicture picture,
         @Nullable String takeDown,
+        @Nullable String takeDownWilted,
         List<Weighing> weighings,
         Working working) {
 
@@ -59,6 +61,7 @@ record RackPage(
                 "dry at " + house.mass(course.readyMass()),
                 DryingPicture.of(course, now, house),
                 course.state() == DryingCourse.State.DRY ? "Take it down: %s dried".formatted(weighs) : null,
+                course.isWilted() ? "Take it down wilted: %s".formatted(weighs) : null,
                 weighings(rack, house),
                 course.working());
     }

@@ -238,18 +238,23 @@ public class LotCare implements StoreHands, StandingLots {
     }
 
     /**
-     * Makes all of a wet lot into a dried one that weighs so much; a weighed cup of it no longer holds.
+     * Makes all of a wet lot into a dried or wilted one that weighs so much; a weighed cup of it no longer holds.
      *
-     * @return the dried lot
+     * @return that lot
      */
     @Transactional(propagation = Propagation.MANDATORY)
-    public UUID dry(UUID id, Mass weighs, UUID deed, Instant at) {
+    public UUID dry(UUID id, Moisture as, Mass weighs, UUID deed, Instant at) {
         Lot wet = locked(id);
         Lot dried = wet.sibling(wet.typed, clock.instant());
-        dried.herbPart().moisture = Moisture.DRIED;
+        dried.herbPart().moisture = as;
         dried.herbPart().bulkDensity = null;
         dried.acquiredOn = wet.acquiredOn == null ? households.current().dayOf(at) : wet.acquiredOn;
-        return becomes(wet, wet.balance, dried, weighs.toMilligrams(), new Change(Cause.DRIED, new Made(deed, at), ""));
+        return becomes(
+                wet,
+                wet.balance,
+                dried,
+                weighs.toMilligrams(),
+                new Change(Cause.DRIED, new Made(deed, at), as == Moisture.DRIED ? "" : as.word()));
     }
 
     /** Why something becomes something else. */

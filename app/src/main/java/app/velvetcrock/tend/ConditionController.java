@@ -6,9 +6,10 @@ import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Finding;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.deed.Deed;
-import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.deed.May;
+import app.velvetcrock.core.deed.PanDeed;
 import app.velvetcrock.core.deed.StoreDeed;
+import app.velvetcrock.melt.PanDeeds;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -41,7 +42,7 @@ class ConditionController {
     private final Conditions conditions;
     private final Deeds deeds;
     private final Makings makings;
-    private final MadeAnswers answers;
+    private final PanDeeds pan;
     private final StoreDeeds stores;
     private final Households households;
     private final Clock clock;
@@ -50,14 +51,14 @@ class ConditionController {
             Conditions conditions,
             Deeds deeds,
             Makings makings,
-            MadeAnswers answers,
+            PanDeeds pan,
             StoreDeeds stores,
             Households households,
             Clock clock) {
         this.conditions = conditions;
         this.deeds = deeds;
         this.makings = makings;
-        this.answers = answers;
+        this.pan = pan;
         this.stores = stores;
         this.households = households;
         this.clock = clock;
@@ -107,12 +108,11 @@ class ConditionController {
                 dealtWith,
                 said.words(),
                 Optional.ofNullable(told.subject().lot()));
-        Doing<Deed.Answer> doing =
-                Current.doing(answer, Objects.requireNonNullElseGet(key, UUID::randomUUID), said.at(), said.words());
+        UUID once = Objects.requireNonNullElseGet(key, UUID::randomUUID);
         if (makings.isMaking(batch)) {
-            answers.ofMaking(batch, doing);
+            pan.done(batch, Current.doing(new PanDeed.Answer(answer), once, said.at(), said.words()));
         } else {
-            deeds.done(batch, doing);
+            deeds.done(batch, Current.doing(answer, once, said.at(), said.words()));
         }
     }
 
@@ -144,8 +144,10 @@ class ConditionController {
             Told.Answered answered = told.answered();
             UUID batch = told.subject().batch();
             if (answered != null && answered.line().isPresent() && batch != null && makings.isMaking(batch)) {
-                answers.takeBack(
-                        batch, answered.line().get(), Current.doing("again", UUID.randomUUID(), clock.instant(), ""));
+                pan.done(
+                        batch,
+                        Current.doing(
+                                new PanDeed.TakeBack(answered.line().get()), UUID.randomUUID(), clock.instant(), ""));
             } else if (answered != null
                     && answered.canTakeBack()
                     && answered.line().isPresent()) {

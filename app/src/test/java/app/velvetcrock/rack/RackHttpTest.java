@@ -58,6 +58,29 @@ class RackHttpTest {
                 .isEqualTo("49 g left");
     }
 
+    /** 300 g of fresh leaf hold 45 g of dry matter; at 110 g it holds 66 g of water as wilted herb, 60 g of them free. */
+    @Test
+    void whatWiltedIsWeighedAndPlannedWithAsItIs() {
+        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "olive", "amount", "3 L"));
+        tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "1.5 L", "width", "11 cm", "count", "1"));
+        tove.submit(lot, "#do-dry", Map.of());
+        Answer still = tove.submit("/stores/drying", "form[action$=weigh]", Map.of("mass", "150 g", "snap", "BENDS"));
+        assertThat(still.page().select("form.wilted")).isEmpty();
+        tove.submit("/stores/drying", "form[action$=weigh]", Map.of("mass", "110 g", "snap", "BENDS"));
+        Answer down = tove.submit("/stores/drying", "form.wilted", Map.of());
+        assertThat(down.page().select(".notice").text()).contains("It is wilted stock now");
+        assertThat(down.page().select("#lot-left").text()).isEqualTo("110 g left");
+        assertThat(down.page().select(".went").text()).contains("wilted leaf, whole");
+        assertThat(tove.get("/stores/drying").page().text()).contains("300 g fresh, 110 g wilted");
+        String wilted = down.path().replace("/stores/lots/", "");
+        assertThat(tove.get("/bench?amount=110+g&method=fresh-low&herb=" + wilted)
+                        .page()
+                        .text())
+                .contains("about 60 g of free water");
+        tove.post(Visitor.form(down.page(), ".notice form", Map.of()));
+        assertThat(tove.get("/stores/drying").page().select(".rack").text()).contains("Nettle");
+    }
+
     @Test
     void whatIsNotDryStaysAndAWeighingCanBeTakenBack() {
         tove.submit(lot, "#do-dry", Map.of());

@@ -186,6 +186,17 @@ public final class MayAtStores implements StoreDeed.Visitor<Optional<Refusal>> {
         return Optional.empty();
     }
 
+    /** Why a herb on the rack may not be taken down as wilted: it holds more water than that by its weight, or less. */
+    public static Optional<Refusal> takeDownWilted(String name, DryingCourse course) {
+        return course.isWilted()
+                ? Optional.empty()
+                : refused("“%s” is not wilted by its weight: %d %% water, and wilted is %d %%. Weigh it again."
+                        .formatted(
+                                name,
+                                Math.round(course.waterNow() * 100),
+                                Math.round(course.start().water().wilted().fraction() * 100)));
+    }
+
     /** Why a herb on the rack may not be taken down: it is dry neither by hand nor by its sum. */
     public static Optional<Refusal> takeDown(String name, DryingCourse course) {
         if (course.state() == DryingCourse.State.CONTRADICTS) {

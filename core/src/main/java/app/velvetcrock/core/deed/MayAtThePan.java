@@ -60,13 +60,6 @@ public final class MayAtThePan implements PanDeed.Visitor<Optional<Refusal>> {
         return May.past(times);
     }
 
-    /** Whether what was poured of it may have been smelled then. */
-    public static Optional<Refusal> smell(Standing standing, May.Times times) {
-        MayAtThePan may = new MayAtThePan(standing, times);
-        return May.past(times).or(() -> may.poured()
-                .flatMap(at -> may.notBefore(at, "it was poured at %s.".formatted(may.moment(at)))));
-    }
-
     private Optional<Refusal> begun() {
         if (standing.lines().isEmpty()) {
             return refused("Batch %d was never begun: its weighing in was taken back.".formatted(standing.number()));
@@ -167,6 +160,18 @@ public final class MayAtThePan implements PanDeed.Visitor<Optional<Refusal>> {
     @Override
     public Optional<Refusal> note(PanDeed.Note deed) {
         return Optional.empty();
+    }
+
+    @Override
+    public Optional<Refusal> smell(PanDeed.Smell deed) {
+        return poured().isEmpty()
+                ? refused("Nothing of it is poured: it is smelled as it stands in the Cupboard.")
+                : poured().flatMap(at -> notBefore(at, "it was poured at %s.".formatted(moment(at))));
+    }
+
+    @Override
+    public Optional<Refusal> answer(PanDeed.Answer deed) {
+        return May.answering(deed.said().what(), deed.said().dealtWith());
     }
 
     @Override

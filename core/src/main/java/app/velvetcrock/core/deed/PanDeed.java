@@ -42,6 +42,10 @@ public sealed interface PanDeed {
 
         R note(Note deed);
 
+        R smell(Smell deed);
+
+        R answer(Answer deed);
+
         R takeBack(TakeBack deed);
     }
 
@@ -161,6 +165,22 @@ public sealed interface PanDeed {
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.note(this);
+        }
+    }
+
+    /** What was poured of it was smelled, as it stands in the Cupboard. */
+    record Smell(UUID lot, boolean good) implements PanDeed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.smell(this);
+        }
+    }
+
+    /** Answers by hand what is wrong with it: dealt with, or never so. */
+    record Answer(Deed.Answer said) implements PanDeed {
+        @Override
+        public <R> R accept(Visitor<R> visitor) {
+            return visitor.answer(this);
         }
     }
 

@@ -6,6 +6,7 @@ import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.materia.Cut;
+import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.planning.Take;
@@ -256,8 +257,8 @@ public sealed interface StoreDeed {
         }
     }
 
-    /** Takes a dry herb down from the rack. */
-    record TakeDown(UUID lot) implements StoreDeed {
+    /** Takes a herb down from the rack, dried or wilted, as it weighed last. */
+    record TakeDown(UUID lot, Moisture as) implements StoreDeed {
         @Override
         public List<UUID> lots() {
             return List.of(lot);

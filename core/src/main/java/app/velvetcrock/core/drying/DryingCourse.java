@@ -50,6 +50,9 @@ public record DryingCourse(
     /** By hand it is believed to be dry up to this share of water by its weight (craft: drying). */
     private static final double BELIEVED = 0.20;
 
+    /** Half a hundredth, as weights are rounded. */
+    private static final double ROUNDING = 0.005;
+
     private static final Duration STEADY_FOR = Duration.ofHours(20);
 
     /** Of so many points the curve is drawn: no corner shows at the width of a page. */
@@ -84,6 +87,17 @@ public record DryingCourse(
     public DryingCourse {
         weighIns = List.copyOf(weighIns);
         curve = List.copyOf(curve);
+    }
+
+    /**
+     * Tells whether it has wilted by its weight: fresh herb of which so much water is gone that it holds no more than wilted herb is taken
+     * to hold, and that is neither dry nor in doubt.
+     */
+    public boolean isWilted() {
+        return !weighIns.isEmpty()
+                && state != State.DRY
+                && state != State.CONTRADICTS
+                && waterNow <= start.water().wilted().fraction() + ROUNDING;
     }
 
     /** Works it out; weighings may come in any order. */

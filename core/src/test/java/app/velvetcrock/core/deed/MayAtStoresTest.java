@@ -108,7 +108,7 @@ class MayAtStoresTest {
                 Arguments.of(new StoreDeed.Answer(LOT, OTHER, Condition.WATER, true, "poured off"), List.of(NETTLE)),
                 Arguments.of(new StoreDeed.Answer(LOT, OTHER, Condition.MOULD, false, "a petal"), List.of(NETTLE)),
                 Arguments.of(new StoreDeed.CountDrops(LOT, 37), List.of(LAVENDER)),
-                Arguments.of(new StoreDeed.TakeDown(LOT), List.of(FRESH)),
+                Arguments.of(new StoreDeed.TakeDown(LOT, Moisture.DRIED), List.of(FRESH)),
                 Arguments.of(new StoreDeed.Process(LOT, Cut.CUT_AND_SIFTED, grams(20), grams(20)), List.of(NETTLE)),
                 Arguments.of(LAY_OUT, List.of(FRESH)));
     }
@@ -134,7 +134,7 @@ class MayAtStoresTest {
                 new StoreDeed.SetRight(LOT, 5, "counted"),
                 new StoreDeed.Open(LOT, true),
                 new StoreDeed.Weigh(LOT, day(1, 20, Snap.BENDS)),
-                new StoreDeed.TakeDown(LOT),
+                new StoreDeed.TakeDown(LOT, Moisture.DRIED),
                 new StoreDeed.ThrowOut(LOT, "moths", Optional.empty()));
         assertThat(always).allSatisfy(deed -> {
             assertThat(deed.lots()).containsExactly(LOT);
@@ -183,6 +183,24 @@ class MayAtStoresTest {
                 .contains("“Nettle” is not dry yet: 55 % water by its weight. When stems snap, weigh it and say so.");
         assertThat(takenDown(day(4, 90, Snap.SNAPS)).orElseThrow())
                 .startsWith("“Nettle” snaps, and by its weighings it is 50 % water: one of the two is wrong");
+    }
+
+    /** 300 g of fresh leaf hold 45 g of dry matter: wilted, at 60 % water, it weighs 112.5 g. */
+    @Test
+    void itIsTakenDownWiltedOnceItWeighsSo() {
+        assertThat(wilted()).contains("85 % water, and wilted is 60 %");
+        assertThat(wilted(day(1, 115, Snap.BENDS))).contains("61 % water");
+        assertThat(wilted(day(1, 113, Snap.BENDS))).isEmpty();
+        assertThat(wilted(day(1, 90, Snap.BENDS))).isEmpty();
+        assertThat(wilted(day(1, 90, Snap.SNAPS))).isNotEmpty();
+        assertThat(wilted(day(1, 90, Snap.BENDS), day(4, 49, Snap.SNAPS))).isNotEmpty();
+        assertThat(takenDown(day(1, 113, Snap.BENDS)).orElseThrow()).contains("not dry yet: 60 % water");
+    }
+
+    private static String wilted(WeighIn... weighings) {
+        return MayAtStores.takeDownWilted("Nettle", DryingCourse.of(RACK, List.of(weighings)))
+                .map(Refusal::wrong)
+                .orElse("");
     }
 
     private static WeighIn day(long day, double grams, Snap snap) {

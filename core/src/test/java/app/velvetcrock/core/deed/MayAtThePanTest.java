@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Felt;
@@ -207,14 +208,26 @@ class MayAtThePanTest {
 
     @Test
     void whatIsSmelledWasPoured() {
+        PanDeed smell = new PanDeed.Smell(new UUID(3, 3), true);
+        assertThat(wrong(smell, 31)).contains("Nothing of it is poured");
         poured(31, 60);
-        MayAtThePan.Standing standing =
-                new MayAtThePan.Standing(7, MakingCourse.of(PLAN, lines), lines, Optional.of(BEGUN), Mass.ofGrams(60));
-        for (int minute : new int[] {30, 66}) {
-            assertThat(MayAtThePan.smell(standing, new May.Times(NINE.plus(Duration.ofMinutes(minute)), NOW, SAY)))
-                    .isPresent();
+        assertThat(wrong(smell, 30)).contains("it was poured at");
+        assertThat(wrong(smell, 66)).isNotEmpty();
+        assertThat(wrong(smell, 31)).isEmpty();
+    }
+
+    @Test
+    void whatEndsItIsAnsweredByThrowingItOutOrWasNeverSo() {
+        for (Condition what : Condition.values()) {
+            for (boolean dealtWith : new boolean[] {true, false}) {
+                assertThat(wrong(
+                                        new PanDeed.Answer(new Deed.Answer(
+                                                new UUID(4, 4), what, dealtWith, "I looked", Optional.empty())),
+                                        20)
+                                .isEmpty())
+                        .as("%s, %s", what, dealtWith)
+                        .isEqualTo(!dealtWith || !what.isEnd());
+            }
         }
-        assertThat(MayAtThePan.smell(standing, new May.Times(NINE.plus(Duration.ofMinutes(31)), NOW, SAY)))
-                .isEmpty();
     }
 }

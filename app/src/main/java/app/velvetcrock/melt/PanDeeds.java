@@ -1,15 +1,19 @@
-package app.velvetcrock.pan;
+package app.velvetcrock.melt;
 
 import app.velvetcrock.batch.Lineage;
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.batch.OwnRights;
+import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Finding;
+import app.velvetcrock.condition.Subject;
 import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.deed.MayAtThePan;
 import app.velvetcrock.core.deed.PanDeed;
 import app.velvetcrock.core.deed.Refusal;
-import app.velvetcrock.core.making.Formula;
+import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.core.pan.MakingPlan;
@@ -19,14 +23,12 @@ import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Ledger;
-import app.velvetcrock.stock.Stores;
+import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.BiConsumer;
@@ -41,7 +43,6 @@ import org.springframework.transaction.annotation.Transactional;
 public class PanDeeds {
 
     private final Makings makings;
-    private final Stores stores;
     private final PanPours pours;
     private final Ledger ledger;
     private final Lineage lineage;
@@ -49,12 +50,12 @@ public class PanDeeds {
     private final Awaited awaited;
     private final OwnRights rights;
     private final PanLimits limits;
+    private final Conditions conditions;
     private final Households households;
     private final Clock clock;
 
     PanDeeds(
             Makings makings,
-            Stores stores,
             PanPours pours,
             Ledger ledger,
             Lineage lineage,
@@ -62,10 +63,10 @@ public class PanDeeds {
             Awaited awaited,
             OwnRights rights,
             PanLimits limits,
+            Conditions conditions,
             Households households,
             Clock clock) {
         this.makings = makings;
-        this.stores = stores;
         this.pours = pours;
         this.ledger = ledger;
         this.lineage = lineage;
@@ -73,6 +74,7 @@ public class PanDeeds {
         this.awaited = awaited;
         this.rights = rights;
         this.limits = limits;
+        this.conditions = conditions;
         this.households = households;
         this.clock = clock;
     }
@@ -87,22 +89,6 @@ public class PanDeeds {
     @Transactional
     public UUID begin(MakingPlan plan, List<MakingPlan.Weighed> weighed, Doing<?> doing) {
         return begin(plan, weighed, doing, (id, why) -> {});
-    }
-
-    /**
-     * The same of what is not all in the stores: so much of it as goes in is brought in first, since nothing comes from nowhere; the same
-     * key brings it in once.
-     */
-    @Transactional
-    public UUID bringAndBegin(MakingPlan plan, List<MakingPlan.Weighed> weighed, Doing<?> doing) {
-        households.oneAtATime();
-        Optional<Makings.Said> before = makings.said(doing.key());
-        if (before.isPresent()) {
-            return before.get().batch();
-        }
-        Map<String, UUID> brought = new LinkedHashMap<>();
-        plan.fromNowhere(weighed).forEach((key, mass) -> brought.put(key, bring(key, mass)));
-        return begin(plan.outOf(brought), MakingPlan.outOf(weighed, brought), doing);
     }
 
     /** A making of just this that is in the pan: who goes back to the sentence and sends it anew seldom means two. */
@@ -122,29 +108,6 @@ public class PanDeeds {
                 && one.use() == other.use()
                 && one.formula().equals(other.formula())
                 && one.additions().equals(other.additions());
-    }
-
-    private UUID bring(String key, Mass mass) {
-        return stores.bring(key, mass, households.current().mass(mass));
-    }
-
-    /** Corrects a melt with what is not in the stores, which is brought in with it: so much as went in, and once for its key. */
-    @Transactional
-    public UUID bringAndCorrect(UUID id, Formula.Part more, Doing<?> doing) {
-        makings.locked(id);
-        Optional<Makings.Said> before = makings.said(doing.key());
-        if (before.isPresent()) {
-            return before.get().entry();
-        }
-        UUID lot = bring(more.stuff().key(), more.mass());
-        return done(
-                id,
-                new Doing<>(
-                        doing.key(),
-                        doing.at(),
-                        doing.by(),
-                        doing.typed(),
-                        new PanDeed.Correct(more, Optional.of(lot))));
     }
 
     /**
@@ -327,6 +290,32 @@ public class PanDeeds {
         @Override
         public UUID note(PanDeed.Note deed) {
             return write(new MakingLine.Noted(deed.words()));
+        }
+
+        /** What smells off is held back until that is answered. */
+        @Override
+        public UUID smell(PanDeed.Smell deed) {
+            Stock.OfGood good = goods.find(deed.lot());
+            if (!sheet.id().equals(good.batch())) {
+                throw new NotHere("that jar of this making");
+            }
+            UUID entry = write(new MakingLine.Smelled(good.id(), deed.good()));
+            if (!deed.good()) {
+                conditions.found(
+                        List.of(Condition.OFF),
+                        new Subject(sheet.id(), good.id(), "%s, batch %d".formatted(good.name(), sheet.number())),
+                        Finding.by(entry, doing.at()));
+            }
+            return entry;
+        }
+
+        @Override
+        public UUID answer(PanDeed.Answer deed) {
+            Deed.Answer said = deed.said();
+            UUID entry = makings.write(
+                    sheet.id(), new Line.Answered(said.what(), said.dealtWith(), said.words(), said.lot()), doing);
+            conditions.answer(said.condition(), said.dealtWith(), new Finding(doing.at(), entry, said.words()));
+            return entry;
         }
 
         @Override

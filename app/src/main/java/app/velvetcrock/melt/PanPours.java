@@ -1,4 +1,4 @@
-package app.velvetcrock.pan;
+package app.velvetcrock.melt;
 
 import app.velvetcrock.batch.Lineage;
 import app.velvetcrock.batch.Makings;

@@ -1,17 +1,13 @@
 package app.velvetcrock.pan;
 
 import app.velvetcrock.batch.BatchSheet;
-import app.velvetcrock.catalogue.OwnCeilings;
 import app.velvetcrock.core.caution.Bearing;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Glass;
-import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MadeKeeping;
-import app.velvetcrock.core.pan.MadeLimits;
-import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.planning.Planner;
 import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
@@ -22,17 +18,11 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
-import org.springframework.stereotype.Component;
 
-/** How long a making keeps, and why it may be neither given away nor sold: of what is planned, and of what was made of it. */
-@Component
-public class PanLimits {
+/** What is planned at the pan, judged: how long it will keep, and what all that is in it bears. */
+final class PanKeeping {
 
-    private final MadeLimits limits;
-
-    PanLimits(Materia materia, OwnCeilings ceilings) {
-        this.limits = new MadeLimits(key -> materia.supply(key).map(ceilings::corrected));
-    }
+    private PanKeeping() {}
 
     /**
      * How long it keeps that is made today.
@@ -109,15 +99,5 @@ public class PanLimits {
                                                 sheet.hadWater(),
                                                 Antioxidant.TOCOPHEROLS))
                         .date()));
-    }
-
-    /** Why what was really made may be neither given nor sold, as it follows a colon; absent where it may. */
-    public Optional<String> over(MakingCourse course, LocalDate today) {
-        return limits.over(course, today);
-    }
-
-    /** How long what was really made on a day keeps. */
-    public MadeKeeping.Limit keeps(MakingCourse course, LocalDate made) {
-        return limits.keeps(course, made);
     }
 }
