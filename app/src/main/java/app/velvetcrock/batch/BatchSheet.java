@@ -9,9 +9,11 @@ import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.HeatCourse;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.keeping.Aftermath;
 import app.velvetcrock.core.keeping.Antioxidant;
+import app.velvetcrock.core.larder.Infused;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.BatchPlan;
@@ -270,6 +272,18 @@ public record BatchSheet(
         return strained.map(gave -> gave.keepUntil().date())
                 .orElseGet(() -> Planner.keepUntil(plan().request(), finish(strainOn(house)))
                         .date());
+    }
+
+    /** What of it matters to what is made of its oil. */
+    public Infused infused() {
+        return new Infused(
+                id,
+                plan().request(),
+                // Spirit that nobody has said to be gone is taken to be in the oil still.
+                plan().moistening().isPresent()
+                        && log.done(TaskKey.spiritGone()).isEmpty(),
+                course.strainedOn().map(this::finish),
+                hadWater());
     }
 
     /** Tells whether water lay under the oil, at straining or after settling. */

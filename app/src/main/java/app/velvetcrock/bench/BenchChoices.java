@@ -1,13 +1,14 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.bench.BenchShelves;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.larder.OfJar;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.strain.Pressing;
-import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields.Option;
 import java.util.List;
 
@@ -30,7 +31,7 @@ record BenchChoices(
     private static final int MOST_OILS = 40;
 
     static BenchChoices of(BenchWork work, House house) {
-        BenchStock.Shelves shelves = work.shelves();
+        BenchShelves shelves = work.shelves();
         return new BenchChoices(
                 shelves.herbs().stream()
                         .map(herb -> new Option(herb.id().toString(), words(herb, shelves.herbs(), house)))

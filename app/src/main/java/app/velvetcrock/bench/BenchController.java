@@ -1,9 +1,13 @@
 package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.Starting;
+import app.velvetcrock.core.bench.Planned;
+import app.velvetcrock.core.bench.WantedMaking;
+import app.velvetcrock.core.bench.WantedOil;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.larder.OfWay;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.PlanRequest;
@@ -118,16 +122,22 @@ class BenchController {
         }
         return reply.answer(
                 new FormSent("", key, work.fields(), "/shelf"), () -> pages.show(reply.model(), work), () -> {
-                    BenchWork.Planned planned = work.planned().orElseThrow();
+                    Planned planned = work.planned().orElseThrow();
                     List<Doing<Deed.Start>> parts = planned.parts().stream()
                             .map(part -> Current.doing(
                                     part.start(), key, part.weighed().at(), ""))
                             .toList();
                     List<UUID> started = starting.startAll(parts);
-                    planned.wanted().flatMap(WantSentence.Read::making).ifPresent(making -> {
-                        List<Awaited.Wish> shares = making.shares(planned.parts());
+                    planned.wanted().flatMap(WantedOil::making).ifPresent(making -> {
+                        List<Integer> shares = making.shares(planned.parts());
                         for (int i = 0; i < started.size(); i++) {
-                            awaited.expect(started.get(i), shares.get(i));
+                            awaited.expect(
+                                    started.get(i),
+                                    new Awaited.Wish(
+                                            making.kind().key(),
+                                            shares.get(i),
+                                            making.tin().id(),
+                                            making.firmness()));
                         }
                     });
                     UUID first = started.get(0);
@@ -137,7 +147,7 @@ class BenchController {
                                     "/batch/" + first,
                                     "It stands on the Shelf. Label the jar now."
                                             + planned.wanted()
-                                                    .flatMap(WantSentence.Read::making)
+                                                    .flatMap(WantedOil::making)
                                                     .map(making -> " %s waits in the Pan for its oil."
                                                             .formatted(making.words()))
                                                     .orElse(""));
@@ -148,7 +158,10 @@ class BenchController {
     @PostMapping("/bench/to-buy")
     String toBuy(BenchForm form, Reply reply) {
         BenchWork work = bench.work(form);
-        List<String> lines = WantedMaking.toBuy(work, households.current());
+        List<String> lines = work.planned()
+                .map(planned -> WantedMaking.toBuy(
+                        planned, work.shelves(), households.current().wording()))
+                .orElse(List.of());
         return reply.tap("/bench", () -> {
             if (lines.isEmpty()) {
                 throw new Refused("All that is planned here is in the Stores; nothing is to be bought.");
@@ -162,13 +175,13 @@ class BenchController {
     }
 
     private static String purpose(BenchWork work) {
-        BenchWork.Planned planned = work.planned().orElseThrow();
+        Planned planned = work.planned().orElseThrow();
         String by = work.form().time() == null
                         || BenchForm.isBlank(work.form().time().by())
                 ? ""
                 : " by " + work.form().time().by();
         return planned.wanted()
-                        .flatMap(WantSentence.Read::making)
+                        .flatMap(WantedOil::making)
                         .map(WantedMaking::words)
                         .orElse(planned.plan().request().herbNames() + " oil")
                 + by;
@@ -190,7 +203,7 @@ class BenchController {
         return reply.answer(new FormSent("", once, fields, "/bench"), () -> pages.show(reply.model(), work), () -> {
             PlanRequest.Circumstances how =
                     work.planned().orElseThrow().plan().request().circumstances();
-            OwnWays.OfWay way = ways.keep(name.orElseThrow(), how.method(), how.lengths());
+            OfWay way = ways.keep(name.orElseThrow(), how.method(), how.lengths());
             return new Done(kept(work, way), "“%s” is one of your ways now.".formatted(name.orElseThrow()));
         });
     }
@@ -210,7 +223,7 @@ class BenchController {
     }
 
     /** The sentence as it stands, by the way just kept; its numbers and times are the way's own now. */
-    private String kept(BenchWork work, OwnWays.OfWay way) {
+    private String kept(BenchWork work, OfWay way) {
         return address(work.form().by(way.method().key()).asItsWay(), way.method());
     }
 

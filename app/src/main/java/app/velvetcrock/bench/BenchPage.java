@@ -1,9 +1,11 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.bench.Planned;
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Cover;
 import app.velvetcrock.core.charge.Schools;
+import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -94,7 +96,10 @@ public record BenchPage(
             String verdictMark,
             String verdict) {}
 
-    static BenchPage of(BenchWork work, BenchWork.Planned planned, Optional<Costs.Cost> cost, House house) {
+    private static final double PICTURE_WIDTH = 260;
+    private static final double PICTURE_HEIGHT = 390;
+
+    static BenchPage of(BenchWork work, Planned planned, Optional<Costs.Cost> cost, House house) {
         BatchPlan plan = planned.plan();
         return new BenchPage(
                 BenchWays.of(work, planned, house),
@@ -173,7 +178,7 @@ public record BenchPage(
     }
 
     /** Of all jars together: this is what is measured out. */
-    private static List<Row> oils(BenchWork.Planned planned, House house) {
+    private static List<Row> oils(Planned planned, House house) {
         Carriers carriers = planned.plan().request().carriers();
         Density whole = planned.plan().request().carrier().kind().density();
         List<Mass> masses = carriers.masses(whole.massOf(planned.oilInAll()));
@@ -189,8 +194,8 @@ public record BenchPage(
         return rows;
     }
 
-    private static List<Mark> marks(BenchWork.Planned planned) {
-        JarDrawing jar = planned.picture().jar();
+    private static List<Mark> marks(Planned planned) {
+        JarDrawing jar = drawn(planned).jar();
         return planned.jar().glass().marks().stream()
                 .map(mark -> new Mark(
                         jar.floorY()
@@ -199,7 +204,15 @@ public record BenchPage(
                 .toList();
     }
 
-    private static Picture picture(BenchWork.Planned planned, House house) {
+    private static BenchPicture drawn(Planned planned) {
+        Vessel vessel = planned.jar().vessel();
+        double scale = JarDrawing.scaleToFit(vessel, PICTURE_WIDTH, PICTURE_HEIGHT);
+        JarDrawing drawing =
+                JarDrawing.of(vessel, planned.plan().found().levels(), JarDrawing.Look.of(planned.plan(), 1), scale);
+        return BenchPicture.of(drawing, planned.plan().charge(), PICTURE_WIDTH);
+    }
+
+    private static Picture picture(Planned planned, House house) {
         BatchPlan plan = planned.plan();
         BatchPlan.Found found = plan.found();
         String oil = house.volume(plan.charge().oil());
@@ -207,7 +220,7 @@ public record BenchPage(
         boolean roomy = found.airShare() >= 0;
         boolean out = found.levels().standsOut();
         return new Picture(
-                planned.picture(),
+                drawn(planned),
                 marks(planned),
                 oil,
                 herb,
@@ -225,7 +238,7 @@ public record BenchPage(
     }
 
     /** Of a cover that is none: what it lacks to. */
-    private static String tooLittle(BenchWork.Planned planned, House house) {
+    private static String tooLittle(Planned planned, House house) {
         return "cover: under " + house.length(planned.jar().vessel().coverDepth());
     }
 
@@ -238,7 +251,7 @@ public record BenchPage(
         return found.cover() == Cover.COVERS ? "Covers" : "Covers once the herb is pushed under";
     }
 
-    private static List<Row> split(BenchWork.Planned planned, House house) {
+    private static List<Row> split(Planned planned, House house) {
         if (!planned.isSplit()) {
             return List.of();
         }
@@ -290,7 +303,7 @@ public record BenchPage(
                 "", words + thinned, spirit.working(plan.charge().herbs().mass()));
     }
 
-    private static Told back(BenchWork.Planned planned, House house) {
+    private static Told back(Planned planned, House house) {
         YieldForecast forecast = planned.plan().yield();
         Volume back = planned.backInAll();
         String pressing = planned.plan().request().circumstances().pressing().word();

@@ -1,5 +1,7 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.bench.Planned;
+import app.velvetcrock.core.bench.WantedMaking;
 import app.velvetcrock.core.charge.Remedy;
 import app.velvetcrock.core.heat.SourceCurve;
 import app.velvetcrock.core.heat.SourceLearned;
@@ -58,7 +60,7 @@ public class BenchPages {
         model.addAttribute(
                 "when",
                 work.planned()
-                        .flatMap(BenchWork.Planned::timing)
+                        .flatMap(Planned::timing)
                         .map(timing -> WhenPage.of(timing, Objects.requireNonNull(form.time()), work.isFresh(), house))
                         .orElse(null));
         model.addAttribute("numbers", NumbersSentence.rows(work.way(), Objects.requireNonNull(form.numbers()), house));
@@ -66,14 +68,18 @@ public class BenchPages {
                 "sources",
                 work.planned().map(planned -> sources(planned, house)).orElse(List.of()));
         model.addAttribute("then", work.then());
-        model.addAttribute("toBuy", WantedMaking.toBuy(work, house));
+        model.addAttribute(
+                "toBuy",
+                work.planned()
+                        .map(planned -> WantedMaking.toBuy(planned, work.shelves(), house.wording()))
+                        .orElse(List.of()));
         model.addAttribute("remedies", remedies(work));
         model.addAttribute("marks", BenchPicture.Marks.of(house.settings().units()));
         return "bench/bench";
     }
 
     /** What is known of each source that could heat it, before anything is warmed: which setting suits, which does not. */
-    private List<String> sources(BenchWork.Planned planned, House house) {
+    private List<String> sources(Planned planned, House house) {
         Method method = planned.plan().request().circumstances().method();
         Optional<Stage> heated =
                 method.stages().stream().filter(Stage::isHeated).findFirst();
@@ -96,7 +102,7 @@ public class BenchPages {
     }
 
     /** What the planned herb, oil and spirit cost, where their lots have a price. */
-    private Optional<Costs.Cost> cost(BenchWork.Planned planned) {
+    private Optional<Costs.Cost> cost(Planned planned) {
         List<Costs.Taken> taken = planned.parts().stream()
                 .flatMap(part -> part
                         .frozen()

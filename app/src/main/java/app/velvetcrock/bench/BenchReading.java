@@ -2,10 +2,18 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.batch.Retentions;
+import app.velvetcrock.core.bench.BenchShelves;
+import app.velvetcrock.core.bench.Bottled;
+import app.velvetcrock.core.bench.Charging;
+import app.velvetcrock.core.bench.Pour;
+import app.velvetcrock.core.bench.SpiritChoice;
+import app.velvetcrock.core.bench.WantedOil;
 import app.velvetcrock.core.caution.Use;
-import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.larder.OfJar;
+import app.velvetcrock.core.larder.OfWay;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Decimals;
@@ -21,12 +29,8 @@ import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.planning.Wanted;
-import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stock.Stock;
-import app.velvetcrock.ways.OwnWays;
 import app.velvetcrock.web.Fields;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,40 +61,14 @@ class BenchReading {
     /** What one working-out has before it. */
     record Desk(
             Fields fields,
-            BenchStock.Shelves shelves,
+            BenchShelves shelves,
             House house,
             BenchSentence sentence,
             boolean withTime,
             LocalDate today) {}
 
-    /** What is to be planned, read and clear, before a vessel is chosen. */
-    record Asked(
-            List<Stock.OfHerb> herbs,
-            List<PlannedHerb> planned,
-            BenchStock.Pour pour,
-            OilWish oil,
-            PlanRequest.Circumstances how,
-            BenchSentence.Spirit spirit,
-            Instant chargedAt,
-            Optional<WantSentence.Read> wanted) {
-
-        /** What is asked for, in one vessel. */
-        PlanRequest request(OfJar jar, List<Vessel> free) {
-            return new PlanRequest(planned, pour.carriers(), oil, jar.vessel(), free, how);
-        }
-
-        Asked outOf(WantSentence.Read want) {
-            return new Asked(herbs, planned, pour, oil, how, spirit, chargedAt, Optional.of(want));
-        }
-
-        Herbs charged() {
-            return new Herbs(
-                    planned.stream().map(herb -> herb.portion(how.method())).toList());
-        }
-    }
-
     /** Everything before a vessel is chosen; absent when something is not clear, which then stands beside its field. */
-    Optional<Asked> read(BenchForm form, Method way, Optional<OfJar> vessel, Desk desk) {
+    Optional<Charging> read(BenchForm form, Method way, Optional<OfJar> vessel, Desk desk) {
         Fields fields = desk.fields();
         List<BlendSentence.Row> rows = rows(form, desk);
         Optional<MixSentence.Read> mixed = new MixSentence(fields, desk.sentence())
@@ -101,14 +79,13 @@ class BenchReading {
         if (mixed.isEmpty()) {
             return Optional.empty();
         }
-        BenchStock.Pour pour =
-                new BenchStock.Pour(mixed.get().bottles(), mixed.get().carriers(), desk.today());
+        Pour pour = new Pour(mixed.get().bottles(), mixed.get().carriers(), desk.today());
         if (form.want() != null && !BenchForm.isBlank(form.want().amount())) {
             List<Vessel> vessels = vessel.map(named -> List.of(named.vessel()))
                     .orElseGet(() -> desk.shelves().suiting(way).stream()
                             .map(OfJar::vessel)
                             .toList());
-            Optional<WantSentence.Read> wanted = new WantSentence(
+            Optional<WantedOil> wanted = new WantSentence(
                             fields, desk.house(), desk.shelves(), new Wanted.Room(vessels, way.headspace()), rights)
                     .wanted(form, rows, pour, retentions);
             return wanted.flatMap(want -> read(
@@ -123,7 +100,7 @@ class BenchReading {
                 .orElseGet(() -> desk.sentence().oil(pour.density(), form.oil()));
         Method numbered = new NumbersSentence(fields, desk.house())
                 .apply(way, form.numbers() == null ? SentencePart.Numbers.NONE : form.numbers());
-        BenchSentence.Spirit spirit = desk.sentence()
+        SpiritChoice spirit = desk.sentence()
                 .spirit(
                         form.spirit() == null ? SentencePart.SpiritForm.NONE : form.spirit(),
                         desk.shelves().spirits(),
@@ -149,7 +126,7 @@ class BenchReading {
                             herb.moisture(),
                             how.orElseThrow().pressing())));
         }
-        return Optional.of(new Asked(
+        return Optional.of(new Charging(
                 herbs,
                 planned,
                 pour,
@@ -201,12 +178,12 @@ class BenchReading {
     }
 
     /** The way named, shipped or the household's own; until one is chosen the fittest stands there. */
-    Method way(BenchForm typed, BenchStock.Shelves shelves, House house, Fields fields, LocalDate today) {
+    Method way(BenchForm typed, BenchShelves shelves, House house, Fields fields, LocalDate today) {
         String said = BenchForm.or(typed.method(), "");
         boolean insists = said.endsWith(BenchForm.INSISTS) || !BenchForm.isBlank(typed.knowingly());
         String key = said.replace(BenchForm.INSISTS, "");
         Optional<Method> named = shelves.own().stream()
-                .map(OwnWays.OfWay::method)
+                .map(OfWay::method)
                 .filter(method -> method.key().equals(key))
                 .findFirst()
                 .or(() -> Method.of(key));
@@ -257,8 +234,8 @@ class BenchReading {
     }
 
     /** What its oils are together, for choosing a way; shares that are not clear yet count alike. */
-    CarrierKind together(BenchForm form, BenchStock.Shelves shelves, Fields unseen, LocalDate today) {
-        List<BenchStock.Bottled> bottles = bottles(form, shelves, unseen);
+    CarrierKind together(BenchForm form, BenchShelves shelves, Fields unseen, LocalDate today) {
+        List<Bottled> bottles = bottles(form, shelves, unseen);
         return new Carriers(bottles.stream()
                         .map(bottle -> new Carriers.Part(bottle.carrier(), 1.0 / bottles.size()))
                         .toList())
@@ -266,8 +243,8 @@ class BenchReading {
     }
 
     /** The bottles named, the first before those it is mixed with; a row without its oil stands for nothing yet. */
-    List<BenchStock.Bottled> bottles(BenchForm form, BenchStock.Shelves shelves, Fields fields) {
-        List<BenchStock.Bottled> bottles = new ArrayList<>();
+    List<Bottled> bottles(BenchForm form, BenchShelves shelves, Fields fields) {
+        List<Bottled> bottles = new ArrayList<>();
         bottles.add(bottle("carrier", form.carrier(), shelves, fields));
         List<SentencePart.OilRow> more =
                 form.mix() == null ? List.of() : form.mix().others();
@@ -283,10 +260,10 @@ class BenchReading {
         return bottles;
     }
 
-    private BenchStock.Bottled bottle(String field, @Nullable String typed, BenchStock.Shelves shelves, Fields fields) {
+    private Bottled bottle(String field, @Nullable String typed, BenchShelves shelves, Fields fields) {
         return named(shelves.oils(), Stock.OfOil::id, typed)
                 .map(stock::pour)
-                .orElseGet(() -> BenchStock.pour(pick(fields, field, shelves.carriers(), Stock.OfCarrier::id, typed)));
+                .orElseGet(() -> Bottled.of(pick(fields, field, shelves.carriers(), Stock.OfCarrier::id, typed)));
     }
 
     static <T> Optional<T> named(List<T> from, Function<T, UUID> id, @Nullable String typed) {

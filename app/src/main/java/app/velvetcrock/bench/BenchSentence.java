@@ -1,5 +1,7 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.bench.Pour;
+import app.velvetcrock.core.bench.SpiritChoice;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.deed.May;
@@ -8,6 +10,7 @@ import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Decimals;
@@ -26,7 +29,6 @@ import app.velvetcrock.core.spirit.Strength;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
@@ -139,34 +141,32 @@ final class BenchSentence {
         return Optional.of(byVolume ? new OilWish.ByCups(ratio) : new OilWish.ByRatio(ratio));
     }
 
-    /** The spirit chosen: its lot, its strength as it goes on the herb, and the dose. */
-    record Spirit(Optional<Stock.OfSupply> lot, Optional<Strength> strength, Dosing dosing) {}
-
     /** The spirit named, else the strongest; only a way that takes one reads the rest of the form. */
-    Spirit spirit(SentencePart.SpiritForm form, List<Stock.OfSupply> spirits, boolean asked) {
+    SpiritChoice spirit(SentencePart.SpiritForm form, List<Stock.OfSupply> spirits, boolean asked) {
         Optional<Stock.OfSupply> lot = BenchForm.id(form.lot())
                 .flatMap(id -> spirits.stream().filter(s -> s.id().equals(id)).findFirst())
                 .or(() -> spirits.stream().findFirst());
         Optional<Strength> bottle = lot.flatMap(Stock.OfSupply::strength);
         if (!asked || lot.isEmpty()) {
-            return new Spirit(lot, bottle, Dosing.AS_USUAL);
+            return new SpiritChoice(lot, bottle, Dosing.AS_USUAL);
         }
         Optional<Double> perGram = BenchForm.isBlank(form.perGram())
                 ? Optional.of(Dosing.USUAL)
                 : fields.number("spirit.perGram", form.perGram(), Dosing.LEAST, Dosing.MOST, "g to a gram of herb");
         if (BenchForm.isBlank(form.thin())) {
-            return new Spirit(lot, bottle, new Dosing(perGram.orElse(Dosing.USUAL), Optional.empty()));
+            return new SpiritChoice(lot, bottle, new Dosing(perGram.orElse(Dosing.USUAL), Optional.empty()));
         }
         double most = bottle.orElseThrow().percent() - 1;
         Optional<Double> thin = fields.number("spirit.thin", form.thin(), Math.min(LEAST_SPIRIT, most), most, "%");
-        return new Spirit(
+        return new SpiritChoice(
                 lot,
                 thin.map(Strength::new).or(() -> bottle),
                 new Dosing(perGram.orElse(Dosing.USUAL), thin.isPresent() ? bottle : Optional.empty()));
     }
 
     /** How, when and for whom. */
-    Optional<PlanRequest.Circumstances> circumstances(BenchForm form, Method method, Spirit spirit, Set<Source> kit) {
+    Optional<PlanRequest.Circumstances> circumstances(
+            BenchForm form, Method method, SpiritChoice spirit, Set<Source> kit) {
         List<Integer> lengths = new ArrayList<>();
         length("length", form.length(), method.first()).ifPresent(lengths::add);
         if (method.stages().size() > 1) {
@@ -205,7 +205,7 @@ final class BenchSentence {
     }
 
     /** What oil was really poured: as planned when nothing is typed. */
-    Optional<Volume> poured(@Nullable String typed, BenchStock.Pour from, Volume planned) {
+    Optional<Volume> poured(@Nullable String typed, Pour from, Volume planned) {
         if (typed == null || typed.isBlank()) {
             return Optional.of(planned);
         }

@@ -2,20 +2,20 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.core.bench.BenchTimes;
+import app.velvetcrock.core.bench.ChargePart;
+import app.velvetcrock.core.bench.TimeWish;
+import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.kitchen.WhenReader;
+import app.velvetcrock.core.larder.Home;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Source;
-import app.velvetcrock.core.planning.InTime;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.timetable.Booking;
-import app.velvetcrock.core.timetable.Clashes;
 import app.velvetcrock.core.timetable.HomeHours;
-import app.velvetcrock.core.timetable.Scheduler;
 import app.velvetcrock.core.timetable.Step;
-import app.velvetcrock.core.timetable.Timetable;
-import app.velvetcrock.core.timetable.WetHerb;
 import app.velvetcrock.hours.Hours;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.Warming;
@@ -33,6 +33,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -55,69 +56,31 @@ class BenchTime {
         this.clock = clock;
     }
 
-    /**
-     * The day something is needed, and when its making can begin.
-     *
-     * @param home the hours at home, heat warming up as what heats the chosen way does
-     * @param byWay the same of any other way
-     * @param then what comes after straining
-     */
-    record Asked(
-            HomeHours home,
-            Function<Method, HomeHours> byWay,
-            Instant from,
-            Optional<Instant> need,
-            Map<String, Instant> holds,
-            List<Step> then) {
-
-        /** The steps of a plan, and of what is made of its oil. */
-        List<Step> steps(PlanRequest request, HomeHours at) {
-            return Stream.concat(PlanSteps.of(request, at).stream(), then.stream())
-                    .toList();
-        }
+    /** Gives plans their days, beside what stands already. */
+    BenchTimes times() {
+        return new BenchTimes(new Home(hours.home(), this::warming, this::standing, kit.pieces()), kit.sources());
     }
 
-    /**
-     * A plan in time.
-     *
-     * @param timetable with its steps held back as typed; empty where nobody is ever home long enough
-     * @param inTime whether it can be made by the day it is needed; empty where none is said
-     * @param wet how long wet herb would be tepid; empty where it is not cut into sessions
-     * @param firstFree a start at which nothing clashes; empty where nothing clashes now, or none is found
-     */
-    public record Timing(
-            List<Step> steps,
-            HomeHours home,
-            Instant now,
-            Optional<Timetable> timetable,
-            Optional<Instant> need,
-            Optional<InTime> inTime,
-            Optional<WetHerb> wet,
-            List<Clashes.Clash> clashes,
-            Optional<Instant> firstFree) {
+    private HomeHours warming(Method way, UUID stand, Charge charge) {
+        return warming.of(hours.home(), way, stand, charge);
+    }
 
-        /** Tells whether it could be made in time, and as its steps are held back is not. */
-        public boolean isHeldTooLong() {
-            return inTime.filter(InTime::isFeasible).isPresent()
-                    && need.flatMap(at ->
-                                    timetable.filter(placed -> placed.end().isAfter(at)))
-                            .isPresent();
+    private List<Booking> standing() {
+        Set<Source> owned = kit.sources();
+        List<Booking> others = new ArrayList<>();
+        for (BatchSheet sheet : batches.standing()) {
+            String source =
+                    BenchTimes.source(sheet.plan().request().circumstances().method(), owned);
+            sheet.foresight()
+                    .timetable()
+                    .ifPresent(timetable -> others.addAll(
+                            Booking.of(timetable, source, "%s, jar %d".formatted(sheet.name(), sheet.number()))));
         }
-
-        /** The heat a session of wet herb should get on each of the few days it may take. */
-        public long hoursEach() {
-            return steps.stream()
-                    .filter(Step.Heat.class::isInstance)
-                    .map(step -> (long) Math.ceil(WetHerb.hoursEach(((Step.Heat) step).heat(), home.warmUp())
-                                    .toMinutes()
-                            / 60.0))
-                    .findFirst()
-                    .orElse(0L);
-        }
+        return others;
     }
 
     /** Reads when it is needed; what is not clear stands beside its field. */
-    Asked read(BenchForm form, BenchWork.Part part, Fields fields, House house) {
+    TimeWish read(BenchForm form, ChargePart part, Fields fields, House house) {
         SentencePart.Time time = form.time() == null ? SentencePart.Time.NONE : form.time();
         PlanRequest request = part.plan().request();
         HomeHours any = hours.home();
@@ -136,7 +99,7 @@ class BenchTime {
                     .ifPresent(at ->
                             holds.put(key, at.atZone(house.settings().zone()).toInstant()));
         }
-        return new Asked(home, byWay, part.weighed().at(), need, holds, then);
+        return new TimeWish(home, byWay, part.weighed().at(), need, holds, then);
     }
 
     private static Optional<Instant> need(SentencePart.Time time, Fields fields, House house, LocalDate today) {
@@ -172,100 +135,5 @@ class BenchTime {
                     "08:00");
             return Optional.empty();
         }
-    }
-
-    /** The whole timing of a plan. */
-    /** The steps of a plan in their places, without looking at what clashes. */
-    Optional<Timetable> placed(Asked asked, PlanRequest request) {
-        return Scheduler.sound(asked.steps(request, asked.home()), asked.from(), asked.home(), asked.holds());
-    }
-
-    Timing timing(Asked asked, PlanRequest request) {
-        List<Step> steps = asked.steps(request, asked.home());
-        Optional<Timetable> timetable = Scheduler.sound(steps, asked.from(), asked.home(), asked.holds());
-        Optional<InTime> inTime = asked.need().map(need -> InTime.of(steps, asked.from(), need, asked.home()));
-        Set<Source> owned = kit.sources();
-        String source = source(request.circumstances().method(), owned);
-        Clashes.Among among = among(asked.home(), owned);
-        List<Clashes.Clash> clashes = timetable
-                .map(placed -> Clashes.of(Booking.of(placed, source, request.herbNames()), among))
-                .orElse(List.of());
-        Optional<Instant> free = clashes.isEmpty()
-                ? Optional.empty()
-                : Clashes.firstFree(steps, asked.from(), asked.home(), source, among);
-        return new Timing(
-                steps,
-                asked.home(),
-                asked.from(),
-                timetable,
-                asked.need(),
-                inTime,
-                timetable
-                        .flatMap(placed -> WetHerb.of(placed, asked.home().warmUp()))
-                        .filter(WetHerb::wantsRefrigerator),
-                clashes,
-                free);
-    }
-
-    /** Which of some ways cannot be made in time, in words; a way that can is not among them. */
-    Map<String, String> late(Asked asked, PlanRequest request, List<Method> ways, House house) {
-        Map<String, String> late = new HashMap<>();
-        asked.need()
-                .ifPresent(need -> ways.forEach(way -> {
-                    HomeHours home = asked.byWay().apply(way);
-                    InTime inTime = InTime.of(
-                            asked.steps(request.with(request.circumstances().by(way)), home), asked.from(), need, home);
-                    if (inTime.spoils()) {
-                        late.put(way.key(), "its heat comes in too many sessions");
-                    } else if (!inTime.isFeasible()) {
-                        late.put(
-                                way.key(),
-                                inTime.soonest()
-                                        .map(soonest -> "ready %s, %s late"
-                                                .formatted(house.day(house.dayOf(soonest.end())), words(inTime)))
-                                        .orElse("nobody is home long enough"));
-                    }
-                }));
-        return late;
-    }
-
-    /** What a batch begun now is held to: what was typed, and the heat where that put it, since the chopping is done by then. */
-    static Map<String, Instant> frozen(Asked asked, Optional<Timing> timing) {
-        Map<String, Instant> holds = new HashMap<>(asked.holds());
-        if (!holds.isEmpty()) {
-            timing.flatMap(Timing::timetable).stream()
-                    .flatMap(timetable -> timetable.placed().stream())
-                    .filter(placed -> placed.step() instanceof Step.Heat)
-                    .forEach(placed -> holds.putIfAbsent(placed.step().key(), placed.start()));
-        }
-        return holds;
-    }
-
-    static String words(InTime inTime) {
-        long hours = inTime.late()
-                .map(late -> Math.max(1, Math.round(late.toMinutes() / 60.0)))
-                .orElse(0L);
-        return hours < 48 ? Pace.HOURS.words(hours) : Pace.DAYS.words(Math.round(hours / 24.0));
-    }
-
-    private Clashes.Among among(HomeHours home, Set<Source> owned) {
-        List<Booking> others = new ArrayList<>();
-        for (BatchSheet sheet : batches.standing()) {
-            String source = source(sheet.plan().request().circumstances().method(), owned);
-            sheet.foresight()
-                    .timetable()
-                    .ifPresent(timetable -> others.addAll(
-                            Booking.of(timetable, source, "%s, jar %d".formatted(sheet.name(), sheet.number()))));
-        }
-        return new Clashes.Among(others, kit.pieces());
-    }
-
-    /** The one source of heat a way would use: the first it can use that is owned; none where none is. */
-    private static String source(Method method, Set<Source> owned) {
-        return method.sources().stream()
-                .filter(owned::contains)
-                .map(Source::name)
-                .findFirst()
-                .orElse("");
     }
 }

@@ -1,17 +1,14 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.bench.Planned;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Choice;
 import app.velvetcrock.core.method.Fitness;
 import app.velvetcrock.core.method.Method;
-import app.velvetcrock.core.method.Situation;
 import app.velvetcrock.core.method.Stage;
-import app.velvetcrock.core.method.Variants;
-import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlannedHerb;
-import app.velvetcrock.core.planning.Planner;
 import app.velvetcrock.core.water.WaterContent;
 import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
@@ -36,7 +33,7 @@ public record BenchWays(
         List<RefusedWays> refused,
         List<DryFirst> dryFirst) {
 
-    static BenchWays of(BenchWork work, BenchWork.Planned planned, House house) {
+    static BenchWays of(BenchWork work, Planned planned, House house) {
         return new BenchWays(
                 planned.ways().stream()
                         .filter(choice -> choice.fitness().isAllowed())
@@ -58,7 +55,7 @@ public record BenchWays(
     /** What is left of a wet herb once it is dry, and where it is laid out. */
     public record DryFirst(String words, String lot) {}
 
-    private static List<DryFirst> dryFirst(BenchWork.Planned planned, House house) {
+    private static List<DryFirst> dryFirst(Planned planned, House house) {
         List<PlannedHerb> herbs = planned.plan().request().herbs();
         List<DryFirst> first = new ArrayList<>();
         for (int i = 0; i < herbs.size(); i++) {
@@ -103,24 +100,7 @@ public record BenchWays(
      */
     public record RefusedWays(String names, int count, List<String> reasons, Map<String, String> insist) {}
 
-    /** All shipped ways and the household's own, and under the one chosen the other forms it comes in. */
-    static List<Choice> among(BatchPlan plan, Method chosen, BenchStock.Shelves shelves) {
-        Situation situation = Planner.situation(plan.request());
-        List<Method> methods = new ArrayList<>(Method.shipped().stream()
-                .map(method -> Variants.suiting(method, plan.isMoistFood()))
-                .toList());
-        shelves.own().forEach(own -> methods.add(own.method()));
-        List<Choice> ways = new ArrayList<>();
-        for (Choice choice : Choice.ranked(situation, methods)) {
-            ways.add(choice);
-            if (choice.method().equals(chosen.base())) {
-                ways.addAll(Choice.ranked(situation, Variants.of(chosen.base())));
-            }
-        }
-        return ways;
-    }
-
-    private static Way way(Choice choice, BenchWork work, BenchWork.Planned planned, House house) {
+    private static Way way(Choice choice, BenchWork work, Planned planned, House house) {
         Method method = choice.method();
         Stage first = method.first();
         boolean chosen = method.key().equals(work.way().key());
@@ -169,7 +149,7 @@ public record BenchWays(
     }
 
     /** The ways that are refused but for the one chosen, those of one reason together. */
-    private static List<RefusedWays> refused(BenchWork.Planned planned, House house) {
+    private static List<RefusedWays> refused(Planned planned, House house) {
         Map<List<String>, List<Choice>> byReason = new LinkedHashMap<>();
         PlanRequest.Circumstances how = planned.plan().request().circumstances();
         planned.ways().stream()

@@ -1,23 +1,12 @@
 package app.velvetcrock.bench;
 
-import app.velvetcrock.core.charge.Bath;
-import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.bench.BenchShelves;
+import app.velvetcrock.core.bench.Planned;
 import app.velvetcrock.core.materia.Moisture;
-import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.measure.Volume;
-import app.velvetcrock.core.method.Choice;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
-import app.velvetcrock.core.planning.BatchPlan;
-import app.velvetcrock.core.planning.FrozenPlan;
-import app.velvetcrock.draw.BenchPicture;
-import app.velvetcrock.draw.JarDrawing;
-import app.velvetcrock.kit.OfJar;
 import app.velvetcrock.web.Fields;
-import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -29,11 +18,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param way the way as chosen, without the numbers typed for it
  */
-public record BenchWork(
-        BenchForm form, Fields fields, BenchStock.Shelves shelves, Method way, Optional<Planned> planned) {
-
-    private static final double PICTURE_WIDTH = 260;
-    private static final double PICTURE_HEIGHT = 390;
+public record BenchWork(BenchForm form, Fields fields, BenchShelves shelves, Method way, Optional<Planned> planned) {
 
     /** The fields of the sentence, in their order, that have something said about them. */
     private static final List<String> SENTENCE = List.of(
@@ -91,93 +76,6 @@ public record BenchWork(
     /** Tells whether its way moistens the herb with a spirit, and one is there to choose. */
     public boolean takesSpirit() {
         return way.base().is(Method.SPIRIT_FIRST) && !shelves.spirits().isEmpty();
-    }
-
-    /** What was really weighed and poured, and when. */
-    public record Weighed(Mass herb, Volume oil, Instant at) {}
-
-    /** What goes into one vessel: its plan, the vessel, and what was really weighed. */
-    public record Part(FrozenPlan frozen, OfJar jar, Weighed weighed) {
-
-        public BatchPlan plan() {
-            return frozen.plan();
-        }
-
-        /** The deed that charges its vessel. */
-        Deed.Start start() {
-            return new Deed.Start(frozen, jar.id(), jar.kit(), weighed.herb(), weighed.oil());
-        }
-
-        /** The same with some of its steps held back. */
-        Part holding(Map<String, Instant> holds) {
-            return new Part(frozen.holding(holds), jar, weighed);
-        }
-
-        /** The same strained on another day, as its steps are placed. */
-        Part strainedOn(LocalDate day) {
-            return new Part(frozen.revised(frozen.plan().strainedOn(day), frozen.holds()), jar, weighed);
-        }
-    }
-
-    /**
-     * A plan, in one vessel or divided over several, and all ways there are.
-     *
-     * @param bath the pan its jar can stand in, of a way with a water bath
-     * @param late ways that cannot be made by the day it is needed, by their key, with by how much
-     * @param timing the plan in time; absent where only the charge was asked
-     * @param lacksBath true where it wants a water bath and no pot listed is large enough
-     * @param wanted what it was worked back from; absent where herb and oil are said
-     */
-    public record Planned(
-            List<Part> parts,
-            List<Choice> ways,
-            Optional<Bath> bath,
-            Map<String, String> late,
-            Optional<BenchTime.Timing> timing,
-            Optional<WantSentence.Read> wanted,
-            boolean lacksBath) {
-
-        Planned outOf(Optional<WantSentence.Read> want) {
-            return new Planned(parts, ways, bath, late, timing, want, lacksBath);
-        }
-
-        /** The first of its vessels; all stand alike. */
-        public Part first() {
-            return parts.get(0);
-        }
-
-        public BatchPlan plan() {
-            return first().plan();
-        }
-
-        public OfJar jar() {
-            return first().jar();
-        }
-
-        public boolean isSplit() {
-            return parts.size() > 1;
-        }
-
-        public Mass herbInAll() {
-            return parts.stream()
-                    .map(part -> part.plan().charge().herbs().mass())
-                    .reduce(Mass.ZERO, Mass::plus);
-        }
-
-        public Volume oilInAll() {
-            return parts.stream().map(part -> part.plan().charge().oil()).reduce(Volume.ZERO, Volume::plus);
-        }
-
-        public Volume backInAll() {
-            return parts.stream().map(part -> part.plan().yield().expected()).reduce(Volume.ZERO, Volume::plus);
-        }
-
-        public BenchPicture picture() {
-            double scale = JarDrawing.scaleToFit(jar().vessel(), PICTURE_WIDTH, PICTURE_HEIGHT);
-            JarDrawing drawing =
-                    JarDrawing.of(jar().vessel(), plan().found().levels(), JarDrawing.Look.of(plan(), 1), scale);
-            return BenchPicture.of(drawing, plan().charge(), PICTURE_WIDTH);
-        }
     }
 
     /** Tells whether this can be started just so. */

@@ -1,5 +1,6 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.bench.Bottled;
 import app.velvetcrock.core.charge.BlendAmounts;
 import app.velvetcrock.core.charge.OilShares;
 import app.velvetcrock.core.charge.OilWish;
@@ -40,14 +41,14 @@ final class MixSentence {
      *
      * @param all how much in all, where the oils were said as amounts
      */
-    record Read(List<BenchStock.Bottled> bottles, Carriers carriers, Optional<Volume> all) {}
+    record Read(List<Bottled> bottles, Carriers carriers, Optional<Volume> all) {}
 
     /**
      * Reads a mix; absent when something is not clear.
      *
      * @param oil what is said of all of it
      */
-    Optional<Read> read(SentencePart.Mix mix, @Nullable String oil, List<BenchStock.Bottled> bottles) {
+    Optional<Read> read(SentencePart.Mix mix, @Nullable String oil, List<Bottled> bottles) {
         if (bottles.size() == 1) {
             return Optional.of(new Read(bottles, Carriers.of(bottles.get(0).carrier()), Optional.empty()));
         }

@@ -2,10 +2,15 @@ package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.batch.Retentions;
+import app.velvetcrock.core.bench.BenchShelves;
+import app.velvetcrock.core.bench.Pour;
+import app.velvetcrock.core.bench.WantedMaking;
+import app.velvetcrock.core.bench.WantedOil;
 import app.velvetcrock.core.charge.HerbPortion;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.kitchen.Pieces;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.making.Backwards;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Kind;
@@ -19,7 +24,6 @@ import app.velvetcrock.core.planning.Wanted;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
@@ -48,11 +52,11 @@ final class WantSentence {
 
     private final Fields fields;
     private final House house;
-    private final BenchStock.Shelves shelves;
+    private final BenchShelves shelves;
     private final Wanted.Room room;
     private final OwnRights rights;
 
-    WantSentence(Fields fields, House house, BenchStock.Shelves shelves, Wanted.Room room, OwnRights rights) {
+    WantSentence(Fields fields, House house, BenchShelves shelves, Wanted.Room room, OwnRights rights) {
         this.fields = fields;
         this.house = house;
         this.shelves = shelves;
@@ -61,7 +65,7 @@ final class WantSentence {
     }
 
     /** Herb and oil for what is wanted, at the ratio said or the first herb's usual one. */
-    Optional<Read> wanted(BenchForm form, List<BlendSentence.Row> rows, BenchStock.Pour pour, Retentions retentions) {
+    Optional<WantedOil> wanted(BenchForm form, List<BlendSentence.Row> rows, Pour pour, Retentions retentions) {
         Stock.OfHerb herb = rows.get(0).herb();
         Density density = pour.density();
         boolean ofOil = !isMade(form);
@@ -80,7 +84,7 @@ final class WantSentence {
                 herb.kind().usualRatio(herb.texture().cut()));
         List<Double> measured = retentions.of(herb.kind().key(), herb.texture(), herb.moisture(), pressing);
         return oil.flatMap(volume -> back(volume, ratio(form), gram, new Known(pressing, measured)))
-                .map(wanted -> new Read(wanted, making));
+                .map(wanted -> new WantedOil(wanted, making));
     }
 
     /** Tells whether something is to be made of the oil. */
@@ -108,9 +112,6 @@ final class WantSentence {
                 lot -> lot.holds().orElseThrow(),
                 Stock.OfSupply::left);
     }
-
-    /** What was worked back, and what is to be made of the oil where that was wanted. */
-    record Read(Wanted wanted, Optional<WantedMaking> making) {}
 
     /** Kinds that are made of an oil and poured into something. */
     static List<Kind> kinds() {

@@ -1,5 +1,7 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.core.bench.BenchTimes;
+import app.velvetcrock.core.bench.Timing;
 import app.velvetcrock.core.planning.InTime;
 import app.velvetcrock.core.timetable.Clashes;
 import app.velvetcrock.core.timetable.Placed;
@@ -47,7 +49,7 @@ public record WhenPage(
     /** A step: its name, in full and on its lane, when it is, what is to be known of that, and the field that holds it back. */
     public record Row(String name, String lane, List<String> spans, String note, String field, String held) {}
 
-    static WhenPage of(BenchTime.Timing timing, SentencePart.Time typed, boolean fresh, House house) {
+    static WhenPage of(Timing timing, SentencePart.Time typed, boolean fresh, House house) {
         List<String> clashes =
                 timing.clashes().stream().map(clash -> words(clash, house)).toList();
         Start free = timing.firstFree()
@@ -74,11 +76,11 @@ public record WhenPage(
                 .orElseGet(() -> new WhenPage("verdict bad", "", latest, wet, "", clashes, free, null, List.of()));
     }
 
-    private static boolean isGood(BenchTime.Timing timing) {
+    private static boolean isGood(Timing timing) {
         return timing.inTime().filter(InTime::isFeasible).isPresent() && !timing.isHeldTooLong();
     }
 
-    private static String verdict(BenchTime.Timing timing, Timetable placed, House house) {
+    private static String verdict(Timing timing, Timetable placed, House house) {
         if (timing.inTime().isEmpty()) {
             return "Begun %s it is done %s%s."
                     .formatted(
@@ -101,12 +103,12 @@ public record WhenPage(
         }
         return inTime.soonest()
                 .map(soonest -> "Too late for that: begun now it is done %s, %s late. The ways above say which can be."
-                        .formatted(house.dayAndTime(soonest.end()), BenchTime.words(inTime)))
+                        .formatted(house.dayAndTime(soonest.end()), BenchTimes.words(inTime)))
                 .orElse("");
     }
 
     /** [E] Herb that lies in a heap for longer wilts and begins to heat. */
-    private static String waiting(BenchTime.Timing timing, Timetable timetable, House house) {
+    private static String waiting(Timing timing, Timetable timetable, House house) {
         long hours = Duration.between(timing.now(), timetable.start()).toHours();
         return hours < FRESH_HOURS
                 ? ""
@@ -136,12 +138,12 @@ public record WhenPage(
     }
 
     /** Heat is counted from when the oil is warm; what goes before it is said, so that its hours do not look wrong. */
-    private static String warmUp(Placed placed, BenchTime.Timing timing) {
+    private static String warmUp(Placed placed, Timing timing) {
         return "%d min of %s to warm up"
                 .formatted(timing.home().warmUp().toMinutes(), placed.spans().size() > 1 ? "each session" : "it");
     }
 
-    private static List<Row> rows(BenchTime.Timing timing, Timetable timetable, SentencePart.Time typed, House house) {
+    private static List<Row> rows(Timing timing, Timetable timetable, SentencePart.Time typed, House house) {
         List<Row> rows = new ArrayList<>();
         for (Placed placed : timetable.placed()) {
             String name = placed.step().name();

@@ -1,5 +1,6 @@
 package app.velvetcrock.condition;
 
+import app.velvetcrock.core.larder.Withheld;
 import app.velvetcrock.core.look.Held;
 import java.util.List;
 import java.util.Optional;
@@ -17,6 +18,11 @@ public record HeldBack(List<Told> told) {
     /** Whether nothing holds back a lot, by itself or as all of its batch. */
     public boolean isFree(@Nullable UUID batch, UUID lot) {
         return of(batch, lot).isEmpty();
+    }
+
+    /** The same as core asks it. */
+    public Withheld withheld() {
+        return (batch, lot) -> of(batch.orElse(null), lot).map(told -> told.word());
     }
 
     /** What holds back a lot; absent where nothing does. */

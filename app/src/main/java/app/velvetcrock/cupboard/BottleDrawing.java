@@ -1,8 +1,8 @@
 package app.velvetcrock.cupboard;
 
 import app.velvetcrock.core.keeping.Glass;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.draw.Stroke;
-import app.velvetcrock.stock.Stock;
 
 /**
  * A bottle whose size follows what it held at first and whose level follows what is left.

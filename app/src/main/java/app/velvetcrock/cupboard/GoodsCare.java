@@ -2,7 +2,7 @@ package app.velvetcrock.cupboard;
 
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Told;
-import app.velvetcrock.stock.Stock;
+import app.velvetcrock.core.larder.Stock;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;

@@ -8,6 +8,7 @@ import app.velvetcrock.bench.Bench;
 import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.bench.BenchWork;
 import app.velvetcrock.bench.SentencePart;
+import app.velvetcrock.core.bench.ChargePart;
 import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
@@ -17,6 +18,7 @@ import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.look.Clarity;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
@@ -31,7 +33,6 @@ import app.velvetcrock.recipes.Recipes;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.Oils;
-import app.velvetcrock.stock.Stock;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -116,7 +117,7 @@ class DemoHands {
             throw new IllegalStateException("the demo's plan for %s cannot start: %s"
                     .formatted(form.amount(), work.fields().troubles()));
         }
-        BenchWork.Part part = work.planned().orElseThrow().first();
+        ChargePart part = work.planned().orElseThrow().first();
         Deed.Start start = new Deed.Start(
                 part.frozen(),
                 part.jar().id(),

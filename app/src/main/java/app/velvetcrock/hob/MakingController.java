@@ -10,6 +10,8 @@ import app.velvetcrock.core.making.Felt;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.melt.PanShelves;
+import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.pan.Fault;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingStep;
@@ -19,7 +21,6 @@ import app.velvetcrock.melt.PanDeeds;
 import app.velvetcrock.melt.PanLimits;
 import app.velvetcrock.pan.PanForm;
 import app.velvetcrock.pan.PanStock;
-import app.velvetcrock.pan.PanThing;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -205,7 +206,7 @@ class MakingController {
         if (stuff.isEmpty()) {
             asked.fields().trouble("of", "It is not said what went in.", "one from the list");
         }
-        PanStock.Shelves shelves = stock.shelves(asked.house(), asked.house().dayOf(clock.instant()));
+        PanShelves shelves = stock.shelves(asked.house(), asked.house().dayOf(clock.instant()));
         KnownDensity known = stuff.flatMap(
                         one -> shelves.lots(Optional.empty(), one.key()).findFirst())
                 .map(PanThing::known)

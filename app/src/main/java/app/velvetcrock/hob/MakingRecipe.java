@@ -1,6 +1,8 @@
 package app.velvetcrock.hob;
 
 import app.velvetcrock.batch.Makings;
+import app.velvetcrock.core.larder.Stock;
+import app.velvetcrock.core.melt.PanShelves;
 import app.velvetcrock.pan.PanForm;
 import app.velvetcrock.pan.PanStock;
 import app.velvetcrock.recipes.KeptFormulas;
@@ -8,7 +10,6 @@ import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Goods;
-import app.velvetcrock.stock.Stock;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Notice;
 import app.velvetcrock.web.Refused;
@@ -62,7 +63,7 @@ class MakingRecipe {
     String again(@PathVariable UUID id, RedirectAttributes say) {
         Makings.Sheet sheet = makings.sheet(id);
         House house = households.current();
-        PanStock.Shelves shelves = stock.shelves(house, house.dayOf(clock.instant()));
+        PanShelves shelves = stock.shelves(house, house.dayOf(clock.instant()));
         List<String> other = sheet.plan().weighed().stream()
                 .filter(one -> one.lot()
                         .filter(lot -> shelves.meltable(lot.toString()).isPresent())

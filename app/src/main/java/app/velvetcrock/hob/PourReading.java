@@ -5,9 +5,9 @@ import app.velvetcrock.core.deed.PanDeed;
 import app.velvetcrock.core.making.Container;
 import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.melt.PanShelves;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.pan.PanForm;
-import app.velvetcrock.pan.PanStock;
 import app.velvetcrock.web.Fields;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,10 +19,10 @@ import org.jspecify.annotations.Nullable;
 final class PourReading {
 
     private final Makings.Sheet sheet;
-    private final List<PanStock.Tin> tins;
+    private final List<PanShelves.Tin> tins;
     private final Fields fields;
 
-    PourReading(Makings.Sheet sheet, List<PanStock.Tin> tins, Fields fields) {
+    PourReading(Makings.Sheet sheet, List<PanShelves.Tin> tins, Fields fields) {
         this.sheet = sheet;
         this.tins = tins;
         this.fields = fields;
@@ -41,14 +41,14 @@ final class PourReading {
     /** What was filled; each holds what was weighed, or what such a one takes. */
     private Optional<PanDeed.Fill> fill(
             MakingForm form, String intoField, @Nullable String into, String countField, @Nullable String count) {
-        Optional<PanStock.Tin> tin = tins.stream()
+        Optional<PanShelves.Tin> tin = tins.stream()
                 .filter(one -> one.name().equals(PanForm.text(into)))
                 .findFirst();
         Optional<MakingPlan.Into> planned = sheet.plan().into().filter(one -> one.lot()
                 .filter(lot -> lot.toString().equals(PanForm.text(into)))
                 .isPresent());
         Optional<Container> container =
-                tin.map(PanStock.Tin::container).or(() -> planned.map(MakingPlan.Into::container));
+                tin.map(PanShelves.Tin::container).or(() -> planned.map(MakingPlan.Into::container));
         if (container.isEmpty()) {
             fields.trouble(
                     intoField,
@@ -64,7 +64,7 @@ final class PourReading {
                     countField,
                     "Only %d × %s are in the stores."
                             .formatted(
-                                    tin.map(PanStock.Tin::left).orElse(0),
+                                    tin.map(PanShelves.Tin::left).orElse(0),
                                     container.get().name()),
                     "fewer, or others");
         }

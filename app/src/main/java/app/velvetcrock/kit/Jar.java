@@ -1,6 +1,8 @@
 package app.velvetcrock.kit;
 
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.larder.JarGlass;
+import app.velvetcrock.core.larder.OfJar;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Volume;
 import jakarta.persistence.Column;

@@ -3,6 +3,8 @@ package app.velvetcrock.kit;
 import app.velvetcrock.core.charge.Bath;
 import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.larder.JarGlass;
+import app.velvetcrock.core.larder.OfJar;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Method;

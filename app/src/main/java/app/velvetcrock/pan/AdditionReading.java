@@ -8,10 +8,11 @@ import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.materia.SupplyType;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.melt.Mix.Stirred;
+import app.velvetcrock.core.melt.PanShelves;
+import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.pan.Addition;
 import app.velvetcrock.core.text.Linear;
-import app.velvetcrock.pan.PanReading.Stirred;
-import app.velvetcrock.pan.PanStock.Shelves;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
 import java.util.ArrayList;
@@ -21,12 +22,12 @@ import java.util.Optional;
 /** Reads what is stirred into a melt, and how much: by drops, by weight, by measure or by share. */
 final class AdditionReading {
 
-    private final Shelves shelves;
+    private final PanShelves shelves;
     private final House house;
     private final Fields fields;
     private final ShareReading shares;
 
-    AdditionReading(Shelves shelves, House house, Fields fields, ShareReading shares) {
+    AdditionReading(PanShelves shelves, House house, Fields fields, ShareReading shares) {
         this.shelves = shelves;
         this.house = house;
         this.fields = fields;

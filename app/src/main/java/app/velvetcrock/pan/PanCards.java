@@ -4,6 +4,8 @@ import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.melt.Mix;
+import app.velvetcrock.core.melt.MixPlan;
 import app.velvetcrock.pan.PanPage.Card;
 import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
@@ -16,10 +18,10 @@ final class PanCards {
     private PanCards() {}
 
     /** The wax, the day it keeps until, the cost. */
-    static List<Card> of(PanPlanner.Planned planned, PanPage.At at) {
+    static List<Card> of(MixPlan planned, PanPage.At at) {
         House house = at.house();
         List<Card> cards = new ArrayList<>();
-        PanReading.Read read = planned.read();
+        Mix read = planned.read();
         Formula formula = read.melt().formula();
         read.wax().ifPresent(wax -> {
             Mass mass = formula.parts().stream()
@@ -45,7 +47,7 @@ final class PanCards {
                         + planned.keeping().limitedBy(),
                 planned.keeping().working(),
                 "the whole sum"));
-        planned.cost().ifPresent(cost -> {
+        at.cost().ifPresent(cost -> {
             int count = planned.filling().map(Filling::count).orElse(0);
             long hundred = Math.round(cost.minor() * 100 / planned.whole().grams());
             cards.add(new Card(

@@ -5,6 +5,7 @@ import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.melt.MixPlan;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.errands.Awaited;
@@ -136,6 +137,7 @@ class PanController {
                                 form,
                                 new PanPage.At(
                                         desk.bought(),
+                                        desks.cost(planned),
                                         desk.house(),
                                         desk.shelves().containers())))
                         .orElse(null));
@@ -216,7 +218,7 @@ class PanController {
         PanDesk.Desk desk = desks.desk(form, today());
         List<String> lines = desk.planned().stream()
                 .flatMap(planned -> planned.missing().stream())
-                .map(PanPlanner.Missing::buy)
+                .map(MixPlan.Missing::buy)
                 .toList();
         return reply.tap("/pan", () -> {
             if (lines.isEmpty()) {
@@ -267,7 +269,7 @@ class PanController {
                 .moment("when", when, desk.house().past(clock.instant()))
                 .map(there -> there.atZone(desk.house().settings().zone()).toInstant())
                 .orElse(clock.instant());
-        List<String> refused = desk.planned().map(PanPlanner.Planned::refused).orElse(List.of());
+        List<String> refused = desk.planned().map(MixPlan::refused).orElse(List.of());
         if (!refused.isEmpty()) {
             desk.fields()
                     .trouble(
@@ -289,13 +291,13 @@ class PanController {
                                     + String.join(
                                             "; ",
                                             desk.planned().get().missing().stream()
-                                                    .map(PanPlanner.Missing::words)
+                                                    .map(MixPlan.Missing::words)
                                                     .toList())
                                     + ".",
                             "less, or another lot");
         }
         boolean brings = "yes".equals(sure.bring());
-        if (!brings && desk.planned().filter(PanPlanner.Planned::isFromNowhere).isPresent()) {
+        if (!brings && desk.planned().filter(MixPlan::isFromNowhere).isPresent()) {
             desk.fields()
                     .trouble(
                             "much",
@@ -305,7 +307,7 @@ class PanController {
         List<Optional<Mass>> weighed = really(really, desk);
         desk.planned()
                 .filter(planned -> !"yes".equals(sure.second()))
-                .flatMap(planned -> deeds.alike(planner.frozen(planned, name), key))
+                .flatMap(planned -> deeds.alike(planned.frozen(name), key))
                 .ifPresent(there -> desk.fields()
                         .trouble(
                                 "second",
@@ -318,9 +320,9 @@ class PanController {
                     if (!PanForm.text(form.bought()).isEmpty()) {
                         desk.bought().ifPresent(price -> prices.keep(desk.kind().key(), price));
                     }
-                    PanPlanner.Planned planned = desk.planned().orElseThrow();
-                    MakingPlan plan = planner.frozen(planned, name);
-                    List<MakingPlan.Weighed> taken = planner.really(planned, weighed, desk.shelves());
+                    MixPlan planned = desk.planned().orElseThrow();
+                    MakingPlan plan = planned.frozen(name);
+                    List<MakingPlan.Weighed> taken = planned.really(weighed, desk.shelves());
                     Doing<String> doing = Current.doing("begin", key, at, PanForm.text(form.much()));
                     UUID id = brings ? broughtIn.begin(plan, taken, doing) : deeds.begin(plan, taken, doing);
                     return new Done(

@@ -3,10 +3,14 @@ package app.velvetcrock.pan;
 import app.velvetcrock.batch.OwnRights;
 import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.melt.MixPlan;
+import app.velvetcrock.core.melt.PanShelves;
+import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.pan.Addition;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Costs;
 import app.velvetcrock.web.Fields;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -38,12 +42,17 @@ public class PanDesk {
     record Desk(
             House house,
             Fields fields,
-            PanStock.Shelves shelves,
+            PanShelves shelves,
             Kind kind,
             PanForm form,
             OwnRights.Learned learned,
             Optional<Long> bought,
-            Optional<PanPlanner.Planned> planned) {}
+            Optional<MixPlan> planned) {}
+
+    /** What all of a plan costs, as far as that is known. */
+    Optional<Costs.Cost> cost(MixPlan plan) {
+        return planner.cost(plan);
+    }
 
     House house() {
         return households.current();
@@ -58,12 +67,12 @@ public class PanDesk {
     public MakingPlan plan(PanForm form, LocalDate today) {
         Desk desk = desk(form, today);
         return desk.planned()
-                .filter(PanPlanner.Planned::canStart)
-                .map(planned -> planner.frozen(
-                        planned, PanForm.text(form.name()).isEmpty() ? usualName(desk) : PanForm.text(form.name())))
+                .filter(MixPlan::canStart)
+                .map(planned -> planned.frozen(
+                        PanForm.text(form.name()).isEmpty() ? usualName(desk) : PanForm.text(form.name())))
                 .orElseThrow(() -> new IllegalArgumentException("%s: %s %s"
                         .formatted(
-                                form, desk.fields().troubles(), desk.planned().map(PanPlanner.Planned::missing))));
+                                form, desk.fields().troubles(), desk.planned().map(MixPlan::missing))));
     }
 
     /** A plan and what it is called. */
@@ -74,13 +83,13 @@ public class PanDesk {
     public Optional<Titled> titled(PanForm form, LocalDate today) {
         Desk desk = desk(form, today);
         String title = PanForm.text(form.name()).isEmpty() ? usualName(desk) : PanForm.text(form.name());
-        return desk.planned().map(planned -> new Titled(title, planner.frozen(planned, title)));
+        return desk.planned().map(planned -> new Titled(title, planned.frozen(title)));
     }
 
     Desk desk(PanForm form, LocalDate today) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
-        PanStock.Shelves shelves = stock.shelves(house, today);
+        PanShelves shelves = stock.shelves(house, today);
         Kind kind = planner.kind(form.kind());
         PanForm filled = named(measured(filled(form, kind, shelves), kind, shelves), shelves);
         OwnRights.Learned learned = planner.learned(kind, house);
@@ -92,7 +101,7 @@ public class PanDesk {
                 filled,
                 learned,
                 bought(filled, kind, fields, house),
-                planner.plan(filled, kind, shelves, learned, new PanPlanner.At(house, today, fields)));
+                planner.plan(filled, kind, shelves, learned, new PanPlanner.At(house, fields)));
     }
 
     /** What a bought one costs: as typed, else as it was said last of this kind. */
@@ -103,7 +112,7 @@ public class PanDesk {
     }
 
     /** Of another kind than before its own butters stand in the rows; of no kind yet, a few tins of a salve. */
-    private PanForm filled(PanForm form, Kind kind, PanStock.Shelves shelves) {
+    private PanForm filled(PanForm form, Kind kind, PanShelves shelves) {
         if (kind.key().equals(form.was())) {
             return form;
         }
@@ -117,14 +126,14 @@ public class PanDesk {
         PanForm other = fresh ? begun(form, kind, shelves) : form.withoutFirmness();
         // What was infused in its own fats has its butters in it: none stand in the rows again.
         boolean hasThem = shelves.oil(PanForm.text(other.oil()))
-                .filter(oil -> planner.fats(oil, households.current().settings().room()) > 0)
+                .filter(oil -> planner.setsByItself(oil, households.current()))
                 .isPresent();
         List<PanForm.Row> said = fresh && form.with() != null ? PanForm.said(form.with()) : rows;
         return other.filled(kind.key(), hasThem && form.with() == null ? List.of() : said);
     }
 
     /** Kinds meant by their key are named as they stand in the lists: by their lot, where one is here. */
-    private static PanForm named(PanForm form, PanStock.Shelves shelves) {
+    private static PanForm named(PanForm form, PanShelves shelves) {
         String oil = shelves.oil(PanForm.text(form.oil())).map(PanThing::name).orElse(form.oil());
         String wax =
                 shelves.meltable(PanForm.text(form.wax())).map(PanThing::name).orElse(form.wax());
@@ -160,12 +169,8 @@ public class PanDesk {
                 add);
     }
 
-    static boolean isBottle(PanStock.Tin tin) {
-        return tin.container().name().toLowerCase(Locale.ROOT).contains("bottle");
-    }
-
     /** Before anything is said: all of the oil that should be used first and is enough for a tin or two, in what is no bottle. */
-    private static PanForm begun(PanForm form, Kind kind, PanStock.Shelves shelves) {
+    private static PanForm begun(PanForm form, Kind kind, PanShelves shelves) {
         String oil = form.oil() != null
                 ? form.oil()
                 : shelves.oils().stream()
@@ -177,16 +182,16 @@ public class PanDesk {
         String into = form.into() != null
                 ? form.into()
                 : shelves.containers().stream()
-                        .filter(one -> one.container().mould() == bar && !isBottle(one))
-                        .max(Comparator.comparing((PanStock.Tin one) -> one.left() > 0)
+                        .filter(one -> one.container().mould() == bar && !one.isBottle())
+                        .max(Comparator.comparing((PanShelves.Tin one) -> one.left() > 0)
                                 .thenComparing(one -> one.container().brim()))
-                        .map(PanStock.Tin::name)
+                        .map(PanShelves.Tin::name)
                         .orElse("");
         return form.from(oil, into);
     }
 
     /** Where a kind is all fat and no oil, all of that fat there is, or a cup of it. */
-    private static PanForm measured(PanForm form, Kind kind, PanStock.Shelves shelves) {
+    private static PanForm measured(PanForm form, Kind kind, PanShelves shelves) {
         boolean oilless =
                 kind.others().values().stream().mapToDouble(Double::doubleValue).sum() > 0.999;
         if (!oilless || !PanForm.text(form.much()).isEmpty()) {

@@ -4,6 +4,8 @@ import app.velvetcrock.core.making.Ceilings;
 import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.melt.Mix;
+import app.velvetcrock.core.melt.MixPlan;
 import app.velvetcrock.core.pan.Dose;
 import app.velvetcrock.pan.PanPage.Drop;
 import java.util.ArrayList;
@@ -17,7 +19,7 @@ final class PanDrops {
 
     private PanDrops() {}
 
-    static List<Drop> of(PanPlanner.Planned planned) {
+    static List<Drop> of(MixPlan planned) {
         return Stream.concat(
                         planned.ceilings().lines().stream().map(PanDrops::drop),
                         planned.read().stirred().stream()
@@ -50,7 +52,7 @@ final class PanDrops {
         return Decimals.upTo(Math.round(percent * PERCENT) / PERCENT, 2) + " %";
     }
 
-    static String sum(Ceilings ceilings, PanReading.Read read) {
+    static String sum(Ceilings ceilings, Mix read) {
         if (ceilings.lines().isEmpty()) {
             return "";
         }
@@ -67,7 +69,7 @@ final class PanDrops {
     }
 
     /** The sum by user: for whom it would be within as it is. */
-    static List<Drop> users(PanPlanner.Planned planned) {
+    static List<Drop> users(MixPlan planned) {
         List<Drops> drops =
                 planned.ceilings().lines().stream().map(Ceilings.Line::drops).toList();
         if (drops.isEmpty()) {
@@ -85,11 +87,11 @@ final class PanDrops {
     }
 
     /** The same sentence with the most drops that would be within. */
-    static String within(PanPlanner.Planned planned, PanForm form) {
+    static String within(MixPlan planned, PanForm form) {
         List<PanForm.Row> rows = new ArrayList<>();
         List<Drops> within = planned.ceilings().within();
         int next = 0;
-        for (PanReading.Stirred one : planned.read().stirred()) {
+        for (Mix.Stirred one : planned.read().stirred()) {
             if (one.drops().isEmpty()) {
                 rows.add(PanForm.said(form.add()).get(rows.size()));
             } else {

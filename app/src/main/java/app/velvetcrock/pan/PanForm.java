@@ -4,6 +4,8 @@ import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.melt.PanShelves;
+import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingPlan;
 import java.util.ArrayList;
@@ -45,7 +47,7 @@ public record PanForm(
         @Nullable List<Row> add) {
 
     /** Before the key of a kind, where no lot is named. */
-    public static final String KIND = "kind:";
+    public static final String KIND = PanThing.KIND;
 
     static final int MOST_ROWS = 6;
 
@@ -99,7 +101,7 @@ public record PanForm(
     }
 
     /** The sentence that makes the same again, as it was really made; what its lots were is meant by its kind where they are gone. */
-    public static PanForm again(MakingCourse course, PanStock.Shelves shelves) {
+    public static PanForm again(MakingCourse course, PanShelves shelves) {
         MakingPlan plan = course.plan();
         double whole = course.formula().total().grams();
         List<Row> rows = new ArrayList<>();
@@ -118,13 +120,15 @@ public record PanForm(
                 rows.add(new Row(kind, percent));
             }
         }
-        List<Row> stirred = shelves.stirred(course.stirred().stream()
-                .map(one -> new PanStock.Shelves.Stirring(
-                        one.addition().key(),
-                        one.lot(),
-                        one.addition().mass(),
-                        one.addition().drops().isPresent()))
-                .toList());
+        List<Row> stirred = PanRows.stirred(
+                shelves,
+                course.stirred().stream()
+                        .map(one -> new PanRows.Stirring(
+                                one.addition().key(),
+                                one.lot(),
+                                one.addition().mass(),
+                                one.addition().drops().isPresent()))
+                        .toList());
         return new PanForm(
                 null,
                 plan.into()

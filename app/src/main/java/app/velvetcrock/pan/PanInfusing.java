@@ -2,6 +2,8 @@ package app.velvetcrock.pan;
 
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.melt.MixPlan;
+import app.velvetcrock.core.melt.PanThing;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -22,8 +24,8 @@ final class PanInfusing {
     private record Fat(PanThing thing, double millilitres) {}
 
     /** The Bench's address; empty where an oil or butter of it is not in the stores, or is infused already. */
-    static String bench(PanPlanner.Planned planned) {
-        Map<String, PanThing> byKey = PanPlanner.things(planned.read());
+    static String bench(MixPlan planned) {
+        Map<String, PanThing> byKey = planned.read().things();
         List<Fat> fats = new ArrayList<>();
         for (Formula.Part part : planned.read().melt().formula().parts()) {
             PanThing thing = Objects.requireNonNull(byKey.get(part.stuff().key()));

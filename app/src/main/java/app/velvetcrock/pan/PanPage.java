@@ -10,10 +10,15 @@ import app.velvetcrock.core.making.OwnRight;
 import app.velvetcrock.core.making.Pouring;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.melt.Mix;
+import app.velvetcrock.core.melt.MixPlan;
+import app.velvetcrock.core.melt.PanShelves;
+import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.pan.KeptBack;
 import app.velvetcrock.core.working.Working;
 import app.velvetcrock.draw.PanPicture;
 import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stock.Costs;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -77,7 +82,7 @@ public record PanPage(
     public record Drop(String what, String percent, String most, String mark) {}
 
     /** Whose page it is, and the containers there are. */
-    record At(Optional<Long> bought, House house, List<PanStock.Tin> here) {}
+    record At(Optional<Long> bought, Optional<Costs.Cost> cost, House house, List<PanShelves.Tin> here) {}
 
     /** The kind whose oils are measured in a jug. */
     private static final String BY_VOLUME = "massage-blend";
@@ -86,10 +91,10 @@ public record PanPage(
     private static final double PERCENT = 100;
     private static final double WORTH_NAMING = 1;
 
-    static PanPage of(PanPlanner.Planned planned, OwnRights.Learned learned, PanForm form, At at) {
+    static PanPage of(MixPlan planned, OwnRights.Learned learned, PanForm form, At at) {
         House house = at.house();
-        List<PanStock.Tin> here = at.here();
-        PanReading.Read read = planned.read();
+        List<PanShelves.Tin> here = at.here();
+        Mix read = planned.read();
         Formula formula = read.melt().formula();
         PanPicture.Melt melt = PanPicture.Melt.of(formula);
         return new PanPage(
@@ -123,7 +128,7 @@ public record PanPage(
                         .toList(),
                 planned.over().map(KeptBack::said).orElse(null),
                 planned.refused(),
-                planned.missing().stream().map(PanPlanner.Missing::words).toList(),
+                planned.missing().stream().map(MixPlan.Missing::words).toList(),
                 planned.isFromNowhere() && planned.canStart(),
                 planned.canStart());
     }
@@ -132,7 +137,7 @@ public record PanPage(
         return caution.onLabel() || caution.level() != Level.NOTE;
     }
 
-    private static String edges(PanReading.Read read, Formula formula, PanPicture.Melt melt) {
+    private static String edges(Mix read, Formula formula, PanPicture.Melt melt) {
         List<String> edges = new ArrayList<>();
         for (PanPicture.Stratum stratum : melt.strata()) {
             Formula.Stuff stuff = formula.parts().get(stratum.at()).stuff();
@@ -150,11 +155,10 @@ public record PanPage(
         return String.join(";", edges);
     }
 
-    private static Part part(PanReading.Read read, Formula formula, PanPicture.Stratum stratum, House house) {
+    private static Part part(Mix read, Formula formula, PanPicture.Stratum stratum, House house) {
         Formula.Part part = formula.parts().get(stratum.at());
         String share = house.percent(formula.shareOf(part));
-        PanThing thing =
-                Objects.requireNonNull(PanPlanner.things(read).get(part.stuff().key()));
+        PanThing thing = Objects.requireNonNull(read.things().get(part.stuff().key()));
         String measured = part.stuff().role() == Role.OIL
                 ? ", " + house.volume(thing.density().volumeOf(part.mass()))
                 : "";
@@ -178,7 +182,7 @@ public record PanPage(
                 firmness, marks, learned.right().map(right -> new double[] {right.least(), right.most()}));
     }
 
-    private static String firm(PanReading.Read read, OwnRights.Learned learned) {
+    private static String firm(Mix read, OwnRights.Learned learned) {
         double value = read.melt().firmness().value();
         String band = read.melt().firmness().band().word();
         if (read.melt().tooHard()) {
@@ -205,7 +209,7 @@ public record PanPage(
                 : String.valueOf(Math.round(seconds / 60.0));
     }
 
-    private static String window(PanPlanner.Planned planned, House house) {
+    private static String window(MixPlan planned, House house) {
         Optional<Pouring.Window> window = planned.pouring().flatMap(at -> at.window(planned.cooling()));
         if (window.isEmpty()) {
             return planned.read().melt().firmness().value() < 6
@@ -236,10 +240,10 @@ public record PanPage(
     }
 
     /** Pads or sessions, by the volume of all that is melted. */
-    private static Optional<String> makes(PanPlanner.Planned planned) {
+    private static Optional<String> makes(MixPlan planned) {
         double millilitres = planned.read().melt().formula().parts().stream()
-                .mapToDouble(part -> Objects.requireNonNull(PanPlanner.things(planned.read())
-                                .get(part.stuff().key()))
+                .mapToDouble(part -> Objects.requireNonNull(
+                                planned.read().things().get(part.stuff().key()))
                         .density()
                         .volumeOf(part.mass())
                         .millilitres())
@@ -247,7 +251,7 @@ public record PanPage(
         return planned.read().kind().makes(Volume.ofMillilitres(millilitres));
     }
 
-    private static List<Tin> tins(PanPlanner.Planned planned) {
+    private static List<Tin> tins(MixPlan planned) {
         List<Tin> tins = new ArrayList<>();
         planned.filling().ifPresent(filling -> {
             filling.pours().forEach(pour -> {
@@ -282,14 +286,14 @@ public record PanPage(
                         : "; hold %s back to top the hollows".formatted(house.mass(filling.holdBack())));
     }
 
-    private static String rest(PanPlanner.Planned planned, List<PanStock.Tin> here, House house) {
+    private static String rest(MixPlan planned, List<PanShelves.Tin> here, House house) {
         Filling filling = planned.filling().orElseThrow();
         if (filling.left().grams() < WORTH_NAMING) {
             return "";
         }
         String into = filling.forTheRest(
                         here.stream()
-                                .filter(tin -> !PanDesk.isBottle(tin))
+                                .filter(tin -> !tin.isBottle())
                                 .map(tin -> new Filling.Stock(tin.container(), tin.left()))
                                 .toList(),
                         planned.read().kind().whipped())

@@ -5,7 +5,6 @@ import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.kitchen.Pieces;
 import app.velvetcrock.core.making.Container;
-import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.making.HowMuch;
@@ -17,9 +16,10 @@ import app.velvetcrock.core.making.MeltRequest.Wish;
 import app.velvetcrock.core.making.OwnRight;
 import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.measure.Temperature;
-import app.velvetcrock.core.pan.Addition;
-import app.velvetcrock.pan.PanStock.Shelves;
-import app.velvetcrock.pan.PanStock.Tin;
+import app.velvetcrock.core.melt.Mix;
+import app.velvetcrock.core.melt.PanShelves;
+import app.velvetcrock.core.melt.PanShelves.Tin;
+import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
 import com.google.re2j.Pattern;
@@ -34,7 +34,7 @@ final class PanReading {
 
     private static final Pattern ALL = Pattern.compile("all(?: (?:of )?(?:this|the|it|the oil|this oil))?|");
 
-    private final Shelves shelves;
+    private final PanShelves shelves;
     private final Setting setting;
     private final ToDoubleBiFunction<PanThing, Temperature> fats;
     private final House house;
@@ -42,7 +42,7 @@ final class PanReading {
     private final ShareReading shares;
 
     PanReading(
-            Shelves shelves,
+            PanShelves shelves,
             Setting setting,
             ToDoubleBiFunction<PanThing, Temperature> fats,
             House house,
@@ -55,30 +55,8 @@ final class PanReading {
         this.shares = new ShareReading(house, fields);
     }
 
-    /**
-     * The sentence read.
-     *
-     * @param tin the containers it is poured into; absent where it is told by weight alone
-     * @param count of them, where that is said
-     */
-    record Read(
-            Kind kind,
-            Use use,
-            Temperature room,
-            PanThing oil,
-            Optional<PanThing> wax,
-            List<PanThing> others,
-            Melt melt,
-            double firmness,
-            List<Stirred> stirred,
-            Optional<Tin> tin,
-            Optional<Integer> count) {}
-
-    /** An addition, what it is of, and its drops where it is an essential oil. */
-    record Stirred(PanThing thing, Addition addition, Optional<Drops> drops) {}
-
     /** Reads it; absent with troubles where nothing can be worked out. */
-    Optional<Read> read(PanForm form, Kind kind, Optional<OwnRight> own) {
+    Optional<Mix> read(PanForm form, Kind kind, Optional<OwnRight> own) {
         Temperature room = room(form);
         Use use = use(form);
         Optional<PanThing> oil = shelves.oil(PanForm.text(form.oil()))
@@ -111,10 +89,10 @@ final class PanReading {
                     wishes,
                     firmness,
                     kind.whipped()));
-            List<Stirred> stirred = new AdditionReading(shelves, house, fields, shares)
+            List<Mix.Stirred> stirred = new AdditionReading(shelves, house, fields, shares)
                     .read(form, melt.formula().total());
             return fields.isClear()
-                    ? Optional.of(new Read(
+                    ? Optional.of(new Mix(
                             kind,
                             use,
                             room,
@@ -224,7 +202,7 @@ final class PanReading {
                 .filter(pieces -> !pieces.of().isEmpty())
                 .flatMap(pieces -> pieces.meant(
                         shelves.containers().stream()
-                                .filter(one -> PanDesk.isBottle(one)
+                                .filter(one -> one.isBottle()
                                         ? pieces.of().equals("bottle")
                                         : one.container().mould() == kind.isMoulded()),
                         Tin::word,

@@ -2,6 +2,8 @@ package app.velvetcrock.pan;
 
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.melt.MixPlan;
+import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.stillroom.House;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -50,7 +52,7 @@ class PanSwaps {
     }
 
     /** Its wax is worked out anew for the same firmness, so that whatever is swapped, that stays. */
-    private static List<Try> tries(PanDesk.Desk desk, PanPlanner.Planned planned) {
+    private static List<Try> tries(PanDesk.Desk desk, MixPlan planned) {
         PanForm form = desk.form();
         String firm = Decimals.upTo(planned.read().melt().firmness().value(), 1);
         List<Try> tries = new ArrayList<>();
@@ -88,7 +90,7 @@ class PanSwaps {
         return others;
     }
 
-    private static Row row(String what, PanPlanner.Planned planned, String href, House house) {
+    private Row row(String what, MixPlan planned, String href, House house) {
         var formula = planned.read().melt().formula();
         int count = planned.filling().map(filling -> filling.count()).orElse(0);
         return new Row(
@@ -99,7 +101,7 @@ class PanSwaps {
                         .map(part -> "%s %s"
                                 .formatted(house.mass(part.mass()), part.stuff().name()))
                         .collect(Collectors.joining(", ")),
-                planned.cost()
+                desks.cost(planned)
                         .map(cost -> (count > 0
                                         ? house.money(Math.round(cost.minor() / (double) count)) + " each"
                                         : house.money(cost.minor()))

@@ -1,14 +1,15 @@
 package app.velvetcrock.pan;
 
 import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.core.larder.LotKind;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.making.Backwards;
 import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.melt.PanShelves;
 import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stock.LotKind;
-import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -93,7 +94,7 @@ public class PanWaiting {
     /** As many as were wanted where the measured oil is enough for them; else all of the oil. */
     private static PanForm sentence(
             Awaited.Wish wish, Kind kind, Stock.OfOil oil, Optional<Stock.OfSupply> tin, House house) {
-        boolean enough = tin.flatMap(one -> PanStock.tin(one, house))
+        boolean enough = tin.flatMap(one -> PanShelves.tin(one))
                 .map(one -> Backwards.of(
                                 new Backwards.Wish(kind, wish.pieces(), one.container(), wish.firmness()),
                                 oil.density(),

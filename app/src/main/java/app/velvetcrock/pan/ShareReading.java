@@ -7,6 +7,7 @@ import app.velvetcrock.core.kitchen.ShareReader;
 import app.velvetcrock.core.making.MeltRequest.Share;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;

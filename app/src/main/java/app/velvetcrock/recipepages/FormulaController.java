@@ -7,6 +7,7 @@ import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.melt.PanShelves;
 import app.velvetcrock.core.pan.FormulaRecipe;
 import app.velvetcrock.pan.PanDesk;
 import app.velvetcrock.pan.PanForm;
@@ -86,7 +87,7 @@ class FormulaController {
         House house = households.current();
         Fields fields = new Fields(house.reader());
         FormulaRecipe recipe = formulas.find(id).recipe();
-        PanStock.Shelves shelves = stock.shelves(house, house.dayOf(clock.instant()));
+        PanShelves shelves = stock.shelves(house, house.dayOf(clock.instant()));
         FormulaSheet sheet = new FormulaSheet(id, recipe, melt(recipe, look, shelves, fields), house);
         boolean counted = !BenchForm.isBlank(look.count()) && fields.isClear();
         Optional<KeptFormulas.Kept> other = BenchForm.id(look.with()).map(formulas::find);
@@ -117,10 +118,10 @@ class FormulaController {
     }
 
     /** So much is melted: as it was said, else a hundred grams. */
-    private Mass melt(FormulaRecipe recipe, Look look, PanStock.Shelves shelves, Fields fields) {
+    private Mass melt(FormulaRecipe recipe, Look look, PanShelves shelves, Fields fields) {
         if (!BenchForm.isBlank(look.count())) {
             Optional<Integer> count = fields.whole("count", look.count(), 1, MOST_PIECES, "containers");
-            Optional<PanStock.Tin> tin = shelves.containers().stream()
+            Optional<PanShelves.Tin> tin = shelves.containers().stream()
                     .filter(one -> one.name().equals(look.into()))
                     .findFirst();
             if (tin.isEmpty()) {

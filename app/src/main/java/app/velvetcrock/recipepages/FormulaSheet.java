@@ -8,11 +8,12 @@ import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.melt.PanShelves;
+import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.pan.FormulaRecipe;
 import app.velvetcrock.draw.Strata;
 import app.velvetcrock.pan.PanForm;
-import app.velvetcrock.pan.PanStock;
-import app.velvetcrock.pan.PanThing;
+import app.velvetcrock.pan.PanRows;
 import app.velvetcrock.recipes.KeptFormulas;
 import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
@@ -104,7 +105,7 @@ record FormulaSheet(UUID id, FormulaRecipe recipe, Mass melt, House house) {
     }
 
     /** The Pan's sentence that makes so much of it from what is here today. */
-    public String pan(PanStock.Shelves shelves, String much, String into) {
+    public String pan(PanShelves shelves, String much, String into) {
         String oil = "";
         String wax = "";
         String waxShare = "";
@@ -120,11 +121,16 @@ record FormulaSheet(UUID id, FormulaRecipe recipe, Mass melt, House house) {
                 with.add(new PanForm.Row(PanForm.KIND + part.key(), share));
             }
         }
-        List<PanForm.Row> add = shelves.stirred(recipe.weigh(melt).stream()
-                .skip(recipe.parts().size())
-                .map(line -> new PanStock.Shelves.Stirring(
-                        line.key(), Optional.empty(), line.mass(), line.drops().isPresent()))
-                .toList());
+        List<PanForm.Row> add = PanRows.stirred(
+                shelves,
+                recipe.weigh(melt).stream()
+                        .skip(recipe.parts().size())
+                        .map(line -> new PanRows.Stirring(
+                                line.key(),
+                                Optional.empty(),
+                                line.mass(),
+                                line.drops().isPresent()))
+                        .toList());
         return new PanForm(
                         null,
                         much.isEmpty() ? Decimals.upTo(melt.grams(), 1) + " g" : much,
@@ -145,7 +151,7 @@ record FormulaSheet(UUID id, FormulaRecipe recipe, Mass melt, House house) {
     }
 
     /** An oil of the same name where one is here, else one of its carrier. */
-    private static String oil(FormulaRecipe.Part part, PanStock.Shelves shelves) {
+    private static String oil(FormulaRecipe.Part part, PanShelves shelves) {
         Optional<PanThing> same = shelves.oils().stream()
                 .filter(one -> one.common().equalsIgnoreCase(part.name()))
                 .findFirst();

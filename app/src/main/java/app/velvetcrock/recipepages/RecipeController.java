@@ -6,6 +6,7 @@ import app.velvetcrock.bench.BenchPages;
 import app.velvetcrock.bench.BenchStock;
 import app.velvetcrock.bench.BenchWork;
 import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.core.bench.BenchShelves;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
@@ -215,7 +216,7 @@ class RecipeController {
         Fields fields = new Fields(house.reader());
         Recipes.Kept kept = recipes.find(id);
         PlanRecipe scaled = scaled(kept.recipe(), look, fields);
-        BenchStock.Shelves shelves = stock.read(house, house.dayOf(clock.instant()));
+        BenchShelves shelves = stock.read(house, house.dayOf(clock.instant()));
         RecipeSheet sheet = new RecipeSheet(id, scaled, house);
         Optional<Recipes.Kept> other = BenchForm.id(look.with()).map(recipes::find);
         model.addAttribute("sheet", sheet);

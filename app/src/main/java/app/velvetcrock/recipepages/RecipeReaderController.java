@@ -1,6 +1,7 @@
 package app.velvetcrock.recipepages;
 
 import app.velvetcrock.core.kitchen.Contradiction;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.making.Firmness;
 import app.velvetcrock.core.making.FirmnessBand;
 import app.velvetcrock.core.measure.Decimals;
@@ -12,7 +13,6 @@ import app.velvetcrock.core.recipe.Thing;
 import app.velvetcrock.recipes.RecipeBox;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;

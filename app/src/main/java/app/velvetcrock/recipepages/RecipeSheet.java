@@ -1,8 +1,9 @@
 package app.velvetcrock.recipepages;
 
 import app.velvetcrock.bench.BenchForm;
-import app.velvetcrock.bench.BenchStock;
 import app.velvetcrock.bench.SentencePart;
+import app.velvetcrock.core.bench.BenchShelves;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -10,7 +11,6 @@ import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.planning.PlanRecipe;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stock.Stock;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -99,12 +99,12 @@ record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
     }
 
     /** The Bench's address with this recipe filled in, from what is in stock. */
-    String bench(BenchStock.Shelves shelves) {
+    String bench(BenchShelves shelves) {
         return sentence(shelves).address();
     }
 
     /** The sentence this recipe says. */
-    private BenchForm sentence(BenchStock.Shelves shelves) {
+    private BenchForm sentence(BenchShelves shelves) {
         List<SentencePart.HerbRow> herbs = recipe.herbs().stream()
                 .map(herb -> new SentencePart.HerbRow(
                         lot(herb, shelves.herbs())
@@ -134,7 +134,7 @@ record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
                 .moistened(recipe.spiritPerGram() > 0 ? String.valueOf(recipe.spiritPerGram()) : null);
     }
 
-    private static String lot(PlanRecipe.Oil oil, BenchStock.Shelves shelves) {
+    private static String lot(PlanRecipe.Oil oil, BenchShelves shelves) {
         return shelves.carriers().stream()
                 .filter(lot -> lot.kind().key().equals(oil.key()))
                 .findFirst()
@@ -143,7 +143,7 @@ record RecipeSheet(UUID id, PlanRecipe recipe, House house) {
     }
 
     /** Herbs of it that are not in stock. */
-    public List<String> missing(BenchStock.Shelves shelves) {
+    public List<String> missing(BenchShelves shelves) {
         return recipe.herbs().stream()
                 .filter(herb -> lot(herb, shelves.herbs()).isEmpty())
                 .map(PlanRecipe.Herb::name)

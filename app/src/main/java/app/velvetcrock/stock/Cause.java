@@ -1,5 +1,6 @@
 package app.velvetcrock.stock;
 
+import app.velvetcrock.core.larder.Origin;
 import app.velvetcrock.core.look.Held;
 import java.util.Optional;
 
@@ -47,6 +48,11 @@ public enum Cause {
             case USE, STRAIN, BOTTLE -> throw new IllegalArgumentException(
                     "nothing is taken out to be " + taking.word());
         };
+    }
+
+    /** How what comes from somewhere came in. */
+    static Cause bringing(Origin origin) {
+        return origin.isPicked() ? GATHERED : BOUGHT;
     }
 
     /** What taking some out for this counts as, which an open condition may hold back; absent for what nothing holds back. */

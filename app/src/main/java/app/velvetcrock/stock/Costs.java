@@ -1,5 +1,6 @@
 package app.velvetcrock.stock;
 
+import app.velvetcrock.core.larder.LotKind;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.PerRequest;

@@ -2,6 +2,8 @@ package app.velvetcrock.stock;
 
 import app.velvetcrock.catalogue.Columns;
 import app.velvetcrock.core.keeping.Storage;
+import app.velvetcrock.core.larder.LotKind;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;

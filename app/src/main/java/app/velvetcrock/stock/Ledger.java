@@ -4,6 +4,7 @@ import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Kinship;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.deed.May;
+import app.velvetcrock.core.larder.LotKind;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;

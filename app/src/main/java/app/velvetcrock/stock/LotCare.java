@@ -7,6 +7,7 @@ import app.velvetcrock.condition.Subject;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.deed.MayAtStores;
 import app.velvetcrock.core.deed.StoreDeed;
+import app.velvetcrock.core.larder.LotKind;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Households;

@@ -1,5 +1,6 @@
 package app.velvetcrock.stock;
 
+import app.velvetcrock.core.larder.LotKind;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.PerRequest;
 import jakarta.persistence.LockModeType;
@@ -69,7 +70,7 @@ interface LotRepository extends JpaRepository<Lot, UUID> {
     Optional<Lot> meltOf(UUID batch);
 
     /** What was poured of a making. */
-    @Query("select l from Lot l where l.oilPart.batchId = :batch and l.kind = app.velvetcrock.stock.LotKind.MADE "
+    @Query("select l from Lot l where l.oilPart.batchId = :batch and l.kind = app.velvetcrock.core.larder.LotKind.MADE "
             + "and l.kindKey <> '" + Goods.MELT + "'")
     List<Lot> madeOf(UUID batch);
 

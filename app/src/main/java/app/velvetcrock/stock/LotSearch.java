@@ -1,5 +1,7 @@
 package app.velvetcrock.stock;
 
+import app.velvetcrock.core.larder.LotKind;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.Findable;

@@ -1,5 +1,7 @@
 package app.velvetcrock.stock;
 
+import app.velvetcrock.core.larder.LotKind;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.House;
 import java.time.Instant;

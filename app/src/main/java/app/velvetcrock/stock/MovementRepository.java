@@ -1,5 +1,6 @@
 package app.velvetcrock.stock;
 
+import app.velvetcrock.core.larder.LotKind;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;

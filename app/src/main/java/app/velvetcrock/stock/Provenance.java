@@ -1,5 +1,6 @@
 package app.velvetcrock.stock;
 
+import app.velvetcrock.core.larder.Origin;
 import org.jspecify.annotations.Nullable;
 
 /**

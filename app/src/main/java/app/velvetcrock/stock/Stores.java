@@ -2,6 +2,9 @@ package app.velvetcrock.stock;
 
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.catalogue.Columns;
+import app.velvetcrock.core.larder.LotKind;
+import app.velvetcrock.core.larder.Origin;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
@@ -266,7 +269,7 @@ public class Stores implements Catalogue.Stored {
     private UUID bringIn(Lot lot, long amount, Provenance provenance) {
         lot.set(provenance, amount);
         lots.saveAndFlush(lot);
-        ledger.change(lot.id, amount, new Ledger.Why(provenance.origin().cause(), null, null, clock.instant()));
+        ledger.change(lot.id, amount, new Ledger.Why(Cause.bringing(provenance.origin()), null, null, clock.instant()));
         return lot.id;
     }
 

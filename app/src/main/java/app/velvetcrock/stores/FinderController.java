@@ -1,5 +1,6 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.recipe.Conversion;
 import app.velvetcrock.core.recipe.Thing;
@@ -7,7 +8,6 @@ import app.velvetcrock.core.recipe.Things;
 import app.velvetcrock.recipes.RecipeBox;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stock.Stock;
 import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Fields;
 import java.util.List;

@@ -1,8 +1,8 @@
 package app.velvetcrock.stores;
 
+import app.velvetcrock.core.larder.JarGlass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.text.Linear;
-import app.velvetcrock.kit.JarGlass;
 import app.velvetcrock.web.Fields;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -1,8 +1,8 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.measure.Worded;
-import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;

@@ -1,13 +1,13 @@
 package app.velvetcrock.stores;
 
 import app.velvetcrock.core.deed.MayAtStores;
+import app.velvetcrock.core.larder.LotKind;
 import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stock.LotKind;
 import app.velvetcrock.stock.LotStory;
 import app.velvetcrock.web.Fields.Option;
 import java.util.ArrayList;

@@ -1,6 +1,6 @@
 package app.velvetcrock.stores;
 
-import app.velvetcrock.stock.Origin;
+import app.velvetcrock.core.larder.Origin;
 import app.velvetcrock.stock.Provenance;
 import app.velvetcrock.web.Fields;
 import java.util.Currency;

@@ -1,5 +1,6 @@
 package app.velvetcrock.ways;
 
+import app.velvetcrock.core.larder.OfWay;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.plans.Json;
@@ -24,9 +25,6 @@ public class OwnWays {
         this.json = json;
         this.clock = clock;
     }
-
-    /** A way of the household's own. */
-    public record OfWay(UUID id, Method method) {}
 
     @Transactional(readOnly = true)
     public List<OfWay> all() {

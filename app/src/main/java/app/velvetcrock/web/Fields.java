@@ -1,5 +1,6 @@
 package app.velvetcrock.web;
 
+import app.velvetcrock.core.bench.Notes;
 import app.velvetcrock.core.kitchen.AmountReader;
 import app.velvetcrock.core.kitchen.Both;
 import app.velvetcrock.core.kitchen.Contradiction;
@@ -30,7 +31,7 @@ import org.jspecify.annotations.Nullable;
  * Reads the typed fields of one form: keeps what was typed, what it was understood as, and every trouble, so that all of
  * them are shown together beside their fields.
  */
-public final class Fields {
+public final class Fields implements Notes {
 
     /** Longest text that can be an amount, with a range, a unit and what it is of. */
     public static final int LONGEST_AMOUNT = 120;
@@ -228,11 +229,7 @@ public final class Fields {
     /** Reads some words that may be missing, then empty; not too many, and nothing that is no letter, sign or line break. */
     public Optional<String> optionalWords(String field, @Nullable String typed, int most) {
         String plain = typed == null ? "" : typed.strip();
-        if (plain.length() > most) {
-            trouble(
-                    field,
-                    "This is %d letters long; %d is the most.".formatted(plain.length(), most),
-                    "something shorter");
+        if (isTooLong(field, plain, most)) {
             return Optional.empty();
         }
         if (plain.chars().anyMatch(c -> Character.isISOControl(c) && !Character.isWhitespace(c))) {
@@ -252,6 +249,7 @@ public final class Fields {
         return Optional.empty();
     }
 
+    @Override
     public void trouble(String field, String wrong, String instead) {
         troubles.put(field, new Trouble(wrong, instead, List.of(), List.of()));
     }
@@ -266,10 +264,12 @@ public final class Fields {
         echoes.remove(field);
     }
 
+    @Override
     public void echo(String field, String words) {
         echoes.put(field, words);
     }
 
+    @Override
     public boolean isClear() {
         return troubles.isEmpty();
     }

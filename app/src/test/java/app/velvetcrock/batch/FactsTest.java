@@ -6,6 +6,7 @@ import app.velvetcrock.HttpTest;
 import app.velvetcrock.bench.Bench;
 import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.bench.BenchWork;
+import app.velvetcrock.core.bench.ChargePart;
 import app.velvetcrock.core.course.Seen;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.look.Clarity;
@@ -141,7 +142,7 @@ class FactsTest {
 
     private UUID started(UUID key) {
         BenchWork work = bench.work(BenchForm.of("", "8 g", "", "").by("cold-dark"));
-        BenchWork.Part part = work.planned().orElseThrow().first();
+        ChargePart part = work.planned().orElseThrow().first();
         return starting.start(Current.doing(
                 new Deed.Start(
                         part.frozen(),

@@ -1,13 +1,13 @@
 package app.velvetcrock.stillroom;
 
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.larder.JarGlass;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
-import app.velvetcrock.kit.JarGlass;
 import app.velvetcrock.kit.Jars;
 import app.velvetcrock.stock.Arrival;
 import app.velvetcrock.stock.Provenance;

@@ -3,6 +3,7 @@ package app.velvetcrock.stock;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;

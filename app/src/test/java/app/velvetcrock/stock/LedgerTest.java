@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Cut;

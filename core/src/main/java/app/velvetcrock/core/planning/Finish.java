@@ -25,7 +25,8 @@ public record Finish(
         toppedUp = List.copyOf(toppedUp);
     }
 
-    static Finish asPlanned(PlanRequest request, LocalDate strained) {
+    /** As it would come to its end if all goes as planned. */
+    public static Finish asPlanned(PlanRequest request, LocalDate strained) {
         return new Finish(strained, request.circumstances().storage(), Aftermath.NONE, Optional.empty(), List.of());
     }
 

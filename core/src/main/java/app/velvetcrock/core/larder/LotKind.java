@@ -1,4 +1,4 @@
-package app.velvetcrock.stock;
+package app.velvetcrock.core.larder;
 
 import app.velvetcrock.core.materia.SupplyType;
 
@@ -25,7 +25,8 @@ public enum LotKind {
         return word;
     }
 
-    static LotKind of(SupplyType type) {
+    /** What a supply is kept as. */
+    public static LotKind of(SupplyType type) {
         return valueOf(type.name());
     }
 }

@@ -1,15 +1,14 @@
-package app.velvetcrock.pan;
+package app.velvetcrock.core.melt;
 
-import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.core.caution.Bearing;
 import app.velvetcrock.core.caution.Cautions;
-import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.Glass;
+import app.velvetcrock.core.larder.Infused;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MadeKeeping;
 import app.velvetcrock.core.planning.Planner;
-import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -20,19 +19,18 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /** What is planned at the pan, judged: how long it will keep, and what all that is in it bears. */
-final class PanKeeping {
+final class MixKeeping {
 
-    private PanKeeping() {}
+    private MixKeeping() {}
 
     /**
      * How long it keeps that is made today.
      *
      * @param from the batches its oils came from
      */
-    static MadeKeeping keeping(PanReading.Read read, Mass whole, LocalDate today, List<BatchSheet> from) {
+    static MadeKeeping keeping(Mix read, Mass whole, LocalDate today, List<Infused> from) {
         List<MadeKeeping.Ends> ends = new ArrayList<>();
-        Stream.concat(Stream.of(read.oil()), read.others().stream())
-                .forEach(one -> ends(one, Optional.empty(), from).ifPresent(ends::add));
+        read.fats().forEach(one -> ends(one, Optional.empty(), from).ifPresent(ends::add));
         for (int i = 0; i < read.stirred().size(); i++) {
             ends(read.stirred().get(i).thing(), Optional.of(i), from).ifPresent(ends::add);
         }
@@ -54,16 +52,15 @@ final class PanKeeping {
     }
 
     /** All that is in it bears of the table of who it is for: of the herbs in its oils too, by the batches these came from. */
-    static Set<String> borne(PanReading.Read read, List<BatchSheet> from) {
+    static Set<String> borne(Mix read, List<Infused> from) {
         Set<String> traits = new HashSet<>(Set.of(Bearing.ANY_FAT));
-        Stream.concat(Stream.of(read.oil()), read.others().stream()).forEach(one -> traits.addAll(one.traits()));
-        Stream.concat(read.wax().stream(), read.stirred().stream().map(PanReading.Stirred::thing))
+        read.fats().forEach(one -> traits.addAll(one.traits()));
+        Stream.concat(read.wax().stream(), read.stirred().stream().map(Mix.Stirred::thing))
                 .forEach(one -> traits.addAll(one.supply().map(Bearing::supply).orElse(one.traits())));
-        for (BatchSheet sheet : from) {
-            traits.addAll(Planner.borne(sheet.plan().request()));
+        for (Infused infused : from) {
+            traits.addAll(Planner.borne(infused.request()));
             // Spirit that nobody has said to be gone is taken to be in the oil still.
-            if (sheet.plan().moistening().isPresent()
-                    && sheet.log().done(TaskKey.spiritGone()).isEmpty()) {
+            if (infused.bearsSpirit()) {
                 traits.addAll(Bearing.spirit());
             }
         }
@@ -74,7 +71,7 @@ final class PanKeeping {
         return traits;
     }
 
-    private static Optional<MadeKeeping.Ends> ends(PanThing thing, Optional<Integer> addition, List<BatchSheet> from) {
+    private static Optional<MadeKeeping.Ends> ends(PanThing thing, Optional<Integer> addition, List<Infused> from) {
         return thing.ends()
                 .map(date -> new MadeKeeping.Ends(
                         thing.common().toLowerCase(Locale.ROOT),
@@ -84,20 +81,17 @@ final class PanKeeping {
     }
 
     /** How long an infused oil would keep with an antioxidant in it, whose bonus makes up for what its herb and heat cost it. */
-    private static Optional<LocalDate> guarded(Stock.OfOil oil, List<BatchSheet> from) {
+    private static Optional<LocalDate> guarded(Stock.OfOil oil, List<Infused> from) {
         return from.stream()
-                .filter(sheet -> sheet.id().equals(oil.batch()))
+                .filter(infused -> infused.batch().equals(oil.batch()))
                 .findFirst()
-                .flatMap(sheet -> sheet.course().strainedOn().map(on -> Planner.keepUntil(
-                                sheet.plan().request(),
-                                sheet.finish(on)
-                                        .bottled(
-                                                oil.place(),
-                                                oil.bottle()
-                                                        .map(Stock.OfBottle::glass)
-                                                        .orElse(Glass.DARK),
-                                                sheet.hadWater(),
-                                                Antioxidant.TOCOPHEROLS))
+                .flatMap(infused -> infused.finish().map(finish -> Planner.keepUntil(
+                                infused.request(),
+                                finish.bottled(
+                                        oil.place(),
+                                        oil.bottle().map(Stock.OfBottle::glass).orElse(Glass.DARK),
+                                        infused.hadWater(),
+                                        Antioxidant.TOCOPHEROLS))
                         .date()));
     }
 }

@@ -1,4 +1,4 @@
-package app.velvetcrock.stock;
+package app.velvetcrock.core.larder;
 
 import app.velvetcrock.core.deed.MayAtStores;
 import app.velvetcrock.core.keeping.Glass;

@@ -1,6 +1,8 @@
-package app.velvetcrock.pan;
+package app.velvetcrock.core.melt;
 
 import app.velvetcrock.core.kitchen.KnownDensity;
+import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.making.Drops;
 import app.velvetcrock.core.making.Formula.Role;
 import app.velvetcrock.core.making.Formula.Stuff;
@@ -10,8 +12,6 @@ import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Worded;
 import app.velvetcrock.core.spirit.Strength;
-import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stock.Stock;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Set;
@@ -46,7 +46,7 @@ public record PanThing(
         implements Worded {
 
     /** Before the key of a kind that is not in the stores. */
-    static final String KIND = PanForm.KIND;
+    public static final String KIND = "kind:";
 
     /**
      * What is told of one bottle.
@@ -56,17 +56,18 @@ public record PanThing(
      * @param wrong what is found wrong with it and not answered yet: it may be used, but what comes of it not given
      * @param oil where it is kept, of an infused one
      */
-    record Own(
+    public record Own(
             Optional<Strength> strength,
             Optional<Double> dropsPerMillilitre,
             Optional<String> wrong,
             Optional<Stock.OfOil> oil) {
 
-        static final Own NOTHING = new Own(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        public static final Own NOTHING =
+                new Own(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     /** The same, with something found wrong. */
-    PanThing but(Optional<String> wrong) {
+    public PanThing but(Optional<String> wrong) {
         return new PanThing(
                 name,
                 word,
@@ -88,37 +89,37 @@ public record PanThing(
         return bulk.map(KnownDensity::ofPellets).orElseGet(() -> KnownDensity.ofOil(density));
     }
 
-    double dropsPerMillilitre() {
+    public double dropsPerMillilitre() {
         return own.dropsPerMillilitre().orElse(Drops.USUAL);
     }
 
     /** So many of its drops, or of those that weigh so much. */
-    Drops drops(double count) {
+    public Drops drops(double count) {
         return new Drops(supply.orElseThrow(), count, dropsPerMillilitre());
     }
 
-    Drops drops(Mass mass) {
+    public Drops drops(Mass mass) {
         return Drops.from(supply.orElseThrow(), mass, dropsPerMillilitre());
     }
 
     /** Tells whether it is meant by a name: its own, or that of its kind. */
-    boolean isMeant(String said) {
+    public boolean isMeant(String said) {
         return name.equals(said) || said.equals(KIND + key);
     }
 
-    Stuff stuff(Role role, double equivalent) {
+    public Stuff stuff(Role role, double equivalent) {
         return new Stuff(key, common, role, equivalent);
     }
 
-    boolean isHere() {
+    public boolean isHere() {
         return lot.isPresent();
     }
 
     /** An infused oil of the Cupboard. */
-    static PanThing infused(Stock.OfOil oil, House house) {
+    public static PanThing infused(Stock.OfOil oil, Wording say) {
         return new PanThing(
                 oil.id().toString(),
-                "%s, %s, till %s".formatted(oil.name(), house.volume(oil.volumeLeft()), house.shortDay(oil.useBy())),
+                "%s, %s, till %s".formatted(oil.name(), say.volume(oil.volumeLeft()), say.shortDay(oil.useBy())),
                 "infused:" + oil.id(),
                 oil.name(),
                 Optional.of(oil.id()),
@@ -133,7 +134,7 @@ public record PanThing(
     }
 
     /** A kind none of which is here. */
-    static PanThing notHere(CarrierKind kind) {
+    public static PanThing notHere(CarrierKind kind) {
         return new PanThing(
                 KIND + kind.key(),
                 kind.common() + " (not here)",
@@ -151,7 +152,7 @@ public record PanThing(
     }
 
     /** The same, of anything else. */
-    static PanThing notHere(SupplyKind kind) {
+    public static PanThing notHere(SupplyKind kind) {
         return new PanThing(
                 KIND + kind.key(),
                 kind.common() + " (not here)",

@@ -1,4 +1,4 @@
-package app.velvetcrock.kit;
+package app.velvetcrock.core.larder;
 
 import app.velvetcrock.core.charge.Vessel;
 import java.util.UUID;

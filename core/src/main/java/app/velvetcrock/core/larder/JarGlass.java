@@ -1,4 +1,4 @@
-package app.velvetcrock.kit;
+package app.velvetcrock.core.larder;
 
 import app.velvetcrock.core.measure.Volume;
 import java.util.List;
@@ -33,13 +33,15 @@ public record JarGlass(boolean usualWidth, List<Mark> marks) {
      */
     public record Mark(String words, Volume holds) {}
 
-    String written() {
+    /** As it is stored. */
+    public String written() {
         return marks.stream()
                 .map(mark -> mark.words() + IS + mark.holds().toMicrolitres())
                 .collect(Collectors.joining(BETWEEN));
     }
 
-    static JarGlass read(boolean usualWidth, String written) {
+    /** Reads what was stored. */
+    public static JarGlass read(boolean usualWidth, String written) {
         return new JarGlass(
                 usualWidth,
                 written.lines()

@@ -1,14 +1,14 @@
-package app.velvetcrock.bench;
+package app.velvetcrock.core.bench;
 
+import app.velvetcrock.core.kitchen.Wording;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.making.Backwards;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Kind;
+import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
-import app.velvetcrock.errands.Awaited;
-import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stock.Stock;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,50 +22,45 @@ import java.util.UUID;
  *
  * @param tin what it is poured into
  */
-record WantedMaking(Kind kind, int count, Stock.OfSupply tin, double firmness, Backwards back) {
+public record WantedMaking(Kind kind, int count, Stock.OfSupply tin, double firmness, Backwards back) {
 
     /** "24 × Salve tin of firm tin salve". */
-    String words() {
+    public String words() {
         return "%d × %s of %s".formatted(count, tin.name(), kind.name());
     }
 
-    /** The share of it that goes with the oil of each vessel; together they are all of it. */
-    List<Awaited.Wish> shares(List<BenchWork.Part> parts) {
+    /** How many of it go with the oil of each vessel; together they are all of it. */
+    public List<Integer> shares(List<ChargePart> parts) {
         double whole = parts.stream()
                 .mapToDouble(part -> part.plan().charge().oil().millilitres())
                 .sum();
-        List<Awaited.Wish> shares = new ArrayList<>();
+        List<Integer> shares = new ArrayList<>();
         int left = count;
         for (int i = parts.size() - 1; i >= 0; i--) {
             double oil = parts.get(i).plan().charge().oil().millilitres();
             int pieces = i == 0 ? left : Math.max(1, Math.min(left - i, (int) Math.round(count * oil / whole)));
-            shares.add(0, new Awaited.Wish(kind.key(), Math.max(1, pieces), tin.id(), firmness));
+            shares.add(0, Math.max(1, pieces));
             left -= pieces;
         }
         return shares;
     }
 
     /** How much of it is not oil: "234 g of beeswax, 160 g of cocoa butter". */
-    static List<Formula.Part> besidesOil(Backwards back) {
+    public static List<Formula.Part> besidesOil(Backwards back) {
         return back.melt().formula().parts().stream()
                 .filter(part -> part.stuff().role() != Formula.Role.OIL)
                 .toList();
     }
 
     /** What must be bought before the planned could be begun and made, as a list to buy by; empty where all of it is here. */
-    static List<String> toBuy(BenchWork work, House house) {
-        if (work.planned().isEmpty()) {
-            return List.of();
-        }
-        BenchWork.Planned planned = work.planned().get();
-        List<String> lines = new ArrayList<>(ofThePlan(planned, work.shelves(), house));
-        planned.wanted().flatMap(WantSentence.Read::making).ifPresent(making -> {
+    public static List<String> toBuy(Planned planned, BenchShelves shelves, Wording say) {
+        List<String> lines = new ArrayList<>(ofThePlan(planned, shelves, say));
+        planned.wanted().flatMap(WantedOil::making).ifPresent(making -> {
             for (Formula.Part part : besidesOil(making.back())) {
-                lacks(part.mass(), here(part.stuff().key(), work.shelves()))
-                        .ifPresent(
-                                mass -> lines.add("%s of %s".formatted(house.mass(mass), name(part, work.shelves()))));
+                lacks(part.mass(), here(part.stuff().key(), shelves))
+                        .ifPresent(mass -> lines.add("%s of %s".formatted(say.mass(mass), name(part, shelves))));
             }
-            long tins = work.shelves().containers().stream()
+            long tins = shelves.containers().stream()
                     .filter(one -> one.id().equals(making.tin().id()))
                     .mapToLong(Stock.OfSupply::left)
                     .sum();
@@ -77,9 +72,9 @@ record WantedMaking(Kind kind, int count, Stock.OfSupply tin, double firmness, B
         return lines;
     }
 
-    private static List<String> ofThePlan(BenchWork.Planned planned, BenchStock.Shelves shelves, House house) {
+    private static List<String> ofThePlan(Planned planned, BenchShelves shelves, Wording say) {
         Map<UUID, Mass> need = new LinkedHashMap<>();
-        for (BenchWork.Part part : planned.parts()) {
+        for (ChargePart part : planned.parts()) {
             Density density = part.plan().request().carrier().kind().density();
             part.frozen()
                     .taking(part.weighed().herb(), density.massOf(part.weighed().oil()))
@@ -89,19 +84,19 @@ record WantedMaking(Kind kind, int count, Stock.OfSupply tin, double firmness, B
         need.forEach((lot, mass) -> {
             shelves.herbs().stream().filter(herb -> herb.id().equals(lot)).forEach(herb -> lacks(mass, herb.left())
                     .ifPresent(more -> lines.add("%s of %s (%s)"
-                            .formatted(house.mass(more), lower(herb.kind().common()), herb.state()))));
+                            .formatted(say.mass(more), lower(herb.kind().common()), herb.state()))));
             shelves.carriers().stream()
                     .filter(bottle -> bottle.id().equals(lot))
                     .forEach(bottle -> lacks(mass, bottle.left())
                             .ifPresent(more -> lines.add("%s of %s"
                                     .formatted(
-                                            house.volume(Volume.ofMillilitres(Math.ceil(bottle.density()
+                                            say.volume(Volume.ofMillilitres(Math.ceil(bottle.density()
                                                     .volumeOf(more)
                                                     .millilitres()))),
                                             lower(bottle.kind().common())))));
             shelves.spirits().stream().filter(spirit -> spirit.id().equals(lot)).forEach(spirit -> lacks(
                             mass, spirit.mass())
-                    .ifPresent(more -> lines.add("%s of %s".formatted(house.mass(more), lower(spirit.name())))));
+                    .ifPresent(more -> lines.add("%s of %s".formatted(say.mass(more), lower(spirit.name())))));
         });
         return lines;
     }
@@ -110,8 +105,8 @@ record WantedMaking(Kind kind, int count, Stock.OfSupply tin, double firmness, B
         return name.toLowerCase(Locale.ROOT);
     }
 
-    private static Mass here(String key, BenchStock.Shelves shelves) {
-        return key.equals(BenchStock.BEESWAX)
+    private static Mass here(String key, BenchShelves shelves) {
+        return key.equals(Setting.BEESWAX)
                 ? shelves.beeswax()
                 : shelves.carriers().stream()
                         .filter(one -> one.kind().key().equals(key))
@@ -119,7 +114,8 @@ record WantedMaking(Kind kind, int count, Stock.OfSupply tin, double firmness, B
                         .reduce(Mass.ZERO, Mass::plus);
     }
 
-    static String name(Formula.Part part, BenchStock.Shelves shelves) {
+    /** What a part is called here. */
+    public static String name(Formula.Part part, BenchShelves shelves) {
         return shelves.carriers().stream()
                 .filter(one -> one.kind().key().equals(part.stuff().key()))
                 .map(one -> lower(one.kind().common()))

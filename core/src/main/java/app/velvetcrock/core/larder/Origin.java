@@ -1,4 +1,4 @@
-package app.velvetcrock.stock;
+package app.velvetcrock.core.larder;
 
 import app.velvetcrock.core.measure.Worded;
 
@@ -23,9 +23,5 @@ public enum Origin implements Worded {
     /** Picked by the household itself, so that a look-alike may be among it. */
     public boolean isPicked() {
         return this == GATHERED || this == GROWN;
-    }
-
-    Cause cause() {
-        return isPicked() ? Cause.GATHERED : Cause.BOUGHT;
     }
 }
