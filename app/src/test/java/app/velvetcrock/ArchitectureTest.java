@@ -51,8 +51,8 @@ class ArchitectureTest {
             Set.of("recipes", "errands"),
             Set.of("melt"),
             Set.of("bench", "tend", "press", "cupboard", "pan", "devices"),
-            Set.of("rounds", "stores", "recipepages", "hob"),
-            Set.of("shelf"),
+            Set.of("rounds", "stores", "recipepages", "hob", "wish"),
+            Set.of("shelf", "front"),
             Set.of("demo", "upkeep"));
 
     private static final int WIDEST = 140;

@@ -198,32 +198,18 @@ public record BenchForm(
 
     /** The same with so much spirit to a gram of herb. */
     public BenchForm moistened(@Nullable String perGram) {
+        return with(new SentencePart.SpiritForm("", perGram, ""));
+    }
+
+    private BenchForm with(SentencePart.SpiritForm spirit) {
         return new BenchForm(
-                key,
-                herb,
-                amount,
-                cut,
-                more,
-                total,
-                carrier,
-                mix,
-                oil,
-                jar,
-                method,
-                length,
-                then,
-                start,
-                use,
-                pressing,
-                storage,
-                weighed,
-                poured,
-                numbers,
-                new SentencePart.SpiritForm("", perGram, ""),
-                knowingly,
-                called,
-                time,
-                want);
+                key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, length, then, start, use, pressing,
+                storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+    }
+
+    /** The same needed by a day, as somebody says it. */
+    public BenchForm neededBy(String day) {
+        return at(new SentencePart.Time(day, null, null));
     }
 
     /** The address under which the Bench stands so, everything said. */

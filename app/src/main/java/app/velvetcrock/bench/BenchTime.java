@@ -40,7 +40,7 @@ import org.springframework.stereotype.Component;
 
 /** Gives a plan its days: in the hours somebody is home, by the day it is needed, beside what stands already. */
 @Component
-class BenchTime {
+public class BenchTime {
 
     private final Hours hours;
     private final Batches batches;
@@ -58,7 +58,12 @@ class BenchTime {
 
     /** Gives plans their days, beside what stands already. */
     BenchTimes times() {
-        return new BenchTimes(new Home(hours.home(), this::warming, this::standing, kit.pieces()), kit.sources());
+        return new BenchTimes(home(), kit.sources());
+    }
+
+    /** When hands are there, and what stands already. */
+    public Home home() {
+        return new Home(hours.home(), this::warming, this::standing, kit.pieces());
     }
 
     private HomeHours warming(Method way, UUID stand, Charge charge) {

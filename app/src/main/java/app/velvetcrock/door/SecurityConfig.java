@@ -27,6 +27,7 @@ class SecurityConfig {
         "/sign-in/kept",
         "/kept",
         "/sign-up",
+        "/",
         "/set-up",
         "/demo-entry",
         "/join/*",

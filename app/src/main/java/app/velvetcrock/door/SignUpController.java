@@ -35,6 +35,11 @@ class SignUpController {
 
     private static final Set<String> LOOPBACK_NAMES = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
 
+    /** A sentence in an address: names, values and what stands for signs, and nothing that leads anywhere else. */
+    private static final String WISH = "[A-Za-z0-9%=&+._~-]*";
+
+    private static final int LONGEST_WISH = 1_500;
+
     static final String TAKEN = "There is an account with this email already.";
 
     private final People people;
@@ -53,10 +58,21 @@ class SignUpController {
 
     /** The sign-up form as sent. */
     record SignUpForm(
-            @Nullable String name, @Nullable String email, @Nullable String password, @Nullable HouseForm house) {
+            @Nullable String name,
+            @Nullable String email,
+            @Nullable String password,
+            @Nullable HouseForm house,
+            @Nullable String wish) {
 
         SignUpForm {
             house = HouseForm.orBlank(house);
+        }
+
+        /** Where it leads: to what was planned at the door, where anything was. */
+        String leadsTo() {
+            boolean isWish =
+                    wish != null && !wish.isEmpty() && wish.length() <= LONGEST_WISH && Linear.matches(wish, WISH);
+            return isWish ? "/wish?" + wish : "/shelf";
         }
     }
 
@@ -69,11 +85,12 @@ class SignUpController {
         return "door/sign-in";
     }
 
+    /** What was planned at the door is carried along, as its address says it. */
     @GetMapping("/sign-up")
-    String signUp(Model model) {
+    String signUp(Model model, HttpServletRequest request) {
         return form(
                 model,
-                new SignUpForm("", "", "", HouseForm.usual()),
+                new SignUpForm("", "", "", HouseForm.usual(), request.getQueryString()),
                 new Fields(House.usual().reader()));
     }
 
@@ -101,11 +118,12 @@ class SignUpController {
             // Whoever is refused waits as long as whoever is let in: how long it took tells nothing.
             people.takeTime();
         }
-        return reply.answer(new FormSent("", null, fields, "/shelf"), () -> form(reply.model(), form, fields), () -> {
-            entrance.enter(opened(form, name.orElseThrow(), settings.orElseThrow()), request, response);
-            limit.cameIn(Objects.requireNonNull(form.email()), request.getRemoteAddr());
-            return new Done("/shelf", "Your stillroom is open.");
-        });
+        return reply.answer(
+                new FormSent("", null, fields, form.leadsTo()), () -> form(reply.model(), form, fields), () -> {
+                    entrance.enter(opened(form, name.orElseThrow(), settings.orElseThrow()), request, response);
+                    limit.cameIn(Objects.requireNonNull(form.email()), request.getRemoteAddr());
+                    return new Done(form.leadsTo(), "Your stillroom is open.");
+                });
     }
 
     /** Two who take one address at once: the second is told as if it had been taken before. */

@@ -88,11 +88,6 @@ class ShelfController {
         }
     }
 
-    @GetMapping("/")
-    String home() {
-        return "redirect:/shelf";
-    }
-
     /**
      * What the rows of Rounds are tapped for: now, or a moment somebody catches up with.
      *

@@ -1,0 +1,90 @@
+package app.velvetcrock.wish;
+
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.util.UriComponentsBuilder;
+import org.springframework.web.util.UriUtils;
+
+/**
+ * The sentence as typed; the address holds it.
+ *
+ * @param amount of the herb there is; empty where as much is taken as it needs
+ * @param state how wet it is, and {@code cut} how fine
+ * @param what is wanted, in anybody's words
+ * @param much of it; empty for whatever the herb gives
+ */
+public record WishForm(
+        @Nullable String amount,
+        @Nullable String herb,
+        @Nullable String state,
+        @Nullable String cut,
+        @Nullable String oil,
+        @Nullable String what,
+        @Nullable String much,
+        @Nullable String use,
+        @Nullable String by) {
+
+    /** What is put before somebody who has said nothing yet. */
+    public static WishForm example(String by) {
+        return new WishForm(
+                "30 g", "calendula", "DRIED", "WHOLE", "olive oil", "a salve for chapped hands", "", "HANDS", by);
+    }
+
+    /** Tells whether nothing of it is said. */
+    public boolean isEmpty() {
+        return said().values().stream().allMatch(String::isEmpty);
+    }
+
+    public static String text(@Nullable String typed) {
+        return typed == null ? "" : typed.strip();
+    }
+
+    /** The same with one of its words otherwise. */
+    WishForm with(String field, String value) {
+        Map<String, String> all = said();
+        all.put(field, value);
+        return new WishForm(
+                all.get("amount"),
+                all.get("herb"),
+                all.get("state"),
+                all.get("cut"),
+                all.get("oil"),
+                all.get("what"),
+                all.get("much"),
+                all.get("use"),
+                all.get("by"));
+    }
+
+    /** Its address below a place; all that is said. */
+    public String address(String place) {
+        UriComponentsBuilder address = UriComponentsBuilder.fromPath(place);
+        said().forEach((field, value) -> {
+            if (!value.isEmpty()) {
+                address.queryParam(field, UriUtils.encode(value, StandardCharsets.UTF_8));
+            }
+        });
+        return address.build(true).toUriString();
+    }
+
+    /** The same sentence, however it is spaced. */
+    public String normalised() {
+        return String.join("\n", said().values()).toLowerCase(Locale.ROOT).replace('\t', ' ');
+    }
+
+    private Map<String, String> said() {
+        Map<String, String> all = new LinkedHashMap<>();
+        all.put("amount", text(amount));
+        all.put("herb", text(herb));
+        all.put("state", text(state));
+        all.put("cut", text(cut));
+        all.put("oil", text(oil));
+        all.put("what", text(what));
+        all.put("much", text(much));
+        all.put("use", text(use));
+        all.put("by", text(by));
+        return all;
+    }
+}

@@ -1,0 +1,106 @@
+package app.velvetcrock.core.wish;
+
+import app.velvetcrock.core.bench.BenchShelves;
+import app.velvetcrock.core.bench.Bottled;
+import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.keeping.Bottle;
+import app.velvetcrock.core.larder.OfJar;
+import app.velvetcrock.core.larder.Stock;
+import app.velvetcrock.core.measure.Mass;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * A wish with the lots it is planned from: those of the kitchen that are meant by it, or some that would have to be got.
+ *
+ * @param asked the kitchen as it is
+ * @param kitchen the same with what would have to be got: nothing of it is left there
+ */
+record ToHand(Wish wish, Kitchen asked, Kitchen kitchen, Stock.OfHerb herb, Bottled bottle) {
+
+    private static final UUID HERB = new UUID(0, 1);
+    private static final UUID OIL = new UUID(0, 2);
+
+    static ToHand of(Wish wish, Kitchen asked) {
+        Stock.OfHerb herb = herb(wish, asked);
+        Stock.OfCarrier carrier = carrier(wish, asked);
+        BenchShelves shelves = asked.bench();
+        List<OfJar> jars = shelves.jars().isEmpty() && shelves.pots().isEmpty() ? UsualKitchen.jars() : shelves.jars();
+        BenchShelves with = new BenchShelves(
+                and(shelves.herbs(), herb),
+                and(shelves.carriers(), carrier),
+                shelves.oils(),
+                jars,
+                shelves.pots(),
+                shelves.pans(),
+                shelves.spirits(),
+                shelves.kit(),
+                shelves.own(),
+                shelves.containers(),
+                shelves.beeswax());
+        return new ToHand(wish, asked, asked.with(with), herb, Bottled.of(carrier));
+    }
+
+    ToHand with(Wish other) {
+        return of(other, asked);
+    }
+
+    boolean isMoistFood() {
+        return wish.use() == Use.FOOD && !herb.moisture().isDried();
+    }
+
+    private static <T> List<T> and(List<T> all, T one) {
+        if (all.contains(one)) {
+            return all;
+        }
+        List<T> more = new ArrayList<>(all);
+        more.add(one);
+        return more;
+    }
+
+    /** A lot of the kind, part and state, no finer than it is wanted: what is past its date last, then whatever there is most of. */
+    private static Stock.OfHerb herb(Wish wish, Kitchen asked) {
+        Wish.Herb herb = wish.herb();
+        return asked.bench().herbs().stream()
+                .filter(lot -> lot.kind().key().equals(herb.kind().key())
+                        && lot.texture().part() == herb.texture().part()
+                        && lot.moisture() == herb.moisture()
+                        && lot.texture().cut().compareTo(herb.texture().cut()) <= 0)
+                .min(Comparator.comparing(
+                                (Stock.OfHerb lot) -> lot.isPast(asked.place().today()))
+                        .thenComparing(lot -> -lot.left().grams()))
+                .map(lot -> lot.texture().cut() == herb.texture().cut() ? lot : lot.at(herb.texture()))
+                .orElseGet(() -> new Stock.OfHerb(
+                        HERB,
+                        herb.kind().common(),
+                        herb.kind(),
+                        herb.texture(),
+                        herb.moisture(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Mass.ZERO));
+    }
+
+    private static Stock.OfCarrier carrier(Wish wish, Kitchen asked) {
+        LocalDate today = asked.place().today();
+        return asked.bench().carriers().stream()
+                .filter(lot -> lot.kind().key().equals(wish.oil().key()))
+                .filter(lot -> !new Bottle(lot.name(), lot.kind().monthsOpened(), lot.opened(), lot.bestBefore())
+                        .end(today)
+                        .isBefore(today))
+                .max(Comparator.comparing(Stock.OfCarrier::left))
+                .orElseGet(() -> new Stock.OfCarrier(
+                        OIL,
+                        wish.oil().common(),
+                        wish.oil(),
+                        wish.oil().density(),
+                        Optional.of(today),
+                        Optional.empty(),
+                        Mass.ZERO));
+    }
+}
