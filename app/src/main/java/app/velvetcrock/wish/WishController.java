@@ -18,7 +18,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 
@@ -54,8 +53,7 @@ class WishController {
     }
 
     @GetMapping(PLACE)
-    @Transactional(readOnly = true)
-    public String wish(WishForm typed, Model model) {
+    String wish(WishForm typed, Model model) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
         Kitchen kitchen = kitchens.of(house, clock.instant());

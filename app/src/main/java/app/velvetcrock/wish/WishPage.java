@@ -7,6 +7,7 @@ import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.melt.MixPlan;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
@@ -170,21 +171,35 @@ public record WishPage(
     }
 
     private static String made(WishAnswer answer, House house) {
-        return answer.pan()
-                .map(mix -> mix.filling()
-                        .filter(filling -> filling.count() > 0)
-                        .map(filling -> filling.pours().stream()
-                                .map(pour -> "%d × %s"
-                                        .formatted(
-                                                pour.count(),
-                                                pour.container().name().toLowerCase(Locale.ROOT)))
-                                .collect(Collectors.joining(", ")))
-                        .orElseGet(() -> "%s of %s"
+        if (answer.pan().isEmpty()) {
+            return "%s of oil".formatted(house.about(answer.bench().backInAll()));
+        }
+        MixPlan mix = answer.pan().get();
+        String filled = mix.filling().stream()
+                .flatMap(filling -> filling.pours().stream())
+                .filter(pour -> pour.count() > 0)
+                .map(pour -> "%d × %s".formatted(pour.count(), pour.container().name()))
+                .collect(Collectors.joining(", "));
+        return !filled.isEmpty()
+                ? filled
+                : makes(mix).isPresent()
+                        ? "%s of %s"
+                                .formatted(
+                                        house.about(volume(mix)),
+                                        mix.read().kind().name())
+                        : "%s of %s"
                                 .formatted(
                                         house.about(mix.whole()),
-                                        mix.read().kind().name())))
-                .orElseGet(
-                        () -> "%s of oil".formatted(house.about(answer.bench().backInAll())));
+                                        mix.read().kind().name());
+    }
+
+    /** What is told by volume, and by what it is enough for. */
+    private static Optional<String> makes(MixPlan mix) {
+        return mix.read().kind().makes(volume(mix));
+    }
+
+    private static Volume volume(MixPlan mix) {
+        return mix.read().oil().density().volumeOf(mix.whole());
     }
 
     private static String madeOf(MixPlan mix, House house) {
@@ -194,8 +209,11 @@ public record WishPage(
                                 house.mass(part.mass()),
                                 part.stuff().role() == Formula.Role.OIL
                                         ? "your oil"
-                                        : part.stuff().name()))
+                                        : part.stuff().name().toLowerCase(Locale.ROOT)))
                 .collect(Collectors.joining(", "));
+        if (makes(mix).isPresent()) {
+            return parts + ": " + makes(mix).get();
+        }
         Mass left = mix.filling().map(Filling::left).orElse(Mass.ZERO);
         return left.grams() > PERCENT_OF_A_GRAM ? parts + "; %s is left over".formatted(house.about(left)) : parts;
     }

@@ -6,6 +6,7 @@ import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.kitchen.Pieces;
 import app.velvetcrock.core.kitchen.WhenReader;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Cut;
@@ -23,6 +24,7 @@ import app.velvetcrock.core.wish.Asked;
 import app.velvetcrock.core.wish.Kitchen;
 import app.velvetcrock.core.wish.Said;
 import app.velvetcrock.core.wish.Wish;
+import app.velvetcrock.core.wish.WishPlanner;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
@@ -184,8 +186,9 @@ public final class WishReading {
                 .filter(one -> one.role() == Thing.Role.OIL || one.role() == Thing.Role.BUTTER)
                 .map(Thing::key)
                 .orElse("");
-        Optional<CarrierKind> kind =
-                words.carriers().stream().filter(one -> one.key().equals(key)).findFirst();
+        Optional<CarrierKind> kind = here(said, key).or(() -> words.carriers().stream()
+                .filter(one -> one.key().equals(key))
+                .findFirst());
         if (kind.isEmpty()) {
             fields.trouble(
                     "oil",
@@ -195,6 +198,24 @@ public final class WishReading {
                     "olive oil, sunflower oil or another");
         }
         return kind;
+    }
+
+    /** Of oils that are called so, one that is here: "sunflower oil" where a bottle of high-oleic sunflower stands there. */
+    private Optional<CarrierKind> here(String said, String key) {
+        String bare = said.toLowerCase(Locale.ROOT).replace("oil", "").strip();
+        List<CarrierKind> kinds = kitchen.bench().carriers().stream()
+                .map(Stock.OfCarrier::kind)
+                .filter(kind -> kind.key().equals(key)
+                        || !bare.isEmpty()
+                                && kind.common().toLowerCase(Locale.ROOT).contains(bare))
+                .toList();
+        Optional<CarrierKind> found = kinds.stream()
+                .filter(kind -> kind.key().equals(key))
+                .findFirst()
+                .or(() -> kinds.stream().findFirst());
+        found.filter(kind -> !kind.key().equals(key))
+                .ifPresent(kind -> fields.echo("oil", "%s, which is here".formatted(kind.common())));
+        return found;
     }
 
     private Optional<Wish.Much> much(WishForm form, Optional<Kind> kind) {
@@ -231,7 +252,7 @@ public final class WishReading {
         Optional<PanShelves.Tin> tin = kind.isEmpty()
                 ? Optional.empty()
                 : pieces.meant(
-                        kitchen.pan().containers().stream()
+                        WishPlanner.into(kitchen, kind.get()).stream()
                                 .filter(one -> one.isBottle()
                                         ? pieces.of().equals("bottle")
                                         : one.container().mould() == mould),

@@ -24,6 +24,9 @@ import java.util.UUID;
  */
 public record WantedMaking(Kind kind, int count, Stock.OfSupply tin, double firmness, Backwards back) {
 
+    /** What is lacking by less is not lacking, g or mL. */
+    private static final double NEARLY = 0.05;
+
     /** "24 × Salve tin of firm tin salve". */
     public String words() {
         return "%d × %s of %s".formatted(count, tin.name(), kind.name());
@@ -87,18 +90,23 @@ public record WantedMaking(Kind kind, int count, Stock.OfSupply tin, double firm
                             .formatted(say.mass(more), lower(herb.kind().common()), herb.state()))));
             shelves.carriers().stream()
                     .filter(bottle -> bottle.id().equals(lot))
-                    .forEach(bottle -> lacks(mass, bottle.left())
-                            .ifPresent(more -> lines.add("%s of %s"
-                                    .formatted(
-                                            say.volume(Volume.ofMillilitres(Math.ceil(bottle.density()
-                                                    .volumeOf(more)
-                                                    .millilitres()))),
-                                            lower(bottle.kind().common())))));
+                    .filter(bottle -> mass.grams() - bottle.left().grams() > NEARLY)
+                    .forEach(bottle -> lines.add("%s of %s"
+                            .formatted(
+                                    say.volume(upwards(bottle.density()
+                                            .volumeOf(mass)
+                                            .minusToZero(bottle.density().volumeOf(bottle.left())))),
+                                    lower(bottle.kind().common()))));
             shelves.spirits().stream().filter(spirit -> spirit.id().equals(lot)).forEach(spirit -> lacks(
                             mass, spirit.mass())
                     .ifPresent(more -> lines.add("%s of %s".formatted(say.mass(more), lower(spirit.name())))));
         });
         return lines;
+    }
+
+    /** To the next millilitre up, where it is not one already as it is shown. */
+    private static Volume upwards(Volume volume) {
+        return Volume.ofMillilitres(Math.ceil(volume.millilitres() - NEARLY));
     }
 
     private static String lower(String name) {
@@ -126,6 +134,6 @@ public record WantedMaking(Kind kind, int count, Stock.OfSupply tin, double firm
     /** So much is to be got, to the next gram up. */
     private static Optional<Mass> lacks(Mass wanted, Mass here) {
         double more = wanted.grams() - here.grams();
-        return more <= 0.05 ? Optional.empty() : Optional.of(Mass.ofGrams(Math.ceil(more - 1e-6)));
+        return more <= NEARLY ? Optional.empty() : Optional.of(Mass.ofGrams(Math.ceil(more - 1e-6)));
     }
 }

@@ -68,14 +68,24 @@ final class Otherwise {
         return plan.timing().flatMap(Timing::timetable).map(placed -> placed.end());
     }
 
-    /** What is said of a plan that is only looked at. */
+    /** How a charge was understood is said nowhere; what is wrong with it is passed on, where anybody is told. */
     static final class Unheard implements Notes {
 
+        private final Optional<Notes> told;
         private boolean clear = true;
+
+        Unheard() {
+            this.told = Optional.empty();
+        }
+
+        Unheard(Notes told) {
+            this.told = Optional.of(told);
+        }
 
         @Override
         public void trouble(String field, String wrong, String instead) {
             clear = false;
+            told.ifPresent(notes -> notes.trouble(field, wrong, instead));
         }
 
         @Override

@@ -32,6 +32,11 @@ final class ToBeMade {
 
     private static final UUID TO_COME = new UUID(0, 3);
 
+    /** [E] What is carried in a pocket holds no more, mL. */
+    private static final double OF_A_POCKET = 20;
+
+    private static final String LIP_BALM = "lip-balm";
+
     private ToBeMade() {}
 
     /** How much oil it takes; absent where that follows from the herb. */
@@ -72,7 +77,7 @@ final class ToBeMade {
                 hand,
                 plan.plan().request().carrier().kind().density().massOf(back),
                 plan.plan().keepUntil().date());
-        PanShelves shelves = shelves(kitchen.pan(), oil);
+        PanShelves shelves = shelves(kitchen.pan(), oil, kind);
         HowMuch much = howMuch(wish.much()).orElseGet(() -> new HowMuch.AllTheOil(oil.left()));
         BatchPlan of = plan.plan();
         MixPlanner.Infusions infusions = batches -> List.of(new Infused(
@@ -130,7 +135,7 @@ final class ToBeMade {
                 PanThing.Own.NOTHING);
     }
 
-    private static PanShelves shelves(PanShelves pan, PanThing oil) {
+    private static PanShelves shelves(PanShelves pan, PanThing oil, Kind kind) {
         List<PanThing> oils = new ArrayList<>(List.of(oil));
         oils.addAll(pan.oils());
         return new PanShelves(
@@ -139,9 +144,18 @@ final class ToBeMade {
                 pan.waxes(),
                 pan.butters(),
                 pan.additions(),
-                pan.containers(),
+                into(pan.containers(), kind),
                 pan.heldBack(),
                 pan.today());
+    }
+
+    /** What such a thing is filled into: a lip balm into what a pocket takes, where any such is there. */
+    static List<PanShelves.Tin> into(List<PanShelves.Tin> all, Kind kind) {
+        List<PanShelves.Tin> small = all.stream()
+                .filter(one -> one.container().brim().millilitres() <= OF_A_POCKET
+                        && !one.container().mould())
+                .toList();
+        return kind.key().equals(LIP_BALM) && !small.isEmpty() ? small : all;
     }
 
     private static Optional<PanThing> wax(PanShelves shelves, Kind kind) {

@@ -15,7 +15,8 @@ import java.util.Optional;
 import java.util.UUID;
 
 /**
- * A wish with the lots it is planned from: those of the kitchen that are meant by it, or some that would have to be got.
+ * A wish with the lots it is planned from: those of the kitchen that are meant by it, or what is said to be there, and what would have
+ * to be got.
  *
  * @param asked the kitchen as it is
  * @param kitchen the same with what would have to be got: nothing of it is left there
@@ -83,7 +84,7 @@ record ToHand(Wish wish, Kitchen asked, Kitchen kitchen, Stock.OfHerb herb, Bott
                         Optional.empty(),
                         Optional.empty(),
                         Optional.empty(),
-                        Mass.ZERO));
+                        herb.mass().orElse(Mass.ZERO)));
     }
 
     private static Stock.OfCarrier carrier(Wish wish, Kitchen asked) {

@@ -115,7 +115,7 @@ public final class UsualKitchen {
                         Optional.empty(),
                         Optional.empty(),
                         Optional.of(Volume.ofMillilitres(CONTAINERS.get(i).getValue())),
-                        ENOUGH))
+                        ENOUGH - i))
                 .toList();
     }
 }

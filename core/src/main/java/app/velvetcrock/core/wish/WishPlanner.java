@@ -12,24 +12,28 @@ import app.velvetcrock.core.bench.SpiritChoice;
 import app.velvetcrock.core.bench.TimeWish;
 import app.velvetcrock.core.bench.WantedMaking;
 import app.velvetcrock.core.bench.WantedOil;
+import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.charge.HerbPortion;
 import app.velvetcrock.core.charge.OilWish;
 import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.larder.OfJar;
 import app.velvetcrock.core.larder.Stock;
+import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.melt.MixPlan;
 import app.velvetcrock.core.melt.MixPlanner;
+import app.velvetcrock.core.melt.PanShelves;
 import app.velvetcrock.core.method.Choice;
 import app.velvetcrock.core.method.Ingredient;
 import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Situation;
 import app.velvetcrock.core.method.Variants;
+import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.core.planning.InTime;
 import app.velvetcrock.core.planning.PlanRequest;
@@ -57,6 +61,8 @@ public final class WishPlanner {
     /** [E] Where neither herb nor what is wanted has an amount. */
     private static final Mass USUAL = Mass.ofGrams(40);
 
+    private static final String ANOTHER = "another herb or oil, or make it for somebody else";
+
     private final ChargePlanner charges;
     private final MixPlanner mixes = new MixPlanner();
     private final Materia materia;
@@ -68,6 +74,11 @@ public final class WishPlanner {
 
     public MixPlanner mixes() {
         return mixes;
+    }
+
+    /** What of a kitchen's containers something of a kind is filled into. */
+    public static List<PanShelves.Tin> into(Kitchen kitchen, Kind kind) {
+        return ToBeMade.into(kitchen.pan().containers(), kind);
     }
 
     /** Works it out; absent with a trouble beside its field where nothing can be. */
@@ -174,7 +185,7 @@ public final class WishPlanner {
                 wanted);
         ChargePlanner.Around around = new ChargePlanner.Around(
                 kitchen.bench(),
-                notes,
+                new Otherwise.Unheard(notes),
                 kitchen.place().say(),
                 Optional.of(new BenchTimes(kitchen.home(), kitchen.bench().kit())));
         return charges.parts(charging, new ChargePlanner.Into(Optional.empty(), false), around)
@@ -198,7 +209,12 @@ public final class WishPlanner {
                 kitchen.place().now(),
                 hand.wish().by(),
                 Map.of(),
-                hand.wish().making().isPresent() ? PlanSteps.making() : List.of());
+                hand.wish().making().filter(WishPlanner::isMelted).isPresent() ? PlanSteps.making() : List.of());
+    }
+
+    /** A blend of oils is poured together cold; all else is melted, poured and sets. */
+    private static boolean isMelted(Kind kind) {
+        return kind.wax() || !kind.others().isEmpty();
     }
 
     private static Optional<Wanted> back(ToHand hand, Volume oil, Method way, Notes notes) {
@@ -266,15 +282,18 @@ public final class WishPlanner {
     private static List<Against> against(Planned plan, Optional<MixPlan> mix) {
         List<Against> against = new ArrayList<>();
         plan.plan().fitness().refusals().forEach(reason -> against.add(new Against(reason.fact(), reason.change())));
-        if (plan.plan().isAllowed()
-                && !plan.parts().stream().allMatch(part -> part.plan().canStart())) {
-            against.add(
-                    plan.plan().found().fits()
-                            ? new Against("the oil would not cover the herb", "less herb, or a wider jar")
-                            : new Against("no vessel here holds it", "less of it, or the herb cut finer"));
+        BatchPlan.Found found = plan.plan().found();
+        if (!found.fits()) {
+            against.add(new Against("no vessel here holds it", "less of it, the herb cut finer, or a larger jar"));
+        } else if (!found.cover().isEnough()) {
+            against.add(new Against("the oil would not cover the herb", "less herb, or a wider jar"));
         }
-        mix.ifPresent(made -> made.refused().forEach(why -> against.add(new Against(why, "for somebody else"))));
-        return against;
+        plan.plan().cautions().stream()
+                .filter(caution -> caution.level() == Level.REFUSE)
+                .map(caution -> "%s: %s".formatted(caution.head(), caution.text()))
+                .forEach(why -> against.add(new Against(why, ANOTHER)));
+        mix.ifPresent(made -> made.refused().forEach(why -> against.add(new Against(why, ANOTHER))));
+        return against.stream().distinct().toList();
     }
 
     private static List<String> toBuy(ToHand hand, Planned plan, Optional<MixPlan> mix) {

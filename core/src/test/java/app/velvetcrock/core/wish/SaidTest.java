@@ -12,7 +12,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class SaidTest {
 
-    /** What is wanted, in people's words: the kind it is, "oil" for the oil itself, "never" where none such is made, "?" where nobody knows. */
+    /** In people's words: the kind it is, "oil" for the oil itself, "never" where none such is made, "?" where nobody knows. */
     @ParameterizedTest
     @CsvSource({
         "a salve for chapped hands,salve",
