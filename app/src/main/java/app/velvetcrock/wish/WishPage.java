@@ -83,13 +83,15 @@ public record WishPage(
                 verdict(answer, house),
                 answer.late().isPresent() || !answer.canBegin() ? "bad-word" : "good-word",
                 why(answer, way, house),
+                // What cannot be begun has no days laid out before it.
                 bench.timing()
+                        .filter(timing -> answer.canBegin())
                         .flatMap(Timing::timetable)
                         .map(timetable -> timetable.placed().stream()
                                 .map(placed -> row(placed, house))
                                 .toList())
                         .orElse(List.of()),
-                warming(bench, house),
+                answer.canBegin() ? warming(bench) : "",
                 made(answer, house),
                 answer.pan().map(mix -> madeOf(mix, house)).orElseGet(() -> back(bench, house)),
                 answer.pan()
@@ -100,7 +102,11 @@ public record WishPage(
                 answer.pan()
                         .map(mix -> mix.keeping().working())
                         .orElse(bench.plan().keepUntil().working()),
-                answer.cautions().stream().filter(WishPage::isAloud).toList(),
+                answer.cautions().stream()
+                        .filter(WishPage::isAloud)
+                        // What is refused is said once, with what stands against it.
+                        .filter(one -> one.level() != Level.REFUSE)
+                        .toList(),
                 answer.cautions().stream().filter(one -> !isAloud(one)).toList(),
                 answer.against().stream()
                         .map(one -> new WishAnswer.Against(house.degrees(one.fact()), house.degrees(one.change())))
@@ -158,7 +164,7 @@ public record WishPage(
                 placed.step().name());
     }
 
-    private static String warming(Planned bench, House house) {
+    private static String warming(Planned bench) {
         return bench.timing()
                 .flatMap(timing -> timing.timetable().flatMap(timetable -> timetable.placed().stream()
                         .filter(placed -> placed.step() instanceof Step.Heat)

@@ -163,6 +163,7 @@ class LookTest {
                                 "convert",
                                 "supplies",
                                 "recipes-kept",
+                                "recipe",
                                 "calendar",
                                 "probes",
                                 "hours")
