@@ -346,9 +346,15 @@ class ForeignHouseholdTest {
 
     private Map<String, Consumer<String>> cases() {
         Map<String, Consumer<String>> cases = new LinkedHashMap<>();
+        cases.put("POST /wish/charge", route -> showsNothing(stranger.post("/wish/charge", everything())));
+        cases.put(
+                "POST /wish/charge/undo",
+                route -> isNotHere(
+                        stranger.post("/wish/charge/undo?batch=%s&lot=%s".formatted(batch, herbLot), Map.of())));
         for (String own : new String[] {
             "/shelf",
             "/wish",
+            "/wish/charge",
             "/",
             "/stores",
             "/press",

@@ -2,36 +2,59 @@ package app.velvetcrock.wish;
 
 import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.catalogue.Catalogue;
+import app.velvetcrock.core.bench.ChargePart;
 import app.velvetcrock.core.bench.Planned;
+import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.larder.Origin;
 import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.Planner;
 import app.velvetcrock.core.wish.Kitchen;
 import app.velvetcrock.core.wish.WishAnswer;
 import app.velvetcrock.core.wish.WishPlanner;
 import app.velvetcrock.recipes.RecipeBox;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.Reply;
+import app.velvetcrock.web.Reply.Done;
+import app.velvetcrock.web.Reply.FormSent;
 import java.time.Clock;
+import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** The household's wish: one sentence from what is there to what is wanted, and the two halves of its answer. */
 @Controller
 class WishController {
 
     static final String PLACE = "/wish";
+    private static final String CHARGE = "/wish/charge";
+
+    /** What is really weighed out may differ from the plan by no more than this. */
+    private static final double MOST_OFF = 2;
+
+    /** [E] What is begun with, where nobody says. */
+    private static final Mass A_JARFUL = Mass.ofGrams(40);
 
     private final WishKitchens kitchens;
     private final RecipeBox box;
     private final Catalogue catalogue;
     private final Materia materia;
     private final Households households;
+    private final WishBegin begins;
     private final WishPlanner planner;
     private final Clock clock;
 
@@ -41,6 +64,7 @@ class WishController {
             Catalogue catalogue,
             Materia materia,
             Households households,
+            WishBegin begins,
             Planner planner,
             Clock clock) {
         this.kitchens = kitchens;
@@ -48,30 +72,198 @@ class WishController {
         this.catalogue = catalogue;
         this.materia = materia;
         this.households = households;
+        this.begins = begins;
         this.planner = new WishPlanner(planner, materia);
         this.clock = clock;
     }
 
-    @GetMapping(PLACE)
-    String wish(WishForm typed, Model model) {
+    /** The sentence as it stands, and what it comes to. */
+    private record Worked(WishForm form, House house, Fields fields, Optional<WishAnswer> answer) {}
+
+    private Worked work(WishForm typed) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
         Kitchen kitchen = kitchens.of(house, clock.instant());
-        WishForm form = typed.isEmpty() ? WishForm.example("") : typed;
-        Optional<WishAnswer> answer = new WishReading(
-                        new WishReading.Words(box.things(), materia, catalogue.carriers()),
-                        house,
-                        kitchen,
-                        fields,
-                        planner.mixes().kinds())
-                .read(form)
-                .flatMap(wish -> planner.answer(wish, kitchen, fields));
-        WishModel.fill(model, form, fields, PLACE);
+        WishForm form = typed.isEmpty() ? ofWhatIsHere(kitchen, house) : typed;
+        return new Worked(
+                form,
+                house,
+                fields,
+                new WishReading(
+                                new WishReading.Words(box.things(), materia, catalogue.carriers()),
+                                house,
+                                kitchen,
+                                fields,
+                                planner.mixes().kinds())
+                        .read(form)
+                        .flatMap(wish -> planner.answer(wish, kitchen, fields)));
+    }
+
+    /** Before anything is said: the first herb that is here, a jar of it, in the first oil. */
+    private static WishForm ofWhatIsHere(Kitchen kitchen, House house) {
+        WishForm usual = WishForm.example("");
+        WishForm herb = kitchen.bench().herbs().stream()
+                .findFirst()
+                .map(lot -> usual.with("amount", house.mass(lot.left().compareTo(A_JARFUL) < 0 ? lot.left() : A_JARFUL))
+                        .with("herb", lot.kind().common())
+                        .with("state", lot.moisture().name())
+                        .with("cut", lot.texture().cut().name()))
+                .orElse(usual);
+        return kitchen.bench().carriers().stream()
+                .findFirst()
+                .map(bottle -> herb.with("oil", bottle.kind().common()))
+                .orElse(herb);
+    }
+
+    @GetMapping(PLACE)
+    String wish(WishForm typed, Model model) {
+        Worked worked = work(typed);
+        WishModel.fill(model, worked.form(), worked.fields(), PLACE);
+        show(model, worked);
+        model.addAttribute(
+                "charge",
+                worked.answer()
+                        .filter(WishAnswer::canBegin)
+                        .map(answer -> worked.form().address(CHARGE))
+                        .orElse(null));
+        return "wish/wish";
+    }
+
+    private static void show(Model model, Worked worked) {
         model.addAttribute(
                 "answer",
-                answer.map(one -> WishPage.of(one, form, PLACE, house)).orElse(null));
-        model.addAttribute("bench", answer.map(one -> bench(one, form, house)).orElse(null));
-        return "wish/wish";
+                worked.answer()
+                        .map(one -> WishPage.of(one, worked.form(), PLACE, worked.house()))
+                        .orElse(null));
+        model.addAttribute(
+                "bench",
+                worked.answer()
+                        .map(one -> bench(one, worked.form(), worked.house()))
+                        .orElse(null));
+    }
+
+    /** What the scale says is asked before anything is begun. */
+    @GetMapping(CHARGE)
+    String charge(WishForm typed, Model model) {
+        Worked worked = work(typed);
+        return worked.answer().filter(WishAnswer::canBegin).isEmpty()
+                ? "redirect:" + worked.form().address(PLACE)
+                : charge(
+                        model,
+                        worked,
+                        ChargeForm.EMPTY,
+                        new Fields(worked.house().reader()));
+    }
+
+    private String charge(Model model, Worked worked, ChargeForm typed, Fields fields) {
+        WishAnswer answer = worked.answer().orElseThrow();
+        show(model, worked);
+        model.addAttribute("said", worked.form());
+        model.addAttribute("form", typed);
+        model.addAttribute("fields", fields);
+        model.addAttribute("back", worked.form().address(PLACE));
+        model.addAttribute("brought", String.join(", ", WishBegin.broughtIn(answer)));
+        model.addAttribute("split", answer.bench().isSplit());
+        model.addAttribute("herb", worked.house().mass(answer.bench().herbInAll()));
+        model.addAttribute("oil", worked.house().volume(answer.bench().oilInAll()));
+        model.addAttribute("origins", List.of(Origin.BOUGHT, Origin.GATHERED, Origin.GROWN));
+        model.addAttribute(
+                "alike",
+                Cautions.shipped().lookAlikes(answer.wish().herb().kind().traits()));
+        return "wish/charge";
+    }
+
+    @PostMapping(CHARGE)
+    String begin(WishForm typed, ChargeForm form, Reply reply) {
+        Worked worked = work(typed);
+        Fields fields = new Fields(worked.house().reader());
+        Optional<WishAnswer> able = worked.answer().filter(WishAnswer::canBegin);
+        if (able.isEmpty()) {
+            return "redirect:" + worked.form().address(PLACE);
+        }
+        WishAnswer answer = able.get();
+        List<ChargePart> parts = weighed(answer, form, fields, worked.house());
+        Origin from = Origin.GATHERED.name().equals(form.from())
+                ? Origin.GATHERED
+                : Origin.GROWN.name().equals(form.from()) ? Origin.GROWN : Origin.BOUGHT;
+        if (!form.isDry()) {
+            fields.trouble("dry", "Water in the jar would spoil all of it.", "the tick, once the jar is dry");
+        }
+        boolean alike = !Cautions.shipped()
+                .lookAlikes(answer.wish().herb().kind().traits())
+                .isEmpty();
+        if (from.isPicked() && alike && !form.isSure()) {
+            fields.trouble("sure", "It is not said that this is no look-alike.", "the tick, once you are certain");
+        }
+        UUID key = form.key() == null ? UUID.randomUUID() : form.key();
+        return reply.answer(
+                new FormSent("", key, fields, "/shelf"), () -> charge(reply.model(), worked, form, fields), () -> {
+                    WishBegin.Begun begun = begins.begin(
+                            answer,
+                            parts,
+                            from,
+                            Current.doing("charge", key, clock.instant(), WishForm.text(form.weighed())));
+                    return new Done(
+                            begun.batches().size() > 1
+                                    ? "/shelf"
+                                    : "/batch/" + begun.batches().get(0),
+                            answer.pan()
+                                    .map(mix ->
+                                            "It stands on the Shelf, and what is missing for the %s is on the list to buy."
+                                                    .formatted(mix.read().kind().name()))
+                                    .orElse("It stands on the Shelf. Label the jar now."),
+                            undo(begun));
+                });
+    }
+
+    /** What was really weighed and poured, where one jar was charged; near to what was planned, or one of the two is a slip. */
+    private List<ChargePart> weighed(WishAnswer answer, ChargeForm form, Fields fields, House house) {
+        List<ChargePart> parts = answer.bench().parts();
+        if (parts.size() > 1) {
+            return parts;
+        }
+        ChargePart part = parts.get(0);
+        Mass planned = part.plan().charge().herbs().mass();
+        Volume oil = part.plan().charge().oil();
+        Optional<Mass> mass = WishForm.text(form.weighed()).isEmpty()
+                ? Optional.of(planned)
+                : fields.mass("weighed", form.weighed(), planned.grams() / MOST_OFF, planned.grams() * MOST_OFF);
+        Optional<Volume> poured = WishForm.text(form.poured()).isEmpty()
+                ? Optional.of(oil)
+                : fields.capacity("poured", form.poured(), oil.millilitres() / MOST_OFF, oil.millilitres() * MOST_OFF);
+        return List.of(part.with(new ChargePart.Weighed(
+                mass.orElse(planned), poured.orElse(oil), part.weighed().at())));
+    }
+
+    private static String undo(WishBegin.Begun begun) {
+        return CHARGE + "/undo?"
+                + Stream.of(
+                                named("batch", begun.batches()),
+                                named("lot", begun.lots()),
+                                named("errand", begun.errands()))
+                        .filter(ids -> !ids.isEmpty())
+                        .collect(Collectors.joining("&"));
+    }
+
+    private static String named(String name, List<UUID> ids) {
+        return ids.stream().map(id -> name + "=" + id).collect(Collectors.joining("&"));
+    }
+
+    @PostMapping(CHARGE + "/undo")
+    String undo(
+            @RequestParam List<UUID> batch,
+            @RequestParam(required = false) @Nullable List<UUID> lot,
+            @RequestParam(required = false) @Nullable List<UUID> errand,
+            Reply reply) {
+        return reply.tap("/shelf", () -> {
+            begins.takeBack(
+                    new WishBegin.Begun(
+                            batch,
+                            Objects.requireNonNullElse(lot, List.of()),
+                            Objects.requireNonNullElse(errand, List.of())),
+                    clock.instant());
+            return new Done("/shelf", "The charge is taken back, with what came in for it.");
+        });
     }
 
     /** The Bench's address with all of it filled in; null where its herb or oil is not here. */
@@ -79,7 +271,7 @@ class WishController {
         Planned plan = answer.bench();
         UUID herb = plan.first().frozen().takes().get(0).lot();
         UUID oil = plan.first().frozen().takes().get(1).lot();
-        if (herb.getMostSignificantBits() == 0 || oil.getMostSignificantBits() == 0) {
+        if (WishBegin.isToCome(herb) || WishBegin.isToCome(oil)) {
             return null;
         }
         Use use = answer.wish().use();
@@ -90,7 +282,7 @@ class WishController {
                         use,
                         answer.plan().request().circumstances().pressing(),
                         answer.plan().request().circumstances().storage())
-                .neededBy(WishForm.text(form.by()))
+                .neededBy(WishForm.text(form.needed()))
                 .address();
     }
 }

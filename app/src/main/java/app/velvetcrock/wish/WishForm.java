@@ -25,7 +25,7 @@ public record WishForm(
         @Nullable String what,
         @Nullable String much,
         @Nullable String use,
-        @Nullable String by) {
+        @Nullable String needed) {
 
     /** What is put before somebody who has said nothing yet. */
     public static WishForm example(String by) {
@@ -55,7 +55,7 @@ public record WishForm(
                 all.get("what"),
                 all.get("much"),
                 all.get("use"),
-                all.get("by"));
+                all.get("needed"));
     }
 
     /** Its address below a place; all that is said. */
@@ -74,6 +74,13 @@ public record WishForm(
         return String.join("\n", said().values()).toLowerCase(Locale.ROOT).replace('\t', ' ');
     }
 
+    /** What is said of it, by name. */
+    public Map<String, String> named() {
+        Map<String, String> named = said();
+        named.values().removeIf(String::isEmpty);
+        return named;
+    }
+
     private Map<String, String> said() {
         Map<String, String> all = new LinkedHashMap<>();
         all.put("amount", text(amount));
@@ -84,7 +91,7 @@ public record WishForm(
         all.put("what", text(what));
         all.put("much", text(much));
         all.put("use", text(use));
-        all.put("by", text(by));
+        all.put("needed", text(needed));
         return all;
     }
 }

@@ -275,8 +275,8 @@ public final class WishReading {
     }
 
     private Optional<Instant> by(WishForm form) {
-        String said = WishForm.text(form.by());
-        if (said.isEmpty() || fields.isTooLong("by", said, WhenReader.LONGEST)) {
+        String said = WishForm.text(form.needed());
+        if (said.isEmpty() || fields.isTooLong("needed", said, WhenReader.LONGEST)) {
             return Optional.empty();
         }
         Instant now = kitchen.place().now();
@@ -287,13 +287,15 @@ public final class WishReading {
                 .map(there -> there.atZone(house.settings().zone()).toInstant());
         if (at.isEmpty()) {
             fields.trouble(
-                    "by", "“%s”: that is no day known here.".formatted(said), "Saturday week, in 5 weeks, or 12 Dec");
+                    "needed",
+                    "“%s”: that is no day known here.".formatted(said),
+                    "Saturday week, in 5 weeks, or 12 Dec");
         } else if (at.get().isBefore(now)) {
             fields.trouble(
-                    "by", "Understood %s, which is past.".formatted(house.dayAndTime(at.get())), "a day to come");
+                    "needed", "Understood %s, which is past.".formatted(house.dayAndTime(at.get())), "a day to come");
             return Optional.empty();
         } else {
-            fields.echo("by", "needed by " + house.dayAndTime(at.get()));
+            fields.echo("needed", "needed by " + house.dayAndTime(at.get()));
         }
         return at;
     }

@@ -33,7 +33,7 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 class FrontHttpTest {
 
     private static final List<String> FIELDS =
-            List.of("amount", "herb", "state", "cut", "oil", "what", "much", "use", "by");
+            List.of("amount", "herb", "state", "cut", "oil", "what", "much", "use", "needed");
     private static final int MALFORMED = Integer.getInteger("crock.malformed", 500) / 10;
 
     @LocalServerPort
@@ -92,7 +92,7 @@ class FrontHttpTest {
         assertThat(page.select(".caution").text()).contains("Daisy family");
         assertThat(page.text()).contains("usual kitchen");
         new Visitor(port).get("/?herb=nettle&oil=olive&what=salve");
-        new Visitor(port).get("/?herb=nettle&oil=olive&what=salve&by=never");
+        new Visitor(port).get("/?herb=nettle&oil=olive&what=salve&needed=never");
         assertThat(rows()).isEqualTo(before);
     }
 
@@ -217,5 +217,61 @@ class FrontHttpTest {
         assertThat(there.select("#oil").attr("value")).isEqualTo(figures.get(0));
         assertThat(there.select("#worked").text())
                 .contains(wish.select("#keeps").text().replace("keeps ", ""));
+    }
+
+    /** From nothing at all: what the scale said is asked, all of it comes in with the charge, and is taken back as one. */
+    @Test
+    void aWishIsBegunWhenItIsChargedAndTakenBackAsOne() {
+        Visitor tove = Visitor.household(port, "Charged");
+        Document wish = tove.get("/wish?amount=30+g&herb=yarrow&state=DRIED&cut=WHOLE&oil=olive&what=a+salve&use=HANDS")
+                .page();
+        String charge = wish.select("#charge-it").attr("href");
+        Document asked = tove.get(charge).page();
+        assertThat(asked.select("#brought").text()).contains("Yarrow, Olive, a jar of that size");
+        Map<String, String> said = Map.of("weighed", "28 g", "from", "GATHERED", "dry", "", "sure", "");
+        Answer refused = tove.post(Visitor.form(asked, "#charge", said));
+        assertThat(refused.status()).isEqualTo(422);
+
+        assertThat(refused.page().select("#refused").text()).contains("Water in the jar would spoil", "no look-alike");
+        assertThat(refused.page().select("#weighed").attr("value")).isEqualTo("28 g");
+        assertThat(tove.get("/stores").page().text()).contains("No bottle yet");
+        Visitor.Filled done = Visitor.form(
+                refused.page(), "#charge", Map.of("weighed", "28 g", "from", "GATHERED", "dry", "yes", "sure", "yes"));
+        Answer stands = tove.post(done);
+        assertThat(stands.path()).startsWith("/batch/");
+        assertThat(stands.page().text()).contains("Yarrow", "28 g");
+        assertThat(tove.get("/stores/to-buy").page().text()).contains("beeswax");
+        Answer again = tove.post(done);
+        assertThat(again.path()).as("a second tap is the first").isEqualTo(stands.path());
+        assertThat(tove.get("/shelf").page().select(".board .jar")).hasSize(1);
+        Answer back = tove.post(Visitor.form(stands.page(), ".notice form", Map.of()));
+        assertThat(back.page().select(".notice").text()).contains("taken back");
+        assertThat(tove.get("/shelf").page().select(".board .jar")).isEmpty();
+        assertThat(tove.get("/stores/to-buy").page().text()).doesNotContain("beeswax");
+        assertThat(tove.get("/bench").page().text()).contains("No herb is stored", "No carrier oil is stored");
+    }
+
+    @Test
+    void whatIsHereIsWeighedOutOfIt() {
+        Visitor tove = Visitor.stocked(port, "Weighed");
+        String charge = tove.get("/wish").page().select("#charge-it").attr("href");
+        assertThat(charge).as("what is here stands there first").contains("herb=Nettle");
+        Document asked = tove.get("/wish/charge?amount=40+g&herb=nettle&cut=CUT_AND_SIFTED&oil=rapeseed&what=oil")
+                .page();
+        assertThat(asked.select("#brought")).isEmpty();
+        Answer stands = tove.post(Visitor.form(asked, "#charge", Map.of("weighed", "41 g", "dry", "yes")));
+        assertThat(stands.path()).startsWith("/batch/");
+        assertThat(tove.get("/stores").page().text()).contains("159 g");
+        Answer slip = tove.post(Visitor.form(
+                asked,
+                "#charge",
+                Map.of(
+                        "weighed",
+                        "410 g",
+                        "dry",
+                        "yes",
+                        "key",
+                        UUID.randomUUID().toString())));
+        assertThat(slip.status()).isEqualTo(422);
     }
 }

@@ -51,7 +51,7 @@ class DoorJourneyTest {
             String before = window.text("#verdict");
             page.fill("#herb", "nettle");
             page.fill("#much", "12 tins");
-            page.fill("#by", "");
+            page.fill("#needed", "");
             page.waitForSelector("#made:has-text('12 × Tin of 60 mL')");
             assertThat(window.text("#verdict")).isNotEqualTo(before);
             assertThat(window.text("#answer")).contains("Nettle (Urtica dioica)");

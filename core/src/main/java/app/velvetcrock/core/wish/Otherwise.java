@@ -47,7 +47,7 @@ final class Otherwise {
                                             .method()
                                             .name(),
                                     "ready " + say.day(say.dayOf(at)),
-                                    "by",
+                                    "needed",
                                     ""))));
         }
         planner.finer(hand.wish())

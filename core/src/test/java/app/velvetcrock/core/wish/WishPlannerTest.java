@@ -122,7 +122,7 @@ class WishPlannerTest {
                 .isBeforeOrEqualTo(NOW.plus(Duration.ofDays(5)));
         assertThat(answer.others())
                 .anyMatch(other ->
-                        other.name().equals("Heat, then rest") && other.field().equals("by"));
+                        other.name().equals("Heat, then rest") && other.field().equals("needed"));
         assertThat(answer.others()).anyMatch(other -> other.value().equals("CUT_AND_SIFTED"));
     }
 
