@@ -346,6 +346,10 @@ class ForeignHouseholdTest {
 
     private Map<String, Consumer<String>> cases() {
         Map<String, Consumer<String>> cases = new LinkedHashMap<>();
+        cases.put("POST /stores/list", route -> showsNothing(stranger.post("/stores/list", everything())));
+        cases.put(
+                "POST /stores/list/undo",
+                route -> isNotHere(stranger.post("/stores/list/undo?lot=" + herbLot, Map.of())));
         cases.put("POST /wish/charge", route -> showsNothing(stranger.post("/wish/charge", everything())));
         cases.put(
                 "POST /wish/charge/undo",
@@ -355,6 +359,7 @@ class ForeignHouseholdTest {
             "/shelf",
             "/wish",
             "/wish/charge",
+            "/stores/list",
             "/",
             "/stores",
             "/press",
