@@ -11,6 +11,7 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.List;
@@ -24,12 +25,16 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriUtils;
 
 /** Stores by one list: typed or pasted, read line by line, shown as it was understood, put away with one tap. */
 @Controller
 class ArrivalsController {
 
     private static final String HERE = "/stores/list";
+
+    /** What is left of a list is carried along in an address, which takes no more. */
+    private static final int LONGEST_REST = 1_200;
 
     private final PutAway putAway;
     private final RecipeBox box;
@@ -51,9 +56,11 @@ class ArrivalsController {
     /** The list as typed; {@code away} where it was looked at, and is to be put away. */
     record ListForm(@Nullable UUID key, @Nullable String text, @Nullable String away) {}
 
+    /** What was left of a list stands there again, read. */
     @GetMapping(HERE)
-    String list(Model model) {
-        return show(model, "", List.of(), fields());
+    String list(@RequestParam(required = false) @Nullable String text, Model model) {
+        String rest = text == null || text.length() > LONGEST_REST ? "" : text;
+        return show(model, rest, read(rest), fields());
     }
 
     private Fields fields() {
@@ -101,17 +108,18 @@ class ArrivalsController {
                 .filter(Arriving.Doubt.class::isInstance)
                 .map(Arriving::written)
                 .collect(Collectors.joining("\n"));
+        if (rest.length() > LONGEST_REST) {
+            fields.trouble("text", "Too much of it is not clear yet to be left for later.", "what is asked beside it");
+        }
         return reply.answer(
                 new FormSent("", form.key(), fields, "/stores"), () -> show(reply.model(), text, all, fields), () -> {
                     PutAway.Put put = putAway.all(clear);
                     return new Done(
-                            "/stores",
+                            rest.isEmpty()
+                                    ? "/stores"
+                                    : HERE + "?text=" + UriUtils.encode(rest, StandardCharsets.UTF_8),
                             "%d put away.%s"
-                                    .formatted(
-                                            clear.size(),
-                                            rest.isEmpty()
-                                                    ? ""
-                                                    : " Still to be told: " + rest.replace("\n", "; ") + "."),
+                                    .formatted(clear.size(), rest.isEmpty() ? "" : " The rest stands here still."),
                             undo(put));
                 });
     }

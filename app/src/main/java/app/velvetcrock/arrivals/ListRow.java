@@ -2,6 +2,7 @@ package app.velvetcrock.arrivals;
 
 import app.velvetcrock.core.intake.Arriving;
 import app.velvetcrock.stillroom.House;
+import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -22,13 +23,14 @@ record ListRow(String written, String what, String wrong, String instead) {
 
     private static String what(Arriving one, House house) {
         if (one instanceof Arriving.Herb herb) {
-            return "%s of %s, %s %s, %s"
+            return "%s of %s, %s %s, %s; %s"
                     .formatted(
                             house.mass(herb.mass()),
                             herb.kind().common().toLowerCase(Locale.ROOT),
                             herb.moisture().word(),
                             herb.texture().part().word(),
-                            herb.texture().cut().word());
+                            herb.texture().cut().word(),
+                            herb.origin().word());
         } else if (one instanceof Arriving.Oil oil) {
             return "%s of %s%s"
                     .formatted(
@@ -56,7 +58,7 @@ record ListRow(String written, String what, String wrong, String instead) {
                         house.length(jars.vessel().innerWidth()));
     }
 
-    private static String opened(Optional<java.time.LocalDate> day, House house) {
+    private static String opened(Optional<LocalDate> day, House house) {
         return day.map(on -> ", opened " + house.date(on)).orElse("");
     }
 }

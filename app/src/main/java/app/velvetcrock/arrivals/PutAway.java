@@ -50,7 +50,7 @@ class PutAway {
                         herb.mass(),
                         herb.moisture().isDried() ? null : today,
                         null,
-                        Provenance.UNSAID,
+                        new Provenance(herb.origin(), "", "", null),
                         herb.written())));
             } else if (one instanceof Arriving.Oil oil) {
                 lots.add(stores.add(new Arrival.Carrier(

@@ -62,8 +62,7 @@ public class Bench {
         BenchShelves shelves = stock.read(house, today);
         Fields fields = new Fields(house.reader());
         Method way = reading.way(typed, shelves, house, fields, today);
-        BenchForm form =
-                typed.withDefaults(way, house.mass(Mass.ofGrams(BenchController.USUAL_GRAMS)), Wording.written(today));
+        BenchForm form = typed.withDefaults(way, house.mass(ChargePlanner.USUAL), Wording.written(today));
         if (!shelves.areEnough()) {
             return new BenchWork(form, fields, shelves, way, Optional.empty());
         }

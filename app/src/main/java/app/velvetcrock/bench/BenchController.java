@@ -1,6 +1,7 @@
 package app.velvetcrock.bench;
 
 import app.velvetcrock.batch.Starting;
+import app.velvetcrock.core.bench.ChargePlanner;
 import app.velvetcrock.core.bench.Planned;
 import app.velvetcrock.core.bench.WantedMaking;
 import app.velvetcrock.core.bench.WantedOil;
@@ -8,7 +9,6 @@ import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.larder.OfWay;
-import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.errands.Awaited;
@@ -43,9 +43,6 @@ import org.springframework.web.servlet.view.FragmentsRendering;
 class BenchController {
 
     private static final int LONGEST_NAME = 60;
-
-    /** What stands on the Bench before anything is said. */
-    static final double USUAL_GRAMS = 40;
 
     private final Bench bench;
     private final OwnWays ways;
@@ -231,7 +228,7 @@ class BenchController {
         House house = households.current();
         Instant now = clock.instant();
         String today = Wording.written(house.dayOf(now));
-        String amount = house.mass(Mass.ofGrams(USUAL_GRAMS));
+        String amount = house.mass(ChargePlanner.USUAL);
         return BenchAddress.of(
                 form.withDefaults(way, amount, today).dated(house.past(now), house.future(now)),
                 BenchAddress.usual(way, amount, today));

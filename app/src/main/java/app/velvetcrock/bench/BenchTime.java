@@ -19,8 +19,10 @@ import app.velvetcrock.core.timetable.Step;
 import app.velvetcrock.hours.Hours;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.Warming;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.PerRequest;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -70,7 +72,12 @@ public class BenchTime {
         return warming.of(hours.home(), way, stand, charge);
     }
 
+    /** Several plans of one page are held against the same. */
     private List<Booking> standing() {
+        return PerRequest.of("bookings of what stands", Current.person(), this::booked);
+    }
+
+    private List<Booking> booked() {
         Set<Source> owned = kit.sources();
         List<Booking> others = new ArrayList<>();
         for (BatchSheet sheet : batches.standing()) {

@@ -14,6 +14,7 @@ import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.melt.MixPlan;
 import app.velvetcrock.core.planning.FrozenPlan;
+import app.velvetcrock.core.wish.UsualKitchen;
 import app.velvetcrock.core.wish.WishAnswer;
 import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.errands.Errands;
@@ -70,11 +71,6 @@ class WishBegin {
     /** What came of it: the batches, what was brought in, what was put on the list. */
     record Begun(List<UUID> batches, List<UUID> lots, List<UUID> errands) {}
 
-    /** Tells whether something has no place in the stores yet. */
-    static boolean isToCome(UUID id) {
-        return id.getMostSignificantBits() == 0;
-    }
-
     /**
      * Charged.
      *
@@ -87,7 +83,7 @@ class WishBegin {
         List<UUID> lots = new ArrayList<>();
         LocalDate today = households.current().dayOf(doing.at());
         UUID herb = parts.get(0).frozen().takes().get(0).lot();
-        if (isToCome(herb)) {
+        if (UsualKitchen.isToCome(herb)) {
             Mass all = parts.stream().map(part -> part.weighed().herb()).reduce(Mass.ZERO, Mass::plus);
             herb = stores.add(new Arrival.Herb(
                     answer.wish().herb().kind(),
@@ -102,7 +98,7 @@ class WishBegin {
             lots.add(herb);
         }
         UUID oil = parts.get(0).frozen().takes().get(1).lot();
-        if (isToCome(oil)) {
+        if (UsualKitchen.isToCome(oil)) {
             Mass all = parts.stream()
                     .map(part ->
                             answer.wish().oil().density().massOf(part.weighed().oil()))
@@ -150,7 +146,7 @@ class WishBegin {
     }
 
     private OfJar jar(OfJar jar) {
-        return isToCome(jar.id())
+        return UsualKitchen.isToCome(jar.id())
                 ? new OfJar(
                         jars.add(jar.vessel(), new JarGlass(true, List.of()), 1),
                         jar.vessel(),
@@ -168,16 +164,26 @@ class WishBegin {
                 .ifPresent(first -> mix.tins().stream()
                         .filter(tin -> tin.container().equals(first.container()))
                         .map(tin -> UUID.fromString(tin.name()))
-                        .filter(lot -> !isToCome(lot))
+                        .filter(lot -> !UsualKitchen.isToCome(lot))
                         .findFirst()
                         .ifPresent(lot -> share(started, mix, first, lot)));
     }
 
     private void share(List<UUID> started, MixPlan mix, Filling.Pour first, UUID lot) {
-        int each = Math.max(1, first.count() / started.size());
-        started.forEach(batch -> awaited.expect(
-                batch,
-                new Awaited.Wish(mix.read().kind().key(), each, lot, mix.read().firmness())));
+        int left = first.count();
+        for (int i = 0; i < started.size(); i++) {
+            // What does not divide goes to the first of them; together they are all of it.
+            int rest = started.size() - 1 - i;
+            int share = rest == 0 ? left : Math.max(1, (left + rest) / (rest + 1));
+            left -= share;
+            awaited.expect(
+                    started.get(i),
+                    new Awaited.Wish(
+                            mix.read().kind().key(),
+                            Math.max(1, share),
+                            lot,
+                            mix.read().firmness()));
+        }
     }
 
     /** Takes all of it back: the charge, what came in with it, what was put on the list. A vessel that came with it stays. */
@@ -195,13 +201,13 @@ class WishBegin {
     /** What is not in the stores yet, and comes in with the charge. */
     static List<String> broughtIn(WishAnswer answer) {
         List<String> with = new ArrayList<>();
-        if (isToCome(answer.bench().first().frozen().takes().get(0).lot())) {
+        if (UsualKitchen.isToCome(answer.bench().first().frozen().takes().get(0).lot())) {
             with.add(answer.wish().herb().kind().common());
         }
-        if (isToCome(answer.bench().first().frozen().takes().get(1).lot())) {
+        if (UsualKitchen.isToCome(answer.bench().first().frozen().takes().get(1).lot())) {
             with.add(answer.wish().oil().common());
         }
-        if (isToCome(answer.bench().jar().id())) {
+        if (UsualKitchen.isToCome(answer.bench().jar().id())) {
             with.add("a jar of that size");
         }
         return with;

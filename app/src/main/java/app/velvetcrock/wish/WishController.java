@@ -3,15 +3,20 @@ package app.velvetcrock.wish;
 import app.velvetcrock.bench.BenchForm;
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.bench.ChargePart;
+import app.velvetcrock.core.bench.ChargePlanner;
 import app.velvetcrock.core.bench.Planned;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.kitchen.Expect;
+import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.larder.Origin;
 import app.velvetcrock.core.materia.Materia;
+import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.planning.Planner;
 import app.velvetcrock.core.wish.Kitchen;
+import app.velvetcrock.core.wish.UsualKitchen;
 import app.velvetcrock.core.wish.WishAnswer;
 import app.velvetcrock.core.wish.WishPlanner;
 import app.velvetcrock.recipes.RecipeBox;
@@ -45,9 +50,6 @@ class WishController {
 
     /** What is really weighed out may differ from the plan by no more than this. */
     private static final double MOST_OFF = 2;
-
-    /** [E] What is begun with, where nobody says. */
-    private static final Mass A_JARFUL = Mass.ofGrams(40);
 
     private final WishKitchens kitchens;
     private final RecipeBox box;
@@ -104,7 +106,12 @@ class WishController {
         WishForm usual = WishForm.example("");
         WishForm herb = kitchen.bench().herbs().stream()
                 .findFirst()
-                .map(lot -> usual.with("amount", house.mass(lot.left().compareTo(A_JARFUL) < 0 ? lot.left() : A_JARFUL))
+                .map(lot -> usual.with(
+                                "amount",
+                                house.mass(
+                                        lot.left().compareTo(ChargePlanner.USUAL) < 0
+                                                ? lot.left()
+                                                : ChargePlanner.USUAL))
                         .with("herb", lot.kind().common())
                         .with("state", lot.moisture().name())
                         .with("cut", lot.texture().cut().name()))
@@ -228,11 +235,29 @@ class WishController {
         Optional<Mass> mass = WishForm.text(form.weighed()).isEmpty()
                 ? Optional.of(planned)
                 : fields.mass("weighed", form.weighed(), planned.grams() / MOST_OFF, planned.grams() * MOST_OFF);
-        Optional<Volume> poured = WishForm.text(form.poured()).isEmpty()
-                ? Optional.of(oil)
-                : fields.capacity("poured", form.poured(), oil.millilitres() / MOST_OFF, oil.millilitres() * MOST_OFF);
+        Optional<Volume> poured =
+                WishForm.text(form.poured()).isEmpty() ? Optional.of(oil) : poured(form, answer, fields);
         return List.of(part.with(new ChargePart.Weighed(
                 mass.orElse(planned), poured.orElse(oil), part.weighed().at())));
+    }
+
+    /** By the jug or by the scale, near to what was planned. */
+    private static Optional<Volume> poured(ChargeForm form, WishAnswer answer, Fields fields) {
+        Density density = answer.wish().oil().density();
+        double planned = answer.bench().oilInAll().millilitres();
+        return fields.massOf("poured", form.poured(), Expect.LIQUID, KnownDensity.ofOil(density))
+                .map(read -> density.volumeOf(read.mass()))
+                .filter(volume -> {
+                    boolean near =
+                            volume.millilitres() >= planned / MOST_OFF && volume.millilitres() <= planned * MOST_OFF;
+                    if (!near) {
+                        fields.trouble(
+                                "poured",
+                                "That is less than half, or more than twice, what was planned.",
+                                "what was poured");
+                    }
+                    return near;
+                });
     }
 
     private static String undo(WishBegin.Begun begun) {
@@ -271,7 +296,7 @@ class WishController {
         Planned plan = answer.bench();
         UUID herb = plan.first().frozen().takes().get(0).lot();
         UUID oil = plan.first().frozen().takes().get(1).lot();
-        if (WishBegin.isToCome(herb) || WishBegin.isToCome(oil)) {
+        if (UsualKitchen.isToCome(herb) || UsualKitchen.isToCome(oil)) {
             return null;
         }
         Use use = answer.wish().use();

@@ -13,7 +13,9 @@ import app.velvetcrock.core.materia.Texture;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.core.wish.Kitchen;
 import app.velvetcrock.pan.PanStock;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
+import app.velvetcrock.web.PerRequest;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -59,12 +61,16 @@ class WishKitchens {
 
         @Override
         public Optional<OwnRight> right(Kind kind) {
-            return rights.of(kind.key(), house).right();
+            return PerRequest.of("right " + kind.key(), Current.person(), () -> rights.of(kind.key(), house)
+                    .right());
         }
 
         @Override
         public List<Double> retentions(HerbKind herb, Texture texture, Moisture moisture, Pressing pressing) {
-            return retentions.of(herb.key(), texture, moisture, pressing);
+            return PerRequest.of(
+                    "kept of %s %s %s %s".formatted(herb.key(), texture, moisture, pressing),
+                    Current.person(),
+                    () -> retentions.of(herb.key(), texture, moisture, pressing));
         }
 
         @Override

@@ -274,4 +274,27 @@ class FrontHttpTest {
                         UUID.randomUUID().toString())));
         assertThat(slip.status()).isEqualTo(422);
     }
+
+    /** What is here and not to be used never comes in a second time as if it were good. */
+    @Test
+    void whatIsHeldBackOrPastItsDateIsNotBroughtInAnew() {
+        Visitor tove = Visitor.household(port, "Held back");
+        tove.submit(
+                "/stores",
+                "form[action$=carriers]",
+                Map.of("carrier", "olive", "amount", "1 L", "opened", "2023-01-05", "bestBefore", "2024-05-01"));
+        tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Nettle", "amount", "200 g", "cut", "WHOLE"));
+        String address = "/wish?amount=30+g&herb=nettle&state=DRIED&cut=WHOLE&what=a+salve&use=HANDS&oil=";
+        Document past = tove.get(address + "olive").page();
+        assertThat(past.select("#answer").text()).contains("Olive is here, and not to be used: it is past its date");
+        assertThat(past.select("#charge-it")).isEmpty();
+        assertThat(tove.get(address + "jojoba").page().select("#charge-it")).hasSize(1);
+        String lot = tove.get("/stores").page().select("a:contains(Nettle)").attr("href");
+        tove.submit(lot, "form[action$=wrong]", Map.of("what", "MOULD", "words", "a grey fur"));
+        Document held = tove.get(address + "jojoba").page();
+        assertThat(held.select("#answer").text()).contains("Nettle is here, and not to be used: mould");
+        assertThat(held.select("#charge-it")).isEmpty();
+        assertThat(tove.get(address.replace("/wish", "/wish/charge") + "jojoba").path())
+                .isEqualTo("/wish");
+    }
 }

@@ -16,7 +16,9 @@ import app.velvetcrock.core.method.Source;
 import app.velvetcrock.core.spirit.Strength;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -34,6 +36,7 @@ import java.util.stream.Stream;
  * @param spirits the strongest first
  * @param containers tins and bottles to fill
  * @param beeswax how much of it is in stock
+ * @param withheld kinds of herb and oil of which something is here that is not to be used, by their key, and why
  */
 public record BenchShelves(
         List<Stock.OfHerb> herbs,
@@ -46,7 +49,8 @@ public record BenchShelves(
         Set<Source> kit,
         List<OfWay> own,
         List<Stock.OfSupply> containers,
-        Mass beeswax) {
+        Mass beeswax,
+        Map<String, String> withheld) {
 
     /** Every vessel a way can stand in, the smallest first: open pots take heat only. */
     public List<OfJar> suiting(Method way) {
@@ -90,7 +94,25 @@ public record BenchShelves(
                 larder.supplies(Set.of(LotKind.WAX))
                         .filter(wax -> wax.key().equals(Setting.BEESWAX))
                         .map(Stock.OfSupply::mass)
-                        .reduce(Mass.ZERO, Mass::plus));
+                        .reduce(Mass.ZERO, Mass::plus),
+                withheld(larder, looking));
+    }
+
+    private static Map<String, String> withheld(Larder larder, Looking looking) {
+        Map<String, String> why = new HashMap<>();
+        larder.herbs().forEach(lot -> larder.fromUse()
+                .why(Optional.empty(), lot.id())
+                .or(() -> looking.drying().contains(lot.id())
+                        ? Optional.of("it lies on the drying rack")
+                        : Optional.empty())
+                .ifPresent(found -> why.put(lot.kind().key(), found)));
+        larder.carriers().forEach(lot -> larder.fromUse()
+                .why(Optional.empty(), lot.id())
+                .or(() -> end(lot, looking.today()).isBefore(looking.today())
+                        ? Optional.of("it is past its date")
+                        : Optional.empty())
+                .ifPresent(found -> why.put(lot.kind().key(), found)));
+        return Map.copyOf(why);
     }
 
     /**

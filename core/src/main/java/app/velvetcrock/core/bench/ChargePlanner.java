@@ -37,6 +37,9 @@ import java.util.UUID;
 /** Plans a charge: in which vessels, how much oil where nobody says, by which ways and when. */
 public final class ChargePlanner {
 
+    /** [E] So much herb is begun with, where nobody says how much. */
+    public static final Mass USUAL = Mass.ofGrams(40);
+
     /** More of one size than this are never needed for one charge. */
     private static final int MOST_OF_A_SIZE = 12;
 

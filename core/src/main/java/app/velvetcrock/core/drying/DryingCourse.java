@@ -91,11 +91,12 @@ public record DryingCourse(
 
     /**
      * Tells whether it has wilted by its weight: fresh herb of which so much water is gone that it holds no more than wilted herb is taken
-     * to hold, and that is neither dry nor in doubt.
+     * to hold, and that is neither dry, by hand or by its weight, nor in doubt.
      */
     public boolean isWilted() {
         return !weighIns.isEmpty()
                 && state != State.DRY
+                && state != State.TRY_IT
                 && state != State.CONTRADICTS
                 && waterNow <= start.water().wilted().fraction() + ROUNDING;
     }

@@ -1,6 +1,7 @@
 package app.velvetcrock.core.intake;
 
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.larder.Origin;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Moisture;
@@ -17,7 +18,8 @@ public sealed interface Arriving {
     String written();
 
     /** A bag of herb. */
-    record Herb(String written, HerbKind kind, Texture texture, Moisture moisture, Mass mass) implements Arriving {}
+    record Herb(String written, HerbKind kind, Texture texture, Moisture moisture, Mass mass, Origin origin)
+            implements Arriving {}
 
     /** A bottle of oil, or a fat to infuse in; sealed where no day of opening is said. */
     record Oil(String written, CarrierKind kind, Mass mass, Optional<LocalDate> opened) implements Arriving {}

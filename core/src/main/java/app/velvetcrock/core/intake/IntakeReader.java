@@ -6,6 +6,7 @@ import app.velvetcrock.core.intake.Arriving.Doubt;
 import app.velvetcrock.core.kitchen.AmountReader;
 import app.velvetcrock.core.kitchen.Pieces;
 import app.velvetcrock.core.kitchen.WhenReader;
+import app.velvetcrock.core.larder.Origin;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.HerbKind;
@@ -187,11 +188,11 @@ public final class IntakeReader {
     }
 
     private Arriving herb(String written, HerbKind kind, Mass mass) {
-        boolean picked = Linear.matches(
-                written.toLowerCase(Locale.ROOT), ".*\\b(gathered|foraged|picked|wild|garden|grown)\\b.*");
-        if (picked
-                && !CAUTIONS.lookAlikes(kind.traits()).isEmpty()
-                && !kind.common().toLowerCase(Locale.ROOT).contains("wild")) {
+        String said = written.toLowerCase(Locale.ROOT);
+        Origin origin = Linear.matches(said, ".*\\b(gathered|foraged|picked|from the wild)\\b.*")
+                ? Origin.GATHERED
+                : Linear.matches(said, ".*\\b(garden|grown|home-grown)\\b.*") ? Origin.GROWN : Origin.BOUGHT;
+        if (origin.isPicked() && !CAUTIONS.lookAlikes(kind.traits()).isEmpty()) {
             return new Doubt(
                     written,
                     "What was gathered has look-alikes to be ticked first.",
@@ -201,6 +202,6 @@ public final class IntakeReader {
         Cut cut = Said.cut(written).orElse(whole ? Cut.WHOLE : Cut.CUT_AND_SIFTED);
         Moisture moisture = Said.moisture(written).orElse(Moisture.DRIED);
         return new Arriving.Herb(
-                written, kind, materia.texture(Said.part(written).orElse(kind.part()), cut), moisture, mass);
+                written, kind, materia.texture(Said.part(written).orElse(kind.part()), cut), moisture, mass, origin);
     }
 }

@@ -7,10 +7,12 @@ import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.larder.OfJar;
 import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.wish.WishAnswer.Against;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -42,8 +44,28 @@ record ToHand(Wish wish, Kitchen asked, Kitchen kitchen, Stock.OfHerb herb, Bott
                 shelves.kit(),
                 shelves.own(),
                 shelves.containers(),
-                shelves.beeswax());
+                shelves.beeswax(),
+                shelves.withheld());
         return new ToHand(wish, asked, asked.with(with), herb, Bottled.of(carrier));
+    }
+
+    /** What is here and not to be used is never brought in once more as if it were good: that is told, with what to do. */
+    List<Against> withheld() {
+        Map<String, String> held = asked.bench().withheld();
+        List<Against> against = new ArrayList<>();
+        if (UsualKitchen.isToCome(herb.id()) && held.containsKey(herb.kind().key())) {
+            against.add(new Against(
+                    "%s is here, and not to be used: %s"
+                            .formatted(herb.name(), held.get(herb.kind().key())),
+                    "another herb, or answer that first; a new bag is brought in first"));
+        }
+        if (UsualKitchen.isToCome(bottle.id()) && held.containsKey(wish.oil().key())) {
+            against.add(new Against(
+                    "%s is here, and not to be used: %s"
+                            .formatted(wish.oil().common(), held.get(wish.oil().key())),
+                    "another oil; a new bottle is brought in first"));
+        }
+        return against;
     }
 
     ToHand with(Wish other) {

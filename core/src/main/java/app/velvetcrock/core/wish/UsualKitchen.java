@@ -75,7 +75,8 @@ public final class UsualKitchen {
                         EnumSet.of(Source.POT, Source.OVEN),
                         List.of(),
                         containers(),
-                        Mass.ZERO),
+                        Mass.ZERO,
+                        Map.of()),
                 PanShelves.of(larder, say, place.today()),
                 new Home(hours, (way, stand, charge) -> hours, List::of, Map.of(Source.POT.name(), 1)),
                 Kitchen.Learned.NOTHING,
@@ -97,9 +98,9 @@ public final class UsualKitchen {
                 .toList();
     }
 
-    /** Tells whether a jar is none that anybody has. */
-    static boolean isUsual(OfJar jar) {
-        return jar.id().getMostSignificantBits() == 0;
+    /** Tells whether something is none that anybody has yet: it would have to be got, or written down. */
+    public static boolean isToCome(UUID id) {
+        return id.getMostSignificantBits() == 0;
     }
 
     private static List<Stock.OfSupply> containers() {

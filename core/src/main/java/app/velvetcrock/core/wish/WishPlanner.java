@@ -58,9 +58,6 @@ import java.util.Optional;
  */
 public final class WishPlanner {
 
-    /** [E] Where neither herb nor what is wanted has an amount. */
-    private static final Mass USUAL = Mass.ofGrams(40);
-
     private static final String ANOTHER = "another herb or oil, or make it for somebody else";
 
     private final ChargePlanner charges;
@@ -92,7 +89,7 @@ public final class WishPlanner {
                             plan,
                             mix,
                             late(plan),
-                            against(plan, mix),
+                            against(hand, plan, mix),
                             toBuy(hand, plan, mix),
                             new Otherwise(this, materia).of(hand, plan)))
                     : Optional.empty();
@@ -147,7 +144,7 @@ public final class WishPlanner {
             return Optional.empty();
         }
         Mass mass = wanted.map(back -> back.wanted().herb())
-                .orElseGet(() -> wish.herb().mass().orElse(USUAL));
+                .orElseGet(() -> wish.herb().mass().orElse(ChargePlanner.USUAL));
         OilWish oil = wanted.<OilWish>map(back -> new OilWish.Exactly(
                         Volume.ofMillilitres(Math.ceil(back.wanted().oil().millilitres()))))
                 .orElseGet(OilWish.ToCover::new);
@@ -279,8 +276,8 @@ public final class WishPlanner {
     }
 
     /** Whatever stands against it: the way, the room in its vessel, who it is for. */
-    private static List<Against> against(Planned plan, Optional<MixPlan> mix) {
-        List<Against> against = new ArrayList<>();
+    private static List<Against> against(ToHand hand, Planned plan, Optional<MixPlan> mix) {
+        List<Against> against = new ArrayList<>(hand.withheld());
         plan.plan().fitness().refusals().forEach(reason -> against.add(new Against(reason.fact(), reason.change())));
         BatchPlan.Found found = plan.plan().found();
         if (!found.fits()) {
@@ -301,7 +298,7 @@ public final class WishPlanner {
                 plan, hand.kitchen().bench(), hand.kitchen().place().say()));
         plan.parts().stream()
                 .map(ChargePart::jar)
-                .filter(UsualKitchen::isUsual)
+                .filter(jar -> UsualKitchen.isToCome(jar.id()))
                 .filter(jar -> !hand.asked().bench().jars().contains(jar))
                 .forEach(jar -> lines.add("a jar that holds "
                         + hand.kitchen().place().say().volume(jar.vessel().capacity())));

@@ -193,6 +193,7 @@ class MayAtStoresTest {
         assertThat(wilted(day(1, 113, Snap.BENDS))).isEmpty();
         assertThat(wilted(day(1, 90, Snap.BENDS))).isEmpty();
         assertThat(wilted(day(1, 90, Snap.SNAPS))).isNotEmpty();
+        assertThat(wilted(day(1, 49, Snap.NOT_TRIED))).as("dry by its weight").isNotEmpty();
         assertThat(wilted(day(1, 90, Snap.BENDS), day(4, 49, Snap.SNAPS))).isNotEmpty();
         assertThat(takenDown(day(1, 113, Snap.BENDS)).orElseThrow()).contains("not dry yet: 60 % water");
     }
