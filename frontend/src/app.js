@@ -69,6 +69,10 @@ document.addEventListener('click', (event) => {
   convert();
 });
 
+// A newcomer's time zone is the browser's until they say otherwise; the field shows it.
+const guess = document.querySelector('[data-guess="true"] input');
+if (guess && guess.value === guess.defaultValue) guess.value = Intl.DateTimeFormat().resolvedOptions().timeZone || guess.value;
+
 // A choice or a remedy writes its value into a field, as if typed.
 document.addEventListener('click', (event) => {
   const chip = event.target.closest('[data-fill]');

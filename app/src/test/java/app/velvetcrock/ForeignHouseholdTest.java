@@ -271,11 +271,11 @@ class ForeignHouseholdTest {
         }
         cases.put("POST /pan/to-buy", route -> {
             stranger.post("/pan/to-buy", Map.of("oil", carrierLot, "much", "5 kg", "was", "salve"));
-            assertThat(owner.get("/stores/to-buy").page().select("#to-buy tr")).hasSize(1);
+            assertThat(owner.get("/stores/to-buy").page().select("#to-buy li")).hasSize(1);
         });
         cases.put("POST /bench/to-buy", route -> {
             stranger.post("/bench/to-buy", Map.of("herb", herbLot, "carrier", carrierLot, "amount", "9 kg"));
-            assertThat(owner.get("/stores/to-buy").page().select("#to-buy tr")).hasSize(1);
+            assertThat(owner.get("/stores/to-buy").page().select("#to-buy li")).hasSize(1);
         });
         cases.put("GET /pan/waiting/{batch}", route -> isNotHere(stranger.get("/pan/waiting/" + batch)));
         cases.put(

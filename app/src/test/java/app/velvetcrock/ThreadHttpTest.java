@@ -50,8 +50,8 @@ class ThreadHttpTest {
         assertThat(strained.path()).isEqualTo(started.path().replace("batch", "press"));
         assertThat(strained.page().select("section").text())
                 .contains("218 mL came out", "20 Jul 2027", "when the bottle was opened");
-        assertThat(tove.get("/cupboard").page().select("table").text())
-                .contains("Nettle in cold-pressed rapeseed", "218 mL", "20 Jul 2027");
+        assertThat(tove.get("/cupboard").page().select(".bottle").text())
+                .contains("Nettle in cold-pressed rapeseed", "218 mL", "20 Jul");
         assertThat(tove.get("/shelf").page().text()).contains("An empty shelf");
 
         Document sheet = tove.get(started.path()).page();
@@ -101,8 +101,7 @@ class ThreadHttpTest {
         assertThat(told.status()).isEqualTo(409);
         // 150 ÷ 0.917 = 163.6
         assertThat(told.page().text()).contains("strained already: 164 mL came out");
-        assertThat(tove.get("/cupboard").page().select("table.paper > tbody > tr"))
-                .hasSize(1);
+        assertThat(tove.get("/cupboard").page().select(".bottle")).hasSize(1);
     }
 
     @Test

@@ -1,6 +1,7 @@
 package app.velvetcrock.bench;
 
 import app.velvetcrock.core.method.Method;
+import app.velvetcrock.sentence.WishForm;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -75,6 +76,7 @@ final class BenchAddress {
         said.put(
                 "want.kind",
                 BenchForm.isBlank(want.amount()) || WantSentence.USUAL.equals(want.kind()) ? "" : text(want.kind()));
+        WishForm.put(said, "want.wish.", want.wish());
         return said;
     }
 

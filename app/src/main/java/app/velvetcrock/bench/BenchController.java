@@ -13,6 +13,7 @@ import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.errands.Errands;
+import app.velvetcrock.melt.Wished;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -51,6 +52,7 @@ class BenchController {
     private final Errands errands;
     private final BenchPages pages;
     private final Households households;
+    private final Wished wished;
     private final Clock clock;
 
     BenchController(
@@ -61,8 +63,10 @@ class BenchController {
             Errands errands,
             BenchPages pages,
             Households households,
+            Wished wished,
             Clock clock) {
         this.bench = bench;
+        this.wished = wished;
         this.ways = ways;
         this.starting = starting;
         this.awaited = awaited;
@@ -120,6 +124,8 @@ class BenchController {
         return reply.answer(
                 new FormSent("", key, work.fields(), "/shelf"), () -> pages.show(reply.model(), work), () -> {
                     Planned planned = work.planned().orElseThrow();
+                    // Worked out before anything is taken for the charge: afterwards it is not there any more.
+                    Optional<Awaited.Wish> waits = work.form().wish().flatMap(wished::awaited);
                     List<Doing<Deed.Start>> parts = planned.parts().stream()
                             .map(part -> Current.doing(
                                     part.start(), key, part.weighed().at(), ""))
@@ -132,11 +138,12 @@ class BenchController {
                                     started.get(i),
                                     new Awaited.Wish(
                                             making.kind().key(),
-                                            shares.get(i),
-                                            making.tin().id(),
+                                            new Awaited.Much.Pieces(
+                                                    shares.get(i), making.tin().id()),
                                             making.firmness()));
                         }
                     });
+                    waits.ifPresent(wish -> awaited.expect(started, wish));
                     UUID first = started.get(0);
                     return planned.isSplit()
                             ? new Done("/shelf", "All of them stand on the Shelf. Label each jar now.")

@@ -6,6 +6,7 @@ import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.strain.Pressing;
+import app.velvetcrock.sentence.WishForm;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -88,6 +89,22 @@ public record BenchForm(
         return mix != null && !mix.isBlank();
     }
 
+    /** The same as the first half of a wish. */
+    public BenchForm wished(WishForm wish) {
+        return with(SentencePart.Want.of(wish));
+    }
+
+    private BenchForm with(SentencePart.@Nullable Want want) {
+        return new BenchForm(
+                key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, length, then, start, use, pressing,
+                storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+    }
+
+    /** The wish it is the first half of. */
+    Optional<WishForm> wish() {
+        return Optional.ofNullable(want).flatMap(SentencePart.Want::wished);
+    }
+
     /** The same with its oil mixed with others. */
     public BenchForm mixed(SentencePart.Mix others) {
         return new BenchForm(
@@ -115,34 +132,15 @@ public record BenchForm(
     }
 
     /** The same for herb and oil worked out from what is wanted; of a blend the whole is said. */
-    BenchForm making(String howMuch, String ofOil) {
+    BenchForm making(@Nullable String howMuch, String ofOil) {
         boolean blend = more != null && !more.isEmpty();
+        return amounts(blend ? amount : howMuch, blend ? howMuch : total, ofOil).with((SentencePart.Want) null);
+    }
+
+    private BenchForm amounts(@Nullable String amount, @Nullable String total, @Nullable String oil) {
         return new BenchForm(
-                key,
-                herb,
-                blend ? amount : howMuch,
-                cut,
-                more,
-                blend ? howMuch : total,
-                carrier,
-                mix,
-                ofOil,
-                jar,
-                method,
-                length,
-                then,
-                start,
-                use,
-                pressing,
-                storage,
-                weighed,
-                poured,
-                numbers,
-                spirit,
-                knowingly,
-                called,
-                time,
-                null);
+                key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, length, then, start, use, pressing,
+                storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
     }
 
     /** The same for so long, from a day. */
@@ -168,32 +166,13 @@ public record BenchForm(
 
     /** The same for a use, pressed and kept so. */
     public BenchForm kept(Use forWhat, Pressing pressed, Storage where) {
+        return kept(forWhat.name(), pressed.name(), where.name());
+    }
+
+    private BenchForm kept(String use, String pressing, String storage) {
         return new BenchForm(
-                key,
-                herb,
-                amount,
-                cut,
-                more,
-                total,
-                carrier,
-                mix,
-                oil,
-                jar,
-                method,
-                length,
-                then,
-                start,
-                forWhat.name(),
-                pressed.name(),
-                where.name(),
-                weighed,
-                poured,
-                numbers,
-                spirit,
-                knowingly,
-                called,
-                time,
-                want);
+                key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, length, then, start, use, pressing,
+                storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
     }
 
     /** The same with so much spirit to a gram of herb. */

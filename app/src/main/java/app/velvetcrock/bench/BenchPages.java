@@ -10,9 +10,11 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Disagreement;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.draw.BenchPicture;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.SourceCurves;
+import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Costs;
@@ -73,9 +75,45 @@ public class BenchPages {
                 work.planned()
                         .map(planned -> WantedMaking.toBuy(planned, work.shelves(), house.wording()))
                         .orElse(List.of()));
+        model.addAttribute("whole", whole(work));
+        model.addAttribute(
+                "wishSaid", form.wish().map(WishForm::named).orElse(Map.of()).entrySet());
         model.addAttribute("remedies", remedies(work));
         model.addAttribute("marks", BenchPicture.Marks.of(house.settings().units()));
         return "bench/bench";
+    }
+
+    /** The wish it is a half of, as it stands here now: with this herb, so much of it, this oil. A blend is told nowhere but here. */
+    private static String whole(BenchWork work) {
+        WishForm wish = work.form().wish().orElse(WishForm.example(""));
+        boolean plain = !work.form().isBlend() && !work.form().isMix();
+        return work.planned()
+                .filter(planned -> plain)
+                .map(planned -> planned.first().plan().request())
+                .map(request -> {
+                    PlannedHerb herb = request.herbs().get(0);
+                    return wish.with("amount", BenchForm.or(work.form().amount(), ""))
+                            .with("herb", herb.kind().common())
+                            .with("state", herb.moisture().name())
+                            .with("cut", herb.texture().cut().name())
+                            .with("oil", request.carrier().kind().common())
+                            .with("use", request.circumstances().use().name())
+                            .with(
+                                    "needed",
+                                    BenchForm.or(
+                                            Objects.requireNonNull(work.form().time())
+                                                    .by(),
+                                            ""))
+                            .with(
+                                    "what",
+                                    work.form()
+                                            .wish()
+                                            .map(one -> WishForm.text(one.what()))
+                                            .orElse("the oil itself"));
+                })
+                .or(() -> work.form().wish())
+                .map(one -> one.address("/wish"))
+                .orElse("/wish");
     }
 
     /** What is known of each source that could heat it, before anything is warmed: which setting suits, which does not. */

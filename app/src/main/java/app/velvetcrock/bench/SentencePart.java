@@ -5,6 +5,7 @@ import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.method.Tending;
+import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
 import java.util.List;
@@ -114,18 +115,33 @@ public final class SentencePart {
      * @param container which; empty for oil
      * @param firmness of what is in them, on the scale; empty for what felt right
      * @param kind of thing made; empty for a salve
+     * @param wish whose first half this is; absent where it was begun here
      */
     public record Want(
-            @Nullable String amount, @Nullable String container, @Nullable String firmness, @Nullable String kind) {
+            @Nullable String amount,
+            @Nullable String container,
+            @Nullable String firmness,
+            @Nullable String kind,
+            @Nullable WishForm wish) {
 
-        static final Want NONE = new Want("", "", "", "");
+        static final Want NONE = new Want("", "", "", "", null);
+
+        static Want of(@Nullable WishForm wish) {
+            return new Want("", "", "", "", wish);
+        }
+
+        /** The wish it is a half of. */
+        Optional<WishForm> wished() {
+            return Optional.ofNullable(wish).filter(one -> !one.isEmpty());
+        }
 
         Want filled() {
             return new Want(
                     BenchForm.or(amount, ""),
                     BenchForm.or(container, ""),
                     BenchForm.or(firmness, ""),
-                    BenchForm.isBlank(kind) ? WantSentence.USUAL : BenchForm.or(kind, ""));
+                    BenchForm.isBlank(kind) ? WantSentence.USUAL : BenchForm.or(kind, ""),
+                    wish);
         }
     }
 

@@ -32,7 +32,6 @@ import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -44,7 +43,6 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -137,22 +135,8 @@ class CupboardController {
                 .toList());
         model.addAttribute("goods", made);
         model.addAttribute("oils", shown);
-        model.addAttribute("standing", Standing.inOrder(shown, made));
+        model.addAttribute("boards", CupboardBoards.of(shown, made, today));
         return "cupboard/cupboard";
-    }
-
-    /** One of the things that stand side by side: an oil or a made thing. */
-    record Standing(@Nullable OilOnShelf oil, @Nullable GoodOnShelf good, LocalDate useBy) {
-
-        static List<Standing> inOrder(List<OilOnShelf> oils, List<GoodOnShelf> goods) {
-            return Stream.concat(
-                            oils.stream()
-                                    .map(one ->
-                                            new Standing(one, null, one.oil().useBy())),
-                            goods.stream().map(one -> new Standing(null, one, one.useBy())))
-                    .sorted(Comparator.comparing(Standing::useBy))
-                    .toList();
-        }
     }
 
     @GetMapping("/cupboard/{lot}")

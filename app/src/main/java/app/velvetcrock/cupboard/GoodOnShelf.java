@@ -13,7 +13,6 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -64,15 +63,6 @@ record GoodOnShelf(
                 rest ? "pan" : bar ? "bar" : "tin",
                 good.keptBack().map(KeptBack::said).orElse(null),
                 wrong);
-    }
-
-    public String aria() {
-        return "%s: %s, %s, %s%s".formatted(good.name(), amount, till, word, wrongWords());
-    }
-
-    /** What is wrong as it is read out: ", smells off"; empty where all is well. */
-    private String wrongWords() {
-        return wrong.stream().map(told -> ", " + told.word()).collect(Collectors.joining());
     }
 
     /** What its tag says first: its day, or what is wrong. */

@@ -15,6 +15,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * An oil with the batch it came from, the days it has left and its bottle's picture.
@@ -32,7 +33,6 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
                 1);
     }
 
-    /** Puts bottles that are just alike into one, in the order they came. */
     /** Bottles that are alike in what is written on them, each kind one line, in the order they are to be used. */
     static List<List<Stock.OfOil>> alike(List<Stock.OfOil> oils) {
         Map<List<Object>, List<Stock.OfOil>> alike = new LinkedHashMap<>();
@@ -45,6 +45,7 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
         return List.copyOf(alike.values());
     }
 
+    /** Puts bottles that are just alike into one, in the order they came. */
     static List<OilOnShelf> grouped(List<OilOnShelf> oils) {
         Map<List<Object>, List<OilOnShelf>> alike = new LinkedHashMap<>();
         for (OilOnShelf shown : oils) {
@@ -84,11 +85,6 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
                 .toList();
     }
 
-    /** The same as it is read out: ", mould"; empty where all is well. */
-    public String wrongWords() {
-        return conditions().stream().map(told -> ", " + told.word()).collect(Collectors.joining());
-    }
-
     /** Tells whether a deed is held back. */
     public boolean isHeld(Held deed) {
         return conditions().stream().anyMatch(told -> told.holds(deed));
@@ -124,9 +120,14 @@ public record OilOnShelf(Stock.OfOil oil, BatchSheet batch, long daysLeft, Bottl
 
     /** What nobody who reads its row may miss: the mark, what is wrong, the rule for food. */
     public String warnings() {
-        return (batch.plan().mark().isPresent() ? " made against the rule of water" : "")
-                + conditions().stream().map(told -> " ! " + told.word()).collect(Collectors.joining())
-                + (batch.plan().isMoistFood() ? " food: refrigerator, use or freeze by then" : "");
+        return Stream.of(
+                        Stream.of("made against the rule of water")
+                                .filter(one -> batch.plan().mark().isPresent()),
+                        conditions().stream().map(Told::word),
+                        Stream.of("food: refrigerator, use or freeze by then")
+                                .filter(one -> batch.plan().isMoistFood()))
+                .flatMap(one -> one)
+                .collect(Collectors.joining("; "));
     }
 
     /** How its day is shown. */

@@ -75,7 +75,8 @@ class DemoPan {
     private record Sentence(String kind, String oil, String much, String into, String firm) {
 
         PanForm form(List<PanForm.Row> with, List<PanForm.Row> add) {
-            return new PanForm(null, much, into, kind, kind, oil, "", "", firm, "", "ADULT_SKIN", "", "", with, add);
+            return new PanForm(
+                    null, much, into, kind, kind, oil, "", "", firm, "", "ADULT_SKIN", "", "", with, add, null);
         }
     }
 

@@ -9,14 +9,17 @@ import app.velvetcrock.core.measure.UnitSystem;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.HouseSettings;
 import app.velvetcrock.web.Fields;
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
 
 /** Household settings as typed. */
 record HouseForm(
@@ -29,11 +32,46 @@ record HouseForm(
         @Nullable String pantry,
         @Nullable String room) {
 
+    /** Countries whose kitchens weigh in ounces and bake in degrees Fahrenheit. */
+    private static final Set<String> IN_OUNCES = Set.of("US", "LR", "BS", "KY", "PW", "FM", "MH");
+
+    private static final String AUSTRALIA = "AU";
+
     private static final double COLDEST_PANTRY = -5;
     private static final double WARMEST_PANTRY = 40;
 
     static HouseForm usual() {
         return of(House.usual().settings()).named("");
+    }
+
+    /** As whoever reads that language of that country usually has it; as usual where the browser names none. */
+    static HouseForm guessed(HttpServletRequest request) {
+        HouseForm usual = usual();
+        String country = request.getHeader(HttpHeaders.ACCEPT_LANGUAGE) == null
+                ? ""
+                : request.getLocale().getCountry();
+        if (country.isEmpty()) {
+            return usual;
+        }
+        boolean ounces = IN_OUNCES.contains(country);
+        HouseholdUnits units = new HouseholdUnits(
+                ounces ? UnitSystem.US : UnitSystem.METRIC,
+                ounces ? CupSystem.US : country.equals(AUSTRALIA) ? CupSystem.AUSTRALIAN : CupSystem.METRIC,
+                ounces ? TemperatureScale.FAHRENHEIT : TemperatureScale.CELSIUS);
+        HouseSettings as = House.usual().settings();
+        return of(new HouseSettings(as.name(), units, money(country, as.currency()), as.zone(), as.pantry(), as.room()))
+                .named("");
+    }
+
+    private static String money(String country, String otherwise) {
+        try {
+            return Optional.ofNullable(Currency.getInstance(
+                            new Locale.Builder().setRegion(country).build()))
+                    .map(Currency::getCurrencyCode)
+                    .orElse(otherwise);
+        } catch (IllegalArgumentException noCountry) {
+            return otherwise;
+        }
     }
 
     /** A form sent without any of these fields is one in which nothing was filled in. */

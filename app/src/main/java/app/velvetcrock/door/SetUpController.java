@@ -44,7 +44,7 @@ class SetUpController {
         return Entrance.turnedAway(request)
                 .map(person -> show(
                         model,
-                        new SetUpForm(HouseForm.usual()),
+                        new SetUpForm(HouseForm.guessed(request)),
                         new Fields(House.usual().reader())))
                 .orElse("redirect:/sign-in");
     }

@@ -1,5 +1,8 @@
 package app.velvetcrock.door;
 
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.HouseSettings;
@@ -15,6 +18,7 @@ import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
@@ -35,6 +39,7 @@ class SettingsController {
     private final SignInLimit limit;
     private final Sessions sessions;
     private final Entrance entrance;
+    private final Clock clock;
 
     SettingsController(
             Households households,
@@ -42,7 +47,9 @@ class SettingsController {
             Passwords passwords,
             SignInLimit limit,
             Sessions sessions,
-            Entrance entrance) {
+            Entrance entrance,
+            Clock clock) {
+        this.clock = clock;
         this.households = households;
         this.people = people;
         this.passwords = passwords;
@@ -137,13 +144,23 @@ class SettingsController {
                 });
     }
 
-    private static String page(Model model, SettingsForm form, Fields fields) {
+    private String page(Model model, SettingsForm form, Fields fields) {
         model.addAttribute(
                 "themes",
                 List.of(
                         new Fields.Option(Theme.DEVICE.name(), "as the device is"),
                         new Fields.Option(Theme.LIGHT.name(), "light"),
                         new Fields.Option(Theme.DARK.name(), "dark")));
+        House house = households.current();
+        model.addAttribute(
+                "sample",
+                "So far: %s of herb, %s of oil, %s, %s, %s."
+                        .formatted(
+                                house.mass(Mass.ofGrams(45)),
+                                house.volume(Volume.ofMillilitres(250)),
+                                house.temperature(Temperature.ofCelsius(45)),
+                                house.moment(clock.instant()),
+                                house.money(450)));
         model.addAttribute("form", form);
         model.addAttribute("fields", fields);
         return "door/settings";

@@ -1,6 +1,7 @@
 package app.velvetcrock.door;
 
 import app.velvetcrock.core.text.Linear;
+import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.HouseSettings;
@@ -14,13 +15,8 @@ import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.net.InetAddress;
-import java.net.UnknownHostException;
-import java.util.Collections;
-import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -33,23 +29,16 @@ import org.springframework.web.bind.annotation.PostMapping;
 @Controller
 class SignUpController {
 
-    private static final Set<String> LOOPBACK_NAMES = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
-
-    /** A sentence in an address: names, values and what stands for signs, and nothing that leads anywhere else. */
-    private static final String WISH = "[A-Za-z0-9%=&+._~-]*";
-
-    private static final int LONGEST_WISH = 1_500;
-
     static final String TAKEN = "There is an account with this email already.";
 
     private final People people;
     private final Passwords passwords;
     private final SignInLimit limit;
     private final Entrance entrance;
-    private final OwnAddress own;
+    private final DemoEntry demo;
 
-    SignUpController(People people, Passwords passwords, SignInLimit limit, Entrance entrance, OwnAddress own) {
-        this.own = own;
+    SignUpController(People people, Passwords passwords, SignInLimit limit, Entrance entrance, DemoEntry demo) {
+        this.demo = demo;
         this.entrance = entrance;
         this.people = people;
         this.passwords = passwords;
@@ -70,9 +59,7 @@ class SignUpController {
 
         /** Where it leads: to what was planned at the door, where anything was. */
         String leadsTo() {
-            boolean isWish =
-                    wish != null && !wish.isEmpty() && wish.length() <= LONGEST_WISH && Linear.matches(wish, WISH);
-            return isWish ? "/wish?" + wish : "/shelf";
+            return WishForm.leadsTo(wish).orElse("/shelf");
         }
     }
 
@@ -81,7 +68,7 @@ class SignUpController {
         if (Current.signedIn().isPresent()) {
             return "redirect:/shelf";
         }
-        model.addAttribute("demo", isLoopback(request) && people.demoPerson().isPresent());
+        model.addAttribute("demo", demo.person(request).isPresent());
         return "door/sign-in";
     }
 
@@ -90,7 +77,7 @@ class SignUpController {
     String signUp(Model model, HttpServletRequest request) {
         return form(
                 model,
-                new SignUpForm("", "", "", HouseForm.usual(), request.getQueryString()),
+                new SignUpForm("", "", "", HouseForm.guessed(request), request.getQueryString()),
                 new Fields(House.usual().reader()));
     }
 
@@ -141,10 +128,7 @@ class SignUpController {
 
     @PostMapping("/demo-entry")
     String demo(HttpServletRequest request, HttpServletResponse response) {
-        if (!isLoopback(request)) {
-            throw new NotHere("the demo");
-        }
-        entrance.enter(people.demoPerson().orElseThrow(() -> new NotHere("the demo")), request, response);
+        entrance.enter(demo.person(request).orElseThrow(() -> new NotHere("the demo")), request, response);
         return "redirect:/shelf";
     }
 
@@ -159,23 +143,5 @@ class SignUpController {
                 .filter(text -> !Linear.matches(text, "[^@\\s]+@[^@\\s]+"))
                 .ifPresent(text -> fields.trouble(
                         "email", "“%s” is not an email address.".formatted(text), "something like name@example.org"));
-    }
-
-    /** Asked from this machine itself, by one of its own names, and not handed on by anything before it. */
-    private boolean isLoopback(HttpServletRequest request) {
-        boolean handedOn = request.getProtocol().equals("HTTP/1.0")
-                || Collections.list(request.getHeaderNames()).stream()
-                        .map(name -> name.toLowerCase(Locale.ROOT))
-                        .anyMatch(name -> name.startsWith("x-") && !name.equals("x-requested-with")
-                                || name.equals("forwarded")
-                                || name.equals("via"));
-        if (handedOn || !own.isThisMachine() || !LOOPBACK_NAMES.contains(request.getServerName())) {
-            return false;
-        }
-        try {
-            return InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress();
-        } catch (UnknownHostException e) {
-            return false;
-        }
     }
 }

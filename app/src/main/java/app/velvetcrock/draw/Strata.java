@@ -25,6 +25,15 @@ public record Strata(List<Band> bands, String words) {
      */
     public record Part(double parts, String tint) {}
 
+    /** Draws shares of one whole, which fill the bar. */
+    public static Strata ofShares(List<Part> shares, String words) {
+        return of(
+                shares.stream()
+                        .map(one -> new Part((MOST + 1) * one.parts(), one.tint()))
+                        .toList(),
+                words);
+    }
+
     /** Draws them in their order; what goes beyond the bar is drawn closer, all alike. */
     public static Strata of(List<Part> parts, String words) {
         double all = parts.stream().mapToDouble(Part::parts).sum();

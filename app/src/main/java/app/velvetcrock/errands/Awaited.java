@@ -5,11 +5,13 @@ import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.larder.Stock;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stock.Oils;
 import app.velvetcrock.web.NotHere;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumSet;
 import java.util.List;
@@ -43,8 +45,42 @@ public class Awaited {
         this.clock = clock;
     }
 
-    /** So many containers of a kind, to a firmness F. */
-    public record Wish(String kind, int pieces, UUID container, double firmness) {}
+    /** So much of a kind, to a firmness F. */
+    public record Wish(String kind, Much much, double firmness) {
+
+        /** The same divided over the oil of so many batches: what does not divide goes to the first, together they are all of it. */
+        List<Wish> among(int batches) {
+            List<Wish> shares = new ArrayList<>();
+            for (int i = 0; i < batches; i++) {
+                shares.add(new Wish(kind, much.share(i, batches), firmness));
+            }
+            return shares;
+        }
+    }
+
+    /** How much of it. */
+    public sealed interface Much {
+
+        Much share(int at, int of);
+
+        /** So many containers. */
+        record Pieces(int count, UUID container) implements Much {
+
+            @Override
+            public Much share(int at, int of) {
+                return new Pieces(Math.max(1, (count + of - 1 - at) / of), container);
+            }
+        }
+
+        /** So much by weight: what it is poured into is not said yet. */
+        record Whole(Mass mass) implements Much {
+
+            @Override
+            public Much share(int at, int of) {
+                return new Whole(mass.times(1.0 / of));
+            }
+        }
+    }
 
     /** A making that waits: for the straining of its batch, or, where there are oils, to be begun with them. */
     public record Waiting(BatchSheet batch, Wish wish, List<Stock.OfOil> oils) {}
@@ -54,17 +90,32 @@ public class Awaited {
     /** Remembers what the oil of a batch is for. */
     @Transactional
     public void expect(UUID batch, Wish wish) {
+        Optional<Much.Pieces> pieces =
+                Optional.of(wish.much()).filter(Much.Pieces.class::isInstance).map(Much.Pieces.class::cast);
+        Optional<Much.Whole> whole =
+                Optional.of(wish.much()).filter(Much.Whole.class::isInstance).map(Much.Whole.class::cast);
         sql.sql(
-                        "insert into awaited_making (stillroom_id, batch_id, kind, pieces, container_lot, firmness, added_at) "
-                                + "values (:stillroom, :batch, :kind, :pieces, :container, :firmness, :at) on conflict do nothing")
+                        "insert into awaited_making "
+                                + "(stillroom_id, batch_id, kind, pieces, container_lot, grams, firmness, added_at) "
+                                + "values (:stillroom, :batch, :kind, :pieces, :container, :grams, :firmness, :at) on conflict do nothing")
                 .param("stillroom", Current.stillroom())
                 .param("batch", batch)
                 .param("kind", wish.kind())
-                .param("pieces", wish.pieces())
-                .param("container", wish.container())
+                .param("pieces", pieces.map(Much.Pieces::count).orElse(null))
+                .param("container", pieces.map(Much.Pieces::container).orElse(null))
+                .param("grams", whole.map(one -> one.mass().grams()).orElse(null))
                 .param("firmness", wish.firmness())
                 .param("at", Timestamp.from(clock.instant()))
                 .update();
+    }
+
+    /** Remembers what the oil of several batches is for. */
+    @Transactional
+    public void expect(List<UUID> of, Wish wish) {
+        List<Wish> shares = wish.among(of.size());
+        for (int i = 0; i < of.size(); i++) {
+            expect(of.get(i), shares.get(i));
+        }
     }
 
     /** Those not begun yet, the oldest first; what was thrown out or never started waits for nothing. */
@@ -104,15 +155,20 @@ public class Awaited {
     }
 
     private List<Row> rows() {
-        return sql.sql("select batch_id, kind, pieces, container_lot, firmness, made_id from awaited_making "
+        return sql.sql("select batch_id, kind, pieces, container_lot, grams, firmness, made_id from awaited_making "
                         + "where stillroom_id = :stillroom and dropped_at is null "
                         + "order by made_id is not null, added_at desc limit :most")
                 .param("stillroom", Current.stillroom())
                 .param("most", MOST)
                 .query((row, at) -> new Row(
                         row.getObject(1, UUID.class),
-                        new Wish(row.getString(2), row.getInt(3), row.getObject(4, UUID.class), row.getDouble(5)),
-                        Optional.ofNullable(row.getObject(6, UUID.class))))
+                        new Wish(
+                                row.getString(2),
+                                row.getObject(4, UUID.class) == null
+                                        ? new Much.Whole(Mass.ofGrams(row.getDouble(5)))
+                                        : new Much.Pieces(row.getInt(3), row.getObject(4, UUID.class)),
+                                row.getDouble(6)),
+                        Optional.ofNullable(row.getObject(7, UUID.class))))
                 .list();
     }
 

@@ -8,6 +8,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -35,15 +36,17 @@ public class Errands {
     /** Something to buy; {@code because} names what it is for. */
     public record Errand(UUID id, String words, String because, Instant added, @Nullable Instant got) {}
 
-    /** Puts things on the list; what stands there already for the same reason stands there once. */
+    /** Puts things on the list; what stands there already for the same reason stands there once. Tells those that are new on it. */
     @Transactional
     public List<UUID> add(List<String> things, String because) {
         // Two who put the same on it at once put it there once.
         households.oneAtATime();
-        return things.stream().map(words -> add(cut(words), cut(because))).toList();
+        return things.stream()
+                .flatMap(words -> add(cut(words), cut(because)).stream())
+                .toList();
     }
 
-    private UUID add(String words, String because) {
+    private Optional<UUID> add(String words, String because) {
         List<UUID> there = sql.sql("select id from to_buy where stillroom_id = :stillroom and got_at is null "
                         + "and lower(words) = lower(:words) and because = :because")
                 .param("stillroom", Current.stillroom())
@@ -52,7 +55,7 @@ public class Errands {
                 .query(UUID.class)
                 .list();
         if (!there.isEmpty()) {
-            return there.get(0);
+            return Optional.empty();
         }
         UUID id = UUID.randomUUID();
         sql.sql("insert into to_buy (stillroom_id, id, words, because, added_at) "
@@ -63,7 +66,7 @@ public class Errands {
                 .param("because", because)
                 .param("at", Timestamp.from(clock.instant()))
                 .update();
-        return id;
+        return Optional.of(id);
     }
 
     private static String cut(String words) {
@@ -87,9 +90,11 @@ public class Errands {
                 .list();
     }
 
-    /** Where things put on the list are taken off it again. */
-    public static String takenBack(List<UUID> ids) {
-        return "/stores/to-buy/undo?" + ids.stream().map(id -> "id=" + id).collect(Collectors.joining("&"));
+    /** Where things put on the list are taken off it again; nowhere, where all of them stood on it before. */
+    public static @Nullable String takenBack(List<UUID> ids) {
+        return ids.isEmpty()
+                ? null
+                : "/stores/to-buy/undo?" + ids.stream().map(id -> "id=" + id).collect(Collectors.joining("&"));
     }
 
     /** Takes things off the list that were put on it by mistake. */

@@ -7,9 +7,12 @@ import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import app.velvetcrock.web.Sent;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -34,7 +37,10 @@ class ErrandsController {
     }
 
     /** A thing as it stands on the list. */
-    record Row(UUID id, String words, String small, boolean got) {}
+    record Row(UUID id, String words, String because, String small, boolean got) {}
+
+    /** What is to be bought for one reason. */
+    record Slip(String head, List<Row> rows) {}
 
     /** What is put on by hand. */
     record Typed(@Nullable UUID key, @Nullable String words) {}
@@ -50,14 +56,24 @@ class ErrandsController {
                 .map(one -> new Row(
                         one.id(),
                         one.words(),
-                        (one.because().isEmpty() ? "" : "for " + one.because() + ", ")
-                                + (one.got() == null
-                                        ? "since " + house.shortDay(house.dayOf(one.added()))
-                                        : "got " + house.shortDay(house.dayOf(one.got()))),
+                        one.because(),
+                        one.got() == null
+                                ? "since " + house.shortDay(house.dayOf(one.added()))
+                                : "got " + house.shortDay(house.dayOf(one.got())),
                         one.got() != null))
                 .toList();
-        model.addAttribute("open", rows.stream().filter(row -> !row.got()).toList());
-        model.addAttribute("got", rows.stream().filter(Row::got).toList());
+        Map<String, List<Row>> byReason = rows.stream()
+                .filter(row -> !row.got())
+                .collect(Collectors.groupingBy(Row::because, LinkedHashMap::new, Collectors.toList()));
+        model.addAttribute(
+                "open",
+                byReason.entrySet().stream()
+                        .map(one ->
+                                new Slip(one.getKey().isEmpty() ? "Besides" : "For " + one.getKey(), one.getValue()))
+                        .toList());
+        List<Row> got = rows.stream().filter(Row::got).toList();
+        model.addAttribute("got", got);
+        model.addAttribute("gotText", got.stream().map(Row::words).collect(Collectors.joining("\n")));
         model.addAttribute("sent", sent);
         return "stores/to-buy";
     }

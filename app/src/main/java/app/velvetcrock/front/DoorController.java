@@ -6,13 +6,15 @@ import app.velvetcrock.core.recipe.Things;
 import app.velvetcrock.core.wish.Kitchen;
 import app.velvetcrock.core.wish.UsualKitchen;
 import app.velvetcrock.core.wish.WishPlanner;
+import app.velvetcrock.door.DemoEntry;
+import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.wish.WishForm;
 import app.velvetcrock.wish.WishModel;
 import app.velvetcrock.wish.WishPage;
 import app.velvetcrock.wish.WishReading;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.DayOfWeek;
@@ -39,9 +41,11 @@ class DoorController {
     private final WishPlanner planner;
     private final WishReading.Words words;
     private final Materia materia;
+    private final DemoEntry demo;
     private final Clock clock;
 
-    DoorController(Answers answers, Planner planner, Materia materia, Clock clock) {
+    DoorController(Answers answers, Planner planner, Materia materia, DemoEntry demo, Clock clock) {
+        this.demo = demo;
         this.answers = answers;
         this.planner = new WishPlanner(planner, materia);
         this.materia = materia;
@@ -54,7 +58,7 @@ class DoorController {
     record Answered(Fields fields, @Nullable WishPage page) {}
 
     @GetMapping(PLACE)
-    String door(WishForm typed, Model model, HttpServletResponse response) {
+    String door(WishForm typed, Model model, HttpServletRequest request, HttpServletResponse response) {
         if (Current.signedIn().isPresent()) {
             return "redirect:" + (typed.isEmpty() ? "/shelf" : typed.address("/wish"));
         }
@@ -76,6 +80,7 @@ class DoorController {
         model.addAttribute(
                 "answer", said.answered() == null ? null : said.answered().page());
         model.addAttribute("keep", form.address("/sign-up"));
+        model.addAttribute("demo", demo.person(request).isPresent());
         return "wish/door";
     }
 

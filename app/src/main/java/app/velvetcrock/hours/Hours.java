@@ -76,6 +76,12 @@ public class Hours {
         return new HomeHours(week, zone, households.heatAlone(), WarmUp.learned(warmUps.latest()));
     }
 
+    /** Tells whether anybody has said theirs. */
+    @Transactional(readOnly = true)
+    public boolean areSaid() {
+        return residents.count() > 0;
+    }
+
     /** Tells whether slow heat may run on while nobody is there or awake. */
     @Transactional(readOnly = true)
     public boolean heatMayRunAlone() {

@@ -4,6 +4,7 @@ import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.timetable.HoursReader;
 import app.velvetcrock.core.timetable.Presence;
 import app.velvetcrock.core.timetable.Window;
+import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -90,12 +91,14 @@ class HoursController {
             @Nullable String why) {}
 
     @GetMapping("/settings/hours")
-    String page(Model model) {
+    String page(@Nullable String wish, Model model) {
+        model.addAttribute("wish", wish);
         return page(model, new Sent(null, null, new Fields(households.current().reader())));
     }
 
     @PostMapping("/settings/hours")
-    String keep(WeekForm form, Reply reply) {
+    String keep(WeekForm form, @Nullable String wish, Reply reply) {
+        reply.model().addAttribute("wish", wish);
         Fields fields = new Fields(households.current().reader());
         Optional<String> name = fields.words("name", form.name(), LONGEST_NAME);
         List<List<Window>> days = new ArrayList<>();
@@ -108,7 +111,8 @@ class HoursController {
                 () -> {
                     change(form, name.orElseThrow(), days);
                     return new Done(
-                            HOURS, "The hours of %s are kept. Timetables go by them.".formatted(name.orElseThrow()));
+                            WishForm.leadsTo(wish).orElse(HOURS),
+                            "The hours of %s are kept. Timetables go by them.".formatted(name.orElseThrow()));
                 });
     }
 

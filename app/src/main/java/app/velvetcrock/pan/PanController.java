@@ -12,6 +12,7 @@ import app.velvetcrock.errands.Awaited;
 import app.velvetcrock.errands.Errands;
 import app.velvetcrock.melt.BroughtIn;
 import app.velvetcrock.melt.PanDeeds;
+import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
@@ -25,6 +26,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -141,6 +143,9 @@ class PanController {
                                         desk.house(),
                                         desk.shelves().containers())))
                         .orElse(null));
+        model.addAttribute("whole", PanWhole.of(desk));
+        model.addAttribute(
+                "wishSaid", form.wished().map(WishForm::named).orElse(Map.of()).entrySet());
         model.addAttribute("waits", waiting.all());
         model.addAttribute(
                 "now",
@@ -296,6 +301,12 @@ class PanController {
                                     + ".",
                             "less, or another lot");
         }
+        desk.planned().filter(MixPlan::isToCome).ifPresent(planned -> desk.fields()
+                .trouble(
+                        "oil",
+                        "%s is still to come: its jar is not charged yet."
+                                .formatted(planned.read().oil().common()),
+                        "an oil that is here, or charge the jar first"));
         boolean brings = "yes".equals(sure.bring());
         if (!brings && desk.planned().filter(MixPlan::isFromNowhere).isPresent()) {
             desk.fields()

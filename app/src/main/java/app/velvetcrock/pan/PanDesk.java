@@ -8,6 +8,7 @@ import app.velvetcrock.core.melt.PanShelves;
 import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.pan.Addition;
 import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.melt.Wished;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Costs;
@@ -30,8 +31,10 @@ public class PanDesk {
     private final PanPlanner planner;
     private final BoughtPrices prices;
     private final Households households;
+    private final Wished wished;
 
-    PanDesk(PanStock stock, PanPlanner planner, BoughtPrices prices, Households households) {
+    PanDesk(PanStock stock, PanPlanner planner, BoughtPrices prices, Households households, Wished wished) {
+        this.wished = wished;
         this.prices = prices;
         this.stock = stock;
         this.planner = planner;
@@ -89,7 +92,9 @@ public class PanDesk {
     Desk desk(PanForm form, LocalDate today) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
-        PanShelves shelves = stock.shelves(house, today);
+        Optional<Wished.Coming> coming = form.wished().flatMap(wished::coming);
+        PanShelves stored = stock.shelves(house, today);
+        PanShelves shelves = coming.map(one -> stored.and(one.oil())).orElse(stored);
         Kind kind = planner.kind(form.kind());
         PanForm filled = named(measured(filled(form, kind, shelves), kind, shelves), shelves);
         OwnRights.Learned learned = planner.learned(kind, house);
@@ -101,7 +106,7 @@ public class PanDesk {
                 filled,
                 learned,
                 bought(filled, kind, fields, house),
-                planner.plan(filled, kind, shelves, learned, new PanPlanner.At(house, fields)));
+                planner.plan(filled, kind, shelves, learned, new PanPlanner.At(house, fields, coming)));
     }
 
     /** What a bought one costs: as typed, else as it was said last of this kind. */
@@ -166,7 +171,8 @@ public class PanDesk {
                 form.room(),
                 form.bought(),
                 with,
-                add);
+                add,
+                form.wish());
     }
 
     /** Before anything is said: all of the oil that should be used first and is enough for a tin or two, in what is no bottle. */

@@ -116,7 +116,8 @@ final class PanDrops {
                         form.room(),
                         form.bought(),
                         form.with(),
-                        rows)
+                        rows,
+                        form.wish())
                 .address();
     }
 }

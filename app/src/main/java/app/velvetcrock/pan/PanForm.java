@@ -4,14 +4,17 @@ import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.making.Kind;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.melt.MixPlan;
 import app.velvetcrock.core.melt.PanShelves;
 import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingPlan;
+import app.velvetcrock.sentence.WishForm;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
@@ -28,6 +31,7 @@ import org.springframework.web.util.UriUtils;
  * @param bought what a bought one of the same size costs
  * @param with what is melted besides oil and wax
  * @param add what is stirred in
+ * @param wish whose second half this is; absent where it was begun here
  */
 public record PanForm(
         @Nullable UUID key,
@@ -44,7 +48,8 @@ public record PanForm(
         @Nullable String room,
         @Nullable String bought,
         @Nullable List<Row> with,
-        @Nullable List<Row> add) {
+        @Nullable List<Row> add,
+        @Nullable WishForm wish) {
 
     /** Before the key of a kind, where no lot is named. */
     public static final String KIND = PanThing.KIND;
@@ -91,13 +96,14 @@ public record PanForm(
                 room,
                 bought,
                 rows,
-                said(add));
+                said(add),
+                wish);
     }
 
     /** With another wax and other butters, to the same firmness; rows beside an unchanged kind stay as they are said. */
     PanForm swapped(@Nullable String thatWax, String thatFirmness, List<Row> rows) {
         return new PanForm(
-                key, much, into, kind, kind, oil, thatWax, "", thatFirmness, name, use, room, bought, rows, add);
+                key, much, into, kind, kind, oil, thatWax, "", thatFirmness, name, use, room, bought, rows, add, wish);
     }
 
     /** The sentence that makes the same again, as it was really made; what its lots were is meant by its kind where they are gone. */
@@ -146,25 +152,69 @@ public record PanForm(
                 "",
                 "",
                 rows,
-                stirred);
+                stirred,
+                null);
     }
 
     /** What was planned backwards, begun with the oil that came of it; its butters are filled in as its kind has them. */
     static PanForm wanted(String much, String into, Kind kind, String oil, String firm) {
-        return new PanForm(null, much, into, kind.key(), null, oil, "", "", firm, "", "", "", "", null, null);
+        return new PanForm(null, much, into, kind.key(), null, oil, "", "", firm, "", "", "", "", null, null, null);
+    }
+
+    /** The second half of a wish, made of the oil that is to come of it. */
+    public static PanForm wished(String much, String into, MixPlan mix, List<Row> rows, WishForm wish) {
+        String kind = mix.read().kind().key();
+        return new PanForm(
+                null,
+                much,
+                into,
+                kind,
+                kind,
+                mix.read().oil().name(),
+                "",
+                "",
+                "",
+                "",
+                mix.read().use().name(),
+                "",
+                "",
+                rows,
+                null,
+                wish);
+    }
+
+    /** The wish it is the second half of. */
+    Optional<WishForm> wished() {
+        return Optional.ofNullable(wish).filter(one -> !one.isEmpty());
     }
 
     PanForm withoutFirmness() {
-        return new PanForm(key, much, into, kind, was, oil, wax, "", "", name, use, room, bought, with, add);
+        return new PanForm(key, much, into, kind, was, oil, wax, "", "", name, use, room, bought, with, add, wish);
     }
 
     PanForm much(String other) {
-        return new PanForm(key, other, into, kind, was, oil, wax, share, firm, name, use, room, bought, with, add);
+        return new PanForm(
+                key, other, into, kind, was, oil, wax, share, firm, name, use, room, bought, with, add, wish);
     }
 
     PanForm from(String thatOil, String thatContainer) {
         return new PanForm(
-                key, much, thatContainer, kind, was, thatOil, wax, share, firm, name, use, room, bought, with, add);
+                key,
+                much,
+                thatContainer,
+                kind,
+                was,
+                thatOil,
+                wax,
+                share,
+                firm,
+                name,
+                use,
+                room,
+                bought,
+                with,
+                add,
+                wish);
     }
 
     /** The address of the sentence: only what is said. For whom is in it only where that is no child and nobody pregnant. */
@@ -173,7 +223,7 @@ public record PanForm(
         all.put("much", text(much));
         all.put("into", text(into));
         all.put("kind", text(kind));
-        all.put("was", text(kind));
+        all.put("was", text(was));
         all.put("oil", text(oil));
         all.put("wax", text(wax));
         all.put("share", text(share));
@@ -184,6 +234,7 @@ public record PanForm(
         all.put("bought", text(bought));
         put(all, "with", said(with));
         put(all, "add", said(add));
+        WishForm.put(all, "wish.", wish);
         UriComponentsBuilder address = UriComponentsBuilder.fromPath("/pan");
         all.forEach((field, value) -> {
             if (!value.isEmpty()) {

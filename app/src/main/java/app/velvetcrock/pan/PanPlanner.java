@@ -10,6 +10,7 @@ import app.velvetcrock.core.melt.MixPlan;
 import app.velvetcrock.core.melt.MixPlanner;
 import app.velvetcrock.core.melt.PanShelves;
 import app.velvetcrock.core.melt.PanThing;
+import app.velvetcrock.melt.Wished;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Costs;
@@ -18,6 +19,7 @@ import app.velvetcrock.web.PerRequest;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -49,13 +51,13 @@ class PanPlanner {
     }
 
     /** Where it is planned, and the fields what is wrong stands beside. */
-    record At(House house, Fields fields) {}
+    record At(House house, Fields fields, Optional<Wished.Coming> coming) {}
 
     Optional<MixPlan> plan(PanForm form, Kind kind, PanShelves shelves, OwnRights.Learned learned, At at) {
         return new PanReading(
                         shelves,
                         planner.setting(),
-                        (oil, room) -> planner.fats(oil, room, this::infusions),
+                        (oil, room) -> planner.fats(oil, room, infusions(at)),
                         at.house(),
                         at.fields())
                 .read(form, kind, learned.right())
@@ -63,7 +65,7 @@ class PanPlanner {
                         mix,
                         new MixPlanner.Around(
                                 shelves,
-                                this::infusions,
+                                infusions(at),
                                 rights.cooling(Cooling.Where.IN_AIR),
                                 at.house().wording())));
     }
@@ -78,6 +80,21 @@ class PanPlanner {
     /** Tells whether an oil was infused in fats, and so sets by itself. */
     boolean setsByItself(PanThing oil, House house) {
         return planner.fats(oil, house.settings().room(), this::infusions) > 0;
+    }
+
+    /** The batches some oils came from, and the one that is to come. */
+    private MixPlanner.Infusions infusions(At at) {
+        return from -> at.coming()
+                .filter(coming -> from.contains(coming.infused().batch()))
+                .map(coming -> Stream.concat(
+                                Stream.of(coming.infused()),
+                                infusions(from.stream()
+                                                .filter(one -> !one.equals(
+                                                        coming.infused().batch()))
+                                                .toList())
+                                        .stream())
+                        .toList())
+                .orElseGet(() -> infusions(from));
     }
 
     private List<Infused> infusions(List<UUID> from) {

@@ -70,14 +70,13 @@ public class PanWaiting {
             return Optional.empty();
         }
         BatchSheet batch = waits.batch();
-        Optional<Stock.OfSupply> tin = tins.stream()
-                .filter(one -> one.id().equals(waits.wish().container()))
-                .findFirst();
-        String what = "%d × %s of %s"
-                .formatted(
-                        waits.wish().pieces(),
-                        tin.map(Stock.OfSupply::name).orElse("tin"),
-                        kind.get().name());
+        Optional<Stock.OfSupply> tin = waits.wish().much() instanceof Awaited.Much.Pieces pieces
+                ? tins.stream()
+                        .filter(one -> one.id().equals(pieces.container()))
+                        .findFirst()
+                : Optional.empty();
+        String what = "%s of %s"
+                .formatted(so(waits.wish().much(), tin, house), kind.get().name());
         Optional<Stock.OfOil> oil = waits.oils().stream().max(Comparator.comparing(Stock.OfOil::left));
         boolean strained = batch.strained().isPresent();
         String small = oil.map(
@@ -91,19 +90,27 @@ public class PanWaiting {
         return Optional.of(new Waits(batch.id(), batch.number(), what, small, oil.isPresent(), href));
     }
 
+    private static String so(Awaited.Much much, Optional<Stock.OfSupply> tin, House house) {
+        return much instanceof Awaited.Much.Pieces pieces
+                ? "%d × %s"
+                        .formatted(pieces.count(), tin.map(Stock.OfSupply::name).orElse("tin"))
+                : house.about(((Awaited.Much.Whole) much).mass());
+    }
+
     /** As many as were wanted where the measured oil is enough for them; else all of the oil. */
     private static PanForm sentence(
             Awaited.Wish wish, Kind kind, Stock.OfOil oil, Optional<Stock.OfSupply> tin, House house) {
+        int wanted = wish.much() instanceof Awaited.Much.Pieces pieces ? pieces.count() : 0;
         boolean enough = tin.flatMap(one -> PanShelves.tin(one))
                 .map(one -> Backwards.of(
-                                new Backwards.Wish(kind, wish.pieces(), one.container(), wish.firmness()),
+                                new Backwards.Wish(kind, wanted, one.container(), wish.firmness()),
                                 oil.density(),
                                 house.settings().room())
                         .oil())
                 .filter(need -> need.millilitres() <= oil.volumeLeft().millilitres())
                 .isPresent();
         return PanForm.wanted(
-                enough ? String.valueOf(wish.pieces()) : "",
+                enough ? String.valueOf(wanted) : "",
                 tin.map(one -> one.id().toString()).orElse(""),
                 kind,
                 oil.id().toString(),

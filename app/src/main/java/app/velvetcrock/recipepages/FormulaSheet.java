@@ -47,7 +47,7 @@ record FormulaSheet(UUID id, FormulaRecipe recipe, Mass melt, House house) {
                 kind(recipe),
                 firm(recipe, house),
                 mixed(recipe),
-                Strata.of(parts, "what is melted, part by part"));
+                Strata.ofShares(parts, "what is melted, part by part"));
     }
 
     private static String mixed(FormulaRecipe recipe) {
@@ -146,7 +146,8 @@ record FormulaSheet(UUID id, FormulaRecipe recipe, Mass melt, House house) {
                         "",
                         "",
                         with,
-                        add)
+                        add,
+                        null)
                 .address();
     }
 

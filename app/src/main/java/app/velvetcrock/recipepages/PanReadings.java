@@ -173,7 +173,8 @@ final class PanReadings {
                         null,
                         null,
                         with,
-                        add)
+                        add,
+                        null)
                 .address();
     }
 

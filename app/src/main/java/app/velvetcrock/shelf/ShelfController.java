@@ -49,9 +49,11 @@ class ShelfController {
 
     private final RoundsService rounds;
     private final Households households;
+    private final FirstStep first;
     private final Clock clock;
 
-    ShelfController(RoundsService rounds, Households households, Clock clock) {
+    ShelfController(RoundsService rounds, Households households, FirstStep first, Clock clock) {
+        this.first = first;
         this.rounds = rounds;
         this.households = households;
         this.clock = clock;
@@ -141,6 +143,7 @@ class ShelfController {
                 "crocks",
                 drawn.stream().filter(vessel -> vessel.crock() != null).toList());
         model.addAttribute("heading", heading(standing));
+        model.addAttribute("first", standing.isEmpty() ? first.next() : null);
         CatchUp catchUp = CatchUp.of(when, house, now);
         model.addAttribute("catchUp", catchUp);
         model.addAttribute("fields", catchUp.fields());

@@ -2,7 +2,11 @@ package app.velvetcrock.stores;
 
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.catalogue.OwnCeilings;
+import app.velvetcrock.core.caution.Bearing;
+import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Level;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.materia.CarrierKind;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
@@ -10,11 +14,14 @@ import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.materia.SupplyType;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Gathered;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import app.velvetcrock.web.Sent;
+import java.time.Month;
+import java.time.format.TextStyle;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -22,6 +29,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -41,10 +50,17 @@ class CatalogueController {
     private final Cautions cautions;
     private final Materia materia;
     private final OwnCeilings ceilings;
+    private final Gathered gathered;
     private final Households households;
 
     CatalogueController(
-            Catalogue catalogue, Cautions cautions, Materia materia, OwnCeilings ceilings, Households households) {
+            Catalogue catalogue,
+            Cautions cautions,
+            Materia materia,
+            OwnCeilings ceilings,
+            Gathered gathered,
+            Households households) {
+        this.gathered = gathered;
         this.ceilings = ceilings;
         this.catalogue = catalogue;
         this.cautions = cautions;
@@ -57,8 +73,8 @@ class CatalogueController {
      * is not in it yet.
      */
     @GetMapping("/stores/catalogue")
-    String catalogue(@Nullable String correct, @Nullable String add, @Nullable String q, Model model) {
-        model.addAttribute("q", q == null ? "" : q.strip());
+    String catalogue(@Nullable String correct, @Nullable String add, Looking looking, Model model) {
+        model.addAttribute("looking", looking);
         String key = correct == null ? "" : correct;
         String added = add == null ? "" : add.strip();
         Optional<HerbKind> herb = catalogue.herb(key);
@@ -143,6 +159,73 @@ class CatalogueController {
                 });
     }
 
+    /**
+     * What of it is looked through.
+     *
+     * @param q a part of a name
+     * @param use for whom: what is refused for them is left out
+     * @param month in which it was gathered here; empty for any
+     * @param calm whether what is warned of for them is left out too
+     */
+    record Looking(@Nullable String q, @Nullable String use, @Nullable String month, @Nullable String calm) {
+
+        static final Looking ALL = new Looking("", "", "", null);
+
+        String name() {
+            return q == null ? "" : q.strip().toLowerCase(Locale.ROOT);
+        }
+
+        Use forWhom() {
+            return Stream.of(Use.values())
+                    .filter(one -> one.name().equals(use))
+                    .findFirst()
+                    .orElse(Use.ADULT_SKIN);
+        }
+
+        public boolean isCalm() {
+            return calm != null && !calm.isEmpty();
+        }
+
+        boolean isInSeason(Set<Month> months) {
+            return month == null
+                    || month.isEmpty()
+                    || months.stream().anyMatch(one -> one.name().equals(month));
+        }
+
+        /** Without a word of whom it is for everything is shown, with what is said of grown-up skin. */
+        boolean isShown(List<Caution> told) {
+            boolean said = use != null && !use.isEmpty();
+            return told.stream()
+                    .noneMatch(one -> said && one.level() == Level.REFUSE || isCalm() && one.level() != Level.NOTE);
+        }
+    }
+
+    /** A herb of the catalogue, what is to be known of it for them, and when it was gathered here. */
+    record Leaf(StoreRows.Kind kind, List<Caution> told, List<Months> months) {
+
+        /** The same in words; empty where it was never gathered here. */
+        public String season() {
+            String in = months.stream()
+                    .filter(one -> !one.mark().isEmpty())
+                    .map(Months::name)
+                    .collect(Collectors.joining(", "));
+            return in.isEmpty() ? "" : "gathered here in " + in;
+        }
+    }
+
+    /** A month of the year's strip. */
+    record Months(String letter, String name, String mark) {
+
+        static List<Months> of(Set<Month> here) {
+            return Stream.of(Month.values())
+                    .map(month -> new Months(
+                            month.getDisplayName(TextStyle.NARROW, Locale.ENGLISH),
+                            month.getDisplayName(TextStyle.FULL, Locale.ENGLISH),
+                            here.contains(month) ? "here" : ""))
+                    .toList();
+        }
+    }
+
     private static Done kept(String name) {
         return new Done(
                 "/stores/catalogue",
@@ -163,14 +246,29 @@ class CatalogueController {
                         .toList());
         Set<String> own = catalogue.ownKeys();
         StoreRows rows = new StoreRows(households.current(), Map.of(), List.of());
-        String only = String.valueOf(model.asMap().getOrDefault("q", "")).toLowerCase(Locale.ROOT);
-        model.addAttribute("q", only);
+        Looking looking = (Looking) model.asMap().getOrDefault("looking", Looking.ALL);
+        model.addAttribute("looking", looking);
+        String only = looking.name();
+        Map<String, Set<Month>> seasons = gathered.months();
+        model.addAttribute("hasSeasons", !seasons.isEmpty());
+        model.addAttribute("uses", Use.values());
+        model.addAttribute(
+                "months",
+                Stream.of(Month.values())
+                        .map(month ->
+                                new Fields.Option(month.name(), month.getDisplayName(TextStyle.FULL, Locale.ENGLISH)))
+                        .toList());
         model.addAttribute(
                 "herbs",
                 catalogue.herbs().stream()
                         .filter(herb -> Catalogue.words(herb.common(), herb.botanical(), herb.synonyms())
                                 .contains(only))
-                        .map(herb -> rows.herb(herb, own))
+                        .filter(herb -> looking.isInSeason(seasons.getOrDefault(herb.key(), Set.of())))
+                        .map(herb -> new Leaf(
+                                rows.herb(herb, own),
+                                cautions.ofTraits(Bearing.herb(herb), looking.forWhom()),
+                                Months.of(seasons.getOrDefault(herb.key(), Set.of()))))
+                        .filter(leaf -> looking.isShown(leaf.told()))
                         .toList());
         model.addAttribute(
                 "carriers",

@@ -2,6 +2,7 @@ package app.velvetcrock.stores;
 
 import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.recipe.Conversion;
 import app.velvetcrock.core.recipe.Thing;
 import app.velvetcrock.core.recipe.Things;
@@ -10,7 +11,9 @@ import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Fields;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -21,6 +24,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 /** Finding anything stored by any of its names, and any amount of it in every measure. */
 @Controller
 class FinderController {
+
+    /** As many cups are drawn beside each other. */
+    private static final int HEAPS = 14;
 
     private final StoreSearch search;
     private final RecipeBox box;
@@ -82,7 +88,30 @@ class FinderController {
         model.addAttribute("of", wanted);
         model.addAttribute("cups", house.settings().units().cups());
         model.addAttribute("stored", stored());
+        if (!"inner".equals(part)) {
+            model.addAttribute("heaps", heaps(house));
+        }
         return "inner".equals(part) ? "stores/convert :: inner" : "stores/convert";
+    }
+
+    /** What a cup of something stored weighs, and how long its bar is beside the heaviest. */
+    record Heap(String name, String weighs, long percent) {}
+
+    private List<Heap> heaps(House house) {
+        Volume cup = house.settings().units().cups().cup();
+        Things things = box.things();
+        Map<String, Mass> weighs = new LinkedHashMap<>();
+        stored().forEach(name -> things.find(name)
+                .ifPresent(thing -> weighs.put(name, thing.density().massOf(cup))));
+        double most = weighs.values().stream().mapToDouble(Mass::grams).max().orElse(1);
+        return weighs.entrySet().stream()
+                .sorted(Map.Entry.comparingByValue())
+                .limit(HEAPS)
+                .map(one -> new Heap(
+                        one.getKey(),
+                        house.mass(one.getValue()),
+                        Math.round(100 * one.getValue().grams() / most)))
+                .toList();
     }
 
     /** The density a conversion rests on. */

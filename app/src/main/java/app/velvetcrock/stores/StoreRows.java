@@ -2,7 +2,6 @@ package app.velvetcrock.stores;
 
 import app.velvetcrock.catalogue.OwnCeilings;
 import app.velvetcrock.condition.Told;
-import app.velvetcrock.core.heat.SourceLearned;
 import app.velvetcrock.core.larder.OfJar;
 import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.materia.CarrierKind;
@@ -10,11 +9,8 @@ import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Density;
-import app.velvetcrock.core.measure.Length;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.draw.SourcePicture;
 import app.velvetcrock.draw.Strata;
-import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
 import java.util.List;
@@ -107,32 +103,6 @@ final class StoreRows {
             @Nullable Strata strata,
             String tint,
             @Nullable LifeBar life) {}
-
-    /** A piece of kit; {@code drawn} null of what holds nothing. */
-    public record Piece(
-            UUID id,
-            String name,
-            String called,
-            String kind,
-            String holds,
-            String settings,
-            @Nullable Drawn drawn,
-            @Nullable SourcePicture heats) {}
-
-    /** A vessel drawn to one scale with its brothers, in px. */
-    public record Drawn(double width, double height) {
-
-        /** The widest kept here is drawn so wide. */
-        private static final double PER_MILLIMETRE = 0.26;
-
-        private static final double WIDEST = 110;
-
-        static Drawn of(Length width, Length height) {
-            double scale = PER_MILLIMETRE
-                    * Math.min(1, WIDEST / (PER_MILLIMETRE * Math.max(width.millimetres(), height.millimetres())));
-            return new Drawn(width.millimetres() * scale, height.millimetres() * scale);
-        }
-    }
 
     /** A jar, drawn beside its brothers to one scale. */
     public record Jar(
@@ -235,26 +205,6 @@ final class StoreRows {
                 jar.pieces() == 1 ? "1 jar" : jar.pieces() + " jars",
                 jar.vessel().innerWidth().millimetres() * scale,
                 jar.vessel().height().millimetres() * scale);
-    }
-
-    /** @param learned what it is known to do as a source of heat, by its settings */
-    Piece piece(KitShelf.OfKit owned, List<SourceLearned> learned) {
-        KitShelf.NewKit kit = owned.kit();
-        String inside = kit.height()
-                .flatMap(height ->
-                        kit.width().map(width -> ", %s × %s".formatted(house.length(width), house.length(height))))
-                .orElse("");
-        return new Piece(
-                owned.id(),
-                kit.name(),
-                kit.pieces() > 1 ? "%s × %d".formatted(kit.name(), kit.pieces()) : kit.name(),
-                kit.kind().word(),
-                kit.capacity().map(holds -> house.volume(holds) + inside).orElse(""),
-                kit.settings(),
-                kit.width()
-                        .flatMap(width -> kit.height().map(height -> Drawn.of(width, height)))
-                        .orElse(null),
-                learned.isEmpty() ? null : SourcePicture.of(learned, house.wording()));
     }
 
     Kind herb(HerbKind kind, Set<String> own) {

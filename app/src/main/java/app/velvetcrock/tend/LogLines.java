@@ -10,9 +10,11 @@ import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.stillroom.House;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -52,7 +54,14 @@ final class LogLines {
     public record Correction(String id, String prefix, String asks, TendForm form) {}
 
     /** Lines folded into one, which {@code head} says; empty for a single line that is not. */
-    public record Run(String head, List<Shown> lines) {}
+    public record Run(String head, List<Shown> lines) {
+
+        Run turned() {
+            List<Shown> other = new ArrayList<>(lines);
+            Collections.reverse(other);
+            return new Run(head, other);
+        }
+    }
 
     List<Run> of(BatchSheet sheet) {
         List<BatchSheet.Written> all =
@@ -70,7 +79,10 @@ final class LogLines {
             }
         }
         add(runs, routine);
-        return runs;
+        // The newest first, in a fold too.
+        return IntStream.range(0, runs.size())
+                .mapToObj(i -> runs.get(runs.size() - 1 - i).turned())
+                .toList();
     }
 
     /** What a probe read while it was in, in one line however often it spoke; empty for any other line. */

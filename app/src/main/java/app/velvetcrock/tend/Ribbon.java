@@ -35,9 +35,9 @@ public record Ribbon(
     private static final double DEEDS_Y = 56;
     private static final double LOOKS_Y = 74;
 
-    /** What a ribbon is drawn for: a desk's width, or a phone's of 390 px, whose letters are to stay as large as the page's. */
+    /** What a ribbon is drawn for: a desk's, beside the log, or a phone's of 390 px, whose letters are to stay as large as the page's. */
     public enum Paper {
-        DESK(1180, 74, 24, 9),
+        DESK(816, 66, 20, 7),
         PHONE(358, 64, 24, 3);
 
         private final double width;

@@ -1,5 +1,6 @@
 package app.velvetcrock.wish;
 
+import app.velvetcrock.sentence.WishForm;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 

@@ -10,7 +10,6 @@ import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.larder.JarGlass;
 import app.velvetcrock.core.larder.OfJar;
 import app.velvetcrock.core.larder.Origin;
-import app.velvetcrock.core.making.Filling;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.melt.MixPlan;
 import app.velvetcrock.core.planning.FrozenPlan;
@@ -127,7 +126,7 @@ class WishBegin {
             starts.add(Current.doing(start(real), doing.key(), doing.at(), doing.typed()));
         }
         List<UUID> started = starting.startAll(starts);
-        answer.pan().ifPresent(mix -> waits(started, mix));
+        answer.pan().ifPresent(mix -> awaited.expect(started, awaited(mix)));
         List<UUID> wanted = answer.pan()
                 .map(mix -> errands.add(
                         mix.missing().stream().map(MixPlan.Missing::buy).toList(),
@@ -156,34 +155,19 @@ class WishBegin {
                 : jar;
     }
 
-    /** The first batch's oil is waited for, where it is told what it is filled into. */
-    private void waits(List<UUID> started, MixPlan mix) {
-        mix.filling()
+    /** What waits for the oil: so many tins where these are here, so much by weight where they are still to be bought. */
+    static Awaited.Wish awaited(MixPlan mix) {
+        Awaited.Much much = mix.filling()
                 .filter(filling -> filling.count() > 0)
                 .map(filling -> filling.pours().get(0))
-                .ifPresent(first -> mix.tins().stream()
+                .flatMap(first -> mix.tins().stream()
                         .filter(tin -> tin.container().equals(first.container()))
                         .map(tin -> UUID.fromString(tin.name()))
                         .filter(lot -> !UsualKitchen.isToCome(lot))
                         .findFirst()
-                        .ifPresent(lot -> share(started, mix, first, lot)));
-    }
-
-    private void share(List<UUID> started, MixPlan mix, Filling.Pour first, UUID lot) {
-        int left = first.count();
-        for (int i = 0; i < started.size(); i++) {
-            // What does not divide goes to the first of them; together they are all of it.
-            int rest = started.size() - 1 - i;
-            int share = rest == 0 ? left : Math.max(1, (left + rest) / (rest + 1));
-            left -= share;
-            awaited.expect(
-                    started.get(i),
-                    new Awaited.Wish(
-                            mix.read().kind().key(),
-                            Math.max(1, share),
-                            lot,
-                            mix.read().firmness()));
-        }
+                        .<Awaited.Much>map(lot -> new Awaited.Much.Pieces(first.count(), lot)))
+                .orElseGet(() -> new Awaited.Much.Whole(mix.whole()));
+        return new Awaited.Wish(mix.read().kind().key(), much, mix.read().firmness());
     }
 
     /** Takes all of it back: the charge, what came in with it, what was put on the list. A vessel that came with it stays. */

@@ -1,28 +1,18 @@
 package app.velvetcrock.wish;
 
-import app.velvetcrock.bench.BenchForm;
-import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.bench.ChargePart;
-import app.velvetcrock.core.bench.ChargePlanner;
-import app.velvetcrock.core.bench.Planned;
 import app.velvetcrock.core.caution.Cautions;
-import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.larder.Origin;
-import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
-import app.velvetcrock.core.planning.Planner;
-import app.velvetcrock.core.wish.Kitchen;
-import app.velvetcrock.core.wish.UsualKitchen;
 import app.velvetcrock.core.wish.WishAnswer;
-import app.velvetcrock.core.wish.WishPlanner;
-import app.velvetcrock.recipes.RecipeBox;
+import app.velvetcrock.hours.Hours;
+import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
-import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
@@ -51,82 +41,24 @@ class WishController {
     /** What is really weighed out may differ from the plan by no more than this. */
     private static final double MOST_OFF = 2;
 
-    private final WishKitchens kitchens;
-    private final RecipeBox box;
-    private final Catalogue catalogue;
-    private final Materia materia;
-    private final Households households;
+    private final WishWork works;
     private final WishBegin begins;
-    private final WishPlanner planner;
+    private final Hours hours;
     private final Clock clock;
 
-    WishController(
-            WishKitchens kitchens,
-            RecipeBox box,
-            Catalogue catalogue,
-            Materia materia,
-            Households households,
-            WishBegin begins,
-            Planner planner,
-            Clock clock) {
-        this.kitchens = kitchens;
-        this.box = box;
-        this.catalogue = catalogue;
-        this.materia = materia;
-        this.households = households;
+    WishController(WishWork works, WishBegin begins, Hours hours, Clock clock) {
+        this.hours = hours;
+        this.works = works;
         this.begins = begins;
-        this.planner = new WishPlanner(planner, materia);
         this.clock = clock;
-    }
-
-    /** The sentence as it stands, and what it comes to. */
-    private record Worked(WishForm form, House house, Fields fields, Optional<WishAnswer> answer) {}
-
-    private Worked work(WishForm typed) {
-        House house = households.current();
-        Fields fields = new Fields(house.reader());
-        Kitchen kitchen = kitchens.of(house, clock.instant());
-        WishForm form = typed.isEmpty() ? ofWhatIsHere(kitchen, house) : typed;
-        return new Worked(
-                form,
-                house,
-                fields,
-                new WishReading(
-                                new WishReading.Words(box.things(), materia, catalogue.carriers()),
-                                house,
-                                kitchen,
-                                fields,
-                                planner.mixes().kinds())
-                        .read(form)
-                        .flatMap(wish -> planner.answer(wish, kitchen, fields)));
-    }
-
-    /** Before anything is said: the first herb that is here, a jar of it, in the first oil. */
-    private static WishForm ofWhatIsHere(Kitchen kitchen, House house) {
-        WishForm usual = WishForm.example("");
-        WishForm herb = kitchen.bench().herbs().stream()
-                .findFirst()
-                .map(lot -> usual.with(
-                                "amount",
-                                house.mass(
-                                        lot.left().compareTo(ChargePlanner.USUAL) < 0
-                                                ? lot.left()
-                                                : ChargePlanner.USUAL))
-                        .with("herb", lot.kind().common())
-                        .with("state", lot.moisture().name())
-                        .with("cut", lot.texture().cut().name()))
-                .orElse(usual);
-        return kitchen.bench().carriers().stream()
-                .findFirst()
-                .map(bottle -> herb.with("oil", bottle.kind().common()))
-                .orElse(herb);
     }
 
     @GetMapping(PLACE)
     String wish(WishForm typed, Model model) {
-        Worked worked = work(typed);
+        WishWork.Worked worked = works.of(typed);
         WishModel.fill(model, worked.form(), worked.fields(), PLACE);
         show(model, worked);
+        model.addAttribute("hours", hours.areSaid() ? null : worked.form().carried());
         model.addAttribute(
                 "charge",
                 worked.answer()
@@ -136,7 +68,7 @@ class WishController {
         return "wish/wish";
     }
 
-    private static void show(Model model, Worked worked) {
+    private static void show(Model model, WishWork.Worked worked) {
         model.addAttribute(
                 "answer",
                 worked.answer()
@@ -145,14 +77,19 @@ class WishController {
         model.addAttribute(
                 "bench",
                 worked.answer()
-                        .map(one -> bench(one, worked.form(), worked.house()))
+                        .flatMap(one -> WishHalves.bench(one, worked.form(), worked.house()))
+                        .orElse(null));
+        model.addAttribute(
+                "pan",
+                worked.answer()
+                        .flatMap(one -> WishHalves.pan(one, worked.form(), worked.house()))
                         .orElse(null));
     }
 
     /** What the scale says is asked before anything is begun. */
     @GetMapping(CHARGE)
     String charge(WishForm typed, Model model) {
-        Worked worked = work(typed);
+        WishWork.Worked worked = works.of(typed);
         return worked.answer().filter(WishAnswer::canBegin).isEmpty()
                 ? "redirect:" + worked.form().address(PLACE)
                 : charge(
@@ -162,7 +99,7 @@ class WishController {
                         new Fields(worked.house().reader()));
     }
 
-    private String charge(Model model, Worked worked, ChargeForm typed, Fields fields) {
+    private String charge(Model model, WishWork.Worked worked, ChargeForm typed, Fields fields) {
         WishAnswer answer = worked.answer().orElseThrow();
         show(model, worked);
         model.addAttribute("said", worked.form());
@@ -182,7 +119,7 @@ class WishController {
 
     @PostMapping(CHARGE)
     String begin(WishForm typed, ChargeForm form, Reply reply) {
-        Worked worked = work(typed);
+        WishWork.Worked worked = works.of(typed);
         Fields fields = new Fields(worked.house().reader());
         Optional<WishAnswer> able = worked.answer().filter(WishAnswer::canBegin);
         if (able.isEmpty()) {
@@ -289,25 +226,5 @@ class WishController {
                     clock.instant());
             return new Done("/shelf", "The charge is taken back, with what came in for it.");
         });
-    }
-
-    /** The Bench's address with all of it filled in; null where its herb or oil is not here. */
-    private static @Nullable String bench(WishAnswer answer, WishForm form, House house) {
-        Planned plan = answer.bench();
-        UUID herb = plan.first().frozen().takes().get(0).lot();
-        UUID oil = plan.first().frozen().takes().get(1).lot();
-        if (UsualKitchen.isToCome(herb) || UsualKitchen.isToCome(oil)) {
-            return null;
-        }
-        Use use = answer.wish().use();
-        return BenchForm.of(
-                        herb.toString(), house.mass(plan.herbInAll()), oil.toString(), house.volume(plan.oilInAll()))
-                .by(answer.way().key())
-                .kept(
-                        use,
-                        answer.plan().request().circumstances().pressing(),
-                        answer.plan().request().circumstances().storage())
-                .neededBy(WishForm.text(form.needed()))
-                .address();
     }
 }

@@ -3,6 +3,7 @@ package app.velvetcrock.wish;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Moisture;
+import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.web.Fields;
 import org.springframework.ui.Model;
 

@@ -16,6 +16,7 @@ import app.velvetcrock.core.timetable.Step;
 import app.velvetcrock.core.wish.WishAnswer;
 import app.velvetcrock.core.working.Working;
 import app.velvetcrock.draw.JarDrawing;
+import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
 import java.util.List;

@@ -25,6 +25,7 @@ import app.velvetcrock.core.wish.Kitchen;
 import app.velvetcrock.core.wish.Said;
 import app.velvetcrock.core.wish.Wish;
 import app.velvetcrock.core.wish.WishPlanner;
+import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
 import java.time.Instant;
@@ -249,16 +250,11 @@ public final class WishReading {
 
     private Optional<Wish.Much> pieces(Pieces pieces, Optional<Kind> kind) {
         boolean mould = kind.filter(Kind::isMoulded).isPresent();
+        // Where none is here they are those of the usual sizes, to be bought.
         Optional<PanShelves.Tin> tin = kind.isEmpty()
                 ? Optional.empty()
-                : pieces.meant(
-                        WishPlanner.into(kitchen, kind.get()).stream()
-                                .filter(one -> one.isBottle()
-                                        ? pieces.of().equals("bottle")
-                                        : one.container().mould() == mould),
-                        PanShelves.Tin::word,
-                        one -> one.container().brim(),
-                        PanShelves.Tin::left);
+                : meant(pieces, WishPlanner.into(kitchen, kind.get()), mould)
+                        .or(() -> meant(pieces, WishPlanner.intoUsual(kind.get()), mould));
         if (kind.isEmpty() && pieces.millilitres().isPresent()) {
             return Optional.of(new Wish.Much.OfOil(Volume.ofMillilitres(
                     pieces.count() * (double) pieces.millilitres().get())));
@@ -272,6 +268,17 @@ public final class WishReading {
         }
         fields.echo("much", "into: " + tin.get().container().name());
         return Optional.of(new Wish.Much.Filled(pieces.count(), tin.get().container()));
+    }
+
+    private static Optional<PanShelves.Tin> meant(Pieces pieces, List<PanShelves.Tin> tins, boolean mould) {
+        return pieces.meant(
+                tins.stream()
+                        .filter(one -> one.isBottle()
+                                ? pieces.of().equals("bottle")
+                                : one.container().mould() == mould),
+                PanShelves.Tin::word,
+                one -> one.container().brim(),
+                PanShelves.Tin::left);
     }
 
     private Optional<Instant> by(WishForm form) {

@@ -253,7 +253,7 @@ class BenchHttpTest {
                 "form[action*=press]",
                 Map.of("out", "200 g", "heat", "COLD"));
         String oil = tove.get("/cupboard").page().select("main .bottle").attr("href");
-        assertThat(tove.get("/cupboard").page().select("table").text()).contains("made against the rule of water");
+        assertThat(tove.get("/cupboard").page().select(".bottle").text()).contains("made against the rule of water");
         assertThat(tove.get(oil).page().text())
                 .contains("Made against the rule of water", "No sniff test makes it keep longer");
     }

@@ -152,7 +152,7 @@ class ConditionsHttpTest {
                         .page()
                         .text())
                 .contains("smells off, so it is not given away");
-        assertThat(tove.get("/cupboard").page().select("table").text()).contains("! smells off");
+        assertThat(tove.get("/cupboard").page().select(".bottle").text()).contains("! smells off");
         assertThat(tove.get(jug + "/label").page().select(".ink-label").text()).startsWith("! smells off: keep back");
         assertThat(tove.get("/bench").page().select("#carrier option[value=" + jug.substring(10) + "]"))
                 .as("nothing is made with it")

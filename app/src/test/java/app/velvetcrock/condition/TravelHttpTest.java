@@ -186,7 +186,7 @@ class TravelHttpTest {
             case "jug" -> text(jug, ".wrong, main form");
             case "jug label" -> text(jug + "/label", ".ink-label");
             case "cupboard shelf" -> text("/cupboard", ".bottles");
-            case "cupboard rows" -> text("/cupboard", "table");
+            case "cupboard rows" -> text("/cupboard", ".bottle .bad-word");
             case "tins" -> text(tins, ".wrong, #take");
             case "tins label" -> text(tins + "/label", ".ink-label");
             case "making" -> text(making, ".wrong");

@@ -62,9 +62,9 @@ class BackwardsHttpTest {
         post(page, "/bench/to-buy", Map.of());
         post(page, "/bench/to-buy", Map.of());
         Document list = tove.get("/stores/to-buy").page();
-        assertThat(list.select("#to-buy tr b").eachText())
+        assertThat(list.select("#to-buy li b").eachText())
                 .containsExactlyInAnyOrder("39 g of beeswax", "2 × Round tin 60 mL");
-        assertThat(list.select("#to-buy").text()).contains("for 6 × Round tin 60 mL of firm tin salve");
+        assertThat(list.select("#to-buy").text()).contains("For 6 × Round tin 60 mL of firm tin salve");
         tove.submit("/stores/to-buy", "form[action$=got]", Map.of());
         assertThat(tove.get("/stores/to-buy").page().text()).contains("Got lately", "Not after all");
         tove.submit("/stores/to-buy", "form[action$=not-got]", Map.of());

@@ -51,7 +51,7 @@ class PressHttpTest {
     void aWarmVolumeIsCorrected() {
         submit(Map.of("out", "220 mL", "warm", "45 °C"));
         // 220 × (0.917 − 0.00067·25) = 198.06 g; ÷ 0.917 = 215.98 mL
-        assertThat(tove.get("/cupboard").page().select("table").text()).contains("216 mL");
+        assertThat(tove.get("/cupboard").page().select(".bottle").text()).contains("216 mL");
     }
 
     @Test
@@ -156,10 +156,10 @@ class PressHttpTest {
                 .contains("no more can be left");
         tove.submit(press, "form[action$=settle]", Map.of("left", "190 g", "water", "6 mL"));
         // 190 ÷ 0.917 = 207.2
-        assertThat(tove.get("/cupboard").page().select(".bottle").text()).isEqualTo("Nettle 207 mL 24 Feb");
+        assertThat(tove.get("/cupboard").page().select(".bottle").text()).contains("207 mL 24 Feb");
         assertThat(tove.get("/shelf").page().select(".rounds").text()).doesNotContain("Decant");
         tove.submit(press.replace("press", "batch"), "li:contains(Settled) form", Map.of());
-        assertThat(tove.get("/cupboard").page().select(".bottle").text()).isEqualTo("Nettle 218 mL ! water under it");
+        assertThat(tove.get("/cupboard").page().select(".bottle").text()).contains("218 mL ! water under it");
     }
 
     /**

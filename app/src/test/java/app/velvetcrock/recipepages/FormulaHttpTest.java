@@ -80,13 +80,13 @@ class FormulaHttpTest {
                 .select("#differences")
                 .text();
         assertThat(differs).contains("firmness 15, salve", "firmness 20, firm tin salve", "85 % 80 %", "15 % 20 %");
-        assertThat(tove.get("/bench/recipes").page().select("#makings th a").eachText())
+        assertThat(tove.get("/bench/recipes").page().select("#makings a b").eachText())
                 .containsExactly("Foot salve", "Hand salve");
         tove.submit(one, "form[action$=undo]", Map.of());
-        assertThat(tove.get("/bench/recipes").page().select("#makings th a").eachText())
+        assertThat(tove.get("/bench/recipes").page().select("#makings a b").eachText())
                 .containsExactly("Foot salve");
         tove.post(one + "/undo", Map.of("back", "yes"));
-        assertThat(tove.get("/bench/recipes").page().select("#makings th a")).hasSize(2);
+        assertThat(tove.get("/bench/recipes").page().select("#makings a b")).hasSize(2);
     }
 
     /** What was given away is taken in word for word; what is cut short or does not come to a whole is refused and stays typed. */

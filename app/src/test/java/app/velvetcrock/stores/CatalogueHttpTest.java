@@ -34,7 +34,7 @@ class CatalogueHttpTest {
                         "1:8",
                         "traits",
                         "salicylate"));
-        assertThat(kept.page().select("tr:contains(Bistort)").text()).contains("yours", "1 : 8");
+        assertThat(kept.page().select(".leaves li:contains(Bistort)").text()).contains("yours", "1 : 8");
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "bistort", "amount", "100 g"));
         String lot = tove.get("/bench")
                 .page()
@@ -128,6 +128,6 @@ class CatalogueHttpTest {
                         .select("#" + form + " input[name=" + field + "]")
                         .attr("value"))
                 .isEqualTo(typed);
-        assertThat(tove.get("/stores/catalogue").page().select("tbody").text()).doesNotContain("Odd one");
+        assertThat(tove.get("/stores/catalogue").page().select("main").text()).doesNotContain("Odd one");
     }
 }

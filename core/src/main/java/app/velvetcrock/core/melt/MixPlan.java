@@ -61,6 +61,12 @@ public record MixPlan(
                 || read.stirred().stream().anyMatch(one -> !one.thing().isHere());
     }
 
+    /** Tells whether any of it is the oil of a jar which is not charged yet. */
+    public boolean isToCome() {
+        return read.fats()
+                .anyMatch(one -> one.lot().filter(PanThing.TO_COME::equals).isPresent());
+    }
+
     public boolean canStart() {
         return refused.isEmpty() && missing.stream().noneMatch(Missing::stops);
     }

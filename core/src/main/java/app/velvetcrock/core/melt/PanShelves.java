@@ -52,6 +52,13 @@ public record PanShelves(
     private static final Set<SupplyType> ADDED =
             EnumSet.of(SupplyType.ANTIOXIDANT, SupplyType.ESSENTIAL_OIL, SupplyType.ADDITION);
 
+    /** The same with an oil that is to come. */
+    public PanShelves and(PanThing oil) {
+        List<PanThing> more = new ArrayList<>(List.of(oil));
+        more.addAll(oils);
+        return new PanShelves(more, otherOils, waxes, butters, additions, containers, heldBack, today);
+    }
+
     public Optional<PanThing> oil(String name) {
         return Stream.concat(oils.stream(), otherOils.stream())
                 .filter(one -> one.isMeant(name))

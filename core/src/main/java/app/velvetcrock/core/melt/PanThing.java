@@ -45,6 +45,9 @@ public record PanThing(
         Own own)
         implements Worded {
 
+    /** Stands for the lot, and the batch, of an oil whose jar is not charged yet. */
+    public static final UUID TO_COME = new UUID(0, 3);
+
     /** Before the key of a kind that is not in the stores. */
     public static final String KIND = "kind:";
 

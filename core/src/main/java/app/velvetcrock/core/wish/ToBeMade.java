@@ -22,15 +22,11 @@ import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.Finish;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 
 /** The second half of a wish: what is made of an oil that is still to come. */
 final class ToBeMade {
-
-    private static final UUID TO_COME = new UUID(0, 3);
 
     /** [E] What is carried in a pocket holds no more, mL. */
     private static final double OF_A_POCKET = 20;
@@ -72,16 +68,13 @@ final class ToBeMade {
         Wish wish = hand.wish();
         Kind kind = wish.making().orElseThrow();
         Volume back = plan.backInAll();
-        LocalDate strained = plan.plan().strainOn();
         PanThing oil = thing(
                 hand,
                 plan.plan().request().carrier().kind().density().massOf(back),
                 plan.plan().keepUntil().date());
         PanShelves shelves = shelves(kitchen.pan(), oil, kind);
         HowMuch much = howMuch(wish.much()).orElseGet(() -> new HowMuch.AllTheOil(oil.left()));
-        BatchPlan of = plan.plan();
-        MixPlanner.Infusions infusions = batches -> List.of(new Infused(
-                TO_COME, of.request(), false, Optional.of(Finish.asPlanned(of.request(), strained)), false));
+        MixPlanner.Infusions infusions = batches -> List.of(infused(plan.plan()));
         return melt(mixes, hand, kind, oil, much, notes)
                 .map(melt -> mixes.plan(
                         new Mix(
@@ -107,12 +100,22 @@ final class ToBeMade {
                                 kitchen.place().say())));
     }
 
+    /** The batch its oil comes from, as it is planned. */
+    static Infused infused(BatchPlan of) {
+        return new Infused(
+                PanThing.TO_COME,
+                of.request(),
+                false,
+                Optional.of(Finish.asPlanned(of.request(), of.strainOn())),
+                false);
+    }
+
     private static PanShelves.Tin tin(PanShelves shelves, Wish.Much.Filled filled) {
         return shelves.containers().stream()
                 .filter(one -> one.container().equals(filled.container()))
                 .findFirst()
                 .orElseGet(() -> new PanShelves.Tin(
-                        TO_COME.toString(), filled.container().name(), filled.container(), 0));
+                        PanThing.TO_COME.toString(), filled.container().name(), filled.container(), 0));
     }
 
     private static PanThing thing(ToHand hand, Mass left, LocalDate ends) {
@@ -120,33 +123,32 @@ final class ToBeMade {
                 .formatted(
                         hand.herb().kind().common(), hand.wish().oil().common().toLowerCase(java.util.Locale.ROOT));
         return new PanThing(
-                TO_COME.toString(),
+                PanThing.TO_COME.toString(),
                 name,
-                "infused:" + TO_COME,
+                "infused:" + PanThing.TO_COME,
                 name,
-                Optional.of(TO_COME),
+                Optional.of(PanThing.TO_COME),
                 hand.bottle().density(),
                 Optional.empty(),
                 left,
                 Optional.of(ends),
                 java.util.Set.of(),
                 Optional.empty(),
-                Optional.of(TO_COME),
+                Optional.of(PanThing.TO_COME),
                 PanThing.Own.NOTHING);
     }
 
     private static PanShelves shelves(PanShelves pan, PanThing oil, Kind kind) {
-        List<PanThing> oils = new ArrayList<>(List.of(oil));
-        oils.addAll(pan.oils());
+        PanShelves with = pan.and(oil);
         return new PanShelves(
-                oils,
-                pan.otherOils(),
-                pan.waxes(),
-                pan.butters(),
-                pan.additions(),
-                into(pan.containers(), kind),
-                pan.heldBack(),
-                pan.today());
+                with.oils(),
+                with.otherOils(),
+                with.waxes(),
+                with.butters(),
+                with.additions(),
+                into(with.containers(), kind),
+                with.heldBack(),
+                with.today());
     }
 
     /** What such a thing is filled into: a lip balm into what a pocket takes, where any such is there. */

@@ -2,6 +2,7 @@ package app.velvetcrock.core.wish;
 
 import app.velvetcrock.core.bench.BenchShelves;
 import app.velvetcrock.core.bench.Bottled;
+import app.velvetcrock.core.bench.Planned;
 import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.larder.OfJar;
@@ -28,9 +29,57 @@ record ToHand(Wish wish, Kitchen asked, Kitchen kitchen, Stock.OfHerb herb, Bott
     private static final UUID HERB = new UUID(0, 1);
     private static final UUID OIL = new UUID(0, 2);
 
+    /**
+     * What a lot must hold to be planned from: where none has enough, all of it is got as one lot.
+     *
+     * @param oil all that is poured
+     */
+    record Need(Mass herb, Mass oil) {}
+
+    /** What is lacking by less is not lacking, g. */
+    private static final double NEARLY = 0.05;
+
     static ToHand of(Wish wish, Kitchen asked) {
-        Stock.OfHerb herb = herb(wish, asked);
-        Stock.OfCarrier carrier = carrier(wish, asked);
+        return of(wish, asked, new Need(wish.herb().mass().orElse(Mass.ZERO), Mass.ZERO));
+    }
+
+    private static boolean holds(Mass left, Mass need) {
+        return left.grams() + NEARLY >= need.grams();
+    }
+
+    /** The same with all of it to be got where the lots it is planned from turn out not to be enough; the same where they are. */
+    ToHand enoughFor(Planned plan) {
+        Mass poured = bottle.density().massOf(plan.oilInAll());
+        Need need = new Need(plan.herbInAll(), poured);
+        boolean herbShort = !UsualKitchen.isToCome(herb.id()) && !holds(herb.left(), need.herb());
+        boolean oilShort = !UsualKitchen.isToCome(bottle.id()) && !holds(bottle.left(), poured);
+        return herbShort || oilShort ? of(wish, asked, need) : this;
+    }
+
+    /** What of it is here, and not enough of it: that is told, since all of it comes in anew. */
+    List<String> notEnough() {
+        List<String> words = new ArrayList<>();
+        if (UsualKitchen.isToCome(herb.id())) {
+            asked.bench().herbs().stream()
+                    .filter(lot -> isMeant(lot, wish.herb()))
+                    .max(Comparator.comparing(Stock.OfHerb::left))
+                    .ifPresent(lot -> words.add("%s of %s is here, not enough of it by itself"
+                            .formatted(asked.place().say().mass(lot.left()), lot.name())));
+        }
+        if (UsualKitchen.isToCome(bottle.id())) {
+            asked.bench().carriers().stream()
+                    .filter(lot -> lot.kind().key().equals(wish.oil().key()))
+                    .filter(lot -> !isPast(lot, asked))
+                    .max(Comparator.comparing(Stock.OfCarrier::left))
+                    .ifPresent(lot -> words.add("%s of %s is here, not enough of it by itself"
+                            .formatted(asked.place().say().volume(lot.density().volumeOf(lot.left())), lot.name())));
+        }
+        return words;
+    }
+
+    private static ToHand of(Wish wish, Kitchen asked, Need need) {
+        Stock.OfHerb herb = herb(wish, asked, need.herb());
+        Stock.OfCarrier carrier = carrier(wish, asked, need.oil());
         BenchShelves shelves = asked.bench();
         List<OfJar> jars = shelves.jars().isEmpty() && shelves.pots().isEmpty() ? UsualKitchen.jars() : shelves.jars();
         BenchShelves with = new BenchShelves(
@@ -86,13 +135,10 @@ record ToHand(Wish wish, Kitchen asked, Kitchen kitchen, Stock.OfHerb herb, Bott
     }
 
     /** A lot of the kind, part and state, no finer than it is wanted: what is past its date last, then whatever there is most of. */
-    private static Stock.OfHerb herb(Wish wish, Kitchen asked) {
+    private static Stock.OfHerb herb(Wish wish, Kitchen asked, Mass need) {
         Wish.Herb herb = wish.herb();
         return asked.bench().herbs().stream()
-                .filter(lot -> lot.kind().key().equals(herb.kind().key())
-                        && lot.texture().part() == herb.texture().part()
-                        && lot.moisture() == herb.moisture()
-                        && lot.texture().cut().compareTo(herb.texture().cut()) <= 0)
+                .filter(lot -> isMeant(lot, herb) && holds(lot.left(), need))
                 .min(Comparator.comparing(
                                 (Stock.OfHerb lot) -> lot.isPast(asked.place().today()))
                         .thenComparing(lot -> -lot.left().grams()))
@@ -109,13 +155,25 @@ record ToHand(Wish wish, Kitchen asked, Kitchen kitchen, Stock.OfHerb herb, Bott
                         herb.mass().orElse(Mass.ZERO)));
     }
 
-    private static Stock.OfCarrier carrier(Wish wish, Kitchen asked) {
+    private static boolean isMeant(Stock.OfHerb lot, Wish.Herb herb) {
+        return lot.kind().key().equals(herb.kind().key())
+                && lot.texture().part() == herb.texture().part()
+                && lot.moisture() == herb.moisture()
+                && lot.texture().cut().compareTo(herb.texture().cut()) <= 0;
+    }
+
+    private static boolean isPast(Stock.OfCarrier lot, Kitchen asked) {
+        LocalDate today = asked.place().today();
+        return new Bottle(lot.name(), lot.kind().monthsOpened(), lot.opened(), lot.bestBefore())
+                .end(today)
+                .isBefore(today);
+    }
+
+    private static Stock.OfCarrier carrier(Wish wish, Kitchen asked, Mass need) {
         LocalDate today = asked.place().today();
         return asked.bench().carriers().stream()
                 .filter(lot -> lot.kind().key().equals(wish.oil().key()))
-                .filter(lot -> !new Bottle(lot.name(), lot.kind().monthsOpened(), lot.opened(), lot.bestBefore())
-                        .end(today)
-                        .isBefore(today))
+                .filter(lot -> !isPast(lot, asked) && holds(lot.left(), need))
                 .max(Comparator.comparing(Stock.OfCarrier::left))
                 .orElseGet(() -> new Stock.OfCarrier(
                         OIL,

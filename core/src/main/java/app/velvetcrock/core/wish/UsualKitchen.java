@@ -51,7 +51,7 @@ public final class UsualKitchen {
                 List.of(),
                 List.of(),
                 List.of(),
-                containers(),
+                containers(ENOUGH),
                 new Larder.Kinds(List.copyOf(materia.carriers()), List.copyOf(materia.supplies())),
                 Withheld.NOTHING,
                 Withheld.NOTHING);
@@ -74,13 +74,20 @@ public final class UsualKitchen {
                         List.of(),
                         EnumSet.of(Source.POT, Source.OVEN),
                         List.of(),
-                        containers(),
+                        containers(ENOUGH),
                         Mass.ZERO,
                         Map.of()),
                 PanShelves.of(larder, say, place.today()),
                 new Home(hours, (way, stand, charge) -> hours, List::of, Map.of(Source.POT.name(), 1)),
                 Kitchen.Learned.NOTHING,
                 place);
+    }
+
+    /** Containers of the usual sizes, none of which is here yet. */
+    static List<PanShelves.Tin> tins() {
+        return containers(0).stream()
+                .flatMap(one -> PanShelves.tin(one).stream())
+                .toList();
     }
 
     /** Jars of the usual sizes and widths. */
@@ -103,7 +110,7 @@ public final class UsualKitchen {
         return id.getMostSignificantBits() == 0;
     }
 
-    private static List<Stock.OfSupply> containers() {
+    private static List<Stock.OfSupply> containers(int ofEach) {
         return Stream.iterate(0, i -> i < CONTAINERS.size(), i -> i + 1)
                 .map(i -> new Stock.OfSupply(
                         new UUID(0, CONTAINER + i),
@@ -116,7 +123,7 @@ public final class UsualKitchen {
                         Optional.empty(),
                         Optional.empty(),
                         Optional.of(Volume.ofMillilitres(CONTAINERS.get(i).getValue())),
-                        ENOUGH - i))
+                        Math.max(0, ofEach - i)))
                 .toList();
     }
 }

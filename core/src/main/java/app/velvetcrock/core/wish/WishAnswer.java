@@ -2,6 +2,7 @@ package app.velvetcrock.core.wish;
 
 import app.velvetcrock.core.bench.Planned;
 import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.larder.Infused;
 import app.velvetcrock.core.melt.MixPlan;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.planning.BatchPlan;
@@ -49,6 +50,11 @@ public record WishAnswer(
     /** Tells whether it could be begun as it stands, once what is not there is got. */
     public boolean canBegin() {
         return against.isEmpty();
+    }
+
+    /** The batch the oil of its second half comes from, as it is planned. */
+    public Infused infused() {
+        return ToBeMade.infused(plan());
     }
 
     public BatchPlan plan() {

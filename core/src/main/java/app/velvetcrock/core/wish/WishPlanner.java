@@ -78,22 +78,35 @@ public final class WishPlanner {
         return ToBeMade.into(kitchen.pan().containers(), kind);
     }
 
+    /** The same of the usual sizes, where none is there: they would have to be bought. */
+    public static List<PanShelves.Tin> intoUsual(Kind kind) {
+        return ToBeMade.into(UsualKitchen.tins(), kind);
+    }
+
     /** Works it out; absent with a trouble beside its field where nothing can be. */
     public Optional<WishAnswer> answer(Wish wish, Kitchen asked, Notes notes) {
-        ToHand hand = ToHand.of(wish, asked);
-        return planned(hand, notes).flatMap(plan -> {
-            Optional<MixPlan> mix = wish.making().flatMap(kind -> ToBeMade.mix(mixes, hand, plan, notes));
-            return notes.isClear()
-                    ? Optional.of(new WishAnswer(
-                            wish,
-                            plan,
-                            mix,
-                            late(plan),
-                            against(hand, plan, mix),
-                            toBuy(hand, plan, mix),
-                            new Otherwise(this, materia).of(hand, plan)))
-                    : Optional.empty();
+        ToHand first = ToHand.of(wish, asked);
+        return planned(first, notes).flatMap(once -> {
+            ToHand hand = first.enoughFor(once);
+            return hand.equals(first)
+                    ? answer(hand, once, notes)
+                    : planned(hand, notes).flatMap(plan -> answer(hand, plan, notes));
         });
+    }
+
+    private Optional<WishAnswer> answer(ToHand hand, Planned plan, Notes notes) {
+        Wish wish = hand.wish();
+        Optional<MixPlan> mix = wish.making().flatMap(kind -> ToBeMade.mix(mixes, hand, plan, notes));
+        return notes.isClear()
+                ? Optional.of(new WishAnswer(
+                        wish,
+                        plan,
+                        mix,
+                        late(plan),
+                        against(hand, plan, mix),
+                        toBuy(hand, plan, mix),
+                        new Otherwise(this, materia).of(hand, plan)))
+                : Optional.empty();
     }
 
     /** The charge by the way that suits best and is in time; where none is, by the one that is soonest. */
@@ -296,6 +309,7 @@ public final class WishPlanner {
     private static List<String> toBuy(ToHand hand, Planned plan, Optional<MixPlan> mix) {
         List<String> lines = new ArrayList<>(WantedMaking.toBuy(
                 plan, hand.kitchen().bench(), hand.kitchen().place().say()));
+        lines.addAll(hand.notEnough());
         plan.parts().stream()
                 .map(ChargePart::jar)
                 .filter(jar -> UsualKitchen.isToCome(jar.id()))

@@ -1,4 +1,4 @@
-package app.velvetcrock.stores;
+package app.velvetcrock.toolshelf;
 
 import app.velvetcrock.core.heat.HeatForecast.Surroundings;
 import app.velvetcrock.core.heat.HeatReading;

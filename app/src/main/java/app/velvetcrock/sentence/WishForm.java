@@ -1,9 +1,11 @@
-package app.velvetcrock.wish;
+package app.velvetcrock.sentence;
 
+import app.velvetcrock.core.text.Linear;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.springframework.web.util.UriUtils;
@@ -27,10 +29,32 @@ public record WishForm(
         @Nullable String use,
         @Nullable String needed) {
 
+    /** A sentence in an address: names, values and what stands for signs, and nothing that leads anywhere else. */
+    private static final String SIGNS = "[A-Za-z0-9%=&+._~-]*";
+
+    private static final int LONGEST = 1_500;
+
     /** What is put before somebody who has said nothing yet. */
     public static WishForm example(String by) {
         return new WishForm(
                 "30 g", "calendula", "DRIED", "WHOLE", "olive oil", "a salve for chapped hands", "", "HANDS", by);
+    }
+
+    /** Where a sentence that was carried along as an address leads back to; nowhere else. */
+    public static Optional<String> leadsTo(@Nullable String carried) {
+        boolean isWish =
+                carried != null && !carried.isEmpty() && carried.length() <= LONGEST && Linear.matches(carried, SIGNS);
+        return isWish ? Optional.of("/wish?" + carried) : Optional.empty();
+    }
+
+    /** The same as it is carried along. */
+    public String carried() {
+        return address("").substring(1);
+    }
+
+    /** Nothing is said. */
+    public static WishForm nothing() {
+        return new WishForm(null, null, null, null, null, null, null, null, null);
     }
 
     /** Tells whether nothing of it is said. */
@@ -43,7 +67,7 @@ public record WishForm(
     }
 
     /** The same with one of its words otherwise. */
-    WishForm with(String field, String value) {
+    public WishForm with(String field, String value) {
         Map<String, String> all = said();
         all.put(field, value);
         return new WishForm(
@@ -56,6 +80,13 @@ public record WishForm(
                 all.get("much"),
                 all.get("use"),
                 all.get("needed"));
+    }
+
+    /** Puts all that is said of it into an address below a name: {@code want.wish.herb}. */
+    public static void put(Map<String, String> address, String below, @Nullable WishForm wish) {
+        if (wish != null) {
+            wish.named().forEach((field, value) -> address.put(below + field, value));
+        }
     }
 
     /** Its address below a place; all that is said. */

@@ -1,5 +1,6 @@
-package app.velvetcrock.stores;
+package app.velvetcrock.toolshelf;
 
+import app.velvetcrock.batch.Batches;
 import app.velvetcrock.core.heat.SourceCurve;
 import app.velvetcrock.core.heat.SourceLearned;
 import app.velvetcrock.core.measure.Length;
@@ -8,6 +9,7 @@ import app.velvetcrock.kit.Jars;
 import app.velvetcrock.kit.KitKind;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.SourceCurves;
+import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
@@ -33,9 +35,11 @@ class KitController {
     private final KitShelf kit;
     private final SourceCurves curves;
     private final Jars jars;
+    private final Batches batches;
     private final Households households;
 
-    KitController(KitShelf kit, SourceCurves curves, Jars jars, Households households) {
+    KitController(KitShelf kit, SourceCurves curves, Jars jars, Batches batches, Households households) {
+        this.batches = batches;
         this.kit = kit;
         this.curves = curves;
         this.jars = jars;
@@ -109,15 +113,17 @@ class KitController {
     }
 
     private String page(Model model, KitForm typed, Fields fields) {
-        StoreRows rows = new StoreRows(households.current(), Map.of(), List.of());
+        House house = households.current();
         Map<UUID, List<SourceCurve>> shown = curves.all();
         model.addAttribute(
                 "kit",
                 kit.all().stream()
-                        .map(piece -> rows.piece(
-                                piece, SourceLearned.of(shown.getOrDefault(piece.id(), List.of()), Optional.empty())))
+                        .map(piece -> KitBoard.piece(
+                                piece,
+                                SourceLearned.of(shown.getOrDefault(piece.id(), List.of()), Optional.empty()),
+                                house))
                         .toList());
-        model.addAttribute("jars", jars.all().stream().map(rows::jar).toList());
+        model.addAttribute("board", KitBoard.of(jars.all(), kit.pots(), batches.standing(), house));
         model.addAttribute("typed", typed);
         model.addAttribute("fields", fields);
         model.addAttribute("kinds", KitKind.values());

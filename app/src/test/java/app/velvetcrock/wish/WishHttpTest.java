@@ -1,0 +1,195 @@
+package app.velvetcrock.wish;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.velvetcrock.HttpTest;
+import app.velvetcrock.Visitor;
+import app.velvetcrock.Visitor.Answer;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** A wish in a household: its two halves are places that say the same, carry it along, and lead back to it. */
+@HttpTest
+class WishHttpTest {
+
+    private static final int MANY = Integer.getInteger("crock.wishes", 20);
+    private static final String NETTLE = "/wish?amount=40+g&herb=nettle&state=DRIED&cut=CUT_AND_SIFTED&oil=rapeseed";
+
+    @LocalServerPort
+    int port;
+
+    private static Map<String, String> charged() {
+        return Map.of("weighed", "", "poured", "", "dry", "yes", "sure", "yes");
+    }
+
+    /** Whatever is wished for of what is here: wish, Bench, Pan, batch and what waits for its oil say one thing. */
+    @Test
+    void theSameFiguresStandInEveryPlace() {
+        Visitor tove = Visitor.stocked(port, "One figure");
+        tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "yarrow", "amount", "900 g", "cut", "WHOLE"));
+        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "jojoba", "amount", "9 L"));
+        tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "1 L", "width", "100 mm", "pieces", "90"));
+        tove.submit(
+                "/stores/supplies",
+                "form[action$=containers]",
+                Map.of("name", "Tin", "holds", "60 mL", "pieces", "400"));
+        Random random = new Random(20261201);
+        List<String> kinds = List.of("a salve", "a firm tin salve", "a lotion bar", "the oil itself");
+        int begun = 0;
+        for (int i = 0; i < MANY; i++) {
+            String kind = kinds.get(random.nextInt(kinds.size()));
+            String wished = "/wish?herb=yarrow&state=DRIED&cut=WHOLE&oil=jojoba&use=HANDS&amount=%d+g&what=%s&much=%s"
+                    .formatted(
+                            8 + random.nextInt(30),
+                            kind.replace(' ', '+'),
+                            kind.equals("the oil itself") || random.nextBoolean()
+                                    ? ""
+                                    : (40 + random.nextInt(200)) + "+g");
+            Document wish = tove.get(wished).page();
+            String charge = wish.select("#charge-it").attr("href");
+            if (charge.isEmpty()) {
+                assertThat(wish.select("#answer").text()).as(wished).isNotBlank();
+                continue;
+            }
+            begun++;
+            String[] covers = wish.select(".wish-jar b").text().split(" of oil over ");
+            Document bench = tove.get(wish.select("#on-the-bench").attr("href")).page();
+            assertThat(bench.select("#amount").attr("value")).as(wished).isEqualTo(covers[1]);
+            assertThat(bench.select("#oil").attr("value")).as(wished).isEqualTo(covers[0]);
+            boolean made = !kind.equals("the oil itself");
+            if (made) {
+                Document pan = tove.get(wish.select("#at-the-pan").attr("href")).page();
+                assertThat(pan.select("#drops, .pan-c").text())
+                        .as(wished)
+                        .contains(wish.select("#keeps").text().replace("keeps till ", ""));
+                for (String part :
+                        wish.select("#made + p").text().replaceAll(";.*", "").split(", ")) {
+                    assertThat(pan.select(".pan-a").text()).as(wished).contains(part.split(" of ")[0]);
+                }
+            }
+            Document asked = tove.get(charge).page();
+            Answer stands = tove.post(Visitor.form(asked, "#charge", charged()));
+            assertThat(stands.path()).as(wished + asked.text()).startsWith("/batch/");
+            assertThat(stands.page().text()).as(wished).contains(covers[0], covers[1]);
+            assertThat(tove.get("/pan").page().select("#waiting").text().contains("of " + kind.replaceFirst("^a ", "")))
+                    .as(wished + " waits")
+                    .isEqualTo(made);
+            tove.post(Visitor.form(stands.page(), ".notice form", Map.of()));
+            assertThat(tove.get("/pan").page().select("#waiting"))
+                    .as("taken back")
+                    .isEmpty();
+        }
+        assertThat(begun).isGreaterThan(MANY / 2);
+    }
+
+    @Test
+    void whereNoTinIsHereTheyAreToBuyAndTheMakingWaitsByItsWeight() {
+        Visitor tove = Visitor.stocked(port, "No tins");
+        Document wish = tove.get(NETTLE + "&what=a+salve&much=6+tins&use=HANDS").page();
+        assertThat(wish.select("#made").text()).isEqualTo("6 × Tin of 60 mL");
+        assertThat(wish.select("#to-buy").text()).contains("6 × Tin of 60 mL");
+        Document asked = tove.get(wish.select("#charge-it").attr("href")).page();
+        assertThat(tove.post(Visitor.form(asked, "#charge", charged())).path()).startsWith("/batch/");
+        assertThat(tove.get("/pan").page().select("#waiting").text()).containsPattern("about \\d+ g of salve");
+        assertThat(tove.get("/stores/to-buy").page().text()).contains("For salve", "6 × Tin of 60 mL");
+    }
+
+    /** A bag that holds less than it takes is not planned from as if it were enough: that is said before anything is charged. */
+    @Test
+    void whatIsNotEnoughIsSaidAndComesInAnew() {
+        Visitor tove = Visitor.stocked(port, "Not enough");
+        tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "2 L", "width", "120 mm", "pieces", "9"));
+        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "rapeseed", "amount", "8 L"));
+        Document wish = tove.get(NETTLE.replace("40+g", "350+g") + "&what=oil&use=HANDS")
+                .page();
+        assertThat(wish.select("#to-buy").text()).contains("200 g of Nettle is here, not enough of it by itself");
+        Document asked = tove.get(wish.select("#charge-it").attr("href")).page();
+        assertThat(asked.select("#brought").text()).contains("Nettle");
+        tove.post(Visitor.form(asked, "#charge", charged()));
+        assertThat(tove.get("/stores").page().text())
+                .as("the bag that was here is whole")
+                .contains("200 g");
+    }
+
+    @Test
+    void benchAndPanCarryTheWishAndLeadBackToItAsItStandsThere() {
+        Visitor tove = Visitor.stocked(port, "There and back");
+        Document wish = tove.get(NETTLE + "&what=a+salve+for+chapped+hands&use=FACE&needed=in+6+weeks")
+                .page();
+        String there = wish.select("#on-the-bench").attr("href");
+        String back = tove.get(there.replace("amount=40", "amount=50"))
+                .page()
+                .select("#whole")
+                .attr("href");
+        Document again = tove.get(back).page();
+        assertThat(again.select("#what").attr("value")).isEqualTo("a salve for chapped hands");
+        assertThat(again.select("#amount").attr("value")).startsWith("50");
+        assertThat(again.select("#use option[selected]").attr("value")).isEqualTo("FACE");
+        assertThat(again.select("#needed").attr("value")).isEqualTo("in 6 weeks");
+        Document pan = tove.get(wish.select("#at-the-pan").attr("href")).page();
+        assertThat(pan.select("#oil option[selected]").text()).isEqualTo("Nettle in cold-pressed rapeseed");
+        Document fromPan = tove.get(tove.get(wish.select("#at-the-pan")
+                                .attr("href")
+                                .replace("kind=salve", "kind=firm-salve")
+                                .replace("was=salve", "was=firm-salve"))
+                        .page()
+                        .select("#whole")
+                        .attr("href"))
+                .page();
+        assertThat(fromPan.select("#herb").attr("value")).isEqualTo("nettle");
+        assertThat(fromPan.select("#what").attr("value")).contains("firm");
+        assertThat(fromPan.select("#amount").attr("value")).isEqualTo("40 g");
+        Answer weighed = tove.post(Visitor.form(pan, "#pan", Map.of()));
+        assertThat(weighed.status()).isEqualTo(422);
+        assertThat(weighed.page().text()).contains("is still to come: its jar is not charged yet");
+    }
+
+    /** Started from the Bench instead, the making is not forgotten. */
+    @Test
+    void startedFromTheBenchTheMakingWaitsToo() {
+        Visitor tove = Visitor.stocked(port, "By the Bench");
+        Document wish = tove.get(NETTLE + "&what=a+salve&use=HANDS").page();
+        Document bench = tove.get(wish.select("#on-the-bench").attr("href")).page();
+        assertThat(tove.post(Visitor.form(bench, "#bench", Map.of())).path()).startsWith("/batch/");
+        assertThat(tove.get("/pan").page().select("#waiting").text()).contains("of salve");
+    }
+
+    @Test
+    void hoursAreAskedWhereTheyFirstMatterAndLeadBack() {
+        Visitor tove = Visitor.stocked(port, "Hours asked");
+        Document wish = tove.get(NETTLE + "&what=oil&needed=in+6+weeks").page();
+        String hours = wish.select("#whose-hours a").attr("href");
+        Answer kept = tove.submit(hours, "#new-person", Map.of("name", "Tove", "day[0]", "18-22"));
+        assertThat(kept.path()).startsWith("/wish");
+        assertThat(kept.page().select("#herb").attr("value")).isEqualTo("nettle");
+        assertThat(kept.page().select("#whose-hours")).isEmpty();
+        assertThat(tove.submit("/settings/hours?wish=//elsewhere.example", "#new-person", Map.of("name", "Ari"))
+                        .path())
+                .isEqualTo("/settings/hours");
+    }
+
+    /** Undoing a charge takes off the list what it put there, and nothing that stood on it before. */
+    @Test
+    void whatStoodOnTheListBeforeStaysThere() {
+        Visitor tove = Visitor.household(port, "List before");
+        String wished = "/wish?amount=30+g&herb=nettle&state=DRIED&cut=WHOLE&oil=olive&what=a+salve&use=HANDS";
+        Answer first = charge(tove, wished);
+        String list = tove.get("/stores/to-buy").page().select("#to-buy").text();
+        assertThat(list).contains("beeswax");
+        Answer second = charge(tove, wished);
+        assertThat(second.path()).isNotEqualTo(first.path());
+        assertThat(tove.get("/stores/to-buy").page().select("#to-buy").text()).isEqualTo(list);
+        tove.post(Visitor.form(second.page(), ".notice form", Map.of()));
+        assertThat(tove.get("/stores/to-buy").page().select("#to-buy").text()).isEqualTo(list);
+    }
+
+    private static Answer charge(Visitor who, String wished) {
+        Document wish = who.get(wished).page();
+        Document asked = who.get(wish.select("#charge-it").attr("href")).page();
+        return who.post(Visitor.form(asked, "#charge", charged()));
+    }
+}
