@@ -94,6 +94,17 @@ public record BenchForm(
         return with(SentencePart.Want.of(wish));
     }
 
+    /** The same divided over several jars. */
+    public BenchForm divided() {
+        return in(SPLIT);
+    }
+
+    private BenchForm in(String jar) {
+        return new BenchForm(
+                key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, length, then, start, use, pressing,
+                storage, weighed, poured, numbers, spirit, knowingly, called, time, want);
+    }
+
     private BenchForm with(SentencePart.@Nullable Want want) {
         return new BenchForm(
                 key, herb, amount, cut, more, total, carrier, mix, oil, jar, method, length, then, start, use, pressing,

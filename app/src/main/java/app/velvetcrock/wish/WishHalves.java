@@ -27,7 +27,7 @@ final class WishHalves {
         if (UsualKitchen.isToCome(herb) || UsualKitchen.isToCome(oil)) {
             return Optional.empty();
         }
-        return Optional.of(BenchForm.of(
+        BenchForm whole = BenchForm.of(
                         herb.toString(), house.mass(plan.herbInAll()), oil.toString(), house.volume(plan.oilInAll()))
                 .by(answer.way().key())
                 .kept(
@@ -35,8 +35,8 @@ final class WishHalves {
                         answer.plan().request().circumstances().pressing(),
                         answer.plan().request().circumstances().storage())
                 .neededBy(WishForm.text(form.needed()))
-                .wished(form)
-                .address());
+                .wished(form);
+        return Optional.of((plan.isSplit() ? whole.divided() : whole).address());
     }
 
     /** The Pan's address, with the oil that is to come; absent where nothing is made of it, or it cannot be begun. */

@@ -198,9 +198,26 @@ public final class WishPlanner {
                 new Otherwise.Unheard(notes),
                 kitchen.place().say(),
                 Optional.of(new BenchTimes(kitchen.home(), kitchen.bench().kit())));
-        return charges.parts(charging, new ChargePlanner.Into(Optional.empty(), false), around)
-                .map(parts -> charges.inTime(parts, way, timed(hand, parts.get(0)), around)
-                        .outOf(wanted));
+        return vessels(charging, around).map(parts -> charges.inTime(parts, way, timed(hand, parts.get(0)), around)
+                .outOf(wanted));
+    }
+
+    /** In one vessel; where none holds it and covers, divided over the jars that are free. */
+    private Optional<List<ChargePart>> vessels(Charging charging, ChargePlanner.Around around) {
+        Optional<List<ChargePart>> one =
+                charges.parts(charging, new ChargePlanner.Into(Optional.empty(), false), around);
+        boolean holds = one.filter(parts -> parts.size() > 1
+                        || parts.get(0).plan().found().fits()
+                                && parts.get(0).plan().found().cover().isEnough())
+                .isPresent();
+        if (holds || one.isEmpty()) {
+            return one;
+        }
+        ChargePlanner.Around unheard =
+                new ChargePlanner.Around(around.shelves(), new Otherwise.Unheard(), around.say(), around.times());
+        return charges.parts(charging, new ChargePlanner.Into(Optional.empty(), true), unheard)
+                .filter(parts -> parts.stream().allMatch(part -> part.plan().canStart()))
+                .or(() -> one);
     }
 
     private static TimeWish timed(ToHand hand, ChargePart part) {
