@@ -2,9 +2,7 @@ package app.velvetcrock.arrivals;
 
 import app.velvetcrock.core.intake.Arriving;
 import app.velvetcrock.stillroom.House;
-import java.time.LocalDate;
 import java.util.Locale;
-import java.util.Optional;
 
 /**
  * A thing of the list, worded.
@@ -24,29 +22,29 @@ record ListRow(String written, String what, String wrong, String instead) {
     private static String what(Arriving one, House house) {
         if (one instanceof Arriving.Herb herb) {
             return "%s of %s, %s %s, %s; %s"
-                    .formatted(
-                            house.mass(herb.mass()),
-                            herb.kind().common().toLowerCase(Locale.ROOT),
-                            herb.moisture().word(),
-                            herb.texture().part().word(),
-                            herb.texture().cut().word(),
-                            herb.origin().word());
+                            .formatted(
+                                    house.mass(herb.mass()),
+                                    herb.kind().common().toLowerCase(Locale.ROOT),
+                                    herb.moisture().word(),
+                                    herb.texture().part().word(),
+                                    herb.texture().cut().word(),
+                                    herb.origin().word())
+                    + besides(herb.besides(), house);
         } else if (one instanceof Arriving.Oil oil) {
-            return "%s of %s%s"
+            return "%s of %s%s%s"
                     .formatted(
                             oil.kind().melting().isPresent()
                                     ? house.mass(oil.mass())
                                     : house.volume(oil.kind().density().volumeOf(oil.mass())),
                             oil.kind().common().toLowerCase(Locale.ROOT),
-                            oil.opened()
-                                    .map(day -> ", opened " + house.date(day))
-                                    .orElse(", sealed"));
+                            oil.besides().opened().isPresent() ? "" : ", sealed",
+                            besides(oil.besides(), house));
         } else if (one instanceof Arriving.Supply supply) {
             return "%s of %s"
                             .formatted(
                                     house.mass(supply.mass()),
                                     supply.kind().common().toLowerCase(Locale.ROOT))
-                    + opened(supply.opened(), house);
+                    + besides(supply.besides(), house);
         } else if (one instanceof Arriving.Containers some) {
             return "%d × %s, to fill".formatted(some.count(), some.name());
         }
@@ -58,7 +56,9 @@ record ListRow(String written, String what, String wrong, String instead) {
                         house.length(jars.vessel().innerWidth()));
     }
 
-    private static String opened(Optional<LocalDate> day, House house) {
-        return day.map(on -> ", opened " + house.date(on)).orElse("");
+    private static String besides(Arriving.Besides besides, House house) {
+        return besides.opened().map(on -> ", opened " + house.date(on)).orElse("")
+                + besides.best().map(on -> ", best before " + house.date(on)).orElse("")
+                + (besides.from().isEmpty() ? "" : ", from " + besides.from());
     }
 }

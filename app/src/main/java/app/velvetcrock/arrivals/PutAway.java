@@ -49,21 +49,26 @@ class PutAway {
                         herb.moisture(),
                         herb.mass(),
                         herb.moisture().isDried() ? null : today,
-                        null,
-                        new Provenance(herb.origin(), "", "", null),
+                        herb.besides().best().orElse(null),
+                        new Provenance(herb.origin(), herb.besides().from(), "", null),
                         herb.written())));
             } else if (one instanceof Arriving.Oil oil) {
                 lots.add(stores.add(new Arrival.Carrier(
-                        oil.kind(), oil.mass(), oil.opened().orElse(null), null, Provenance.UNSAID, oil.written())));
+                        oil.kind(),
+                        oil.mass(),
+                        oil.besides().opened().orElse(null),
+                        oil.besides().best().orElse(null),
+                        from(oil.besides()),
+                        oil.written())));
             } else if (one instanceof Arriving.Supply supply) {
                 lots.add(stores.add(new Arrival.Supply(
                         supply.kind(),
                         supply.mass(),
                         supply.kind().density(),
                         null,
-                        supply.opened().orElse(null),
-                        null,
-                        Provenance.UNSAID,
+                        supply.besides().opened().orElse(null),
+                        supply.besides().best().orElse(null),
+                        from(supply.besides()),
                         supply.written())));
             } else if (one instanceof Arriving.Containers containers) {
                 lots.add(stores.add(new Arrival.Container(
@@ -73,6 +78,12 @@ class PutAway {
             }
         }
         return new Put(lots, glasses);
+    }
+
+    private static Provenance from(Arriving.Besides besides) {
+        return besides.from().isEmpty()
+                ? Provenance.UNSAID
+                : new Provenance(Provenance.UNSAID.origin(), besides.from(), "", null);
     }
 
     /** Takes all of it back, or nothing: what was used since is named. */

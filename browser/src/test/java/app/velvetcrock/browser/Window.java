@@ -52,7 +52,8 @@ final class Window implements AutoCloseable {
                 .setViewportSize(width, height)
                 .setColorScheme(scheme)
                 .setHasTouch(width < 500)
-                .setLocale("en-GB")
+                .setLocale("en-IE")
+                .setTimezoneId("Europe/London")
                 .setStorageState(state));
         page = context.newPage();
         page.onConsoleMessage(message -> {

@@ -17,15 +17,34 @@ public sealed interface Arriving {
 
     String written();
 
+    /**
+     * What is said besides.
+     *
+     * @param opened the day it was opened; absent where it is sealed
+     * @param best its best before, as printed
+     * @param from whom or where it came from; empty where that is not said
+     */
+    record Besides(Optional<LocalDate> opened, Optional<LocalDate> best, String from) {
+
+        static final Besides NOTHING = new Besides(Optional.empty(), Optional.empty(), "");
+    }
+
     /** A bag of herb. */
-    record Herb(String written, HerbKind kind, Texture texture, Moisture moisture, Mass mass, Origin origin)
+    record Herb(
+            String written,
+            HerbKind kind,
+            Texture texture,
+            Moisture moisture,
+            Mass mass,
+            Origin origin,
+            Besides besides)
             implements Arriving {}
 
     /** A bottle of oil, or a fat to infuse in; sealed where no day of opening is said. */
-    record Oil(String written, CarrierKind kind, Mass mass, Optional<LocalDate> opened) implements Arriving {}
+    record Oil(String written, CarrierKind kind, Mass mass, Besides besides) implements Arriving {}
 
     /** A wax, or something to stir in. */
-    record Supply(String written, SupplyKind kind, Mass mass, Optional<LocalDate> opened) implements Arriving {}
+    record Supply(String written, SupplyKind kind, Mass mass, Besides besides) implements Arriving {}
 
     /** Tins, bottles, pots and moulds to fill. */
     record Containers(String written, String name, Volume holds, int count) implements Arriving {}

@@ -2,6 +2,7 @@ package app.velvetcrock.core.intake;
 
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.intake.Arriving.Besides;
 import app.velvetcrock.core.intake.Arriving.Doubt;
 import app.velvetcrock.core.kitchen.AmountReader;
 import app.velvetcrock.core.kitchen.Pieces;
@@ -26,6 +27,7 @@ import com.google.re2j.Pattern;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.Month;
+import java.time.YearMonth;
 import java.time.format.TextStyle;
 import java.util.Arrays;
 import java.util.Collection;
@@ -50,6 +52,16 @@ public final class IntakeReader {
     private static final Pattern OPENED =
             Pattern.compile("(?i)^(.+?),? \\(?(?:opened|open since|open from)(?: (?:in|on|since|last))? ?([^)]*)\\)?$");
     private static final Pattern SEALED = Pattern.compile("(?i),? \\(?(?:unopened|sealed|not opened|new)\\)?$");
+    private static final Pattern BEST = Pattern.compile(
+            "(?i)^(.+?),? \\(?(?:best before|best by|use by|use before|bb|expires?|ends)"
+                    + "(?: (?:on|in|end of|the end of))?:? ([^,;()]+?)\\)?((?:,? (?:from|by way of|opened|open since|sealed|unopened) .*)?)$");
+    private static final Pattern FROM = Pattern.compile(
+            "(?i)^(.+?),? (?:from|by way of) ([^,;()]+?)((?:,? (?:opened|open since|sealed|unopened).*)?)$");
+    private static final Pattern MONTH = Pattern.compile("(?i)(?:([a-z]{3,9})|(\\d{1,2}))[ /.-](\\d{4}|\\d{2})");
+    private static final int LONGEST_FROM = 80;
+    private static final int MONTHS = 12;
+    private static final int CENTURY = 100;
+    private static final int THIS_CENTURY = 2000;
     private static final Set<String> TO_FILL =
             Set.of("tin", "pot", "bottle", "stick", "tube", "mould", "mold", "container");
     private static final String JAR = "jar";
@@ -96,40 +108,90 @@ public final class IntakeReader {
         if (refused.isPresent()) {
             return new Doubt(written, "No %s is put away here: it is poisonous.".formatted(refused.get()), "");
         }
-        String text = SEALED.matcher(written).replaceFirst("");
+        String text = written;
+        Optional<LocalDate> best = Optional.empty();
+        Matcher dated = BEST.matcher(text);
+        if (dated.matches()) {
+            best = lastDay(dated.group(2));
+            if (best.isEmpty()) {
+                return new Doubt(
+                        written,
+                        "“%s”: that is no best before.".formatted(dated.group(2)),
+                        dated.group(1) + " best before May 2027");
+            }
+            text = dated.group(1) + dated.group(3);
+        }
+        String from = "";
+        Matcher came = FROM.matcher(text);
+        if (came.matches() && !isOrigin(came.group(2)) && came.group(2).length() <= LONGEST_FROM) {
+            from = came.group(2).strip();
+            text = came.group(1) + came.group(3);
+        }
+        text = SEALED.matcher(text).replaceFirst("");
         Matcher told = OPENED.matcher(text);
         if (!told.matches()) {
-            return thing(written, text, Optional.empty());
+            return thing(written, text, new Besides(Optional.empty(), best, from));
         }
         Optional<LocalDate> opened = day(told.group(2));
         return opened.isEmpty()
                 ? new Doubt(written, "“%s”: that is no day it was opened on.".formatted(told.group(2)), "opened 12 May")
-                : thing(written, told.group(1), opened);
+                : thing(written, told.group(1), new Besides(opened, best, from));
+    }
+
+    /** "from the garden" says how it came, which is read as that. */
+    private static boolean isOrigin(String from) {
+        return Linear.matches(from.toLowerCase(Locale.ROOT), "(?:the |my |our )?(?:wild|garden|hedge|field|woods?)");
+    }
+
+    /** A best before: a day, or a month with its year, which ends with its last day. */
+    private Optional<LocalDate> lastDay(String said) {
+        Matcher month = MONTH.matcher(said.strip());
+        if (!month.matches()) {
+            return WhenReader.ofTheFuture(now).day(said);
+        }
+        int year = Integer.parseInt(month.group(3));
+        Optional<Integer> of = month.group(2) != null
+                ? Optional.of(Integer.parseInt(month.group(2)))
+                : months(month.group(1)).findFirst().map(Month::getValue);
+        return of.filter(number -> number >= 1 && number <= MONTHS)
+                .map(number -> YearMonth.of(year < CENTURY ? THIS_CENTURY + year : year, number)
+                        .atEndOfMonth())
+                .filter(WhenReader::isInLivingMemory);
+    }
+
+    private static Stream<Month> months(String said) {
+        return Stream.of(Month.values())
+                .filter(month -> said.strip().equalsIgnoreCase(month.getDisplayName(TextStyle.FULL, Locale.ENGLISH))
+                        || said.strip().equalsIgnoreCase(month.getDisplayName(TextStyle.SHORT, Locale.ENGLISH)));
     }
 
     /** A day; of a month alone its first, since it was open by then at the latest. */
     private Optional<LocalDate> day(String said) {
         Optional<LocalDate> day = WhenReader.ofThePast(now).day(said);
         LocalDate today = now.toLocalDate();
-        return day.or(() -> Stream.of(Month.values())
-                        .filter(month -> said.strip()
-                                        .equalsIgnoreCase(month.getDisplayName(TextStyle.FULL, Locale.ENGLISH))
-                                || said.strip().equalsIgnoreCase(month.getDisplayName(TextStyle.SHORT, Locale.ENGLISH)))
+        return day.or(() -> months(said)
                         .findFirst()
                         .map(month -> LocalDate.of(today.getYear(), month, 1))
                         .map(first -> first.isAfter(today) ? first.minusYears(1) : first))
                 .filter(date -> !date.isAfter(today));
     }
 
-    private Arriving thing(String written, String text, Optional<LocalDate> opened) {
+    private Arriving thing(String written, String text, Besides besides) {
         Optional<Pieces> pieces =
                 Pieces.read(text).filter(read -> read.count() > 0 && !read.of().isEmpty());
         if (pieces.isPresent()) {
-            return pieces(written, pieces.get());
+            return besides.equals(Besides.NOTHING)
+                    ? pieces(written, pieces.get())
+                    : new Doubt(
+                            written,
+                            "Tins and jars are put away without a day or a sender.",
+                            "%d %ss of 60 mL"
+                                    .formatted(
+                                            pieces.get().count(), pieces.get().of()));
         }
         List<RecipeLine> read = lines.read(text);
         if (read.size() == 1 && read.get(0) instanceof RecipeLine.Clear clear) {
-            return clear(written, clear, opened);
+            return clear(written, clear, besides);
         }
         return read.size() == 1 && read.get(0) instanceof RecipeLine.Asked asked
                 ? new Doubt(
@@ -160,7 +222,7 @@ public final class IntakeReader {
                 : new Arriving.Containers(written, name, holds, pieces.count());
     }
 
-    private Arriving clear(String written, RecipeLine.Clear clear, Optional<LocalDate> opened) {
+    private Arriving clear(String written, RecipeLine.Clear clear, Besides besides) {
         Thing thing = clear.thing();
         Mass mass = clear.mass();
         if (mass.grams() <= 0 || mass.grams() > MOST_GRAMS) {
@@ -170,12 +232,12 @@ public final class IntakeReader {
                     "100 g " + thing.name().toLowerCase(Locale.ROOT));
         }
         if (thing.herb().isPresent()) {
-            return herb(written, thing.herb().get(), mass);
+            return herb(written, thing.herb().get(), mass, besides);
         }
         Optional<CarrierKind> carrier =
                 carriers.stream().filter(kind -> kind.key().equals(thing.key())).findFirst();
         if (carrier.isPresent()) {
-            return new Arriving.Oil(written, carrier.get(), mass, opened);
+            return new Arriving.Oil(written, carrier.get(), mass, besides);
         }
         Optional<SupplyKind> supply = materia.supply(thing.key());
         if (supply.isEmpty() || thing.role() == Thing.Role.SPIRIT) {
@@ -184,10 +246,10 @@ public final class IntakeReader {
                     "A spirit or a tincture is put away with its strength.",
                     "it under Waxes, spirits and more");
         }
-        return new Arriving.Supply(written, supply.get(), mass, opened);
+        return new Arriving.Supply(written, supply.get(), mass, besides);
     }
 
-    private Arriving herb(String written, HerbKind kind, Mass mass) {
+    private Arriving herb(String written, HerbKind kind, Mass mass, Besides besides) {
         String said = written.toLowerCase(Locale.ROOT);
         Origin origin = Linear.matches(said, ".*\\b(gathered|foraged|picked|from the wild)\\b.*")
                 ? Origin.GATHERED
@@ -202,6 +264,12 @@ public final class IntakeReader {
         Cut cut = Said.cut(written).orElse(whole ? Cut.WHOLE : Cut.CUT_AND_SIFTED);
         Moisture moisture = Said.moisture(written).orElse(Moisture.DRIED);
         return new Arriving.Herb(
-                written, kind, materia.texture(Said.part(written).orElse(kind.part()), cut), moisture, mass, origin);
+                written,
+                kind,
+                materia.texture(Said.part(written).orElse(kind.part()), cut),
+                moisture,
+                mass,
+                origin,
+                besides);
     }
 }

@@ -25,19 +25,21 @@ class IntakeReaderTest {
 
     private static String told(Arriving one) {
         if (one instanceof Arriving.Herb herb) {
-            return "herb %s %s %s %s %s"
+            return "herb %s %s %s %s %s%s"
                     .formatted(
                             herb.kind().key(),
                             herb.moisture(),
                             herb.texture().part(),
                             herb.texture().cut(),
-                            Decimals.upTo(herb.mass().grams(), 0));
+                            Decimals.upTo(herb.mass().grams(), 0),
+                            besides(herb.besides()));
         } else if (one instanceof Arriving.Oil oil) {
-            return "oil %s %s %s"
+            return "oil %s %s %s%s"
                     .formatted(
                             oil.kind().key(),
                             Decimals.upTo(oil.mass().grams(), 0),
-                            oil.opened().map(String::valueOf).orElse("sealed"));
+                            oil.besides().opened().map(String::valueOf).orElse("sealed"),
+                            besides(oil.besides()));
         } else if (one instanceof Arriving.Supply supply) {
             return "supply %s %s"
                     .formatted(supply.kind().key(), Decimals.upTo(supply.mass().grams(), 0));
@@ -49,6 +51,33 @@ class IntakeReaderTest {
         Arriving.Doubt doubt = (Arriving.Doubt) one;
         assertThat(doubt.wrong()).isNotBlank();
         return "doubt";
+    }
+
+    private static String besides(Arriving.Besides besides) {
+        return besides.best().map(day -> " till " + day).orElse("")
+                + (besides.from().isEmpty() ? "" : " from " + besides.from());
+    }
+
+    /** Nothing that is said of a thing is dropped in silence. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '"',
+            textBlock =
+                    """
+            1 L olive oil best before May 2027                          | oil olive 913 sealed till 2027-05-31
+            1 L olive oil, opened 3 Nov, best before 12 May 2027        | oil olive 913 2026-11-03 till 2027-05-12
+            1 L olive oil (best before 05/27) opened in May             | oil olive 913 2026-05-01 till 2027-05-31
+            1 L olive oil use by whenever                               | doubt
+            45 g dried calendula heads from Ari                         | herb calendula DRIED FLOWER WHOLE 45 from Ari
+            45 g nettle from the market, best before Aug 2027           | herb nettle DRIED LEAF CUT_AND_SIFTED 45 till 2027-08-31 from the market
+            500 mL jojoba from the mill opened yesterday                | oil jojoba 433 2026-11-23 from the mill
+            24 tins of 60 mL from Ari                                   | doubt
+            24 tins of 60 mL for 4.50                                   | doubt
+            """)
+    void whatIsSaidBesides(String written, String expected) {
+        List<Arriving> read = READER.read(written);
+        assertThat(read.stream().map(IntakeReaderTest::told)).containsExactly(expected);
     }
 
     @Test
