@@ -77,6 +77,20 @@ class WishHttpTest {
             assertThat(stands.status()).as(wished + asked.text()).isEqualTo(200);
             if (stands.path().startsWith("/batch/")) {
                 assertThat(stands.page().text()).as(wished).contains(covers[0], covers[1]);
+                assertThat(tove.get(stands.path() + "/label")
+                                .page()
+                                .select(".ink-label")
+                                .text())
+                        .as(wished)
+                        .contains(covers[0], covers[1]);
+                assertThat(stands.page()
+                                .select("#ahead tr:contains(strain) time")
+                                .first()
+                                .text())
+                        .as(wished)
+                        .isEqualTo(wish.select("#steps tr:contains(strain) th")
+                                .text()
+                                .split(" – ")[0]);
             } else {
                 divided++;
                 assertThat(stands.page().select(".board .jar")).as(wished).hasSizeGreaterThan(1);
