@@ -73,7 +73,7 @@ class ThreadJourneyTest {
         page.click(".places >> text=Cupboard");
         window.waitFor("/cupboard");
         // 250 ÷ 0.917 = 272.6 mL
-        assertThat(window.text("table")).contains("Nettle in cold-pressed rapeseed", "273 mL", "20 Jul 2027");
+        assertThat(window.text(".bottles")).contains("Nettle in cold-pressed rapeseed", "273 mL", "20 Jul");
         assertThat(window.complaints()).isEmpty();
     }
 
@@ -153,14 +153,14 @@ class ThreadJourneyTest {
         page.keyboard().press("c");
         window.waitFor("/cupboard");
         // 200 ÷ 0.917 = 218.1 mL; a sealed bottle keeps 10 months from today's pouring
-        assertThat(window.text("table")).contains("218 mL", "24 Sep 2027");
+        assertThat(window.text(".bottles")).contains("218 mL", "24 Sep");
         page.keyboard().press("?");
         assertThat(page.isVisible("#keys")).isTrue();
         assertThat(window.complaints()).isEmpty();
     }
 
     private static void stock(Page page) {
-        page.click("main a.do");
+        page.click(".places >> text=Stores");
         page.fill("#h-herb", "Nettle");
         page.fill("#h-amount", "7 oz");
         page.waitForSelector("#note-h-amount:has-text('7 oz → 198 g')");
