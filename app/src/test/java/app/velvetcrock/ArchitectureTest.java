@@ -51,7 +51,7 @@ class ArchitectureTest {
             Set.of("recipes", "errands"),
             Set.of("melt"),
             Set.of("bench", "tend", "press", "cupboard", "pan", "devices"),
-            Set.of("rounds", "stores", "recipepages", "hob", "wish", "arrivals", "toolshelf"),
+            Set.of("rounds", "stores", "recipepages", "hob", "wish", "arrivals", "toolshelf", "label"),
             Set.of("shelf", "front"),
             Set.of("demo", "upkeep"));
 

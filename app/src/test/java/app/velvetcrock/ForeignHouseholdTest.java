@@ -350,6 +350,10 @@ class ForeignHouseholdTest {
         cases.put(
                 "POST /stores/list/undo",
                 route -> isNotHere(stranger.post("/stores/list/undo?lot=" + herbLot, Map.of())));
+        for (String page : List.of("", "/sheet.pdf")) {
+            cases.put("GET /labels" + page, route -> List.of("batch." + batch, "lot." + oil, "lot." + good)
+                    .forEach(of -> isNotHere(stranger.get("/labels%s?of=%s.1".formatted(page, of)))));
+        }
         cases.put("POST /wish/charge", route -> showsNothing(stranger.post("/wish/charge", everything())));
         cases.put(
                 "POST /wish/charge/undo",

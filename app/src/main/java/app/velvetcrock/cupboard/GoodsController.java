@@ -3,11 +3,8 @@ package app.velvetcrock.cupboard;
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.catalogue.AllowedWords;
 import app.velvetcrock.core.deed.PanDeed;
-import app.velvetcrock.core.label.Claims;
 import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.measure.Mass;
-import app.velvetcrock.core.pan.MakingCourse;
-import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.melt.PanDeeds;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
@@ -26,7 +23,6 @@ import app.velvetcrock.web.Reply.FormSent;
 import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -45,7 +41,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 @Controller
 class GoodsController {
 
-    private static final int LONGEST = 200;
     private static final int MOST_LABELS = 60;
 
     private final Goods goods;
@@ -54,7 +49,7 @@ class GoodsController {
     private final Makings makings;
     private final Households households;
     private final Clock clock;
-    private final GoodsLabel labels;
+    private final CupboardLabels labels;
     private final GoodsCare care;
     private final PanDeeds pan;
     private final AllowedWords claims;
@@ -64,7 +59,7 @@ class GoodsController {
             Stores stores,
             Costs costs,
             Makings makings,
-            GoodsLabel labels,
+            CupboardLabels labels,
             GoodsCare care,
             PanDeeds pan,
             AllowedWords claims,
@@ -231,44 +226,25 @@ class GoodsController {
             @Nullable String words,
             @Nullable String copies,
             Model model) {
-        House house = households.current();
-        Stock.OfGood good = goods.find(lot);
-        Makings.Sheet sheet = makings.sheet(good.batch());
-        LocalDate made = sheet.holding().stream()
-                .filter(at -> at.line() instanceof MakingLine.Poured)
-                .map(MakingCourse.At::at)
-                .findFirst()
-                .map(house::dayOf)
-                .orElse(house.dayOf(clock.instant()));
-        GoodOnShelf shelf = GoodOnShelf.of(good, care.open(), house.dayOf(clock.instant()), house);
         String own = cut(words);
-        String called = cut(title).isEmpty() ? good.name() : cut(title);
-        List<Claims.Claim> marked = claims.claims(called + ". " + own);
-        model.addAttribute("shelf", shelf);
+        CupboardLabels.Worded worded = labels.worded(lot, cut(title), own);
+        Stock.OfGood good = worded.shelf().good();
+        model.addAttribute("shelf", worded.shelf());
         model.addAttribute("own", own);
         int each = good.inPieces() ? (int) Math.max(1, Math.min(MOST_LABELS, good.left())) : 1;
         model.addAttribute("each", each);
         model.addAttribute(
                 "copies",
                 IntStream.range(0, "each".equals(copies) ? each : 1).boxed().toList());
-        model.addAttribute("called", called);
-        model.addAttribute("claims", marked);
-        model.addAttribute("refused", marked.stream().anyMatch(Claims.Claim::never));
-        model.addAttribute(
-                "label",
-                GoodOnShelf.Label.of(
-                        called,
-                        shelf,
-                        sheet.number(),
-                        sheet.plan(),
-                        labels.of(sheet.course()),
-                        new GoodOnShelf.Dated(made, house)));
+        model.addAttribute("called", worded.label().title());
+        model.addAttribute("claims", worded.claims());
+        model.addAttribute("refused", worded.isRefused());
+        model.addAttribute("label", worded.label());
         return "cupboard/good-label";
     }
 
     private static String cut(@Nullable String typed) {
-        String plain = typed == null ? "" : typed.strip();
-        return plain.substring(0, Math.min(LONGEST, plain.length()));
+        return CupboardLabels.cut(Objects.requireNonNullElse(typed, ""));
     }
 
     /** Says that the household's rules allow a word on its labels, or takes that back. */

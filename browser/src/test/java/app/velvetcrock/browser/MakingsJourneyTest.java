@@ -308,7 +308,7 @@ class MakingsJourneyTest {
         String batch = page.url().replaceFirst(".*/batch/([^?]*).*", "$1");
         window.go("/stores/to-buy");
         assertThat(window.text("#to-buy")).contains("134 g of beeswax", "4 × Round tin 60 mL");
-        page.click("tr:has-text('beeswax') button");
+        page.click("li:has-text('beeswax') button");
         shows(".notice", "Got");
         larder.supply("beeswax", "150 g");
         app.clock(Instant.parse("2026-12-16T09:00:00Z"));

@@ -166,6 +166,7 @@ class TimeJourneyTest {
             Page there = friends.page();
             stock(friends);
             friends.go("/bench/recipes");
+            there.click("text=Take one in from a file");
             there.fill("#file", file);
             there.click("text=Take it in");
             there.waitForSelector("h1:has-text('Nettle for the quay')");

@@ -52,9 +52,10 @@ public final class IntakeReader {
     private static final Pattern OPENED =
             Pattern.compile("(?i)^(.+?),? \\(?(?:opened|open since|open from)(?: (?:in|on|since|last))? ?([^)]*)\\)?$");
     private static final Pattern SEALED = Pattern.compile("(?i),? \\(?(?:unopened|sealed|not opened|new)\\)?$");
-    private static final Pattern BEST = Pattern.compile(
-            "(?i)^(.+?),? \\(?(?:best before|best by|use by|use before|bb|expires?|ends)"
-                    + "(?: (?:on|in|end of|the end of))?:? ([^,;()]+?)\\)?((?:,? (?:from|by way of|opened|open since|sealed|unopened) .*)?)$");
+    private static final Pattern BEST =
+            Pattern.compile("(?i)^(.+?),? \\(?(?:best before|best by|use by|use before|bb|expires?|ends)"
+                    + "(?: (?:on|in|end of|the end of))?:? ([^,;()]+?)\\)?"
+                    + "((?:,? (?:from|by way of|opened|open since|sealed|unopened) .*)?)$");
     private static final Pattern FROM = Pattern.compile(
             "(?i)^(.+?),? (?:from|by way of) ([^,;()]+?)((?:,? (?:opened|open since|sealed|unopened).*)?)$");
     private static final Pattern MONTH = Pattern.compile("(?i)(?:([a-z]{3,9})|(\\d{1,2}))[ /.-](\\d{4}|\\d{2})");

@@ -70,7 +70,7 @@ class IntakeReaderTest {
             1 L olive oil (best before 05/27) opened in May             | oil olive 913 2026-05-01 till 2027-05-31
             1 L olive oil use by whenever                               | doubt
             45 g dried calendula heads from Ari                         | herb calendula DRIED FLOWER WHOLE 45 from Ari
-            45 g nettle from the market, best before Aug 2027           | herb nettle DRIED LEAF CUT_AND_SIFTED 45 till 2027-08-31 from the market
+            45 g nettle from the market, best before Aug 2027 | herb nettle DRIED LEAF CUT_AND_SIFTED 45 till 2027-08-31 from the market
             500 mL jojoba from the mill opened yesterday                | oil jojoba 433 2026-11-23 from the mill
             24 tins of 60 mL from Ari                                   | doubt
             24 tins of 60 mL for 4.50                                   | doubt

@@ -1,0 +1,243 @@
+package app.velvetcrock.core.label;
+
+import app.velvetcrock.core.label.LabelLine.Role;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * Lays out what a label says (craft: what a label says): as large as fits, no smaller than its smallest x-height; what does not fit then
+ * goes to a second label, which begins with the name. What is wrong with it, its name and its cautions are on the first.
+ */
+public final class LabelLayout {
+
+    /** Smallest x-height, mm: for oneself, and for sale unless the household knows its own. */
+    public static final double SMALLEST = 1.2;
+
+    public static final double SMALLEST_FOR_SALE = 1.6;
+
+    /** [E] Larger letters than these help nobody on a jar, x-height in mm. */
+    private static final double LARGEST = 2.6;
+
+    /** [E] From the edge to the letters, mm; of a small label less. */
+    private static final double MARGIN = 2.2;
+
+    private static final double MARGIN_SHARE = 0.06;
+
+    private static final double LEADING = 1.18;
+    private static final double STEP = 0.04;
+
+    /** What is on the first of several labels, the weightiest first. */
+    private static final List<Role> WEIGHT = List.of(
+            Role.ALARM,
+            Role.TITLE,
+            Role.CAUTIONS,
+            Role.ALLERGENS,
+            Role.DATES,
+            Role.BATCH,
+            Role.AMOUNT,
+            Role.OF,
+            Role.KEEP,
+            Role.FOR,
+            Role.WHO,
+            Role.MORE);
+
+    private LabelLayout() {}
+
+    /**
+     * The labels it takes, mostly one.
+     *
+     * @param labels in their order; empty where not even its name and its cautions stand on one of this size
+     * @param lacks signs the face lacks, each once
+     */
+    public record Result(List<Laid> labels, List<String> lacks) {
+
+        public boolean fits() {
+            return labels.size() == 1;
+        }
+
+        /** Tells whether it can be printed on paper of this size at all. */
+        public boolean isPossible() {
+            return !labels.isEmpty();
+        }
+    }
+
+    /** Lays the lines out, in their order, on labels of a size. */
+    public static Result of(List<LabelLine> lines, Paper.Size size, double smallest) {
+        List<LabelLine> said =
+                lines.stream().filter(line -> !line.text().isBlank()).toList();
+        List<Laid> labels = new ArrayList<>();
+        List<LabelLine> rest = said;
+        Set<Role> needed = EnumSet.of(Role.ALARM, Role.TITLE, Role.CAUTIONS);
+        while (!rest.isEmpty()) {
+            List<LabelLine> on = new ArrayList<>(rest);
+            double em = largest(on, size, smallest);
+            while (em == 0 && on.size() > 1) {
+                on.remove(lightest(on));
+                em = largest(on, size, smallest);
+            }
+            boolean first = labels.isEmpty();
+            List<LabelLine> left = new ArrayList<>(rest);
+            left.removeAll(on);
+            boolean whole = em > 0 && (!first || left.stream().noneMatch(line -> needed.contains(line.role())));
+            if (!whole || on.stream().allMatch(line -> line.role() == Role.TITLE) && !left.isEmpty()) {
+                return new Result(List.of(), lacks(said));
+            }
+            labels.add(laid(on, size, em));
+            rest = left.isEmpty()
+                    ? List.of()
+                    : Stream.concat(
+                                    said.stream().filter(line -> line.role() == Role.TITLE),
+                                    left.stream().filter(line -> line.role() != Role.TITLE))
+                            .toList();
+        }
+        return new Result(List.copyOf(labels), lacks(said));
+    }
+
+    private static LabelLine lightest(List<LabelLine> on) {
+        return on.stream()
+                .max(Comparator.comparingInt((LabelLine line) -> WEIGHT.indexOf(line.role()))
+                        .thenComparingInt(on::indexOf))
+                .orElseThrow();
+    }
+
+    /** The largest letters at which all of it stands on one; nought where it does not at the smallest. */
+    private static double largest(List<LabelLine> lines, Paper.Size size, double smallest) {
+        double least = smallest / Face.X_HEIGHT;
+        for (double em = LARGEST / Face.X_HEIGHT; em > least; em -= STEP) {
+            if (height(lines, size, em) <= size.height() - 2 * margin(size)) {
+                return em;
+            }
+        }
+        return height(lines, size, least) <= size.height() - 2 * margin(size) ? least : 0;
+    }
+
+    private static double margin(Paper.Size size) {
+        return Math.min(MARGIN, MARGIN_SHARE * Math.min(size.width(), size.height()));
+    }
+
+    private static double height(List<LabelLine> lines, Paper.Size size, double em) {
+        return lines.stream()
+                .mapToDouble(line ->
+                        wrapped(line, size, em).size() * em * line.role().size() * LEADING)
+                .sum();
+    }
+
+    private static List<String> lacks(List<LabelLine> lines) {
+        return lines.stream()
+                .flatMap(line -> line.text().codePoints().boxed())
+                .filter(code -> !Face.has(code))
+                .map(Character::toString)
+                .distinct()
+                .collect(Collectors.toList());
+    }
+
+    private static Laid laid(List<LabelLine> lines, Paper.Size size, double em) {
+        List<Laid.Run> runs = new ArrayList<>();
+        List<Laid.Box> boxes = new ArrayList<>();
+        double y = margin(size);
+        for (LabelLine line : lines) {
+            double letter = em * line.role().size();
+            for (List<Sign> row : wrapped(line, size, em)) {
+                y += letter * LEADING;
+                draw(row, margin(size), y - letter * Face.DESCENT, letter, runs, boxes);
+            }
+        }
+        return new Laid(size, em, runs, boxes);
+    }
+
+    /** A sign in its face. */
+    private record Sign(int code, Face face) {
+
+        double advance() {
+            return face.advance(code);
+        }
+
+        boolean isSpace() {
+            return code == ' ';
+        }
+    }
+
+    private static void draw(
+            List<Sign> row, double left, double y, double letter, List<Laid.Run> runs, List<Laid.Box> boxes) {
+        double x = left;
+        StringBuilder text = new StringBuilder();
+        List<Double> xs = new ArrayList<>();
+        Face face = Face.REGULAR;
+        for (Sign sign : row) {
+            boolean lacking = !Face.has(sign.code());
+            if ((lacking || sign.face() != face) && !xs.isEmpty()) {
+                runs.add(new Laid.Run(face, letter, y, xs, text.toString()));
+                text = new StringBuilder();
+                xs = new ArrayList<>();
+            }
+            face = sign.face();
+            if (lacking) {
+                double height = letter * Face.X_HEIGHT;
+                boxes.add(new Laid.Box(x + letter * 0.06, y - height, letter * (Face.BOX - 0.12), height));
+            } else {
+                text.appendCodePoint(sign.code());
+                xs.add(x);
+            }
+            x += sign.advance() * letter;
+        }
+        if (!xs.isEmpty()) {
+            runs.add(new Laid.Run(face, letter, y, xs, text.toString()));
+        }
+    }
+
+    /** Its rows: broken between words, and a word longer than a row wherever it must. */
+    private static List<List<Sign>> wrapped(LabelLine line, Paper.Size size, double em) {
+        double most = (size.width() - 2 * margin(size)) / (em * line.role().size());
+        List<List<Sign>> rows = new ArrayList<>();
+        List<Sign> row = new ArrayList<>();
+        for (List<Sign> word : words(line)) {
+            double wide = row.stream().mapToDouble(Sign::advance).sum();
+            double of = word.stream()
+                    .filter(sign -> !sign.isSpace())
+                    .mapToDouble(Sign::advance)
+                    .sum();
+            if (!row.isEmpty() && wide + of > most) {
+                rows.add(row);
+                row = new ArrayList<>();
+            }
+            for (Sign sign : word) {
+                if (!sign.isSpace()
+                        && !row.isEmpty()
+                        && row.stream().mapToDouble(Sign::advance).sum() + sign.advance() > most) {
+                    rows.add(row);
+                    row = new ArrayList<>();
+                }
+                row.add(sign);
+            }
+        }
+        if (!row.isEmpty()) {
+            rows.add(row);
+        }
+        return rows;
+    }
+
+    /** Words with the space behind them. */
+    private static List<List<Sign>> words(LabelLine line) {
+        List<List<Sign>> words = new ArrayList<>();
+        List<Sign> word = new ArrayList<>();
+        int at = 0;
+        for (int code : line.text().strip().codePoints().toArray()) {
+            int shown = Character.isWhitespace(code) || Character.isSpaceChar(code) ? ' ' : code;
+            word.add(new Sign(shown, at < line.strong() ? Face.BOLD : Face.REGULAR));
+            at += Character.charCount(code);
+            if (shown == ' ') {
+                words.add(word);
+                word = new ArrayList<>();
+            }
+        }
+        if (!word.isEmpty()) {
+            words.add(word);
+        }
+        return words;
+    }
+}
