@@ -80,6 +80,11 @@ class WishController {
                         .flatMap(one -> WishHalves.bench(one, worked.form(), worked.house()))
                         .orElse(null));
         model.addAttribute(
+                "bring",
+                worked.answer()
+                        .flatMap(one -> WishHalves.toBring(one, worked.house()))
+                        .orElse(null));
+        model.addAttribute(
                 "pan",
                 worked.answer()
                         .flatMap(one -> WishHalves.pan(one, worked.form(), worked.house()))

@@ -10,6 +10,7 @@ import app.velvetcrock.core.wish.WishAnswer;
 import app.velvetcrock.pan.PanForm;
 import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.House;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -37,6 +38,27 @@ final class WishHalves {
                 .neededBy(WishForm.text(form.needed()))
                 .wished(form);
         return Optional.of((plan.isSplit() ? whole.divided() : whole).address());
+    }
+
+    /** What is not in the Stores yet, as lines to be put there first, since the Bench plans from what is here; nothing where all is. */
+    static Optional<String> toBring(WishAnswer answer, House house) {
+        Planned plan = answer.bench();
+        List<String> lines = new ArrayList<>();
+        if (UsualKitchen.isToCome(plan.first().frozen().takes().get(0).lot())) {
+            Wish.Herb herb = answer.wish().herb();
+            lines.add("%s %s %s %s"
+                    .formatted(
+                            house.mass(herb.mass().orElse(plan.herbInAll())),
+                            herb.moisture().word(),
+                            herb.texture().cut().word(),
+                            herb.kind().common()));
+        }
+        if (UsualKitchen.isToCome(plan.first().frozen().takes().get(1).lot())) {
+            lines.add("%s %s oil"
+                    .formatted(
+                            house.volume(plan.oilInAll()), answer.wish().oil().common()));
+        }
+        return lines.isEmpty() ? Optional.empty() : Optional.of(String.join("\n", lines));
     }
 
     /** The Pan's address, with the oil that is to come; absent where nothing is made of it, or it cannot be begun. */

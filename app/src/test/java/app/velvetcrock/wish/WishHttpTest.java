@@ -119,6 +119,20 @@ class WishHttpTest {
         assertThat(tove.get("/stores/to-buy").page().text()).contains("For salve", "6 × Tin of 60 mL");
     }
 
+    /** The Bench plans from what is here: what is not is put there first, by a list that is filled in and read without a doubt. */
+    @Test
+    void whatIsNotHereIsPutIntoTheStoresByAListFilledIn() {
+        Visitor tove = Visitor.household(port, "Filled in");
+        for (String herb : List.of("calendula", "spruce tip", "St John's wort")) {
+            Document wish = tove.get("/wish?amount=30+g&state=FRESH&cut=WHOLE&oil=olive&what=a+salve&use=HANDS&herb="
+                            + herb.replace(' ', '+'))
+                    .page();
+            Document list = tove.get(wish.select("#bring").attr("href")).page();
+            assertThat(list.select(".bad-word, .REFUSE").eachText()).as(herb).isEmpty();
+            assertThat(list.select("textarea").text()).as(herb).contains("30 g fresh whole");
+        }
+    }
+
     /** A bag that holds less than it takes is not planned from as if it were enough: that is said before anything is charged. */
     @Test
     void whatIsNotEnoughIsSaidAndComesInAnew() {

@@ -29,6 +29,10 @@ public final class LabelLayout {
     private static final double MARGIN_SHARE = 0.06;
 
     private static final double LEADING = 1.18;
+
+    /** How much larger the name is than the rest, where there is room for it. */
+    private static final List<Double> HEADS = List.of(1.5, 1.25, 1.05);
+
     private static final double STEP = 0.04;
 
     /** What is on the first of several labels, the weightiest first. */
@@ -71,19 +75,19 @@ public final class LabelLayout {
         List<LabelLine> said =
                 lines.stream().filter(line -> !line.text().isBlank()).toList();
         List<Laid> labels = new ArrayList<>();
-        List<LabelLine> rest = said;
+        List<Measured> rest = said.stream().map(Measured::of).toList();
         Set<Role> needed = EnumSet.of(Role.ALARM, Role.TITLE, Role.CAUTIONS);
         while (!rest.isEmpty()) {
-            List<LabelLine> on = new ArrayList<>(rest);
-            double em = largest(on, size, smallest);
-            while (em == 0 && on.size() > 1) {
+            List<Measured> on = new ArrayList<>(rest);
+            Letters em = largest(on, size, smallest);
+            while (em.em() == 0 && on.size() > 1) {
                 on.remove(lightest(on));
                 em = largest(on, size, smallest);
             }
             boolean first = labels.isEmpty();
-            List<LabelLine> left = new ArrayList<>(rest);
+            List<Measured> left = new ArrayList<>(rest);
             left.removeAll(on);
-            boolean whole = em > 0 && (!first || left.stream().noneMatch(line -> needed.contains(line.role())));
+            boolean whole = em.em() > 0 && (!first || left.stream().noneMatch(line -> needed.contains(line.role())));
             if (!whole || on.stream().allMatch(line -> line.role() == Role.TITLE) && !left.isEmpty()) {
                 return new Result(List.of(), lacks(said));
             }
@@ -91,39 +95,57 @@ public final class LabelLayout {
             rest = left.isEmpty()
                     ? List.of()
                     : Stream.concat(
-                                    said.stream().filter(line -> line.role() == Role.TITLE),
+                                    said.stream()
+                                            .filter(line -> line.role() == Role.TITLE)
+                                            .map(Measured::of),
                                     left.stream().filter(line -> line.role() != Role.TITLE))
                             .toList();
         }
         return new Result(List.copyOf(labels), lacks(said));
     }
 
-    private static LabelLine lightest(List<LabelLine> on) {
+    private static Measured lightest(List<Measured> on) {
         return on.stream()
-                .max(Comparator.comparingInt((LabelLine line) -> WEIGHT.indexOf(line.role()))
+                .max(Comparator.comparingInt((Measured line) -> WEIGHT.indexOf(line.role()))
                         .thenComparingInt(on::indexOf))
                 .orElseThrow();
     }
 
-    /** The largest letters at which all of it stands on one; nought where it does not at the smallest. */
-    private static double largest(List<LabelLine> lines, Paper.Size size, double smallest) {
+    /** How large its letters are, and how much larger its name is. */
+    private record Letters(double em, double head) {
+
+        double of(Role role) {
+            return em * (role == Role.TITLE ? head : role.size());
+        }
+    }
+
+    /** The largest letters at which all of it stands on one, the name less large where it must; nought where it does not at all. */
+    private static Letters largest(List<Measured> lines, Paper.Size size, double smallest) {
+        return HEADS.stream()
+                .map(head -> new Letters(largest(lines, size, smallest, head), head))
+                .filter(letters -> letters.em() > 0)
+                .findFirst()
+                .orElse(new Letters(0, 1));
+    }
+
+    private static double largest(List<Measured> lines, Paper.Size size, double smallest, double head) {
         double least = smallest / Face.X_HEIGHT;
         for (double em = LARGEST / Face.X_HEIGHT; em > least; em -= STEP) {
-            if (height(lines, size, em) <= size.height() - 2 * margin(size)) {
+            if (height(lines, size, new Letters(em, head)) <= size.height() - 2 * margin(size)) {
                 return em;
             }
         }
-        return height(lines, size, least) <= size.height() - 2 * margin(size) ? least : 0;
+        return height(lines, size, new Letters(least, head)) <= size.height() - 2 * margin(size) ? least : 0;
     }
 
     private static double margin(Paper.Size size) {
         return Math.min(MARGIN, MARGIN_SHARE * Math.min(size.width(), size.height()));
     }
 
-    private static double height(List<LabelLine> lines, Paper.Size size, double em) {
+    private static double height(List<Measured> lines, Paper.Size size, Letters letters) {
         return lines.stream()
-                .mapToDouble(line ->
-                        wrapped(line, size, em).size() * em * line.role().size() * LEADING)
+                .mapToDouble(
+                        line -> wrapped(line, size, letters.of(line.role())).size() * letters.of(line.role()) * LEADING)
                 .sum();
     }
 
@@ -136,18 +158,18 @@ public final class LabelLayout {
                 .collect(Collectors.toList());
     }
 
-    private static Laid laid(List<LabelLine> lines, Paper.Size size, double em) {
+    private static Laid laid(List<Measured> lines, Paper.Size size, Letters letters) {
         List<Laid.Run> runs = new ArrayList<>();
         List<Laid.Box> boxes = new ArrayList<>();
         double y = margin(size);
-        for (LabelLine line : lines) {
-            double letter = em * line.role().size();
-            for (List<Sign> row : wrapped(line, size, em)) {
+        for (Measured line : lines) {
+            double letter = letters.of(line.role());
+            for (List<Sign> row : wrapped(line, size, letter)) {
                 y += letter * LEADING;
                 draw(row, margin(size), y - letter * Face.DESCENT, letter, runs, boxes);
             }
         }
-        return new Laid(size, em, runs, boxes);
+        return new Laid(size, letters.em(), runs, boxes);
     }
 
     /** A sign in its face. */
@@ -190,35 +212,91 @@ public final class LabelLayout {
         }
     }
 
-    /** Its rows: broken between words, and a word longer than a row wherever it must. */
-    private static List<List<Sign>> wrapped(LabelLine line, Paper.Size size, double em) {
-        double most = (size.width() - 2 * margin(size)) / (em * line.role().size());
+    /** Its rows: broken between words, and a word longer than a row wherever it must; no row ends with a space. */
+    private static List<List<Sign>> wrapped(Measured line, Paper.Size size, double letter) {
+        double most = (size.width() - 2 * margin(size)) / letter;
         List<List<Sign>> rows = new ArrayList<>();
         List<Sign> row = new ArrayList<>();
-        for (List<Sign> word : words(line)) {
-            double wide = row.stream().mapToDouble(Sign::advance).sum();
-            double of = word.stream()
-                    .filter(sign -> !sign.isSpace())
-                    .mapToDouble(Sign::advance)
-                    .sum();
-            if (!row.isEmpty() && wide + of > most) {
+        double wide = 0;
+        for (Word word : line.words()) {
+            if (!row.isEmpty() && wide + word.width() > most) {
                 rows.add(row);
                 row = new ArrayList<>();
+                wide = 0;
             }
-            for (Sign sign : word) {
-                if (!sign.isSpace()
-                        && !row.isEmpty()
-                        && row.stream().mapToDouble(Sign::advance).sum() + sign.advance() > most) {
+            for (Sign sign : word.signs()) {
+                if (!row.isEmpty() && !sign.isSpace() && wide + sign.advance() > most) {
                     rows.add(row);
                     row = new ArrayList<>();
+                    wide = 0;
                 }
                 row.add(sign);
+                wide += sign.advance();
             }
         }
         if (!row.isEmpty()) {
             rows.add(row);
         }
+        return rows.stream().map(LabelLayout::withoutEnd).toList();
+    }
+
+    private static List<Sign> withoutEnd(List<Sign> row) {
+        int end = row.size();
+        while (end > 1 && row.get(end - 1).isSpace()) {
+            end--;
+        }
+        return row.subList(0, end);
+    }
+
+    /** How many rows it takes, without making them. */
+    private static int rows(Measured line, Paper.Size size, double letter) {
+        double most = (size.width() - 2 * margin(size)) / letter;
+        int rows = 1;
+        double wide = 0;
+        for (Word word : line.words()) {
+            if (wide > 0 && wide + word.width() > most) {
+                rows++;
+                wide = 0;
+            }
+            if (word.width() <= most) {
+                wide += word.whole();
+                continue;
+            }
+            for (Sign sign : word.signs()) {
+                if (wide > 0 && !sign.isSpace() && wide + sign.advance() > most) {
+                    rows++;
+                    wide = 0;
+                }
+                wide += sign.advance();
+            }
+        }
         return rows;
+    }
+
+    /** A line with its words measured once. */
+    private record Measured(LabelLine line, List<Word> words) {
+
+        static Measured of(LabelLine line) {
+            return new Measured(
+                    line, LabelLayout.words(line).stream().map(Word::of).toList());
+        }
+
+        Role role() {
+            return line.role();
+        }
+    }
+
+    /** A word with the space behind it: how wide it is without that, and with it, of an em. */
+    private record Word(List<Sign> signs, double width, double whole) {
+
+        static Word of(List<Sign> signs) {
+            double whole = signs.stream().mapToDouble(Sign::advance).sum();
+            double space = signs.stream()
+                    .filter(Sign::isSpace)
+                    .mapToDouble(Sign::advance)
+                    .sum();
+            return new Word(signs, whole - space, whole);
+        }
     }
 
     /** Words with the space behind them. */

@@ -62,7 +62,7 @@ class LabelLayoutTest {
     private static void stands(Laid label) {
         for (Laid.Run run : label.runs()) {
             int last = run.text().codePointBefore(run.text().length());
-            double end = run.xs().get(run.xs().size() - 1) + run.face().advance(last == ' ' ? 0x2E : last) * run.size();
+            double end = run.xs().get(run.xs().size() - 1) + run.face().advance(last) * run.size();
             assertThat(run.xs().get(0)).isGreaterThan(0.5);
             assertThat(end).as(run.text()).isLessThan(label.of().width() - 0.5);
             assertThat(run.y() - Face.ASCENT * run.size()).isGreaterThan(0);
