@@ -13,6 +13,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.Currency;
+import java.util.IllformedLocaleException;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -69,7 +70,7 @@ record HouseForm(
                             new Locale.Builder().setRegion(country).build()))
                     .map(Currency::getCurrencyCode)
                     .orElse(otherwise);
-        } catch (IllegalArgumentException noCountry) {
+        } catch (IllegalArgumentException | IllformedLocaleException noCountry) {
             return otherwise;
         }
     }

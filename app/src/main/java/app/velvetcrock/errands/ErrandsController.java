@@ -28,6 +28,9 @@ class ErrandsController {
     private static final String HERE = "/stores/to-buy";
     private static final int LONGEST = 120;
 
+    /** So many lines an address carries. */
+    private static final int ONE_LIST = 20;
+
     private final Errands errands;
     private final Households households;
 
@@ -73,7 +76,8 @@ class ErrandsController {
                         .toList());
         List<Row> got = rows.stream().filter(Row::got).toList();
         model.addAttribute("got", got);
-        model.addAttribute("gotText", got.stream().map(Row::words).collect(Collectors.joining("\n")));
+        model.addAttribute(
+                "gotText", got.stream().limit(ONE_LIST).map(Row::words).collect(Collectors.joining("\n")));
         model.addAttribute("sent", sent);
         return "stores/to-buy";
     }

@@ -20,6 +20,10 @@ import org.jspecify.annotations.Nullable;
 final class KitBoard {
 
     private static final double PER_MILLIMETRE = 0.62;
+
+    /** More of one size than these are told, not drawn. */
+    private static final int DRAWN = 6;
+
     private static final JarDrawing.Look EMPTY = new JarDrawing.Look("none", "none", "herb-leaf");
     private static final Levels NOTHING = new Levels(Length.ofMillimetres(0), Length.ofMillimetres(0));
 
@@ -46,6 +50,7 @@ final class KitBoard {
      *
      * @param words what it holds and how wide it is
      * @param free how many of them are free
+     * @param beyond how many more stand in such a one than are drawn; empty where all are
      * @param jar one that is empty; absent where all are in use, and of pots
      */
     record Size(
@@ -86,7 +91,8 @@ final class KitBoard {
                 standing.isEmpty()
                         ? jar.pieces() == 1 ? "free" : "all %d free".formatted(jar.pieces())
                         : "%d of %d free".formatted(free, jar.pieces()),
-                standing,
+                standing.stream().limit(DRAWN).toList(),
+                standing.size() > DRAWN ? "and %d more, on the Shelf".formatted(standing.size() - DRAWN) : "",
                 empty && !jar.kit() ? JarDrawing.of(jar.vessel(), NOTHING, EMPTY, PER_MILLIMETRE) : null,
                 empty && jar.kit() ? Pot.of(jar.vessel(), 0, "none") : null);
     }
