@@ -54,7 +54,13 @@ final class KitBoard {
      * @param jar one that is empty; absent where all are in use, and of pots
      */
     record Size(
-            OfJar of, String words, String free, List<Standing> standing, @Nullable JarDrawing jar, @Nullable Pot pot) {
+            OfJar of,
+            String words,
+            String free,
+            List<Standing> standing,
+            String beyond,
+            @Nullable JarDrawing jar,
+            @Nullable Pot pot) {
 
         /** Tells whether it can be taken out of the kit here: jars are in the Stores. */
         public boolean isKit() {
