@@ -160,13 +160,14 @@ public record BatchSheet(
     /** The forecast for what is really in the vessel; the frozen one while nothing differs from the plan. */
     public YieldForecast forecast() {
         Charge really = course.charge();
-        return really.equals(plan().charge())
+        YieldForecast forecast = really.equals(plan().charge())
                 ? plan().yield()
                 : YieldForecast.of(
                         really.herbs(),
                         really.oil(),
                         plan().request().circumstances().pressing(),
                         plan().request().ownRetentions());
+        return log.isByHand() ? forecast.byHand(really.oil()) : forecast;
     }
 
     /** The vessel as it stands, drawn at a scale: with herb above the oil when the last look found it so. */
@@ -283,7 +284,8 @@ public record BatchSheet(
                 plan().moistening().isPresent()
                         && log.done(TaskKey.spiritGone()).isEmpty(),
                 course.strainedOn().map(this::finish),
-                hadWater());
+                hadWater(),
+                log.isByHand());
     }
 
     /** Tells whether water lay under the oil, at straining or after settling. */

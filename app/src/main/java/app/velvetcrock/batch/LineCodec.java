@@ -47,7 +47,10 @@ class LineCodec {
      */
     record Stored(Kind kind, @Nullable String task, @Nullable UUID corrects, @Nullable String words, String value) {}
 
-    private record Charged(Mass herb, Volume oil, List<Take> takes) {}
+    private record Charged(Mass herb, Volume oil, List<Take> takes, @Nullable Boolean byHand) {}
+
+    /** By the scale, as every release reads it. */
+    private record Weighed(Mass herb, Volume oil, List<Take> takes) {}
 
     private record ToppedUp(Volume oil, Bottle bottle, Optional<Take> take) {}
 
@@ -90,7 +93,7 @@ class LineCodec {
         return switch (kind) {
             case CHARGED -> {
                 Charged read = json.read(value, Charged.class);
-                yield new Line.Charged(read.herb(), read.oil(), read.takes());
+                yield new Line.Charged(read.herb(), read.oil(), read.takes(), Boolean.TRUE.equals(read.byHand()));
             }
             case TOPPED_UP -> {
                 ToppedUp read = json.read(value, ToppedUp.class);
@@ -160,7 +163,9 @@ class LineCodec {
 
         @Override
         public Stored charged(Line.Charged line) {
-            return of(Kind.CHARGED, line);
+            return line.byHand()
+                    ? of(Kind.CHARGED, line)
+                    : of(Kind.CHARGED, new Weighed(line.herb(), line.oil(), line.takes()));
         }
 
         @Override

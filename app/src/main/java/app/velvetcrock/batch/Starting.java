@@ -137,7 +137,7 @@ public class Starting implements Deeds.Hands {
                 new Batch(repository.nextNumber(), name, stand, shape.write(deed.plan()), clock.instant()));
         List<Take> takes = deed.plan()
                 .taking(deed.herb(), plan.request().carrier().kind().density().massOf(deed.oil()));
-        UUID entry = log.write(batch.id, new Line.Charged(deed.herb(), deed.oil(), takes), doing);
+        UUID entry = log.write(batch.id, new Line.Charged(deed.herb(), deed.oil(), takes, deed.byHand()), doing);
         Ledger.Why why = new Ledger.Why(Cause.USED, batch.id, entry, doing.at());
         for (Take take : takes) {
             ledger.take(take.lot(), take.mass(), why);

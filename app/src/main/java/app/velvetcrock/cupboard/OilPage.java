@@ -132,6 +132,9 @@ record OilPage(
                     .formatted(oil.place().word()));
         }
         request.carrier().first().ifPresent(first -> plain.add("Infused a second time: " + first.name()));
+        if (shown.batch().log().isByHand()) {
+            strong.add("By the handful: not for food, not for sale.");
+        }
         if (shown.batch().plan().mark().isPresent()) {
             strong.add("Made against the rule of water.");
         }

@@ -102,8 +102,8 @@ class Straining implements Deeds.Hands {
         ledger.put(lot, deed.out(), new Ledger.Why(Cause.STRAINED, id, entry, doing.at()));
         lineage.outOf(id, lot);
         conditions.found(deed.seen().conditions(), new Subject(id, lot, sheet.called()), Finding.by(entry, doing.at()));
-        // What a blend keeps cannot be told apart by herb, so it teaches nothing.
-        if (deed.learn() && request.herbs().size() == 1) {
+        // What a blend keeps cannot be told apart by herb, and a handful is no weight: they teach nothing.
+        if (deed.learn() && request.herbs().size() == 1 && !sheet.log().isByHand()) {
             retentions.learn(
                     entry,
                     request.herb(),
@@ -158,7 +158,7 @@ class Straining implements Deeds.Hands {
     /** What stayed behind was no oil: the clean oil teaches in the place of what was first measured. */
     private void learnAnew(BatchSheet before, Line.Strained strained, UUID entry) {
         PlanRequest request = before.plan().request();
-        if (strained.learned() && request.herbs().size() == 1) {
+        if (strained.learned() && request.herbs().size() == 1 && !before.log().isByHand()) {
             BatchSheet sheet = batches.sheet(before.id());
             sheet.log()
                     .oilOut()

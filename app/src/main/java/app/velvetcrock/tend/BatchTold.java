@@ -34,6 +34,7 @@ import org.jspecify.annotations.Nullable;
  * @param spirit what the vapour of its spirit does; null where none is left in it
  * @param food the rule it is under as food; null for no food of anything moist
  * @param mark why it is made against the rule of water; null where it is not
+ * @param byHand it was charged by the handful
  * @param lukewarm how long wet herb stood where germs grow; null where not for too long
  * @param overheated how hot it was; null where it was not too hot
  * @param heat null where nothing is heated, or it does not stand
@@ -55,6 +56,7 @@ public record BatchTold(
         @Nullable String mark,
         boolean standsOut,
         @Nullable String overheated,
+        boolean byHand,
         @Nullable String lukewarm,
         @Nullable Heat heat,
         String ribbon,
@@ -114,6 +116,7 @@ public record BatchTold(
                 plan.mark().orElse(null),
                 course.standsOut(),
                 course.heat().map(heat -> overheated(heat, house)).orElse(null),
+                sheet.log().isByHand(),
                 lukewarm(course, house),
                 standing ? course.heat().map(heat -> heat(heat, sheet, house)).orElse(null) : null,
                 "%s over time: %d entries; each stands in the log below"

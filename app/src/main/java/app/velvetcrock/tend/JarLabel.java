@@ -122,6 +122,9 @@ public record JarLabel(
             more.add(new More(
                     "Food, of dried herb: three months at most, in the refrigerator once it is strained.", ""));
         }
+        if (sheet.log().isByHand()) {
+            more.add(new More("By the handful: not for food, not for sale.", ""));
+        }
         plan.mark().ifPresent(why -> more.add(new More("Made against the rule of water:", " " + why)));
         return more;
     }

@@ -67,6 +67,14 @@ class WishBegin {
         this.households = households;
     }
 
+    /**
+     * How it was charged.
+     *
+     * @param picked how the herb came into the house, where it is brought in with it
+     * @param byHand without a scale
+     */
+    record How(Origin picked, boolean byHand) {}
+
     /** What came of it: the batches, what was brought in, what was put on the list. */
     record Begun(List<UUID> batches, List<UUID> lots, List<UUID> errands) {}
 
@@ -74,10 +82,10 @@ class WishBegin {
      * Charged.
      *
      * @param parts with what was really weighed and poured
-     * @param picked how the herb came into the house, where it is brought in with it
+     * @param how it was done
      */
     @Transactional
-    Begun begin(WishAnswer answer, List<ChargePart> parts, Origin picked, Doing<?> doing) {
+    Begun begin(WishAnswer answer, List<ChargePart> parts, How how, Doing<?> doing) {
         households.oneAtATime();
         List<UUID> lots = new ArrayList<>();
         LocalDate today = households.current().dayOf(doing.at());
@@ -92,7 +100,7 @@ class WishBegin {
                     all,
                     today,
                     null,
-                    new Provenance(picked, "", "", null),
+                    new Provenance(how.picked(), "", "", null),
                     doing.typed()));
             lots.add(herb);
         }
@@ -123,7 +131,7 @@ class WishBegin {
                             .holding(part.frozen().holds()),
                     jar(part.jar()),
                     part.weighed());
-            starts.add(Current.doing(start(real), doing.key(), doing.at(), doing.typed()));
+            starts.add(Current.doing(start(real, how.byHand()), doing.key(), doing.at(), doing.typed()));
         }
         List<UUID> started = starting.startAll(starts);
         answer.pan().ifPresent(mix -> awaited.expect(started, awaited(mix)));
@@ -135,13 +143,14 @@ class WishBegin {
         return new Begun(started, lots, wanted);
     }
 
-    private static Deed.Start start(ChargePart part) {
+    private static Deed.Start start(ChargePart part, boolean byHand) {
         return new Deed.Start(
                 part.frozen(),
                 part.jar().id(),
                 part.jar().kit(),
                 part.weighed().herb(),
-                part.weighed().oil());
+                part.weighed().oil(),
+                byHand);
     }
 
     private OfJar jar(OfJar jar) {

@@ -2,6 +2,7 @@ package app.velvetcrock.wish;
 
 import app.velvetcrock.core.bench.ChargePart;
 import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.larder.Origin;
@@ -138,6 +139,12 @@ class WishController {
         if (!form.isDry()) {
             fields.trouble("dry", "Water in the jar would spoil all of it.", "the tick, once the jar is dry");
         }
+        if (form.isByHand() && answer.wish().use() == Use.FOOD) {
+            fields.trouble(
+                    "byHand",
+                    "What is eaten is never charged by the handful.",
+                    "what the scale says, without that tick");
+        }
         boolean alike = !Cautions.shipped()
                 .lookAlikes(answer.wish().herb().kind().traits())
                 .isEmpty();
@@ -150,7 +157,7 @@ class WishController {
                     WishBegin.Begun begun = begins.begin(
                             answer,
                             parts,
-                            from,
+                            new WishBegin.How(from, form.isByHand()),
                             Current.doing("charge", key, clock.instant(), WishForm.text(form.weighed())));
                     return new Done(
                             begun.batches().size() > 1
@@ -168,7 +175,7 @@ class WishController {
     /** What was really weighed and poured, where one jar was charged; near to what was planned, or one of the two is a slip. */
     private List<ChargePart> weighed(WishAnswer answer, ChargeForm form, Fields fields, House house) {
         List<ChargePart> parts = answer.bench().parts();
-        if (parts.size() > 1) {
+        if (parts.size() > 1 || form.isByHand()) {
             return parts;
         }
         ChargePart part = parts.get(0);

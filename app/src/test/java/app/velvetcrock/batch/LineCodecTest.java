@@ -75,6 +75,7 @@ class LineCodecTest {
         Volume oil = Volume.ofMillilitres(275);
         List<Line> lines = List.of(
                 new Line.Charged(Mass.ofGrams(40), oil, List.of(take)),
+                new Line.Charged(Mass.ofGrams(40), oil, List.of(take), true),
                 new Line.ToppedUp(
                         oil, new Bottle("Rapeseed", 9, Optional.of(DAY), Optional.empty()), Optional.of(take)),
                 new Line.Tended(TaskKey.parse("stand.push-under.1")),

@@ -133,6 +133,52 @@ class WishHttpTest {
         }
     }
 
+    /** Without a scale: it says so ever after, is a wide guess, teaches nothing, and is neither for food nor for sale. */
+    @Test
+    void byTheHandful() {
+        Visitor tove = Visitor.stocked(port, "By the handful");
+        Document asked = tove.get(NETTLE.replace("/wish", "/wish/charge") + "&what=oil&use=HANDS")
+                .page();
+        Answer stands = tove.post(Visitor.form(asked, "#charge", Map.of("byHand", "yes", "dry", "yes")));
+        assertThat(stands.page().select("#by-hand").text()).contains("Nothing was weighed");
+        assertThat(stands.page().select(".log").text()).contains("Charged by the handful: about 40 g of herb");
+        assertThat(stands.page().select(".went tr:contains(Expected back)").text())
+                .as("275 mL poured: 80 % of it within √(12.4² + 68.75²)·1.28 = 89.5 of 218")
+                .contains("125 mL to 275 mL");
+        assertThat(tove.get(stands.path() + "/label")
+                        .page()
+                        .select(".ink-label")
+                        .text())
+                .contains("By the handful: not for food, not for sale.");
+        tove.submit(stands.path().replace("batch", "press"), "form[action*=press]", Map.of("out", "150 g"));
+        String oil = tove.get("/cupboard").page().select(".bottle").attr("href");
+        assertThat(tove.get(oil + "/label").page().select(".ink-label").text()).contains("not for sale");
+        assertThat(tove.submit(oil, "form[action$=draw]", Map.of("amount", "20 mL", "why", "SOLD"))
+                        .page()
+                        .text())
+                .contains("charged by the handful", "so it is not sold");
+        assertThat(tove.submit(oil, "form[action$=draw]", Map.of("amount", "20 mL", "why", "GIVEN"))
+                        .page()
+                        .select("#left")
+                        .text())
+                .isEqualTo("144 mL");
+        assertThat(tove.get("/pan?kind=salve&oil=" + oil.substring(10))
+                        .page()
+                        .select("#over")
+                        .text())
+                .contains("charged by the handful");
+        assertThat(tove.get("/bench?amount=40+g").page().select("#yield").text())
+                .as("it taught nothing")
+                .isEqualTo("about 220 mL");
+        Document food = tove.get(NETTLE.replace("/wish", "/wish/charge") + "&what=oil&use=FOOD")
+                .page();
+        if (!food.select("#charge").isEmpty()) {
+            Answer refused = tove.post(Visitor.form(food, "#charge", Map.of("byHand", "yes", "dry", "yes")));
+            assertThat(refused.status()).isEqualTo(422);
+            assertThat(refused.page().select("#note-byHand").text()).contains("never charged by the handful");
+        }
+    }
+
     /** A bag that holds less than it takes is not planned from as if it were enough: that is said before anything is charged. */
     @Test
     void whatIsNotEnoughIsSaidAndComesInAnew() {

@@ -81,10 +81,19 @@ public sealed interface Line {
         R newer(Newer line);
     }
 
-    /** So much herb and oil really went in, out of these lots; spirit is among them. */
-    record Charged(Mass herb, Volume oil, List<Take> takes) implements Line {
+    /**
+     * So much herb and oil really went in, out of these lots; spirit is among them.
+     *
+     * @param byHand nothing was weighed: it is as much as was planned, by the handful
+     */
+    record Charged(Mass herb, Volume oil, List<Take> takes, boolean byHand) implements Line {
         public Charged {
             takes = List.copyOf(takes);
+        }
+
+        /** By the scale. */
+        public Charged(Mass herb, Volume oil, List<Take> takes) {
+            this(herb, oil, takes, false);
         }
 
         @Override

@@ -10,7 +10,10 @@ public record LineWords(Wording say) implements Line.Visitor<String> {
 
     @Override
     public String charged(Line.Charged line) {
-        return "Charged: %s of herb, %s of oil".formatted(say.mass(line.herb()), say.volume(line.oil()));
+        return (line.byHand()
+                        ? "Charged by the handful: about %s of herb, %s of oil"
+                        : "Charged: %s of herb, %s of oil")
+                .formatted(say.mass(line.herb()), say.volume(line.oil()));
     }
 
     @Override

@@ -81,6 +81,11 @@ public record Log(List<Entry> entries) {
         return said.isEmpty() ? Optional.empty() : Optional.of(said.get(said.size() - 1));
     }
 
+    /** Tells whether it was charged by the handful: what is in it was never weighed. */
+    public boolean isByHand() {
+        return last(Line.Charged.class).filter(Line.Charged::byHand).isPresent();
+    }
+
     /** The piece of the kit that was said to heat it; absent where nobody said. */
     public Optional<UUID> source() {
         return all(Line.Turned.class).stream()

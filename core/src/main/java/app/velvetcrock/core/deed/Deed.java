@@ -74,8 +74,15 @@ public sealed interface Deed {
      * @param vessel the kind of jar, or the pot of the kit
      * @param herb as weighed; of a blend all its herbs
      * @param oil as poured
+     * @param byHand neither was measured: both are as planned, by the handful
      */
-    record Start(FrozenPlan plan, UUID vessel, boolean ofKit, Mass herb, Volume oil) implements Deed {
+    record Start(FrozenPlan plan, UUID vessel, boolean ofKit, Mass herb, Volume oil, boolean byHand) implements Deed {
+
+        /** By the scale and the jug. */
+        public Start(FrozenPlan plan, UUID vessel, boolean ofKit, Mass herb, Volume oil) {
+            this(plan, vessel, ofKit, herb, oil, false);
+        }
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.start(this);

@@ -1,5 +1,6 @@
 package app.velvetcrock.core.deed;
 
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.Line;
@@ -77,6 +78,9 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
 
     /** Why a vessel may not be charged; empty where it may. */
     public static Optional<Refusal> start(Deed.Start deed, Times times) {
+        if (deed.byHand() && deed.plan().plan().request().circumstances().use() == Use.FOOD) {
+            return refused("What is eaten is never charged by the handful: weigh the herb.");
+        }
         return deed.plan().plan().canStart()
                 ? past(times)
                 : refused("This plan cannot be started as it stands: see what it says on the Bench.");
@@ -223,7 +227,10 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
     public Optional<Refusal> draw(Deed.Draw deed) {
         return deed.what() != Held.DRAW && standing.course().moistFood()
                 ? refused("Food oil of moist herb is never given away or sold: %s.".formatted(MoistFood.RULE))
-                : afterStraining();
+                : deed.what() == Held.SELL && standing.log().isByHand()
+                        ? refused(
+                                "It was charged by the handful: how much of what is in it nobody knows, so it is not sold.")
+                        : afterStraining();
     }
 
     @Override

@@ -11,6 +11,12 @@ import java.util.UUID;
  * @param bearsSpirit it was moistened with spirit that nobody has said to be gone
  * @param finish how it really came to its end; absent while it is not strained
  * @param hadWater water lay under the oil, at straining or after settling
+ * @param byHand it was charged by the handful
  */
 public record Infused(
-        UUID batch, PlanRequest request, boolean bearsSpirit, Optional<Finish> finish, boolean hadWater) {}
+        UUID batch,
+        PlanRequest request,
+        boolean bearsSpirit,
+        Optional<Finish> finish,
+        boolean hadWater,
+        boolean byHand) {}

@@ -118,9 +118,12 @@ public final class MixPlanner {
                 keeping,
                 told,
                 KeptBack.why(
-                        made,
-                        new KeptBack.Standing(
-                                keeping.notForSale(), keeping.date().isBefore(shelves.today()), wrong(read))),
+                                made,
+                                new KeptBack.Standing(
+                                        keeping.notForSale(), keeping.date().isBefore(shelves.today()), wrong(read)))
+                        .or(() -> batchesOf.stream().anyMatch(Infused::byHand)
+                                ? Optional.of(KeptBack.BY_HAND)
+                                : Optional.empty()),
                 KeptBack.refused(told, made),
                 MixLacks.of(read, filling, shelves, around.say()),
                 weighed,

@@ -28,6 +28,10 @@ public final class KeptBack {
         return WORDS + why;
     }
 
+    /** Of an oil in which nothing was weighed: that stays so. */
+    public static final String BY_HAND =
+            "its oil was charged by the handful, and nobody knows how much of what is in it.";
+
     private static final ForWhom TABLE = ForWhom.shipped();
     private static final double PERCENT = 100;
     private static final double SLACK = 1e-9;

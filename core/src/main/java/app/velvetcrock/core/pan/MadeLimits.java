@@ -36,11 +36,12 @@ public final class MadeLimits {
     public Optional<String> over(MakingCourse course, LocalDate today) {
         return kind(course)
                 .map(kind -> KeptBack.why(
-                        made(course, kind),
-                        new KeptBack.Standing(
-                                course.isWatery() || isTooMuchCarried(course),
-                                keeps(course, today).date().isBefore(today),
-                                Optional.empty())))
+                                made(course, kind),
+                                new KeptBack.Standing(
+                                        course.isWatery() || isTooMuchCarried(course),
+                                        keeps(course, today).date().isBefore(today),
+                                        Optional.empty()))
+                        .or(() -> course.plan().over().filter(KeptBack.BY_HAND::equals)))
                 .orElse(course.plan().over());
     }
 

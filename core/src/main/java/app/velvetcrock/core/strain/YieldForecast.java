@@ -23,6 +23,9 @@ public record YieldForecast(Volume expected, double spread, Volume low, Volume h
 
     private static final double FILM_SPREAD = 3;
 
+    /** [E] Herb and oil by the handful are known to no better than this share of the oil. */
+    private static final double HANDFUL = 0.25;
+
     /** [S] Standard deviations on either side of the middle 80 % of a normal distribution. */
     public static final double EIGHTY_PERCENT = 1.2816;
 
@@ -68,6 +71,18 @@ public record YieldForecast(Volume expected, double spread, Volume low, Volume h
                 within(middle - EIGHTY_PERCENT * spread, oil),
                 within(middle + EIGHTY_PERCENT * spread, oil),
                 measuredOfEach.stream().mapToInt(List::size).min().orElse(0),
+                working);
+    }
+
+    /** The same where nothing was weighed: a handful is another in every hand. */
+    public YieldForecast byHand(Volume oil) {
+        double wide = Math.hypot(spread, HANDFUL * oil.millilitres());
+        return new YieldForecast(
+                expected,
+                wide,
+                within(expected.millilitres() - EIGHTY_PERCENT * wide, oil),
+                within(expected.millilitres() + EIGHTY_PERCENT * wide, oil),
+                batches,
                 working);
     }
 

@@ -107,6 +107,7 @@ final class ToBeMade {
                 of.request(),
                 false,
                 Optional.of(Finish.asPlanned(of.request(), of.strainOn())),
+                false,
                 false);
     }
 
