@@ -5,7 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
+import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeFormatterBuilder;
+import java.time.temporal.ChronoField;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import org.jsoup.nodes.Document;
@@ -131,6 +136,48 @@ class WishHttpTest {
             assertThat(list.select(".bad-word, .REFUSE").eachText()).as(herb).isEmpty();
             assertThat(list.select("textarea").text()).as(herb).contains("30 g fresh whole");
         }
+    }
+
+    /** Strained with as much as was foreseen, what waited is the making that was wished for, gram by gram; and the feed has its day. */
+    @Test
+    void onceItIsStrainedTheMakingIsTheOneThatWasWished() {
+        Visitor tove = Visitor.stocked(port, "Wished and made");
+        tove.submit(
+                "/stores/supplies",
+                "form[action$=containers]",
+                Map.of("name", "Tin", "holds", "60 mL", "pieces", "40"));
+        tove.submit("/stores/supplies", "form[action$=supplies]", Map.of("kind", "beeswax", "amount", "200 g"));
+        Document wish = tove.get(NETTLE + "&what=a+salve&much=3+tins&use=HANDS").page();
+        String[] parts = wish.select("#made + p").text().split(" of your oil, ");
+        String strained = wish.select("#steps tr:contains(strain) th").text().split(" – ")[0];
+        Document asked = tove.get(wish.select("#charge-it").attr("href")).page();
+        Answer stands = tove.post(Visitor.form(asked, "#charge", charged()));
+        String feed = tove.post("/settings/calendar", Map.of())
+                .page()
+                .getElementById("address")
+                .attr("value");
+        // "Sat 5 Dec 08:00" stands in the feed as 20261205T080000.
+        DateTimeFormatter said = new DateTimeFormatterBuilder()
+                .appendPattern("EEE d MMM HH:mm")
+                .parseDefaulting(ChronoField.YEAR, strained.contains("Jan") ? 2027 : 2026)
+                .toFormatter(Locale.UK);
+        assertThat(tove.get(feed.substring(feed.indexOf("/feed/"))).raw().body())
+                .contains(LocalDateTime.parse(strained, said).format(DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss")));
+        tove.submit(
+                stands.path().replace("batch", "press"),
+                "form[action*=press]",
+                Map.of("out", (1 + Double.parseDouble(parts[0].replace(" g", ""))) + " g"));
+        String waits = tove.get("/pan").page().select("#waiting a").attr("href");
+        Document pan = tove.get(waits).page();
+        assertThat(pan.select("#much").attr("value")).isEqualTo("3");
+        assertThat(pan.select(".pan-a").text()).contains(parts[0], parts[1].split(" of ")[0]);
+        assertThat(pan.select("#poured").text()).startsWith("3 × Tin");
+        Answer begun = tove.post(Visitor.form(pan, "#pan", Map.of()));
+        assertThat(begun.path()).startsWith("/pan/");
+        assertThat(begun.page().text()).contains(parts[1].split(" of ")[0]);
+        assertThat(tove.get("/pan").page().select("#waiting"))
+                .as("it waits no more")
+                .isEmpty();
     }
 
     /** Without a scale: it says so ever after, is a wide guess, teaches nothing, and is neither for food nor for sale. */
