@@ -139,6 +139,12 @@ class WishController {
         if (!form.isDry()) {
             fields.trouble("dry", "Water in the jar would spoil all of it.", "the tick, once the jar is dry");
         }
+        if (form.isByHand() && !(WishForm.text(form.weighed()) + WishForm.text(form.poured())).isEmpty()) {
+            fields.trouble(
+                    "byHand",
+                    "An amount is typed as well: was it weighed or not?",
+                    "one of the two: no tick, or no amount");
+        }
         if (form.isByHand() && answer.wish().use() == Use.FOOD) {
             fields.trouble(
                     "byHand",

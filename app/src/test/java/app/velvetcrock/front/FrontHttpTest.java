@@ -228,7 +228,7 @@ class FrontHttpTest {
         String charge = wish.select("#charge-it").attr("href");
         Document asked = tove.get(charge).page();
         assertThat(asked.select("#brought").text()).contains("Yarrow, Olive, a jar of that size");
-        Map<String, String> said = Map.of("weighed", "28 g", "from", "GATHERED", "dry", "", "sure", "");
+        Map<String, String> said = Map.of("weighed", "28 g", "from", "GATHERED", "dry", "", "sure", "", "byHand", "");
         Answer refused = tove.post(Visitor.form(asked, "#charge", said));
         assertThat(refused.status()).isEqualTo(422);
 
@@ -236,7 +236,9 @@ class FrontHttpTest {
         assertThat(refused.page().select("#weighed").attr("value")).isEqualTo("28 g");
         assertThat(tove.get("/stores").page().text()).contains("No bottle yet");
         Visitor.Filled done = Visitor.form(
-                refused.page(), "#charge", Map.of("weighed", "28 g", "from", "GATHERED", "dry", "yes", "sure", "yes"));
+                refused.page(),
+                "#charge",
+                Map.of("weighed", "28 g", "from", "GATHERED", "dry", "yes", "sure", "yes", "byHand", ""));
         Answer stands = tove.post(done);
         assertThat(stands.path()).startsWith("/batch/");
         assertThat(stands.page().text()).contains("Yarrow", "28 g");
@@ -259,7 +261,8 @@ class FrontHttpTest {
         Document asked = tove.get("/wish/charge?amount=40+g&herb=nettle&cut=CUT_AND_SIFTED&oil=rapeseed&what=oil")
                 .page();
         assertThat(asked.select("#brought")).isEmpty();
-        Answer stands = tove.post(Visitor.form(asked, "#charge", Map.of("weighed", "41 g", "dry", "yes")));
+        Answer stands =
+                tove.post(Visitor.form(asked, "#charge", Map.of("weighed", "41 g", "dry", "yes", "byHand", "")));
         assertThat(stands.path()).startsWith("/batch/");
         assertThat(tove.get("/stores").page().text()).contains("159 g");
         Answer slip = tove.post(Visitor.form(
@@ -270,6 +273,8 @@ class FrontHttpTest {
                         "410 g",
                         "dry",
                         "yes",
+                        "byHand",
+                        "",
                         "key",
                         UUID.randomUUID().toString())));
         assertThat(slip.status()).isEqualTo(422);

@@ -28,7 +28,7 @@ class WishHttpTest {
     int port;
 
     private static Map<String, String> charged() {
-        return Map.of("weighed", "", "poured", "", "dry", "yes", "sure", "yes");
+        return Map.of("weighed", "", "poured", "", "byHand", "", "dry", "yes", "sure", "yes");
     }
 
     /** Whatever is wished for of what is here: wish, Bench, Pan, batch and what waits for its oil say one thing. */
@@ -186,6 +186,10 @@ class WishHttpTest {
         Visitor tove = Visitor.stocked(port, "By the handful");
         Document asked = tove.get(NETTLE.replace("/wish", "/wish/charge") + "&what=oil&use=HANDS")
                 .page();
+        Answer both =
+                tove.post(Visitor.form(asked, "#charge", Map.of("byHand", "yes", "weighed", "38 g", "dry", "yes")));
+        assertThat(both.status()).isEqualTo(422);
+        assertThat(both.page().select("#note-byHand").text()).contains("was it weighed or not?");
         Answer stands = tove.post(Visitor.form(asked, "#charge", Map.of("byHand", "yes", "dry", "yes")));
         assertThat(stands.page().select("#by-hand").text()).contains("Nothing was weighed");
         assertThat(stands.page().select(".log").text()).contains("Charged by the handful: about 40 g of herb");
