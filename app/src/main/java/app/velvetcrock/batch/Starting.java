@@ -7,6 +7,7 @@ import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Doing;
 import app.velvetcrock.core.deed.May;
 import app.velvetcrock.core.larder.OfJar;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.planning.BatchPlan;
 import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.hours.WarmUps;
@@ -24,7 +25,9 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -118,7 +121,7 @@ public class Starting implements Deeds.Hands {
         if (before.isPresent()) {
             return before.get();
         }
-        Deed.Start deed = doing.deed();
+        Deed.Start deed = asItsOil(doing.deed());
         BatchPlan plan = deed.plan().plan();
         May.start(
                         deed,
@@ -145,6 +148,18 @@ public class Starting implements Deeds.Hands {
         }
         facts.write(batch.id);
         return batch.id;
+    }
+
+    /** What is infused in an oil that was charged by the handful is by the handful too. */
+    private Deed.Start asItsOil(Deed.Start deed) {
+        Set<UUID> lots = deed.plan().takes().stream().map(Take::lot).collect(Collectors.toSet());
+        List<UUID> from = oils.left().stream()
+                .filter(oil -> lots.contains(oil.id()))
+                .map(Stock.OfOil::batch)
+                .toList();
+        boolean byHand = !from.isEmpty()
+                && batches.among(from).stream().anyMatch(sheet -> sheet.log().isByHand());
+        return byHand ? new Deed.Start(deed.plan(), deed.vessel(), deed.ofKit(), deed.herb(), deed.oil(), true) : deed;
     }
 
     /** Moves back what a line moved, once however often it is asked; the log keeps both lines. */

@@ -70,11 +70,12 @@ class PanPlanner {
                                 at.house().wording())));
     }
 
-    /** What all of it costs, as far as that is known. */
+    /** What all of it costs, as far as that is known: of an oil that is still to come it is not. */
     Optional<Costs.Cost> cost(MixPlan plan) {
         return costs.of(plan.taken().stream()
-                .map(one -> new Costs.Taken(one.lot(), one.amount()))
-                .toList());
+                        .map(one -> new Costs.Taken(one.lot(), one.amount()))
+                        .toList())
+                .map(cost -> plan.isToCome() ? cost.without(plan.read().oil().common()) : cost);
     }
 
     /** Tells whether an oil was infused in fats, and so sets by itself. */

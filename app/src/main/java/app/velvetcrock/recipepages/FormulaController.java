@@ -8,6 +8,7 @@ import app.velvetcrock.core.making.Setting;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.melt.PanShelves;
+import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.pan.FormulaRecipe;
 import app.velvetcrock.pan.PanDesk;
 import app.velvetcrock.pan.PanForm;
@@ -77,6 +78,10 @@ class FormulaController {
         return reply.tap("/pan", () -> {
             PanDesk.Titled planned = desk.titled(form, house.dayOf(clock.instant()))
                     .orElseThrow(() -> new Refused("Nothing is worked out yet, so nothing was kept."));
+            if (planned.plan().weighed().stream()
+                    .anyMatch(one -> one.lot().filter(PanThing.TO_COME::equals).isPresent())) {
+                throw new Refused("Its oil is still to come: keep it as a recipe once its jar is strained.");
+            }
             UUID id = formulas.keep(planned.title(), planned.plan());
             return new Done(RECIPES + id, "“%s” is kept.".formatted(planned.title()), RECIPES + id + "/undo");
         });

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -34,7 +35,14 @@ public class Costs {
      * @param unpriced names of what went in without a known price, so that the cost is only part of it
      * @param lines what each lot with a price adds, those of one lot together
      */
-    public record Cost(long minor, List<String> unpriced, List<Line> lines) {}
+    public record Cost(long minor, List<String> unpriced, List<Line> lines) {
+
+        /** The same, where something goes in besides whose price is not known. */
+        public Cost without(String name) {
+            return new Cost(
+                    minor, Stream.concat(unpriced.stream(), Stream.of(name)).toList(), lines);
+        }
+    }
 
     /** What one lot adds: so much of it, in milligrams, at so much. */
     public record Line(String name, Mass mass, long minor) {}

@@ -26,7 +26,11 @@ public class Gathered {
         Map<String, Set<Month>> months = new HashMap<>();
         sql.sql(
                         "select distinct kind_key, extract(month from acquired_on)::int from lot where stillroom_id = :stillroom "
-                                + "and kind = 'HERB' and origin in ('GATHERED', 'GROWN') and acquired_on is not null")
+                                + "and kind = 'HERB' and origin in ('GATHERED', 'GROWN') and acquired_on is not null "
+                                // What was brought in by mistake and taken back was never gathered.
+                                + "and not exists (select 1 from movement m join movement back on back.stillroom_id = m.stillroom_id "
+                                + "and back.reverses = m.id where m.stillroom_id = lot.stillroom_id and m.lot_id = lot.id "
+                                + "and m.cause in ('BOUGHT', 'GATHERED'))")
                 .param("stillroom", Current.stillroom())
                 .query((row, at) -> months.computeIfAbsent(row.getString(1), key -> EnumSet.noneOf(Month.class))
                         .add(Month.of(row.getInt(2))))

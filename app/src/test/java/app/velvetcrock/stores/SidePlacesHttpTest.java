@@ -43,6 +43,22 @@ class SidePlacesHttpTest {
     @Test
     void theCatalogueIsLookedThroughByWhomItIsForAndByWhenItWasGathered() {
         Visitor tove = Visitor.stocked(port, "Leaves");
+        Answer mistake = tove.submit(
+                "/stores",
+                "form[action$=herbs]",
+                Map.of(
+                        "herb",
+                        "nettle",
+                        "amount",
+                        "8 g",
+                        "origin",
+                        "GATHERED",
+                        "sure",
+                        "yes",
+                        "acquired",
+                        "2026-06-10"));
+        assertThat(names(tove, "?month=JUNE")).containsExactly("Nettle");
+        tove.post(Visitor.form(mistake.page(), ".notice form", Map.of()));
         tove.submit(
                 "/stores",
                 "form[action$=herbs]",

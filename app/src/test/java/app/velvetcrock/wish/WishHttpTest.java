@@ -218,6 +218,11 @@ class WishHttpTest {
                         .select("#over")
                         .text())
                 .contains("charged by the handful");
+        Answer second = tove.post(Visitor.form(
+                tove.get("/bench?amount=4+g&carrier=" + oil.substring(10)).page(), "#bench", Map.of()));
+        assertThat(second.page().select("#by-hand"))
+                .as("infused a second time it is by the handful too")
+                .hasSize(1);
         assertThat(tove.get("/bench?amount=40+g").page().select("#yield").text())
                 .as("it taught nothing")
                 .isEqualTo("about 220 mL");
@@ -252,6 +257,10 @@ class WishHttpTest {
     @Test
     void benchAndPanCarryTheWishAndLeadBackToItAsItStandsThere() {
         Visitor tove = Visitor.stocked(port, "There and back");
+        tove.submit(
+                "/stores/supplies",
+                "form[action$=supplies]",
+                Map.of("kind", "beeswax", "amount", "200 g", "price", "6.00"));
         Document wish = tove.get(NETTLE + "&what=a+salve+for+chapped+hands&use=FACE&needed=in+6+weeks")
                 .page();
         String there = wish.select("#on-the-bench").attr("href");
@@ -277,6 +286,11 @@ class WishHttpTest {
         assertThat(fromPan.select("#herb").attr("value")).isEqualTo("nettle");
         assertThat(fromPan.select("#what").attr("value")).contains("firm");
         assertThat(fromPan.select("#amount").attr("value")).isEqualTo("40 g");
+        assertThat(pan.select(".pan-c").text()).contains("; without Nettle in cold-pressed rapeseed");
+        String sentence = wish.select("#at-the-pan").attr("href");
+        Answer recipe = tove.post(
+                Visitor.form(tove.get(sentence).page(), "#pan", Map.of()).to("/pan/recipes"));
+        assertThat(recipe.page().text()).contains("Its oil is still to come");
         Answer weighed = tove.post(Visitor.form(pan, "#pan", Map.of()));
         assertThat(weighed.status()).isEqualTo(422);
         assertThat(weighed.page().text()).contains("is still to come: its jar is not charged yet");

@@ -79,7 +79,7 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
     /** Why a vessel may not be charged; empty where it may. */
     public static Optional<Refusal> start(Deed.Start deed, Times times) {
         if (deed.byHand() && deed.plan().plan().request().circumstances().use() == Use.FOOD) {
-            return refused("What is eaten is never charged by the handful: weigh the herb.");
+            return refused("What is eaten is never charged by the handful, nor in an oil that was.");
         }
         return deed.plan().plan().canStart()
                 ? past(times)
