@@ -5,6 +5,7 @@ import './live.js';
 import './scale.js';
 import './watch.js';
 import './pan.js';
+import './label.js';
 
 // A part that is worked out anew is put into what stands there: what is being typed and what is opened stays as it is.
 Object.assign(window.Idiomorph.defaults, { ignoreActiveValue: true });

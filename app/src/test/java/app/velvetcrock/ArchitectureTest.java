@@ -48,7 +48,7 @@ class ArchitectureTest {
             Set.of("catalogue", "kit", "ways", "readings"),
             Set.of("stock"),
             Set.of("rack", "batch"),
-            Set.of("recipes", "errands"),
+            Set.of("recipes", "errands", "labelled"),
             Set.of("melt"),
             Set.of("bench", "tend", "press", "cupboard", "pan", "devices"),
             Set.of("rounds", "stores", "recipepages", "hob", "wish", "arrivals", "toolshelf", "label"),
@@ -197,7 +197,11 @@ class ArchitectureTest {
                 Map.entry("membership", "stillroom"),
                 Map.entry("invitation", "stillroom"),
                 Map.entry("write_check", "web"),
-                Map.entry("spring_session", "door")));
+                Map.entry("spring_session", "door"),
+                Map.entry("label_printing", "labelled"),
+                Map.entry("label_words", "labelled"),
+                Map.entry("label_look", "labelled"),
+                Map.entry("label_paper", "labelled")));
         for (JavaClass type : all) {
             if (type.isAnnotatedWith(Entity.class)) {
                 owners.put(table(type), place(type));

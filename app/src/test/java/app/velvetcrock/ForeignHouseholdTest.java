@@ -64,6 +64,8 @@ class ForeignHouseholdTest {
     private String step;
     private String good;
     private String taken;
+    private String printing;
+    private String code;
 
     @BeforeEach
     void twoHouseholds() {
@@ -181,6 +183,9 @@ class ForeignHouseholdTest {
                 .replaceAll(".*lines/(.*)/undo", "$1");
         good = owner.get("/cupboard").page().select("a.goods").attr("href").substring("/cupboard/goods/".length());
         owner.post("/cupboard/goods/" + good + "/take", Map.of("count", "1", "why", "DISCARDED"));
+        Answer printed = owner.post("/labels/print?of=lot." + good + ".2", Map.of());
+        printing = printed.path().replace("/labels/jobs/", "");
+        code = printed.page().select("a[href^=/q/]").text();
         taken = owner.get("/cupboard/goods/" + good)
                 .page()
                 .select("form[action*=movements]")
@@ -344,16 +349,59 @@ class ForeignHouseholdTest {
                         stranger.post("/cupboard/goods/" + good + "/movements/" + taken + "/undo", Map.of())));
     }
 
+    private void putLabels(Map<String, Consumer<String>> cases) {
+        List<String> theirs =
+                List.of("batch." + batch, "dot." + batch, "sheet." + batch, "lot." + oil, "lot." + good, "lid." + oil);
+        for (String page : List.of("", "/by-hand")) {
+            cases.put(
+                    "GET /labels" + page,
+                    route -> theirs.forEach(of -> isNotHere(stranger.get("/labels%s?of=%s.1".formatted(page, of)))));
+        }
+        for (String page : List.of("/print", "/by-hand")) {
+            cases.put(
+                    "POST /labels" + page,
+                    route -> theirs.forEach(
+                            of -> isNotHere(stranger.post("/labels%s?of=%s.1".formatted(page, of), Map.of()))));
+        }
+        for (String page : List.of("", "/0/sheets.pdf", "/0/progress", "/0/paper", "/0/paper.css")) {
+            cases.put(
+                    "GET /labels/jobs/{job}" + page.replace("/0/", "/{at}/"),
+                    route -> isNotHere(stranger.get("/labels/jobs/" + printing + page)));
+        }
+        cases.put(
+                "POST /labels/jobs/{job}/undo",
+                route -> isNotHere(stranger.post("/labels/jobs/" + printing + "/undo", Map.of())));
+        cases.put("GET /q/{code}", route -> isNotHere(stranger.get("/q/" + code)));
+        cases.put("GET /q", route -> isNotHere(stranger.get("/q?code=" + code)));
+        cases.put("GET /labels/look", route -> showsNothing(stranger.get("/labels/look")));
+        cases.put("POST /labels/look", route -> showsNothing(stranger.post("/labels/look", everything())));
+        cases.put(
+                "POST /labels/look/papers", route -> showsNothing(stranger.post("/labels/look/papers", everything())));
+        cases.put(
+                "POST /labels/look/picture",
+                route -> showsNothing(stranger.post("/labels/look/picture", everything())));
+        cases.put(
+                "POST /labels/look/picture/drop",
+                route -> showsNothing(stranger.post("/labels/look/picture/drop", Map.of())));
+        cases.put("GET /labels/picture.png", route -> isNotHere(stranger.get("/labels/picture.png")));
+        cases.put(
+                "POST /labels/papers/{paper}/drop",
+                route -> isNotHere(stranger.post("/labels/papers/" + herbLot + "/drop", Map.of())));
+        cases.put(
+                "GET /labels/ruler.pdf",
+                route -> assertThat(stranger.get("/labels/ruler.pdf").status()).isEqualTo(200));
+        cases.put(
+                "POST /cupboard/goods/{lot}/label",
+                route -> isNotHere(stranger.post("/cupboard/goods/" + good + "/label", everything())));
+    }
+
     private Map<String, Consumer<String>> cases() {
         Map<String, Consumer<String>> cases = new LinkedHashMap<>();
         cases.put("POST /stores/list", route -> showsNothing(stranger.post("/stores/list", everything())));
         cases.put(
                 "POST /stores/list/undo",
                 route -> isNotHere(stranger.post("/stores/list/undo?lot=" + herbLot, Map.of())));
-        for (String page : List.of("", "/sheet.pdf")) {
-            cases.put("GET /labels" + page, route -> List.of("batch." + batch, "lot." + oil, "lot." + good)
-                    .forEach(of -> isNotHere(stranger.get("/labels%s?of=%s.1".formatted(page, of)))));
-        }
+        putLabels(cases);
         cases.put("POST /wish/charge", route -> showsNothing(stranger.post("/wish/charge", everything())));
         cases.put(
                 "POST /wish/charge/undo",

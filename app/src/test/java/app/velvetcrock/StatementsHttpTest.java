@@ -15,7 +15,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 @Isolated
 class StatementsHttpTest {
 
-    private static final int MOST = 12;
+    private static final int MOST = 13;
     private static final int MOST_ON_THE_BENCH = 20;
     private static final int MANY = Integer.getInteger("crock.batches", 30);
 
@@ -42,6 +42,7 @@ class StatementsHttpTest {
                 strained,
                 tove.get("/cupboard").page().select(".bottle").attr("href"),
                 standing.replace("batch", "press"),
+                "/labels",
                 "/stores/kit",
                 "/stores/catalogue",
                 "/stores/convert",
@@ -86,6 +87,10 @@ class StatementsHttpTest {
     }
 
     private static void strain(Visitor tove, String batch) {
-        tove.submit(batch.replace("batch", "press"), "form[action*=press]", Map.of("out", "28 mL"));
+        Visitor.Answer strained =
+                tove.submit(batch.replace("batch", "press"), "form[action*=press]", Map.of("out", "42 mL"));
+        assertThat(strained.status())
+                .as(strained.page().select(".bad, #refused").text())
+                .isEqualTo(200);
     }
 }

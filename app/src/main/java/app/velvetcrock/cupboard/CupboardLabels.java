@@ -4,11 +4,16 @@ import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.catalogue.AllowedWords;
 import app.velvetcrock.core.label.Claims;
-import app.velvetcrock.core.label.LabelLine;
-import app.velvetcrock.core.label.LabelLine.Role;
+import app.velvetcrock.core.label.NetWeight;
+import app.velvetcrock.core.label.Says;
 import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
+import app.velvetcrock.labelled.LabelLook;
+import app.velvetcrock.labelled.LabelLooks;
+import app.velvetcrock.labelled.LotWords;
+import app.velvetcrock.labelled.Saying;
+import app.velvetcrock.labelled.Truths;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Goods;
@@ -24,14 +29,14 @@ import org.springframework.stereotype.Component;
 @Component
 public class CupboardLabels {
 
-    private static final int LONGEST = 200;
-
     private final Oils oils;
     private final Goods goods;
     private final Batches batches;
     private final Makings makings;
     private final GoodsCare care;
     private final GoodsLabel ingredients;
+    private final LabelLooks looks;
+    private final LotWords words;
     private final AllowedWords claims;
     private final Households households;
     private final Clock clock;
@@ -43,6 +48,8 @@ public class CupboardLabels {
             Makings makings,
             GoodsCare care,
             GoodsLabel ingredients,
+            LabelLooks looks,
+            LotWords words,
             AllowedWords claims,
             Households households,
             Clock clock) {
@@ -52,34 +59,70 @@ public class CupboardLabels {
         this.makings = makings;
         this.care = care;
         this.ingredients = ingredients;
+        this.looks = looks;
+        this.words = words;
         this.claims = claims;
         this.households = households;
         this.clock = clock;
     }
 
-    /** Words of the household's own on it, cut to what a label takes. */
-    static String cut(String typed) {
-        String plain = typed.strip();
-        return plain.substring(0, Math.min(LONGEST, plain.length()));
-    }
-
-    public List<LabelLine> oil(UUID lot) {
+    /** Of a bottle, or of the jug it was strained into. */
+    public Saying oil(UUID lot, boolean sale) {
         House house = households.current();
         Stock.OfOil oil = oils.find(lot);
         OilOnShelf shown = OilOnShelf.of(oil, batches.sheet(oil.batch()), house.dayOf(clock.instant()));
         OilPage.Label label = OilPage.label(shown, house);
-        List<LabelLine> lines = new ArrayList<>();
-        shown.conditions()
-                .forEach(told -> lines.add(LabelLine.of(Role.ALARM, "! %s: keep back".formatted(told.word()))));
-        lines.add(LabelLine.of(Role.TITLE, label.title()));
-        label.herbs().forEach(herb -> lines.add(LabelLine.of(Role.OF, herb.botanical() + herb.state())));
-        lines.add(LabelLine.of(Role.OF, "in " + label.carrier()));
-        lines.add(LabelLine.of(Role.AMOUNT, label.amount()));
-        lines.add(LabelLine.of(Role.DATES, "Made %s, best before %s".formatted(label.made(), house.date(oil.useBy()))));
-        label.strong().forEach(line -> lines.add(LabelLine.strong(Role.KEEP, line, "")));
-        label.plain().forEach(line -> lines.add(LabelLine.of(Role.KEEP, line)));
-        lines.add(LabelLine.of(Role.CAUTIONS, label.cautions()));
-        return lines;
+        LabelLook look = looks.look();
+        LotWords.Own own = words.of(lot);
+        String called = own.called(label.title());
+        List<Says.Told> keep = new ArrayList<>();
+        label.strong().forEach(line -> keep.add(new Says.Told(line, "")));
+        label.plain().forEach(line -> keep.add(new Says.Told("", line)));
+        return new Saying(
+                new Says.Bottle(
+                        shown.conditions().stream()
+                                .map(told -> told.word() + ": keep back")
+                                .toList(),
+                        called,
+                        own.words(),
+                        label.herbs().stream()
+                                .map(herb -> herb.botanical() + herb.state())
+                                .toList(),
+                        label.carrier(),
+                        label.amount(),
+                        sale ? NetWeight.figures(look.region(), shown.net().millilitres()) : 0,
+                        "Made %s, best before %s".formatted(label.made(), house.date(oil.useBy())),
+                        keep,
+                        label.cautions(),
+                        look.line()),
+                Truths.of(oil, care.open()),
+                refused(claims.claims(called + ". " + own.words())));
+    }
+
+    private static String refused(List<Claims.Claim> claims) {
+        return claims.stream().anyMatch(Claims.Claim::never)
+                ? "Not printed with those words: a claim to heal, cure or treat makes a medicine of it everywhere."
+                : "";
+    }
+
+    /** For the lid of either. */
+    public Saying lid(UUID lot) {
+        House house = households.current();
+        Saying saying = goods.isGood(lot) ? good(lot, false) : oil(lot, false);
+        int number = goods.isGood(lot)
+                ? makings.sheet(goods.find(lot).batch()).number()
+                : batches.sheet(oils.find(lot).batch()).number();
+        return new Saying(
+                new Says.LidDot(
+                        saying.truth().wrong(),
+                        saying.says().name(),
+                        saying.truth()
+                                .day()
+                                .map(day -> "till " + house.date(day))
+                                .orElse(""),
+                        "batch %d".formatted(number)),
+                saying.truth(),
+                saying.refused());
     }
 
     /** A made thing's words: those of its label, and what of them claims too much. */
@@ -116,46 +159,38 @@ public class CupboardLabels {
                 claims.claims(called + ". " + words));
     }
 
-    /** How many labels a lot wants: one for each piece, or for each bottle that is just alike. */
-    public int pieces(UUID lot) {
-        if (!goods.isGood(lot)) {
-            return 1;
-        }
-        Stock.OfGood good = goods.find(lot);
-        return good.inPieces() ? (int) Math.max(1, good.left()) : 1;
-    }
-
     public boolean isGood(UUID lot) {
         return goods.isGood(lot);
     }
 
-    /** Nothing where its words claim what is printed nowhere. */
-    public List<LabelLine> good(UUID lot, String title, String words) {
-        Worded worded = worded(lot, cut(title), cut(words));
-        if (worded.isRefused()) {
-            return List.of();
-        }
+    /** Of a tin, a jar or a bar. */
+    public Saying good(UUID lot, boolean sale) {
+        LotWords.Own own = words.of(lot);
+        Worded worded = worded(lot, own.title(), own.words());
         GoodOnShelf.Label label = worded.label();
-        List<LabelLine> lines = new ArrayList<>();
-        worded.shelf()
-                .wrong()
-                .forEach(told -> lines.add(
-                        LabelLine.of(Role.ALARM, "! %s: keep back, not to be given or sold".formatted(told.word()))));
-        if (worded.shelf().back() != null) {
-            lines.add(LabelLine.of(Role.ALARM, "! " + worded.shelf().back()));
+        GoodOnShelf shelf = worded.shelf();
+        LabelLook look = looks.look();
+        List<String> wrong = new ArrayList<>();
+        shelf.wrong().forEach(told -> wrong.add("%s: keep back, not to be given or sold".formatted(told.word())));
+        if (shelf.back() != null) {
+            wrong.add(shelf.back());
         }
-        lines.add(LabelLine.of(Role.TITLE, label.title()));
-        lines.add(LabelLine.of(Role.FOR, label.kind()));
-        lines.add(LabelLine.of(Role.FOR, cut(words)));
-        lines.add(LabelLine.of(Role.OF, "Ingredients: " + label.in()));
-        if (!label.contains().isEmpty()) {
-            lines.add(LabelLine.strong(Role.ALLERGENS, "Contains: ", label.contains()));
-        }
-        lines.add(LabelLine.of(Role.AMOUNT, "Net " + label.net()));
-        lines.add(LabelLine.of(Role.DATES, "Made %s, best before %s".formatted(label.made(), label.till())));
-        lines.add(LabelLine.of(Role.CAUTIONS, label.cautions()));
-        lines.add(LabelLine.of(Role.BATCH, label.batch()));
-        lines.add(LabelLine.of(Role.WHO, households.current().settings().name()));
-        return lines;
+        Says.Made made = new Says.Made(
+                wrong,
+                label.title(),
+                label.kind(),
+                own.words(),
+                label.in(),
+                label.contains(),
+                label.net(),
+                sale ? NetWeight.figures(look.region(), shelf.good().each().grams()) : 0,
+                "Made %s, best before %s".formatted(label.made(), label.till()),
+                label.cautions(),
+                label.batch(),
+                look.who(households.current().settings().name()));
+        return new Saying(
+                shelf.shape().equals("bar") ? new Says.Bar(made) : new Says.Tin(made),
+                Truths.of(shelf.good(), care.open()),
+                refused(worded.claims()));
     }
 }

@@ -5,6 +5,7 @@ import app.velvetcrock.catalogue.AllowedWords;
 import app.velvetcrock.core.deed.PanDeed;
 import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.labelled.LotWords;
 import app.velvetcrock.melt.PanDeeds;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
@@ -53,6 +54,7 @@ class GoodsController {
     private final GoodsCare care;
     private final PanDeeds pan;
     private final AllowedWords claims;
+    private final LotWords words;
 
     GoodsController(
             Goods goods,
@@ -63,12 +65,14 @@ class GoodsController {
             GoodsCare care,
             PanDeeds pan,
             AllowedWords claims,
+            LotWords words,
             Households households,
             Clock clock) {
         this.labels = labels;
         this.care = care;
         this.pan = pan;
         this.claims = claims;
+        this.words = words;
         this.goods = goods;
         this.stores = stores;
         this.costs = costs;
@@ -220,15 +224,20 @@ class GoodsController {
     }
 
     @GetMapping("/cupboard/goods/{lot}/label")
-    String label(
-            @PathVariable UUID lot,
-            @Nullable String title,
-            @Nullable String words,
-            @Nullable String copies,
-            Model model) {
-        String own = cut(words);
-        CupboardLabels.Worded worded = labels.worded(lot, cut(title), own);
+    String label(@PathVariable UUID lot, @Nullable String copies, Model model) {
+        LotWords.Own own = words.of(lot);
+        return label(model, lot, new LabelForm(null, own.title(), own.words()), copies, fields());
+    }
+
+    /** Words of the household's own on a label. */
+    record LabelForm(@Nullable UUID key, @Nullable String title, @Nullable String words) {}
+
+    private String label(Model model, UUID lot, LabelForm form, @Nullable String copies, Fields fields) {
+        String title = Objects.requireNonNullElse(form.title(), "");
+        String own = Objects.requireNonNullElse(form.words(), "");
+        CupboardLabels.Worded worded = labels.worded(lot, title, own);
         Stock.OfGood good = worded.shelf().good();
+        model.addAttribute("fields", fields);
         model.addAttribute("shelf", worded.shelf());
         model.addAttribute("own", own);
         int each = good.inPieces() ? (int) Math.max(1, Math.min(MOST_LABELS, good.left())) : 1;
@@ -243,8 +252,24 @@ class GoodsController {
         return "cupboard/good-label";
     }
 
-    private static String cut(@Nullable String typed) {
-        return CupboardLabels.cut(Objects.requireNonNullElse(typed, ""));
+    /** Keeps the words of its label; whatever they claim is said on it, and what may not be printed is not. */
+    @PostMapping("/cupboard/goods/{lot}/label")
+    String words(@PathVariable UUID lot, LabelForm form, Reply reply) {
+        Stock.OfGood good = goods.find(lot);
+        Fields fields = fields();
+        String title = fields.optionalWords("title", form.title(), LotWords.LONGEST_TITLE)
+                .filter(said -> !said.equals(good.name()))
+                .orElse("");
+        String own =
+                fields.optionalWords("words", form.words(), LotWords.LONGEST).orElse("");
+        String page = "/cupboard/goods/%s/label".formatted(lot);
+        return reply.answer(
+                new FormSent("w-", form.key() == null ? UUID.randomUUID() : form.key(), fields, page),
+                () -> label(reply.model(), lot, form, null, fields),
+                () -> {
+                    words.put(lot, new LotWords.Own(title, own));
+                    return new Done(page, "The label says it so.");
+                });
     }
 
     /** Says that the household's rules allow a word on its labels, or takes that back. */

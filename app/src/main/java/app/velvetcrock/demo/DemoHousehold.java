@@ -25,6 +25,7 @@ class DemoHousehold implements ApplicationRunner {
     private final Jars jars;
     private final DemoSeason season;
     private final DemoDevices devices;
+    private final DemoLabels labels;
     private final TransactionTemplate together;
     private final boolean wanted;
 
@@ -34,11 +35,13 @@ class DemoHousehold implements ApplicationRunner {
             DemoSeason season,
             PlatformTransactionManager transactions,
             DemoDevices devices,
+            DemoLabels labels,
             @Value("${crock.demo}") boolean wanted) {
         this.people = people;
         this.jars = jars;
         this.season = season;
         this.devices = devices;
+        this.labels = labels;
         this.together = new TransactionTemplate(transactions);
         this.wanted = wanted;
     }
@@ -55,6 +58,7 @@ class DemoHousehold implements ApplicationRunner {
                     person,
                     () -> together.execute(status -> {
                         season.fill();
+                        labels.stick();
                         return true;
                     }));
         }

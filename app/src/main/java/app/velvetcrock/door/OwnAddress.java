@@ -50,7 +50,7 @@ public class OwnAddress {
     }
 
     /** Tells whether nobody but this machine reaches it, as far as it was told. */
-    boolean isThisMachine() {
+    public boolean isThisMachine() {
         return THIS_MACHINE.contains(String.valueOf(URI.create(base()).getHost()));
     }
 

@@ -1,84 +1,159 @@
 package app.velvetcrock.label;
 
+import app.velvetcrock.core.label.Paper;
+import app.velvetcrock.labelled.LabelLook;
+import app.velvetcrock.labelled.LabelLooks;
+import app.velvetcrock.labelled.Labelling;
+import app.velvetcrock.labelled.OwnPapers;
+import app.velvetcrock.labelled.Printings;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.NotHere;
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.util.LinkedHashMap;
-import java.util.Map;
-import java.util.stream.Collectors;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
+import app.velvetcrock.web.Reply;
+import app.velvetcrock.web.Reply.Done;
+import app.velvetcrock.web.Reply.FormSent;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.util.UriUtils;
+import org.springframework.web.bind.annotation.PostMapping;
 
-/** Labels: what is to be printed, seen as it will be, and as a PDF. The address holds all of it; nothing is written. */
+/** Labels: what is to be printed, seen as it will be. The address holds all of it; what is printed is written down. */
 @Controller
 class LabelController {
 
-    private static final String PLACE = "/labels";
+    static final String PLACE = "/labels";
 
     private final Printing printing;
+    private final Labelling labelling;
+    private final OwnPapers papers;
+    private final LabelLooks looks;
+    private final Printings printings;
+    private final Lines lines;
+    private final Households households;
 
-    LabelController(Printing printing) {
+    LabelController(
+            Printing printing,
+            Labelling labelling,
+            OwnPapers papers,
+            LabelLooks looks,
+            Printings printings,
+            Lines lines,
+            Households households) {
         this.printing = printing;
+        this.labelling = labelling;
+        this.papers = papers;
+        this.looks = looks;
+        this.printings = printings;
+        this.lines = lines;
+        this.households = households;
     }
 
     @GetMapping(PLACE)
     String labels(Queue queue, Model model) {
+        return show(queue, model);
+    }
+
+    private String show(Queue queue, Model model) {
         Printing.Job job = printing.job(queue);
+        Address address = Address.of(queue, job);
         model.addAttribute("queue", queue);
-        model.addAttribute("paper", job.paper());
-        model.addAttribute("papers", LabelsPage.papers());
-        model.addAttribute(
-                "of", job.things().stream().map(thing -> thing.wanted().said()).toList());
-        model.addAttribute(
-                "rows",
-                job.things().stream().map(thing -> LabelsPage.row(thing)).toList());
-        model.addAttribute("cells", LabelsPage.cells(job, address(PLACE, queue, false)));
-        model.addAttribute("placed", LabelsPage.firstSheet(job));
-        model.addAttribute("count", job.placed().size());
-        model.addAttribute(
-                "printWords",
-                "Print %d on %s"
-                        .formatted(job.placed().size(), job.sheets() == 1 ? "one sheet" : job.sheets() + " sheets"));
-        model.addAttribute("begin", job.begin() + 1);
-        model.addAttribute("print", address(PLACE + "/sheet.pdf", queue, true));
+        model.addAttribute("address", address);
+        model.addAttribute("papers", LabelsPage.papers(papers.all()));
+        model.addAttribute("main", job.stacks().get(0).paper().key());
+        model.addAttribute("rows", LabelsPage.rows(job, address));
+        model.addAttribute("sheets", LabelsPage.sheets(job, address));
+        model.addAttribute("count", job.count());
+        model.addAttribute("printWords", LabelsPage.printWords(job));
+        model.addAttribute("offset", LabelsPage.offset(queue.right(job.look()), queue.down(job.look())));
+        model.addAttribute("due", LabelsPage.due(labelling.due(), address, households.current()));
+        model.addAttribute("newest", printings.newest());
         return "label/labels";
     }
 
-    @GetMapping(PLACE + "/sheet.pdf")
-    void print(Queue queue, HttpServletResponse response) throws IOException {
-        Printing.Job job = printing.job(queue);
-        if (job.placed().isEmpty()) {
-            throw new NotHere("anything to print");
+    /** Writes down what is printed, and leads to its sheets. */
+    @PostMapping(PLACE + "/print")
+    String print(Queue queue, @Nullable UUID key, Reply reply) {
+        Fields fields = new Fields(households.current().reader());
+        if (printing.job(queue).count() == 0) {
+            fields.trouble(
+                    "", "There is nothing to print: of what is in the queue nothing fits or may be printed.", "");
         }
-        String title =
-                job.things().stream().map(Printing.Thing::title).distinct().collect(Collectors.joining(", "));
-        response.setContentType(MediaType.APPLICATION_PDF_VALUE);
-        response.setHeader(
-                HttpHeaders.CONTENT_DISPOSITION,
-                ContentDisposition.inline().filename("labels.pdf").build().toString());
-        PdfSheets.write(job, "Labels: " + title, response.getOutputStream());
+        return reply.answer(
+                new FormSent("l-", key == null ? UUID.randomUUID() : key, fields, PLACE),
+                () -> show(queue, reply.model()),
+                () -> {
+                    UUID job = printing.keep(queue).orElseThrow(() -> new NotHere("anything to print"));
+                    remember(queue);
+                    String at = PLACE + "/jobs/" + job;
+                    return new Done(at, "Written down as printed. The sheets are below.", at + "/undo");
+                });
     }
 
-    /** The address of a queue; where it begins is left out for the cells, which say it. */
-    private static String address(String place, Queue queue, boolean withFrom) {
-        Map<String, String> said = new LinkedHashMap<>();
-        said.put("paper", Queue.text(queue.paper()));
-        said.put("from", withFrom ? Queue.text(queue.from()) : "");
-        said.put("right", Queue.text(queue.right()));
-        said.put("down", Queue.text(queue.down()));
-        said.put("title", Queue.text(queue.title()));
-        said.put("words", Queue.text(queue.words()));
-        said.put("sale", Queue.text(queue.sale()));
-        String of = queue.wanted().stream().map(one -> "of=" + one.said()).collect(Collectors.joining("&"));
-        return said.entrySet().stream()
-                .filter(one -> !one.getValue().isEmpty())
-                .map(one -> "&%s=%s".formatted(one.getKey(), UriUtils.encode(one.getValue(), StandardCharsets.UTF_8)))
-                .collect(Collectors.joining("", place + "?" + (of.isEmpty() ? "of=" : of), ""));
+    /** The paper and the printer's place are the next time what they were. */
+    private void remember(Queue queue) {
+        LabelLook look = looks.look();
+        String paper = Queue.text(queue.paper());
+        LabelLook now = new LabelLook(
+                look.frame(),
+                look.mark(),
+                look.picture(),
+                look.line(),
+                look.region(),
+                look.smallestForSale(),
+                queue.right(look),
+                queue.down(look),
+                papers.all().stream()
+                        .map(Paper::key)
+                        .filter(paper::equals)
+                        .findFirst()
+                        .or(look::paper));
+        if (!now.equals(look)) {
+            looks.keep(now);
+        }
+    }
+
+    /** What is to be written by hand, in huge letters. */
+    @GetMapping(PLACE + "/by-hand")
+    String byHand(Queue queue, Model model) {
+        List<Queue.Wanted> wanted = queue.wanted();
+        if (wanted.isEmpty()) {
+            throw new NotHere("anything to label");
+        }
+        Lines.Said said = lines.of(wanted.get(0), looks.look(), "");
+        model.addAttribute("title", said.title());
+        model.addAttribute("short", LabelsPage.byHand(said));
+        model.addAttribute("of", wanted.get(0).said());
+        return "label/by-hand";
+    }
+
+    @PostMapping(PLACE + "/by-hand")
+    String labelled(Queue queue, @Nullable UUID key, Reply reply) {
+        List<Queue.Wanted> wanted = queue.wanted();
+        if (wanted.isEmpty()) {
+            throw new NotHere("anything to label");
+        }
+        String name = lines.of(wanted.get(0), looks.look(), "").title();
+        return reply.answer(
+                new FormSent(
+                        "h-",
+                        key == null ? UUID.randomUUID() : key,
+                        new Fields(households.current().reader()),
+                        PLACE),
+                () -> byHand(queue, reply.model()),
+                () -> {
+                    UUID job = printing.byHand(wanted.get(0));
+                    return new Done(
+                            PLACE,
+                            "%s is labelled by hand.".formatted(name),
+                            PLACE + "/jobs/%s/undo?to=labels".formatted(job));
+                });
+    }
+
+    static Optional<String> one(@Nullable String said) {
+        return Optional.ofNullable(said).map(String::strip).filter(word -> !word.isEmpty());
     }
 }

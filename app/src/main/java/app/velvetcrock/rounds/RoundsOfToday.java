@@ -10,10 +10,12 @@ import java.util.stream.Stream;
  *
  * @param wrong what is wrong and not answered yet, before all else
  * @param asked what a finding asks of somebody: to tell whom a thing went to, to smell a bottle
+ * @param toLabel what wants a label, in words; empty where nothing does
  * @param untilNow late rows, then today's up to now
  * @param afterNow today's rows still to come, then the days ahead
  */
-public record RoundsOfToday(List<Told> wrong, List<Asked> asked, List<Row> untilNow, List<Row> afterNow) {
+public record RoundsOfToday(
+        List<Told> wrong, List<Asked> asked, String toLabel, List<Row> untilNow, List<Row> afterNow) {
 
     /** More than these are folded away. */
     private static final int SHOWN = 40;

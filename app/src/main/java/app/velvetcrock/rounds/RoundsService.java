@@ -12,6 +12,7 @@ import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.rounds.AfterStraining;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.labelled.Labelling;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Oils;
@@ -26,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.StringJoiner;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -56,15 +58,26 @@ public class RoundsService {
             TaskKind.FRIDGE_OUT,
             TaskKind.SPIRIT_GONE);
 
+    private static final int LABELS_NAMED = 3;
+
     private final Batches batches;
     private final Oils oils;
     private final Conditions conditions;
     private final Households households;
     private final PanTasks pan;
+    private final Labelling labelling;
     private final Clock clock;
 
-    RoundsService(Batches batches, Oils oils, Conditions conditions, Households households, PanTasks pan, Clock clock) {
+    RoundsService(
+            Batches batches,
+            Oils oils,
+            Conditions conditions,
+            Households households,
+            PanTasks pan,
+            Labelling labelling,
+            Clock clock) {
         this.pan = pan;
+        this.labelling = labelling;
         this.batches = batches;
         this.oils = oils;
         this.conditions = conditions;
@@ -78,8 +91,13 @@ public class RoundsService {
      * @param standing what stands in a vessel
      * @param strained what is strained, not used up, and asks for something about now
      * @param firstToEnd of each of those the oil that ends first
+     * @param left every oil that is not used up
      */
-    public record Gathered(List<BatchSheet> standing, List<BatchSheet> strained, Map<UUID, Stock.OfOil> firstToEnd) {}
+    public record Gathered(
+            List<BatchSheet> standing,
+            List<BatchSheet> strained,
+            Map<UUID, Stock.OfOil> firstToEnd,
+            List<Stock.OfOil> left) {}
 
     /** Reads all of it together. */
     @Transactional(readOnly = true)
@@ -88,7 +106,8 @@ public class RoundsService {
         LocalDate today = households.current().dayOf(clock.instant());
         Set<UUID> open = Set.copyOf(batches.settlingOrEnded(today.minusDays(1)));
         HeldBack held = HeldBack.from(Held.USE, conditions.open());
-        oils.left().stream()
+        List<Stock.OfOil> left = oils.left();
+        left.stream()
                 .filter(oil -> held.isFree(oil.batch(), oil.id()))
                 .filter(oil -> open.contains(oil.batch()) || oil.useBy().isBefore(today.plusDays(DAYS_OF_ENDING)))
                 .forEach(oil -> first.putIfAbsent(oil.batch(), oil));
@@ -99,7 +118,8 @@ public class RoundsService {
                 Objects.requireNonNull(all.get(false)).stream()
                         .filter(sheet -> first.containsKey(sheet.id()))
                         .toList(),
-                first);
+                first,
+                left);
     }
 
     /** The strip for now. */
@@ -130,8 +150,23 @@ public class RoundsService {
         return new RoundsOfToday(
                 conditions.open(),
                 conditions.asked(),
+                toLabel(labelling.due(gathered.standing(), gathered.left())),
                 rows.stream().filter(row -> !isAhead(row)).toList(),
                 rows.stream().filter(RoundsService::isAhead).toList());
+    }
+
+    /** "To label: Nettle, Yarrow oil and 2 more", and of what bears a label that is no longer true why. */
+    private static String toLabel(List<Labelling.Due> due) {
+        if (due.isEmpty()) {
+            return "";
+        }
+        StringJoiner names = new StringJoiner(", ");
+        due.stream()
+                .limit(LABELS_NAMED)
+                .map(one -> one.old().isEmpty() ? one.name() : "! " + one.name() + " anew")
+                .forEach(names::add);
+        return "To label: %s%s"
+                .formatted(names, due.size() > LABELS_NAMED ? " and %d more".formatted(due.size() - LABELS_NAMED) : "");
     }
 
     private static boolean isAhead(Row row) {

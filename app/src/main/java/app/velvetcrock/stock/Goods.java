@@ -16,7 +16,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -120,6 +122,15 @@ public class Goods {
                 .map(Goods::good)
                 .sorted(Comparator.comparing(Stock.OfGood::useBy).thenComparing(Stock.OfGood::id))
                 .toList();
+    }
+
+    /** Which oils and made things were written down since then and are not used up. */
+    @Transactional(readOnly = true)
+    public Set<UUID> madeSince(Instant since) {
+        return lots.inStock(List.of(LotKind.MADE, LotKind.INFUSED_OIL)).stream()
+                .filter(lot -> !lot.createdAt.isBefore(since))
+                .map(lot -> lot.id)
+                .collect(Collectors.toSet());
     }
 
     @Transactional(readOnly = true)

@@ -33,11 +33,14 @@ class DemoHouseholdTest {
     DemoDevices devices;
 
     @Autowired
+    DemoLabels labels;
+
+    @Autowired
     PlatformTransactionManager transactions;
 
     @Test
     void loadsOnceAndShowsEveryKindOfJar() {
-        DemoHousehold demo = new DemoHousehold(people, jars, season, transactions, devices, true);
+        DemoHousehold demo = new DemoHousehold(people, jars, season, transactions, devices, labels, true);
         demo.run(new DefaultApplicationArguments());
         demo.run(new DefaultApplicationArguments());
 

@@ -518,7 +518,8 @@ class PanHttpTest {
         String making = begin(salve("&much=3"), Map.of("when", "2026-11-24T08:10", "name", "Healing salve"));
         does(making, "/pour", "08:59", "into", option("into", "Round tin"), "count", "3");
         String good = tove.get("/cupboard").page().select("a.goods").first().attr("href");
-        Document label = tove.get(good + "/label?words=for+eczema,+not+a+cure").page();
+        Document label = tove.submit(good + "/label", "#words-on-it", Map.of("words", "for eczema, not a cure"))
+                .page();
         assertThat(label.select(".ink-label").text())
                 .contains("Ingredients: Brassica campestris seed oil (cold-pressed rapeseed), Cera alba (beeswax)")
                 .contains("Contains: bee products", "for eczema, not a cure");
@@ -533,14 +534,18 @@ class PanHttpTest {
         assertThat(label.select(".labels").hasClass("never-true"))
                 .as("nor by any other way of printing")
                 .isTrue();
-        Document plain =
-                tove.get(good + "/label?title=Hand+salve&words=for+dry+hands").page();
+        Document plain = tove.submit(
+                        good + "/label", "#words-on-it", Map.of("title", "Hand salve", "words", "for dry hands"))
+                .page();
         assertThat(plain.select("[data-print]")).hasSize(1);
         assertThat(plain.select(".ink-label h2").text()).isEqualTo("Hand salve");
         assertThat(plain.select("#claims")).isEmpty();
         tove.post(good + "/words", Map.of("stem", "eczema"));
         tove.post(good + "/words", Map.of("stem", "heal"));
-        assertThat(tove.get(good + "/label?words=for+eczema,+not+a+cure")
+        assertThat(tove.submit(
+                                good + "/label",
+                                "#words-on-it",
+                                Map.of("title", "Healing salve", "words", "for eczema, not a cure"))
                         .page()
                         .select("#claims li b")
                         .eachText())

@@ -37,7 +37,8 @@ class BodyFilter extends OncePerRequestFilter {
     private static final int MOST_UPLOADED = 262_144;
 
     private static final String SESSION = "CROCK";
-    private static final List<String> UPLOADS = List.of("/bench/recipes/import", "/settings/probes/file");
+    private static final List<String> UPLOADS =
+            List.of("/bench/recipes/import", "/settings/probes/file", "/labels/look/picture");
 
     /** Of people who are not signed in, as far as anybody can tell who has not asked; five seconds in all. */
     private final Unfinished unsigned = new Unfinished(8, 40, Duration.ofSeconds(4));

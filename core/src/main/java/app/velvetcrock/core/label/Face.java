@@ -21,6 +21,9 @@ public enum Face {
     /** Height of a small x, of an em. */
     public static final double X_HEIGHT = 0.496;
 
+    /** Height of a figure, of an em. */
+    public static final double FIGURE_HEIGHT = 0.668;
+
     /** From the baseline to the top of what is highest, and to the bottom of what is lowest, of an em. */
     public static final double ASCENT = 0.79;
 

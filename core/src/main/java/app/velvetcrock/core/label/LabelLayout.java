@@ -1,17 +1,21 @@
 package app.velvetcrock.core.label;
 
+import app.velvetcrock.core.label.Flow.Sign;
+import app.velvetcrock.core.label.Flow.Word;
 import app.velvetcrock.core.label.LabelLine.Role;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
  * Lays out what a label says (craft: what a label says): as large as fits, no smaller than its smallest x-height; what does not fit then
- * goes to a second label, which begins with the name. What is wrong with it, its name and its cautions are on the first.
+ * goes to a second label, which begins with the name. What is wrong with it, its name and its cautions are on the first. The household's
+ * mark gives way to words, then the code does; neither ever covers any.
  */
 public final class LabelLayout {
 
@@ -28,7 +32,8 @@ public final class LabelLayout {
 
     private static final double MARGIN_SHARE = 0.06;
 
-    private static final double LEADING = 1.18;
+    /** [E] A line around it stands so far from the edge, a second one within the first, mm. */
+    private static final double FRAME = 0.8;
 
     /** How much larger the name is than the rest, where there is room for it. */
     private static final List<Double> HEADS = List.of(1.5, 1.25, 1.05);
@@ -50,7 +55,17 @@ public final class LabelLayout {
             Role.WHO,
             Role.MORE);
 
-    private LabelLayout() {}
+    private final Paper.Size size;
+    private final double smallest;
+    private final Decor decor;
+    private final Optional<Code> code;
+
+    private LabelLayout(Paper.Size size, double smallest, Decor decor, Optional<Code> code) {
+        this.size = size;
+        this.smallest = smallest;
+        this.decor = decor;
+        this.code = code;
+    }
 
     /**
      * The labels it takes, mostly one.
@@ -68,30 +83,52 @@ public final class LabelLayout {
         public boolean isPossible() {
             return !labels.isEmpty();
         }
+
+        /** Tells whether its code stands on it. */
+        public boolean hasCode() {
+            return labels.stream().anyMatch(label -> label.code().isPresent());
+        }
     }
 
     /** Lays the lines out, in their order, on labels of a size. */
     public static Result of(List<LabelLine> lines, Paper.Size size, double smallest) {
+        return of(lines, size, smallest, Decor.NONE, Optional.empty());
+    }
+
+    /** The same with what is beside the words: of those on the fewest labels the one with the most on it. */
+    public static Result of(List<LabelLine> lines, Paper.Size size, double smallest, Decor decor, Optional<Code> code) {
+        return Stream.of(
+                        new LabelLayout(size, smallest, decor, code),
+                        new LabelLayout(size, smallest, decor.bare(), code),
+                        new LabelLayout(size, smallest, decor, Optional.empty()),
+                        new LabelLayout(size, smallest, decor.bare(), Optional.empty()))
+                .map(one -> one.result(lines))
+                .min(Comparator.comparingInt(
+                        result -> result.isPossible() ? result.labels().size() : Integer.MAX_VALUE))
+                .orElseThrow();
+    }
+
+    private Result result(List<LabelLine> lines) {
         List<LabelLine> said =
                 lines.stream().filter(line -> !line.text().isBlank()).toList();
         List<Laid> labels = new ArrayList<>();
         List<Measured> rest = said.stream().map(Measured::of).toList();
         Set<Role> needed = EnumSet.of(Role.ALARM, Role.TITLE, Role.CAUTIONS);
         while (!rest.isEmpty()) {
+            boolean first = labels.isEmpty();
             List<Measured> on = new ArrayList<>(rest);
-            Letters em = largest(on, size, smallest);
+            Letters em = largest(on, first);
             while (em.em() == 0 && on.size() > 1) {
                 on.remove(lightest(on));
-                em = largest(on, size, smallest);
+                em = largest(on, first);
             }
-            boolean first = labels.isEmpty();
             List<Measured> left = new ArrayList<>(rest);
             left.removeAll(on);
             boolean whole = em.em() > 0 && (!first || left.stream().noneMatch(line -> needed.contains(line.role())));
             if (!whole || on.stream().allMatch(line -> line.role() == Role.TITLE) && !left.isEmpty()) {
                 return new Result(List.of(), lacks(said));
             }
-            labels.add(laid(on, size, em));
+            labels.add(laid(on, em, first));
             rest = left.isEmpty()
                     ? List.of()
                     : Stream.concat(
@@ -114,39 +151,72 @@ public final class LabelLayout {
     /** How large its letters are, and how much larger its name is. */
     private record Letters(double em, double head) {
 
-        double of(Role role) {
-            return em * (role == Role.TITLE ? head : role.size());
+        double of(LabelLine line) {
+            double letter = em * (line.role() == Role.TITLE ? head : line.role().size());
+            return Math.max(letter, line.figures() / Face.FIGURE_HEIGHT);
         }
     }
 
     /** The largest letters at which all of it stands on one, the name less large where it must; nought where it does not at all. */
-    private static Letters largest(List<Measured> lines, Paper.Size size, double smallest) {
+    private Letters largest(List<Measured> lines, boolean first) {
+        Flow.Room room = room(first);
         return HEADS.stream()
-                .map(head -> new Letters(largest(lines, size, smallest, head), head))
+                .map(head -> new Letters(largest(lines, room, head), head))
                 .filter(letters -> letters.em() > 0)
                 .findFirst()
                 .orElse(new Letters(0, 1));
     }
 
-    private static double largest(List<Measured> lines, Paper.Size size, double smallest, double head) {
+    private double largest(List<Measured> lines, Flow.Room room, double head) {
         double least = smallest / Face.X_HEIGHT;
         for (double em = LARGEST / Face.X_HEIGHT; em > least; em -= STEP) {
-            if (height(lines, size, new Letters(em, head)) <= size.height() - 2 * margin(size)) {
+            if (stands(lines, room, new Letters(em, head))) {
                 return em;
             }
         }
-        return height(lines, size, new Letters(least, head)) <= size.height() - 2 * margin(size) ? least : 0;
+        return stands(lines, room, new Letters(least, head)) ? least : 0;
     }
 
-    private static double margin(Paper.Size size) {
-        return Math.min(MARGIN, MARGIN_SHARE * Math.min(size.width(), size.height()));
+    private static boolean stands(List<Measured> lines, Flow.Room room, Letters letters) {
+        Flow flow = new Flow(room, null);
+        for (Measured line : lines) {
+            flow.add(line.words(), letters.of(line.line()));
+            if (flow.y() > room.bottom()) {
+                return false;
+            }
+        }
+        return true;
     }
 
-    private static double height(List<Measured> lines, Paper.Size size, Letters letters) {
-        return lines.stream()
-                .mapToDouble(
-                        line -> wrapped(line, size, letters.of(line.role())).size() * letters.of(line.role()) * LEADING)
-                .sum();
+    private double margin() {
+        return Math.min(MARGIN, MARGIN_SHARE * Math.min(size.width(), size.height()))
+                + FRAME * decor.frame().lines();
+    }
+
+    /** Where words may stand: beside the mark, and on the first beside the code with its white. */
+    private Flow.Room room(boolean first) {
+        List<Laid.Box> taken = new ArrayList<>();
+        badge().ifPresent(badge -> taken.add(badge.at()));
+        if (first) {
+            code.ifPresent(one -> taken.add(white(one)));
+        }
+        return new Flow.Room(size, margin(), taken);
+    }
+
+    /** The corner of a code: it and what stays white around it, which may reach the edge, or the line around. */
+    private Laid.Box white(Code one) {
+        double side = one.module(size) * (one.modules() + 2 * Code.QUIET);
+        double edge = FRAME * decor.frame().lines() * 1.1;
+        return new Laid.Box(size.width() - edge - side, size.height() - edge - side, side, side);
+    }
+
+    private Optional<Laid.Badge> badge() {
+        double wide = decor.badgeWidth(size);
+        return decor.hasBadge()
+                ? Optional.of(new Laid.Badge(
+                        new Laid.Box(size.width() - margin() - wide, margin(), wide, Decor.badgeHeight(size)),
+                        decor.picture().isPresent() ? Optional.empty() : decor.mark()))
+                : Optional.empty();
     }
 
     private static List<String> lacks(List<LabelLine> lines) {
@@ -158,49 +228,51 @@ public final class LabelLayout {
                 .collect(Collectors.toList());
     }
 
-    private static Laid laid(List<Measured> lines, Paper.Size size, Letters letters) {
+    private Laid laid(List<Measured> lines, Letters letters, boolean first) {
         List<Laid.Run> runs = new ArrayList<>();
         List<Laid.Box> boxes = new ArrayList<>();
-        double y = margin(size);
-        for (Measured line : lines) {
-            double letter = letters.of(line.role());
-            for (List<Sign> row : wrapped(line, size, letter)) {
-                y += letter * LEADING;
-                draw(row, margin(size), y - letter * Face.DESCENT, letter, runs, boxes);
-            }
+        List<Flow.Row> rows = new ArrayList<>();
+        Flow flow = new Flow(room(first), rows);
+        lines.forEach(line -> flow.add(line.words(), letters.of(line.line())));
+        for (Flow.Row row : rows) {
+            draw(row, margin(), runs, boxes);
         }
-        return new Laid(size, letters.em(), runs, boxes);
+        for (int i = 1; i <= decor.frame().lines(); i++) {
+            double edge = FRAME * i;
+            boxes.add(new Laid.Box(edge, edge, size.width() - 2 * edge, size.height() - 2 * edge));
+        }
+        return new Laid(
+                size,
+                letters.em(),
+                runs,
+                boxes,
+                badge(),
+                code.filter(one -> first).map(one -> {
+                    Laid.Box white = white(one);
+                    double module = one.module(size);
+                    double quiet = module * Code.QUIET;
+                    double side = module * one.modules();
+                    return new Laid.Square(new Laid.Box(white.x() + quiet, white.y() + quiet, side, side), module, one);
+                }));
     }
 
-    /** A sign in its face. */
-    private record Sign(int code, Face face) {
-
-        double advance() {
-            return face.advance(code);
-        }
-
-        boolean isSpace() {
-            return code == ' ';
-        }
-    }
-
-    private static void draw(
-            List<Sign> row, double left, double y, double letter, List<Laid.Run> runs, List<Laid.Box> boxes) {
+    private static void draw(Flow.Row row, double left, List<Laid.Run> runs, List<Laid.Box> boxes) {
+        double letter = row.letter();
         double x = left;
         StringBuilder text = new StringBuilder();
         List<Double> xs = new ArrayList<>();
         Face face = Face.REGULAR;
-        for (Sign sign : row) {
+        for (Sign sign : row.signs()) {
             boolean lacking = !Face.has(sign.code());
             if ((lacking || sign.face() != face) && !xs.isEmpty()) {
-                runs.add(new Laid.Run(face, letter, y, xs, text.toString()));
+                runs.add(new Laid.Run(face, letter, row.y(), xs, text.toString()));
                 text = new StringBuilder();
                 xs = new ArrayList<>();
             }
             face = sign.face();
             if (lacking) {
                 double height = letter * Face.X_HEIGHT;
-                boxes.add(new Laid.Box(x + letter * 0.06, y - height, letter * (Face.BOX - 0.12), height));
+                boxes.add(new Laid.Box(x + letter * 0.06, row.y() - height, letter * (Face.BOX - 0.12), height));
             } else {
                 text.appendCodePoint(sign.code());
                 xs.add(x);
@@ -208,69 +280,8 @@ public final class LabelLayout {
             x += sign.advance() * letter;
         }
         if (!xs.isEmpty()) {
-            runs.add(new Laid.Run(face, letter, y, xs, text.toString()));
+            runs.add(new Laid.Run(face, letter, row.y(), xs, text.toString()));
         }
-    }
-
-    /** Its rows: broken between words, and a word longer than a row wherever it must; no row ends with a space. */
-    private static List<List<Sign>> wrapped(Measured line, Paper.Size size, double letter) {
-        double most = (size.width() - 2 * margin(size)) / letter;
-        List<List<Sign>> rows = new ArrayList<>();
-        List<Sign> row = new ArrayList<>();
-        double wide = 0;
-        for (Word word : line.words()) {
-            if (!row.isEmpty() && wide + word.width() > most) {
-                rows.add(row);
-                row = new ArrayList<>();
-                wide = 0;
-            }
-            for (Sign sign : word.signs()) {
-                if (!row.isEmpty() && !sign.isSpace() && wide + sign.advance() > most) {
-                    rows.add(row);
-                    row = new ArrayList<>();
-                    wide = 0;
-                }
-                row.add(sign);
-                wide += sign.advance();
-            }
-        }
-        if (!row.isEmpty()) {
-            rows.add(row);
-        }
-        return rows.stream().map(LabelLayout::withoutEnd).toList();
-    }
-
-    private static List<Sign> withoutEnd(List<Sign> row) {
-        int end = row.size();
-        while (end > 1 && row.get(end - 1).isSpace()) {
-            end--;
-        }
-        return row.subList(0, end);
-    }
-
-    /** How many rows it takes, without making them. */
-    private static int rows(Measured line, Paper.Size size, double letter) {
-        double most = (size.width() - 2 * margin(size)) / letter;
-        int rows = 1;
-        double wide = 0;
-        for (Word word : line.words()) {
-            if (wide > 0 && wide + word.width() > most) {
-                rows++;
-                wide = 0;
-            }
-            if (word.width() <= most) {
-                wide += word.whole();
-                continue;
-            }
-            for (Sign sign : word.signs()) {
-                if (wide > 0 && !sign.isSpace() && wide + sign.advance() > most) {
-                    rows++;
-                    wide = 0;
-                }
-                wide += sign.advance();
-            }
-        }
-        return rows;
     }
 
     /** A line with its words measured once. */
@@ -283,19 +294,6 @@ public final class LabelLayout {
 
         Role role() {
             return line.role();
-        }
-    }
-
-    /** A word with the space behind it: how wide it is without that, and with it, of an em. */
-    private record Word(List<Sign> signs, double width, double whole) {
-
-        static Word of(List<Sign> signs) {
-            double whole = signs.stream().mapToDouble(Sign::advance).sum();
-            double space = signs.stream()
-                    .filter(Sign::isSpace)
-                    .mapToDouble(Sign::advance)
-                    .sum();
-            return new Word(signs, whole - space, whole);
         }
     }
 

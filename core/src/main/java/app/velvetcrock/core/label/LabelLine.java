@@ -4,8 +4,9 @@ package app.velvetcrock.core.label;
  * A line a label says.
  *
  * @param strong how much of its beginning stands out, in signs; none for nothing
+ * @param figures how high its figures are at least, mm; none where no rule says it
  */
-public record LabelLine(Role role, String text, int strong) {
+public record LabelLine(Role role, String text, int strong, double figures) {
 
     /** What a line is for; where not all of it fits, what is told last goes to the slip first, and what must stay never goes. */
     public enum Role {
@@ -50,11 +51,16 @@ public record LabelLine(Role role, String text, int strong) {
     }
 
     public static LabelLine of(Role role, String text) {
-        return new LabelLine(role, text, role.strong ? text.length() : 0);
+        return new LabelLine(role, text, role.strong ? text.length() : 0, 0);
     }
 
     /** The same with its first signs standing out. */
     public static LabelLine strong(Role role, String first, String then) {
-        return new LabelLine(role, first + then, first.length());
+        return new LabelLine(role, first + then, first.length(), 0);
+    }
+
+    /** The same with its figures so high at least, mm. */
+    public LabelLine figures(double millimetres) {
+        return new LabelLine(role, text, strong, millimetres);
     }
 }

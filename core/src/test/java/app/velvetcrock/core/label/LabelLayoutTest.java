@@ -1,12 +1,16 @@
 package app.velvetcrock.core.label;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.velvetcrock.core.Cases;
 import app.velvetcrock.core.label.LabelLine.Role;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -181,5 +185,139 @@ class LabelLayoutTest {
             words.append(' ').append("abcdefghijklmnop", 0, 1 + random.nextInt(15));
         }
         return words.toString();
+    }
+
+    private static Code code(int modules) {
+        BitSet dark = new BitSet();
+        dark.set(0, modules * modules, true);
+        return new Code(modules, dark);
+    }
+
+    /** Neither the code with its white nor the mark ever covers a word; a module is never too narrow; neither costs a label. */
+    @Test
+    void theCodeAndTheMarkGiveWayToWords() {
+        Random random = new Random(20);
+        int codes = 0;
+        int badges = 0;
+        for (int i = 0; i < Cases.of(80); i++) {
+            List<LabelLine> lines = new ArrayList<>(List.of(LabelLine.of(Role.TITLE, words(random, "T" + i))));
+            for (int j = random.nextInt(9); j > 0; j--) {
+                lines.add(LabelLine.of(Role.OF, words(random, "o" + j)));
+            }
+            lines.add(LabelLine.of(Role.CAUTIONS, "Patch test."));
+            Paper.Size size = new Paper.Size(30 + random.nextInt(80), 18 + random.nextInt(60));
+            Decor decor = new Decor(
+                    Decor.Frame.values()[random.nextInt(3)],
+                    Optional.of(Mark.values()[random.nextInt(Mark.values().length)]),
+                    random.nextBoolean() ? Optional.of(0.5 + random.nextDouble() * 3) : Optional.empty());
+            Code code = code(25 + 4 * random.nextInt(2));
+            LabelLayout.Result result = LabelLayout.of(lines, size, LabelLayout.SMALLEST, decor, Optional.of(code));
+            LabelLayout.Result bare = LabelLayout.of(lines, size, LabelLayout.SMALLEST, decor.bare(), Optional.empty());
+            assertThat(result.isPossible()).isEqualTo(bare.isPossible());
+            assertThat(result.labels().size())
+                    .as("nothing beside the words costs a label")
+                    .isLessThanOrEqualTo(bare.labels().size());
+            for (Laid label : result.labels()) {
+                stands(label);
+                if (label.code().isPresent()) {
+                    Laid.Square square = label.code().orElseThrow();
+                    codes++;
+                    assertThat(square.module()).isGreaterThanOrEqualTo(0.35 - 1e-9);
+                    double quiet = 4 * square.module();
+                    apart(label, square.at().x() - quiet, square.at().y() - quiet, size.height());
+                    assertThat(square.at().x() + square.at().width() + quiet).isLessThanOrEqualTo(size.width() + 1e-9);
+                    assertThat(square.at().y() + square.at().height() + quiet)
+                            .isLessThanOrEqualTo(size.height() + 1e-9);
+                }
+                if (label.badge().isPresent()) {
+                    Laid.Box at = label.badge().orElseThrow().at();
+                    badges++;
+                    apart(label, at.x(), at.y(), at.y() + at.height());
+                }
+            }
+        }
+        assertThat(codes).isGreaterThan(20);
+        assertThat(badges).isGreaterThan(20);
+    }
+
+    /** No sign reaches right of {@code x} between two heights. */
+    private static void apart(Laid label, double x, double from, double to) {
+        for (Laid.Run run : label.runs()) {
+            double top = run.y() - Face.X_HEIGHT * run.size();
+            if (top < to && run.y() > from) {
+                int last = run.text().codePointBefore(run.text().length());
+                assertThat(run.xs().get(run.xs().size() - 1) + run.face().advance(last) * run.size())
+                        .as(run.text())
+                        .isLessThanOrEqualTo(x + 1e-6);
+            }
+        }
+    }
+
+    /** Craft: 2 mm to 50 g, 3 to 200 g, 4 to 1 kg; a line's figures are never lower, whatever room there is. */
+    @Test
+    void figuresOfANetWeightHaveTheirHeight() {
+        assertThat(List.of(50.0, 50.1, 200.0, 201.0, 1000.0, 1200.0))
+                .extracting(grams -> NetWeight.figures(NetWeight.Region.EU_UK, grams))
+                .containsExactly(2.0, 3.0, 3.0, 4.0, 4.0, 6.0);
+        assertThat(NetWeight.figures(NetWeight.Region.ELSEWHERE, 40)).isZero();
+        List<LabelLine> lines = List.of(
+                LabelLine.of(Role.TITLE, "Salve of yarrow"),
+                LabelLine.of(Role.AMOUNT, "Net 51 g").figures(3));
+        for (double scale = 0.7; scale < 1.5; scale += 0.1) {
+            Laid label = LabelLayout.of(
+                            lines, new Paper.Size(63.5 * scale, 33.9 * scale), LabelLayout.SMALLEST_FOR_SALE)
+                    .labels()
+                    .get(0);
+            assertThat(label.runs().get(label.runs().size() - 1).size() * Face.FIGURE_HEIGHT)
+                    .isGreaterThanOrEqualTo(3 - 1e-9);
+        }
+    }
+
+    /** What a label is true by: its name, its day, and what is wrong with it, in whatever order that was found. */
+    @Test
+    void aLabelIsTrueUntilNameDayOrConditionIsAnother() {
+        Truth label = new Truth("Yarrow oil", Optional.of(LocalDate.of(2027, 3, 1)), List.of("OFF", "WATER"));
+        assertThat(label.changed(new Truth("Yarrow oil", label.day(), List.of("WATER", "OFF"))))
+                .isEmpty();
+        assertThat(label.changed(new Truth("Yarrow oil", Optional.empty(), List.of("WATER", "OFF"))))
+                .isEmpty();
+        assertThat(label.changed(new Truth("Yarrow", Optional.of(LocalDate.of(2027, 2, 1)), List.of())))
+                .containsExactly(Truth.What.CONDITION, Truth.What.NAME, Truth.What.DAY);
+    }
+
+    @Test
+    void aPaperIsReadAsItIsSaidAndTellsWhatCannotBe() {
+        for (Paper paper : Paper.COMMON) {
+            assertThat(Paper.read(paper.said())).isEqualTo(paper);
+            assertThat(paper.fault()).as(paper.key()).isEmpty();
+            double half = Math.hypot(paper.inner().width(), paper.inner().height());
+            assertThat(half)
+                    .as("words of a round one stand within it")
+                    .isLessThanOrEqualTo(paper.round() ? paper.label().width() : 1000);
+        }
+        Paper.Size a4 = new Paper.Size(210, 297);
+        assertThat(paper(a4, 60, 30, 4, 8)).contains(Paper.Fault.OVER);
+        assertThat(paper(a4, 7, 30, 4, 8)).contains(Paper.Fault.LABEL);
+        assertThat(paper(a4, 50, 30, 0, 8)).contains(Paper.Fault.COUNT);
+        assertThat(paper(new Paper.Size(400, 297), 50, 30, 2, 8)).contains(Paper.Fault.SHEET);
+        assertThatThrownBy(() -> Paper.read("a;b")).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    private static Optional<Paper.Fault> paper(Paper.Size sheet, double wide, double high, int across, int down) {
+        return new Paper("own", sheet, new Paper.Size(wide, high), across, down, 0, 0, 0, 0, false).fault();
+    }
+
+    /** Every mark lies in its square, and its outline is closed. */
+    @Test
+    void aMarkIsDrawnStrokeByStroke() {
+        for (Mark mark : Mark.values()) {
+            List<Mark.Stroke> strokes = mark.strokes();
+            assertThat(strokes.get(0).kind()).isEqualTo('M');
+            assertThat(strokes.get(strokes.size() - 1).kind()).isEqualTo('Z');
+            assertThat(strokes).allSatisfy(stroke -> {
+                assertThat(stroke.points()).hasSize(stroke.kind() == 'C' ? 6 : stroke.kind() == 'Z' ? 0 : 2);
+                assertThat(stroke.points()).allMatch(at -> at >= 0 && at <= 100);
+            });
+        }
     }
 }

@@ -1,0 +1,95 @@
+package app.velvetcrock.labelled;
+
+import app.velvetcrock.core.label.Decor;
+import app.velvetcrock.core.label.Mark;
+import app.velvetcrock.core.label.NetWeight;
+import app.velvetcrock.stillroom.Current;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps how a household's labels look. */
+@Service
+public class LabelLooks {
+
+    private final JdbcClient sql;
+
+    LabelLooks(JdbcClient sql) {
+        this.sql = sql;
+    }
+
+    /** A picture of the household's own, written anew by us. */
+    public record Picture(byte[] png, int wide, int high) {}
+
+    @Transactional(readOnly = true)
+    public LabelLook look() {
+        return sql.sql(
+                        "select frame, mark, picture_wide, picture_high, own_line, region, smallest_for_sale, offset_right, "
+                                + "offset_down, paper from label_look where stillroom_id = :stillroom")
+                .param("stillroom", Current.stillroom())
+                .query((row, at) -> new LabelLook(
+                        Decor.Frame.valueOf(row.getString("frame")),
+                        Optional.ofNullable(row.getString("mark")).map(Mark::valueOf),
+                        row.getObject("picture_wide") == null
+                                ? Optional.empty()
+                                : Optional.of(row.getDouble("picture_wide") / row.getDouble("picture_high")),
+                        row.getString("own_line"),
+                        NetWeight.Region.valueOf(row.getString("region")),
+                        row.getObject("smallest_for_sale") == null
+                                ? Optional.empty()
+                                : Optional.of(row.getDouble("smallest_for_sale")),
+                        row.getDouble("offset_right"),
+                        row.getDouble("offset_down"),
+                        Optional.ofNullable(row.getString("paper"))))
+                .optional()
+                .orElse(LabelLook.USUAL);
+    }
+
+    /** Keeps all of it but the picture. */
+    @Transactional
+    public void keep(LabelLook look) {
+        sql.sql(
+                        """
+                        insert into label_look (stillroom_id, frame, mark, own_line, region, smallest_for_sale, offset_right,
+                            offset_down, paper)
+                        values (:stillroom, :frame, :mark, :line, :region, :smallest, :right, :down, :paper)
+                        on conflict (stillroom_id) do update set frame = :frame, mark = :mark, own_line = :line,
+                            region = :region, smallest_for_sale = :smallest, offset_right = :right, offset_down = :down,
+                            paper = :paper""")
+                .param("stillroom", Current.stillroom())
+                .param("frame", look.frame().name())
+                .param("mark", look.mark().map(Enum::name).orElse(null))
+                .param("line", look.line())
+                .param("region", look.region().name())
+                .param("smallest", look.smallestForSale().orElse(null))
+                .param("right", look.right())
+                .param("down", look.down())
+                .param("paper", look.paper().orElse(null))
+                .update();
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<byte[]> picture() {
+        List<byte[]> found = sql.sql(
+                        "select picture from label_look where stillroom_id = :stillroom and picture is not null")
+                .param("stillroom", Current.stillroom())
+                .query(byte[].class)
+                .list();
+        return found.stream().findFirst();
+    }
+
+    /** Puts a picture in the mark's place, or takes it away. */
+    @Transactional
+    public void show(Optional<Picture> picture) {
+        keep(look());
+        sql.sql(
+                        "update label_look set picture = :png, picture_wide = :wide, picture_high = :high where stillroom_id = :stillroom")
+                .param("stillroom", Current.stillroom())
+                .param("png", picture.map(Picture::png).orElse(null))
+                .param("wide", picture.map(Picture::wide).orElse(null))
+                .param("high", picture.map(Picture::high).orElse(null))
+                .update();
+    }
+}
