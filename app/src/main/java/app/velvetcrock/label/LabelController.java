@@ -62,7 +62,7 @@ class LabelController {
         Address address = Address.of(queue, job);
         model.addAttribute("queue", queue);
         model.addAttribute("address", address);
-        model.addAttribute("papers", LabelsPage.papers(papers.all()));
+        model.addAttribute("papers", LabelsPage.papers(job.papers()));
         model.addAttribute("main", job.stacks().get(0).paper().key());
         model.addAttribute("rows", LabelsPage.rows(job, address));
         model.addAttribute("sheets", LabelsPage.sheets(job, address));
@@ -70,8 +70,14 @@ class LabelController {
         model.addAttribute("printWords", LabelsPage.printWords(job));
         model.addAttribute("offset", LabelsPage.offset(queue.right(job.look()), queue.down(job.look())));
         model.addAttribute("due", LabelsPage.due(labelling.due(), address, households.current()));
-        model.addAttribute("newest", printings.newest());
         return "label/labels";
+    }
+
+    /** What was printed lately, each with its code. */
+    @GetMapping(PLACE + "/printed")
+    String printed(Model model) {
+        model.addAttribute("newest", printings.newest());
+        return "label/printed";
     }
 
     /** Writes down what is printed, and leads to its sheets. */

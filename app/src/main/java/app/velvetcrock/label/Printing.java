@@ -71,7 +71,7 @@ public class Printing {
     }
 
     /** All of it, paper by paper. */
-    record Job(List<Stack> stacks, LabelLook look, Optional<byte[]> picture) {
+    record Job(List<Stack> stacks, LabelLook look, List<Paper> papers) {
 
         List<Thing> things() {
             return stacks.stream().flatMap(stack -> stack.things().stream()).toList();
@@ -114,7 +114,7 @@ public class Printing {
                 stacks.add(stack(paper, things, queue.begin(paper.key(), paper.equals(main), paper.on()), queue, look));
             }
         });
-        return new Job(stacks, look, looks.picture());
+        return new Job(stacks, look, all);
     }
 
     /** The paper of a key, else the one of another, else the first. */

@@ -3,7 +3,12 @@ package app.velvetcrock.labelled;
 import app.velvetcrock.core.label.Decor;
 import app.velvetcrock.core.label.Mark;
 import app.velvetcrock.core.label.NetWeight;
+import app.velvetcrock.core.label.Paper;
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.web.PerRequest;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -23,28 +28,49 @@ public class LabelLooks {
     /** A picture of the household's own, written anew by us. */
     public record Picture(byte[] png, int wide, int high) {}
 
+    /** How labels look, and the papers of the household's own, the newest first: read together, since every page wants both. */
+    record Read(LabelLook look, List<Paper> papers) {}
+
     @Transactional(readOnly = true)
     public LabelLook look() {
-        return sql.sql(
-                        "select frame, mark, picture_wide, picture_high, own_line, region, smallest_for_sale, offset_right, "
-                                + "offset_down, paper from label_look where stillroom_id = :stillroom")
+        return read().look();
+    }
+
+    Read read() {
+        return PerRequest.of("label look", Current.person(), () -> sql.sql(
+                        """
+                        select l.*, p.papers from (select 1) one
+                        left join (select frame, mark, picture_wide, picture_high, own_line, region, smallest_for_sale,
+                            offset_right, offset_down, paper from label_look where stillroom_id = :stillroom) l on true
+                        left join (select array_agg(paper order by added_at desc) as papers from label_paper
+                            where stillroom_id = :stillroom and dropped_at is null) p on true""")
                 .param("stillroom", Current.stillroom())
-                .query((row, at) -> new LabelLook(
-                        Decor.Frame.valueOf(row.getString("frame")),
-                        Optional.ofNullable(row.getString("mark")).map(Mark::valueOf),
-                        row.getObject("picture_wide") == null
-                                ? Optional.empty()
-                                : Optional.of(row.getDouble("picture_wide") / row.getDouble("picture_high")),
-                        row.getString("own_line"),
-                        NetWeight.Region.valueOf(row.getString("region")),
-                        row.getObject("smallest_for_sale") == null
-                                ? Optional.empty()
-                                : Optional.of(row.getDouble("smallest_for_sale")),
-                        row.getDouble("offset_right"),
-                        row.getDouble("offset_down"),
-                        Optional.ofNullable(row.getString("paper"))))
-                .optional()
-                .orElse(LabelLook.USUAL);
+                .query((row, at) -> new Read(
+                        row.getString("frame") == null ? LabelLook.USUAL : look(row),
+                        row.getArray("papers") == null
+                                ? List.of()
+                                : Arrays.stream((String[])
+                                                row.getArray("papers").getArray())
+                                        .map(Paper::read)
+                                        .toList()))
+                .single());
+    }
+
+    private static LabelLook look(ResultSet row) throws SQLException {
+        return new LabelLook(
+                Decor.Frame.valueOf(row.getString("frame")),
+                Optional.ofNullable(row.getString("mark")).map(Mark::valueOf),
+                row.getObject("picture_wide") == null
+                        ? Optional.empty()
+                        : Optional.of(row.getDouble("picture_wide") / row.getDouble("picture_high")),
+                row.getString("own_line"),
+                NetWeight.Region.valueOf(row.getString("region")),
+                row.getObject("smallest_for_sale") == null
+                        ? Optional.empty()
+                        : Optional.of(row.getDouble("smallest_for_sale")),
+                row.getDouble("offset_right"),
+                row.getDouble("offset_down"),
+                Optional.ofNullable(row.getString("paper")));
     }
 
     /** Keeps all of it but the picture. */

@@ -21,25 +21,19 @@ public class OwnPapers {
     private static final int MOST = 40;
 
     private final JdbcClient sql;
+    private final LabelLooks looks;
     private final Clock clock;
 
-    OwnPapers(JdbcClient sql, Clock clock) {
+    OwnPapers(JdbcClient sql, LabelLooks looks, Clock clock) {
         this.sql = sql;
+        this.looks = looks;
         this.clock = clock;
     }
 
     /** Those of its own, the newest first. */
     @Transactional(readOnly = true)
     public List<Paper> own() {
-        return sql
-                .sql(
-                        "select paper from label_paper where stillroom_id = :stillroom and dropped_at is null order by added_at desc")
-                .param("stillroom", Current.stillroom())
-                .query(String.class)
-                .list()
-                .stream()
-                .map(Paper::read)
-                .toList();
+        return looks.read().papers();
     }
 
     /** All it can print on, its own first. */

@@ -36,7 +36,7 @@ public class Printings {
     private static final String SIGNS = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789";
 
     private static final int LONG = 8;
-    private static final int NEWEST = 12;
+    private static final int NEWEST = 60;
     private static final int LONGEST_NAME = 400;
     private static final int LONGEST_WRONG = 600;
     private static final String COLUMNS =
