@@ -66,6 +66,10 @@ class ForeignHouseholdTest {
     private String taken;
     private String printing;
     private String code;
+    private String person;
+    private String gifts;
+    private String gift;
+    private String stall;
 
     @BeforeEach
     void twoHouseholds() {
@@ -185,6 +189,15 @@ class ForeignHouseholdTest {
         owner.post("/cupboard/goods/" + good + "/take", Map.of("count", "1", "why", "DISCARDED"));
         Answer printed = owner.post("/labels/print?of=lot." + good + ".2", Map.of());
         printing = printed.path().replace("/labels/jobs/", "");
+        owner.post("/cupboard/people", Map.of("nickname", SECRET));
+        person = owner.get("/cupboard/people").page().select("#people a").attr("href");
+        gifts = owner.post("/cupboard/gifts", Map.of("said", "2 people")).path();
+        gift = owner.get(gifts)
+                .page()
+                .select("form[action$=drop]")
+                .attr("action")
+                .replace("/drop", "");
+        stall = owner.post("/cupboard/stall", Map.of("name", SECRET)).path();
         code = printed.page().select("a[href^=/q/]").text();
         taken = owner.get("/cupboard/goods/" + good)
                 .page()
@@ -349,6 +362,58 @@ class ForeignHouseholdTest {
                         stranger.post("/cupboard/goods/" + good + "/movements/" + taken + "/undo", Map.of())));
     }
 
+    private void putLeaving(Map<String, Consumer<String>> cases) {
+        for (String own : List.of("people", "gifts", "stall", "recall")) {
+            cases.put("GET /cupboard/" + own, route -> showsNothing(stranger.get("/cupboard/" + own)));
+        }
+        for (String own : List.of("people", "gifts", "stall")) {
+            cases.put("POST /cupboard/" + own, route -> showsNothing(stranger.post("/cupboard/" + own, everything())));
+        }
+        cases.put("GET /cupboard/stall/sales.csv", route -> assertThat(
+                        stranger.get("/cupboard/stall/sales.csv").raw().body())
+                .doesNotContain(SECRET));
+        cases.put("GET /cupboard/people/{person}", route -> isNotHere(stranger.get(person)));
+        for (String deed : List.of("", "/drop")) {
+            cases.put(
+                    "POST /cupboard/people/{person}" + deed,
+                    route -> isNotHere(stranger.post(person + deed, everything())));
+        }
+        cases.put("GET /cupboard/gifts/{list}", route -> isNotHere(stranger.get(gifts)));
+        for (String deed : List.of("/of", "/drop")) {
+            cases.put(
+                    "POST /cupboard/gifts/{list}" + deed,
+                    route -> isNotHere(stranger.post(gifts + deed, everything())));
+        }
+        for (String deed : List.of("name", "give", "undo", "drop")) {
+            cases.put(
+                    "POST /cupboard/gifts/{list}/{gift}/" + deed,
+                    route -> isNotHere(stranger.post(gift + "/" + deed, everything())));
+        }
+        for (String page : List.of("", "/sheet")) {
+            cases.put("GET /cupboard/stall/{stall}" + page, route -> isNotHere(stranger.get(stall + page)));
+        }
+        for (String deed : List.of("/bring", "/close", "/reopen")) {
+            cases.put(
+                    "POST /cupboard/stall/{stall}" + deed,
+                    route -> isNotHere(stranger.post(stall + deed, everything())));
+        }
+        cases.put(
+                "POST /cupboard/stall/{stall}/{lot}/out",
+                route -> isNotHere(stranger.post(stall + "/" + good + "/out", everything())));
+        cases.put(
+                "POST /cupboard/stall/{stall}/{lot}/out/{movement}/undo",
+                route -> isNotHere(stranger.post(stall + "/" + good + "/out/" + taken + "/undo", everything())));
+        cases.put(
+                "POST /cupboard/stall/{stall}/refund/{movement}",
+                route -> isNotHere(stranger.post(stall + "/refund/" + taken, everything())));
+        cases.put("GET /cupboard/recall/{lot}", route -> isNotHere(stranger.get("/cupboard/recall/" + herbLot)));
+        for (String deed : List.of("hold", "maker")) {
+            cases.put(
+                    "POST /cupboard/recall/{lot}/" + deed,
+                    route -> isNotHere(stranger.post("/cupboard/recall/" + herbLot + "/" + deed, everything())));
+        }
+    }
+
     private void putLabels(Map<String, Consumer<String>> cases) {
         List<String> theirs =
                 List.of("batch." + batch, "dot." + batch, "sheet." + batch, "lot." + oil, "lot." + good, "lid." + oil);
@@ -391,6 +456,7 @@ class ForeignHouseholdTest {
         cases.put(
                 "GET /labels/ruler.pdf",
                 route -> assertThat(stranger.get("/labels/ruler.pdf").status()).isEqualTo(200));
+        putLeaving(cases);
         cases.put(
                 "POST /cupboard/goods/{lot}/label",
                 route -> isNotHere(stranger.post("/cupboard/goods/" + good + "/label", everything())));

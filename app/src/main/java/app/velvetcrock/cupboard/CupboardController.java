@@ -1,6 +1,5 @@
 package app.velvetcrock.cupboard;
 
-import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.condition.Conditions;
@@ -14,9 +13,10 @@ import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.larder.LotKind;
 import app.velvetcrock.core.larder.Stock;
-import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.parting.Leaving;
+import app.velvetcrock.parting.Parting;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -31,31 +31,27 @@ import app.velvetcrock.web.Reply.FormSent;
 import app.velvetcrock.web.Sent;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 
 /** Cupboard: finished oils, the first to be used first; bottled, drawn from, smelled, thrown out. */
 @Controller
 class CupboardController {
 
     private final Stores stores;
+    private final Parting parting;
+    private final ToWhom toWhom;
     private final Oils oils;
     private final Goods goods;
     private final Batches batches;
@@ -74,7 +70,11 @@ class CupboardController {
             Deeds deeds,
             Conditions conditions,
             Households households,
-            Clock clock) {
+            Clock clock,
+            Parting parting,
+            ToWhom toWhom) {
+        this.parting = parting;
+        this.toWhom = toWhom;
         this.stores = stores;
         this.oils = oils;
         this.goods = goods;
@@ -84,59 +84,6 @@ class CupboardController {
         this.conditions = conditions;
         this.households = households;
         this.clock = clock;
-    }
-
-    /** Shelves longer than this are gone through in parts. */
-    private static final int ON_A_PAGE = 40;
-
-    @GetMapping("/cupboard")
-    String cupboard(
-            @RequestParam(required = false) @Nullable String only,
-            @RequestParam(required = false) @Nullable String from,
-            Model model) {
-        LocalDate today = households.current().dayOf(clock.instant());
-        String name = only == null ? "" : only.strip();
-        List<List<Stock.OfOil>> lines = OilOnShelf.alike(oils.inStock().stream()
-                .filter(oil -> oil.name().toLowerCase(Locale.ROOT).contains(name.toLowerCase(Locale.ROOT)))
-                .toList());
-        // A page begins with the line whose first bottle it names; one that is used up since begins at the front.
-        int begin = Math.max(
-                0,
-                IntStream.range(0, lines.size())
-                        .filter(i -> lines.get(i).get(0).id().toString().equals(from))
-                        .findFirst()
-                        .orElse(0));
-        List<List<Stock.OfOil>> page = lines.subList(begin, Math.min(lines.size(), begin + ON_A_PAGE));
-        List<Stock.OfOil> stock = page.stream().flatMap(List::stream).toList();
-        model.addAttribute("only", name);
-        model.addAttribute("isMore", stores.isMore());
-        model.addAttribute("isFirst", begin == 0);
-        model.addAttribute("rest", lines.size() - begin - page.size());
-        model.addAttribute(
-                "next",
-                begin + ON_A_PAGE < lines.size()
-                        ? lines.get(begin + ON_A_PAGE).get(0).id()
-                        : null);
-        Map<UUID, BatchSheet> byId = batches
-                .among(stock.stream().map(Stock.OfOil::batch).distinct().toList())
-                .stream()
-                .collect(Collectors.toMap(BatchSheet::id, Function.identity()));
-        LocalDate since = begin == 0 ? LocalDate.MIN : lines.get(begin).get(0).useBy();
-        LocalDate until = begin + ON_A_PAGE < lines.size()
-                ? lines.get(begin + ON_A_PAGE).get(0).useBy()
-                : LocalDate.MAX;
-        List<GoodOnShelf> made = goods.inStock().stream()
-                .filter(good -> good.name().toLowerCase(Locale.ROOT).contains(name.toLowerCase(Locale.ROOT)))
-                .filter(good -> !good.useBy().isBefore(since) && good.useBy().isBefore(until))
-                .map(good -> GoodOnShelf.of(good, conditions.open(), today, households.current()))
-                .toList();
-        List<OilOnShelf> shown = OilOnShelf.grouped(stock.stream()
-                .map(oil -> OilOnShelf.of(oil, Objects.requireNonNull(byId.get(oil.batch())), today))
-                .toList());
-        model.addAttribute("goods", made);
-        model.addAttribute("oils", shown);
-        model.addAttribute("boards", CupboardBoards.of(shown, made, today));
-        return "cupboard/cupboard";
     }
 
     @GetMapping("/cupboard/{lot}")
@@ -175,20 +122,38 @@ class CupboardController {
     String draw(@PathVariable UUID lot, OilForm form, Reply reply) {
         Asked asked = asked(lot, "draw", "d-", form);
         Optional<Mass> mass = form.drawn(asked.fields(), oils.find(lot), asked.house());
-        Optional<Held> cause = form.cause(asked.fields());
+        Optional<Taking> why = form.taking(asked.fields());
+        ToWhom.Said said = toWhom.read(asked.fields(), asked.house(), form.who(), form.price(), form.when());
         return does(
                 reply,
                 asked,
-                form.amount(),
-                () -> new Deed.Draw(lot, mass.orElseThrow(), cause.orElseThrow()),
-                movement -> new Done(
-                        "/cupboard/" + lot, "Drawn out.", "/cupboard/%s/movements/%s/undo".formatted(lot, movement)));
+                once -> {
+                    Optional<Leaving.Kind> left = why.flatMap(ToWhom::kind);
+                    UUID movement = left.isPresent()
+                            ? parting.oil(lot, mass.orElseThrow(), left.orElseThrow(), toWhom.terms(said, lot), once)
+                            : deeds.done(
+                                    oils.find(lot).batch(),
+                                    Current.doing(
+                                            new Deed.Draw(
+                                                    lot,
+                                                    mass.orElseThrow(),
+                                                    why.orElseThrow().held()),
+                                            once.key(),
+                                            once.at(),
+                                            once.typed()));
+                    return new Done(
+                            "/cupboard/" + lot,
+                            "Drawn out.",
+                            "/cupboard/%s/movements/%s/undo".formatted(lot, movement));
+                },
+                form.amount());
     }
 
     @PostMapping("/cupboard/{lot}/movements/{movement}/undo")
     String undoDrawing(@PathVariable UUID lot, @PathVariable UUID movement, Reply reply) {
         return reply.tap("/cupboard/" + lot, () -> {
-            oils.takeBackDrawing(lot, movement);
+            oils.find(lot);
+            parting.takeBack(lot, movement);
             return new Done("/cupboard/" + lot, "Taken back. The story keeps both lines.");
         });
     }
@@ -252,6 +217,16 @@ class CupboardController {
 
     private String does(
             Reply reply, Asked asked, @Nullable String typed, Supplier<Deed> deed, Function<UUID, Done> done) {
+        return does(
+                reply,
+                asked,
+                once -> done.apply(deeds.done(
+                        oils.find(asked.lot()).batch(),
+                        Current.doing(deed.get(), once.key(), once.at(), once.typed()))),
+                typed);
+    }
+
+    private String does(Reply reply, Asked asked, Function<Parting.Once, Done> work, @Nullable String typed) {
         OilForm form = asked.form();
         UUID key = form.keyOrNew();
         Instant at = form.when(asked.fields(), asked.house(), clock.instant());
@@ -259,9 +234,7 @@ class CupboardController {
                 new FormSent(asked.prefix(), key, asked.fields(), "/cupboard/" + asked.lot()),
                 () -> page(
                         reply.model(), asked.lot(), new Sent<>(asked.which(), asked.fields(), form, OilForm.empty())),
-                () -> done.apply(deeds.done(
-                        oils.find(asked.lot()).batch(),
-                        Current.doing(deed.get(), key, at, Objects.requireNonNullElse(typed, "")))));
+                () -> work.apply(new Parting.Once(key, at, Objects.requireNonNullElse(typed, ""))));
     }
 
     private String page(Model model, UUID lot, Sent<OilForm> sent) {

@@ -7,6 +7,8 @@ import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.labelled.LotWords;
 import app.velvetcrock.melt.PanDeeds;
+import app.velvetcrock.parting.Leaving;
+import app.velvetcrock.parting.Parting;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -53,6 +55,8 @@ class GoodsController {
     private final CupboardLabels labels;
     private final GoodsCare care;
     private final PanDeeds pan;
+    private final Parting parting;
+    private final ToWhom toWhom;
     private final AllowedWords claims;
     private final LotWords words;
 
@@ -64,6 +68,8 @@ class GoodsController {
             CupboardLabels labels,
             GoodsCare care,
             PanDeeds pan,
+            Parting parting,
+            ToWhom toWhom,
             AllowedWords claims,
             LotWords words,
             Households households,
@@ -71,6 +77,8 @@ class GoodsController {
         this.labels = labels;
         this.care = care;
         this.pan = pan;
+        this.parting = parting;
+        this.toWhom = toWhom;
         this.claims = claims;
         this.words = words;
         this.goods = goods;
@@ -82,9 +90,15 @@ class GoodsController {
     }
 
     /** What was taken out. */
-    record TakeForm(@Nullable UUID key, @Nullable String count, @Nullable String why, @Nullable String when) {
+    record TakeForm(
+            @Nullable UUID key,
+            @Nullable String count,
+            @Nullable String why,
+            @Nullable String when,
+            @Nullable String who,
+            @Nullable String price) {
 
-        static final TakeForm EMPTY = new TakeForm(null, "1", "DRAWN", "");
+        static final TakeForm EMPTY = new TakeForm(null, "1", "DRAWN", "", "", "");
     }
 
     /** A line of its story. */
@@ -163,9 +177,9 @@ class GoodsController {
                                 0.1,
                                 Math.max(0.1, good.mass().grams() * 1.02))
                         .map(mass -> Math.min(good.left(), mass.toMilligrams()));
-        Optional<Cause> why = Cause.DISCARDED.name().equals(form.why())
-                ? Optional.of(Cause.DISCARDED)
-                : fields.oneOf("why", Taking.class, form.why()).map(Taking::cause);
+        boolean discarded = Cause.DISCARDED.name().equals(form.why());
+        Optional<Taking> why = discarded ? Optional.empty() : fields.oneOf("why", Taking.class, form.why());
+        ToWhom.Said said = toWhom.read(fields, house, form.who(), form.price(), form.when());
         Instant at = fields.moment("when", form.when(), house.past(clock.instant()))
                 .map(there -> there.atZone(house.settings().zone()).toInstant())
                 .orElse(clock.instant());
@@ -174,13 +188,22 @@ class GoodsController {
                 new FormSent("g-", key, fields, "/cupboard/goods/" + lot),
                 () -> show(reply.model(), lot, new Sent<>("take", fields, form, TakeForm.EMPTY)),
                 () -> {
-                    UUID movement = goods.draw(lot, amount.orElseThrow(), why.orElseThrow(), at);
+                    Optional<Leaving.Kind> left = why.flatMap(ToWhom::kind);
+                    Cause cause = why.map(Taking::cause).orElse(Cause.DISCARDED);
+                    UUID movement = left.isPresent()
+                            ? parting.good(
+                                    lot,
+                                    amount.orElseThrow(),
+                                    left.orElseThrow(),
+                                    toWhom.terms(said, lot),
+                                    new Parting.Once(key, at, ""))
+                            : goods.draw(lot, amount.orElseThrow(), cause, at);
                     return new Done(
                             "/cupboard/goods/" + lot,
                             "%s: %s."
                                     .formatted(
                                             good.inPieces() ? amount.orElseThrow() + " × " + good.name() : good.name(),
-                                            why.orElseThrow().word()),
+                                            cause.word()),
                             "/cupboard/goods/%s/movements/%s/undo".formatted(lot, movement));
                 });
     }
@@ -188,7 +211,8 @@ class GoodsController {
     @PostMapping("/cupboard/goods/{lot}/movements/{movement}/undo")
     String undo(@PathVariable UUID lot, @PathVariable UUID movement, Reply reply) {
         return reply.tap("/cupboard/goods/" + lot, () -> {
-            goods.takeBackDrawing(lot, movement);
+            goods.find(lot);
+            parting.takeBack(lot, movement);
             return new Done("/cupboard/goods/" + lot, "Taken back. The story keeps both lines.");
         });
     }
@@ -207,7 +231,7 @@ class GoodsController {
             fields.trouble("when", "It is not said how it smells: good or off.", "one of the two buttons");
         }
         UUID once = key == null ? UUID.randomUUID() : key;
-        TakeForm typed = new TakeForm(null, "1", "DRAWN", Objects.requireNonNullElse(when, ""));
+        TakeForm typed = new TakeForm(null, "1", "DRAWN", Objects.requireNonNullElse(when, ""), "", "");
         return reply.answer(
                 new FormSent("s-", once, fields, "/cupboard/goods/" + lot),
                 () -> show(reply.model(), lot, new Sent<>("sniff", fields, typed, TakeForm.EMPTY)),

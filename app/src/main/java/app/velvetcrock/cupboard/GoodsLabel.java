@@ -26,7 +26,7 @@ import org.springframework.stereotype.Component;
 @Component
 class GoodsLabel {
 
-    private static final String INFUSED = "infused:";
+    static final String INFUSED = "infused:";
 
     private final Oils oils;
     private final Batches batches;

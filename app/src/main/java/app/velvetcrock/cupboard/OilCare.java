@@ -166,7 +166,12 @@ class OilCare implements Deeds.Hands {
                     case SELL -> Cause.SOLD;
                     case USE, STRAIN, BOTTLE, DRAW -> Cause.DRAWN;
                 };
-        return oils.draw(doing.deed().lot(), doing.deed().amount(), cause, doing.at());
+        return oils.draw(
+                doing.deed().lot(),
+                doing.deed().amount(),
+                cause,
+                doing.at(),
+                doing.deed().to());
     }
 
     /** What was stirred into a bottle when it was filled. */

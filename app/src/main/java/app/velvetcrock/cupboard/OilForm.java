@@ -8,7 +8,6 @@ import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.KnownDensity;
 import app.velvetcrock.core.larder.Stock;
-import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -35,7 +34,9 @@ record OilForm(
         @Nullable String lesson,
         @Nullable String with,
         @Nullable UUID empties,
-        @Nullable String when) {
+        @Nullable String when,
+        @Nullable String who,
+        @Nullable String price) {
 
     static final int LONGEST_LESSON = 300;
     private static final int MOST_BOTTLES = 200;
@@ -47,7 +48,7 @@ record OilForm(
     }
 
     static OilForm of(@Nullable UUID key, @Nullable String when) {
-        return new OilForm(key, "1", "", "DARK", "COOL_DARK", "", "DRAWN", "", "", "", "NONE", null, when);
+        return new OilForm(key, "1", "", "DARK", "COOL_DARK", "", "DRAWN", "", "", "", "NONE", null, when, "", "");
     }
 
     /** When it was done; now where nothing is said, or nothing that can be read. */
@@ -139,8 +140,8 @@ record OilForm(
                 && house.volume(oil.density().volumeOf(mass)).equals(house.volume(oil.volumeLeft()));
     }
 
-    Optional<Held> cause(Fields fields) {
-        return fields.oneOf("why", Taking.class, why).map(Taking::held);
+    Optional<Taking> taking(Fields fields) {
+        return fields.oneOf("why", Taking.class, why);
     }
 
     Optional<Ruin> ruined(Fields fields) {

@@ -233,7 +233,8 @@ class DemoHands {
         for (int i = 0; i < millilitres.length; i++) {
             Stock.OfOil bottle = bottles.get(i);
             Mass mass = bottle.density().massOf(Volume.ofMillilitres(millilitres[i]));
-            oils.draw(bottle.id(), mass.compareTo(bottle.left()) > 0 ? bottle.left() : mass, cause, clock.instant());
+            oils.draw(
+                    bottle.id(), mass.compareTo(bottle.left()) > 0 ? bottle.left() : mass, cause, clock.instant(), "");
         }
     }
 

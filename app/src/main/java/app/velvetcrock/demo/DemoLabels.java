@@ -13,13 +13,17 @@ class DemoLabels {
 
     private final Labelling labelling;
     private final Printing printing;
+    private final DemoLeaving leaving;
 
-    DemoLabels(Labelling labelling, Printing printing) {
+    DemoLabels(Labelling labelling, Printing printing, DemoLeaving leaving) {
         this.labelling = labelling;
         this.printing = printing;
+        this.leaving = leaving;
     }
 
+    /** And says what it has promised. */
     void stick() {
+        leaving.promise();
         List<Labelling.Due> due = labelling.due();
         printing.print(due.subList(0, Math.max(0, due.size() - UNLABELLED)));
     }

@@ -149,8 +149,14 @@ public class Goods {
     /** Draws some pieces out, or so many milligrams of what is weighed, and tells by which movement. */
     @Transactional
     public UUID draw(UUID id, long amount, Cause cause, Instant at) {
+        return draw(id, amount, cause, at, "");
+    }
+
+    /** The same with to whom, or why, in words. */
+    @Transactional
+    public UUID draw(UUID id, long amount, Cause cause, Instant at, String words) {
         Lot lot = made(lots.lock(id));
-        ledger.change(lot.id, -amount, new Ledger.Why(cause, lot.batchId(), null, at));
+        ledger.change(lot.id, -amount, new Ledger.Why(cause, lot.batchId(), null, at, null, words));
         List<Movement> story = movements.ofLot(id);
         return story.get(story.size() - 1).id;
     }

@@ -96,14 +96,14 @@ public class Oils {
         return lots.saveAndFlush(lot).id;
     }
 
-    /** Draws some out, and tells by which movement, so that it can be taken back. */
+    /** Draws some out, to whom in words, and tells by which movement, so that it can be taken back. */
     @Transactional
-    public UUID draw(UUID id, Mass amount, Cause cause, Instant at) {
+    public UUID draw(UUID id, Mass amount, Cause cause, Instant at, String to) {
         Lot lot = infused(lots.lock(id));
         if (!DRAWINGS.contains(cause)) {
             throw new IllegalArgumentException("drawn for " + cause + "; it is one of " + DRAWINGS);
         }
-        ledger.take(lot.id, amount, new Ledger.Why(cause, lot.batchId(), null, at));
+        ledger.take(lot.id, amount, new Ledger.Why(cause, lot.batchId(), null, at, null, to));
         List<Movement> story = movements.ofLot(id);
         return story.get(story.size() - 1).id;
     }

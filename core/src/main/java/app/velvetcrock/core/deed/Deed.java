@@ -235,8 +235,13 @@ public sealed interface Deed {
         }
     }
 
-    /** Draws some of an oil: to use, to give or to sell. */
-    record Draw(UUID lot, Mass amount, Held what) implements Deed {
+    /** Draws some of an oil: to use, to give or to sell; {@code to} whom, in words, empty where that is not said. */
+    record Draw(UUID lot, Mass amount, Held what, String to) implements Deed {
+
+        public Draw(UUID lot, Mass amount, Held what) {
+            this(lot, amount, what, "");
+        }
+
         @Override
         public <R> R accept(Visitor<R> visitor) {
             return visitor.draw(this);

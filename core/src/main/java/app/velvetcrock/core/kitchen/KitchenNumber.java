@@ -14,7 +14,7 @@ import java.util.Optional;
  * @param values one value, or two when a comma or point before exactly three digits may be either sign
  * @param length how many characters of the text it took
  */
-record KitchenNumber(List<Double> values, int length) {
+public record KitchenNumber(List<Double> values, int length) {
 
     private static final Map<Character, String> VULGAR = Map.ofEntries(
             Map.entry('½', "1/2"),
@@ -104,12 +104,12 @@ record KitchenNumber(List<Double> values, int length) {
 
     private static final Pattern EITHER_SIGN = Pattern.compile("[1-9]\\d{0,2}[.,]\\d{3}");
 
-    KitchenNumber {
+    public KitchenNumber {
         values = List.copyOf(values);
     }
 
     /** Writes ½ as 1/2 with a space before it, and all dashes and spaces plainly. */
-    static String plain(String text) {
+    public static String plain(String text) {
         StringBuilder plain = new StringBuilder();
         for (char c : text.strip().toCharArray()) {
             String fraction = VULGAR.get(c);
@@ -127,7 +127,7 @@ record KitchenNumber(List<Double> values, int length) {
     }
 
     /** Reads a number at the start of {@link #plain} text; absent when there is none. */
-    static Optional<KitchenNumber> startOf(String text) {
+    public static Optional<KitchenNumber> startOf(String text) {
         String lower = text.toLowerCase(java.util.Locale.ROOT);
         Matcher matcher = MIXED.matcher(lower);
         if (matcher.lookingAt()) {

@@ -1,0 +1,52 @@
+package app.velvetcrock.cupboard;
+
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Level;
+import app.velvetcrock.core.parting.Recipient;
+import app.velvetcrock.web.Refused;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Whether something may be given to somebody: one judgement for gifts, for the Cupboard and for labels. */
+@Component
+public class ForHer {
+
+    private final Borne borne;
+    private final Cautions cautions;
+
+    ForHer(Borne borne, Cautions cautions) {
+        this.borne = borne;
+        this.cautions = cautions;
+    }
+
+    /** What speaks against giving it to her, the gravest first. */
+    @Transactional(readOnly = true)
+    public List<Caution> against(Recipient who, UUID lot) {
+        return who.equals(Recipient.ANYBODY) ? List.of() : who.against(borne.of(lot), cautions);
+    }
+
+    /** What is refused her, in words; empty where nothing is. */
+    public static String refusal(List<Caution> against) {
+        return against.stream()
+                .filter(caution -> caution.level() == Level.REFUSE)
+                .map(Caution::head)
+                .distinct()
+                .collect(Collectors.joining(", "));
+    }
+
+    /** Refuses what she must not have; what happened already can be written down. */
+    @Transactional(readOnly = true)
+    public void refuse(Recipient who, String name, UUID lot, boolean happened) {
+        String refusal = happened ? "" : refusal(against(who, lot));
+        if (!refusal.isEmpty()) {
+            throw new Refused(
+                    "who",
+                    "Not for %s: %s.".formatted(name, refusal),
+                    "somebody else; or, where it happened already, when that was");
+        }
+    }
+}

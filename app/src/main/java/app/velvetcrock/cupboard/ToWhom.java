@@ -1,0 +1,54 @@
+package app.velvetcrock.cupboard;
+
+import app.velvetcrock.parting.Leaving;
+import app.velvetcrock.parting.Parting;
+import app.velvetcrock.parting.Person;
+import app.velvetcrock.parting.Persons;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stock.Oils.Taking;
+import app.velvetcrock.web.Fields;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/** To whom something left, and for how much, as the Cupboard's forms ask it; both may be left out. */
+@Component
+class ToWhom {
+
+    private static final int LONGEST = 60;
+
+    private final Persons persons;
+    private final ForHer forHer;
+
+    ToWhom(Persons persons, ForHer forHer) {
+        this.persons = persons;
+        this.forHer = forHer;
+    }
+
+    /** What was read; {@code happened} whether it is told of afterwards. */
+    record Said(Optional<String> who, Optional<Long> price, boolean happened) {}
+
+    Said read(Fields fields, House house, @Nullable String who, @Nullable String price, @Nullable String when) {
+        return new Said(
+                fields.optionalWords("who", who, LONGEST).filter(said -> !said.isBlank()),
+                price == null || price.isBlank() ? Optional.empty() : fields.money("price", price, house.money()),
+                when != null && !when.isBlank());
+    }
+
+    /** How it left, by why it was taken out; absent where it stayed in the house. */
+    static Optional<Leaving.Kind> kind(Taking why) {
+        return switch (why) {
+            case GIVEN -> Optional.of(Leaving.Kind.GIVEN);
+            case SOLD -> Optional.of(Leaving.Kind.SOLD);
+            case DRAWN -> Optional.empty();
+        };
+    }
+
+    /** Whom it goes to is written down where she is not yet; what she must not have is refused. */
+    Parting.Terms terms(Said said, UUID lot) {
+        Optional<Person> person = said.who().map(persons::named);
+        person.ifPresent(one -> forHer.refuse(one.who(), one.nickname(), lot, said.happened()));
+        return new Parting.Terms(person.map(Person::id), said.price(), false, Optional.empty());
+    }
+}

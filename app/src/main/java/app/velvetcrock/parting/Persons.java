@@ -1,0 +1,137 @@
+package app.velvetcrock.parting;
+
+import app.velvetcrock.core.parting.Recipient;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Refused;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Those who get things from the household. */
+@Service
+public class Persons {
+
+    private static final String COLUMNS =
+            "select id, nickname, uses, avoids, note from recipient where stillroom_id = :stillroom ";
+    private static final int MOST = 500;
+
+    private final JdbcClient sql;
+    private final Clock clock;
+
+    Persons(JdbcClient sql, Clock clock) {
+        this.sql = sql;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    public List<Person> all() {
+        return sql.sql(COLUMNS + "and dropped_at is null order by lower(nickname) limit " + MOST)
+                .param("stillroom", Current.stillroom())
+                .query((row, at) -> new Person(
+                        row.getObject(1, UUID.class),
+                        row.getString(2),
+                        Person.read(row.getString(3), row.getString(4)),
+                        row.getString(5)))
+                .list();
+    }
+
+    /** The nicknames of everybody, those too that were dropped since. */
+    @Transactional(readOnly = true)
+    public Map<UUID, String> everybody() {
+        return sql
+                .sql("select id, nickname from recipient where stillroom_id = :stillroom")
+                .param("stillroom", Current.stillroom())
+                .query((row, at) -> Map.entry(row.getObject(1, UUID.class), row.getString(2)))
+                .list()
+                .stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+    }
+
+    /** One of them, also of those that were dropped since. */
+    @Transactional(readOnly = true)
+    public Person find(UUID id) {
+        return sql.sql(COLUMNS + "and id = :id")
+                .param("stillroom", Current.stillroom())
+                .param("id", id)
+                .query((row, at) -> new Person(
+                        row.getObject(1, UUID.class),
+                        row.getString(2),
+                        Person.read(row.getString(3), row.getString(4)),
+                        row.getString(5)))
+                .optional()
+                .orElseThrow(() -> new NotHere("that person"));
+    }
+
+    /** Writes somebody down. */
+    @Transactional
+    public UUID add(String nickname, Recipient who, String note) {
+        UUID id = UUID.randomUUID();
+        try {
+            sql.sql("insert into recipient (stillroom_id, id, nickname, uses, avoids, note, added_at) "
+                            + "values (:stillroom, :id, :nickname, :uses, :avoids, :note, :at)")
+                    .param("stillroom", Current.stillroom())
+                    .param("id", id)
+                    .param("nickname", nickname)
+                    .param("uses", Person.stored(who.uses()))
+                    .param("avoids", Person.stored(who.avoids()))
+                    .param("note", note)
+                    .param("at", Timestamp.from(clock.instant()))
+                    .update();
+        } catch (DuplicateKeyException there) {
+            throw new Refused("nickname", "“%s” is written down already.".formatted(nickname), "another nickname");
+        }
+        return id;
+    }
+
+    /** The one of a nickname; written down, with nothing to be minded, where there is none. */
+    @Transactional
+    public Person named(String nickname) {
+        Optional<Person> there = all().stream()
+                .filter(one -> one.nickname().equalsIgnoreCase(nickname))
+                .findFirst();
+        return there.orElseGet(() -> find(add(nickname, Recipient.ANYBODY, "")));
+    }
+
+    @Transactional
+    public void change(Person person) {
+        find(person.id());
+        try {
+            sql.sql("update recipient set nickname = :nickname, uses = :uses, avoids = :avoids, note = :note "
+                            + "where stillroom_id = :stillroom and id = :id")
+                    .param("stillroom", Current.stillroom())
+                    .param("id", person.id())
+                    .param("nickname", person.nickname())
+                    .param("uses", Person.stored(person.who().uses()))
+                    .param("avoids", Person.stored(person.who().avoids()))
+                    .param("note", person.note())
+                    .update();
+        } catch (DuplicateKeyException there) {
+            throw new Refused(
+                    "nickname", "“%s” is written down already.".formatted(person.nickname()), "another nickname");
+        }
+    }
+
+    /** She is offered no more; what she got stays written. Or she is again. */
+    @Transactional
+    public void drop(UUID id, boolean dropped) {
+        find(id);
+        try {
+            sql.sql("update recipient set dropped_at = :at where stillroom_id = :stillroom and id = :id")
+                    .param("stillroom", Current.stillroom())
+                    .param("id", id)
+                    .param("at", dropped ? Timestamp.from(clock.instant()) : null)
+                    .update();
+        } catch (DuplicateKeyException there) {
+            throw new Refused("Somebody of that nickname was written down since.");
+        }
+    }
+}

@@ -1,0 +1,102 @@
+package app.velvetcrock.core.parting;
+
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Level;
+import app.velvetcrock.core.caution.Use;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * Who gets something: for whom she uses things, and what she must not have.
+ *
+ * @param uses whom it is judged for; nobody named is grown-up skin
+ * @param avoids what she must not have, by key of {@link #AVOIDABLE}
+ */
+public record Recipient(Set<Use> uses, Set<String> avoids) {
+
+    public static final Recipient ANYBODY = new Recipient(Set.of(), Set.of());
+
+    /** What somebody may have to keep away from, as it is said, and the traits that bear it (craft: cautions; labels: allergens). */
+    public static final Map<String, Avoided> AVOIDABLE = avoidable();
+
+    public Recipient {
+        uses = uses.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(uses));
+        avoids = Set.copyOf(avoids);
+    }
+
+    /** What is avoided: in words, by which traits it is known, and by which words of a sentence. */
+    public record Avoided(String word, Set<String> traits, Set<String> said) {}
+
+    private static Map<String, Avoided> avoidable() {
+        Map<String, Avoided> all = new LinkedHashMap<>();
+        all.put("nuts", new Avoided("tree nuts", Set.of("tree-nut"), Set.of("nut", "nuts", "almond", "almonds")));
+        all.put("peanut", new Avoided("peanut", Set.of("peanut"), Set.of("peanut", "peanuts")));
+        all.put("sesame", new Avoided("sesame", Set.of("sesame"), Set.of("sesame")));
+        all.put("soy", new Avoided("soy", Set.of("soy"), Set.of("soy", "soya")));
+        all.put(
+                "gluten",
+                new Avoided("gluten", Set.of("gluten", "gluten-oat"), Set.of("gluten", "wheat", "oat", "oats")));
+        all.put(
+                "bees",
+                new Avoided(
+                        "bee products",
+                        Set.of("beeswax", "honey", "propolis"),
+                        Set.of("bee", "bees", "beeswax", "wax", "honey", "propolis", "vegan")));
+        all.put("wool", new Avoided("wool fat", Set.of("lanolin"), Set.of("lanolin", "wool")));
+        all.put("coconut", new Avoided("coconut", Set.of("coconut"), Set.of("coconut", "coconuts")));
+        all.put(
+                "daisy",
+                new Avoided(
+                        "the daisy family",
+                        Set.of("daisy", "arnica", "elecampane"),
+                        Set.of("daisy", "daisies", "ragweed")));
+        all.put(
+                "salicylate",
+                new Avoided("salicylates", Set.of("salicylate"), Set.of("salicylate", "salicylates", "aspirin")));
+        all.put("resin", new Avoided("resin of conifers", Set.of("conifer"), Set.of("resin", "conifer", "conifers")));
+        all.put(
+                "medicines",
+                new Avoided(
+                        "what acts on medicines",
+                        Set.of("medicines"),
+                        Set.of("medicine", "medicines", "medication", "thinners")));
+        return all;
+    }
+
+    /** What is avoided by a key, in words; the key itself where a newer release wrote it. */
+    public static String word(String key) {
+        Avoided one = AVOIDABLE.get(key);
+        return one == null ? key : one.word();
+    }
+
+    /**
+     * What speaks against giving it to her, the gravest first; the same once.
+     *
+     * @param borne what it bears of the table of who it is for
+     */
+    public List<Caution> against(Set<String> borne, Cautions cautions) {
+        List<Caution> all = new ArrayList<>();
+        for (String key : new TreeSet<>(avoids)) {
+            Avoided one = AVOIDABLE.get(key);
+            if (one != null && one.traits().stream().anyMatch(borne::contains)) {
+                all.add(new Caution(Level.REFUSE, "has " + one.word(), "Not for whoever must not have it.", true));
+            }
+        }
+        Collection<Use> judged = uses.isEmpty() ? List.of(Use.ADULT_SKIN) : uses;
+        judged.stream()
+                .flatMap(use -> cautions.ofTraits(borne, use).stream()
+                        .filter(caution -> caution.level() == Level.REFUSE
+                                || caution.level() == Level.WARN && !uses.isEmpty() && use != Use.ADULT_SKIN))
+                .distinct()
+                .forEach(all::add);
+        return all.stream().sorted(Comparator.comparing(Caution::level)).toList();
+    }
+}
