@@ -438,6 +438,11 @@ class ForeignHouseholdTest {
                 route -> isNotHere(stranger.post("/labels/jobs/" + printing + "/undo", Map.of())));
         cases.put("GET /q/{code}", route -> isNotHere(stranger.get("/q/" + code)));
         cases.put("GET /q", route -> isNotHere(stranger.get("/q?code=" + code)));
+        for (String deed : List.of("", "/allow")) {
+            cases.put(
+                    "POST /labels/words/{lot}" + deed,
+                    route -> isNotHere(stranger.post("/labels/words/" + good + deed, everything())));
+        }
         cases.put("GET /labels/printed", route -> showsNothing(stranger.get("/labels/printed")));
         cases.put("GET /labels/look", route -> showsNothing(stranger.get("/labels/look")));
         cases.put("POST /labels/look", route -> showsNothing(stranger.post("/labels/look", everything())));

@@ -2,6 +2,7 @@ package app.velvetcrock.catalogue;
 
 import app.velvetcrock.core.label.Claims;
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.web.Refused;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.List;
@@ -30,6 +31,12 @@ public class AllowedWords {
         return claims.in(text, Set.of()).isEmpty() ? List.of() : claims.in(text, allowed());
     }
 
+    /** What a product's name claims too much; a plant in it that sounds so is asked about. */
+    @Transactional(readOnly = true)
+    public List<Claims.Claim> ofName(String name) {
+        return claims.inName(name, Set.of()).isEmpty() ? List.of() : claims.inName(name, allowed());
+    }
+
     private Set<String> allowed() {
         return new TreeSet<>(sql.sql("select stem from allowed_word where stillroom_id = :stillroom")
                 .param("stillroom", Current.stillroom())
@@ -40,6 +47,9 @@ public class AllowedWords {
     /** Says that the household's rules allow a word, or that they do not; a claim to heal, cure or treat is never allowed. */
     @Transactional
     public void allow(String stem, boolean allowed) {
+        if (allowed && !claims.isAnswerable(stem)) {
+            throw new Refused("No household's rules allow “%s”: it makes a medicine of it everywhere.".formatted(stem));
+        }
         if (allowed) {
             sql.sql("insert into allowed_word (stillroom_id, stem, allowed_at) values (:stillroom, :stem, :at) "
                             + "on conflict do nothing")

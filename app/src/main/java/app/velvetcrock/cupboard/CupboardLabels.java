@@ -3,10 +3,10 @@ package app.velvetcrock.cupboard;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.catalogue.AllowedWords;
-import app.velvetcrock.core.label.Claims;
 import app.velvetcrock.core.label.NetWeight;
 import app.velvetcrock.core.label.Says;
 import app.velvetcrock.core.larder.Stock;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.labelled.LabelLook;
@@ -23,6 +23,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** What the labels of bottles and made things say, line by line, as their pages say it. */
@@ -94,15 +95,38 @@ public class CupboardLabels {
                         "Made %s, best before %s".formatted(label.made(), house.date(oil.useBy())),
                         keep,
                         label.cautions(),
-                        look.line()),
+                        sale ? look.who(look.line(), true) : look.line()),
                 Truths.of(oil, care.open()),
-                refused(claims.claims(called + ". " + own.words())));
+                claimed(called, own.words()),
+                missing(look, List.of()),
+                held(shown));
     }
 
-    private static String refused(List<Claims.Claim> claims) {
-        return claims.stream().anyMatch(Claims.Claim::never)
-                ? "Not printed with those words: a claim to heal, cure or treat makes a medicine of it everywhere."
-                : "";
+    /** Why an oil is not sold: what is wrong with it, or how it was made. */
+    private static String held(OilOnShelf shown) {
+        return shown.isHeld(Held.SELL)
+                ? "It is kept back, so it is not printed for sale."
+                : shown.batch().plan().mark().isPresent()
+                                || shown.batch().plan().isMoistFood()
+                                || shown.batch().log().isByHand()
+                        ? "It is never sold, so it is not printed for sale: overridden, by the handful, or food for days only."
+                        : "";
+    }
+
+    /** What a label for sale has to say beside what this says. */
+    private static List<String> missing(LabelLook look, List<String> more) {
+        List<String> missing = new ArrayList<>(more);
+        if (look.where().isEmpty()) {
+            missing.add("who made it, and where");
+        }
+        return missing;
+    }
+
+    private List<Saying.Claimed> claimed(String title, String words) {
+        return Stream.concat(
+                        claims.ofName(title).stream().map(claim -> new Saying.Claimed(true, title, claim)),
+                        claims.claims(words).stream().map(claim -> new Saying.Claimed(false, words, claim)))
+                .toList();
     }
 
     /** For the lid of either. */
@@ -116,23 +140,16 @@ public class CupboardLabels {
                 new Says.LidDot(
                         saying.truth().wrong(),
                         saying.says().name(),
-                        saying.truth()
-                                .day()
-                                .map(day -> "till " + house.date(day))
-                                .orElse(""),
+                        saying.truth().day().map(house::date).orElse(""),
                         "batch %d".formatted(number)),
                 saying.truth(),
-                saying.refused());
+                saying.claims(),
+                List.of(),
+                saying.held());
     }
 
     /** A made thing's words: those of its label, and what of them claims too much. */
-    record Worded(GoodOnShelf shelf, GoodOnShelf.Label label, List<Claims.Claim> claims) {
-
-        /** Tells whether it is not printed with them. */
-        boolean isRefused() {
-            return claims.stream().anyMatch(Claims.Claim::never);
-        }
-    }
+    record Worded(GoodOnShelf shelf, GoodOnShelf.Label label, List<Saying.Claimed> claims) {}
 
     Worded worded(UUID lot, String title, String words) {
         House house = households.current();
@@ -154,9 +171,9 @@ public class CupboardLabels {
                         shelf,
                         sheet.number(),
                         sheet.plan(),
-                        ingredients.of(sheet.course()),
+                        new GoodOnShelf.In(ingredients.of(sheet.course()), ingredients.declared(sheet.course())),
                         new GoodOnShelf.Dated(made, house)),
-                claims.claims(called + ". " + words));
+                claimed(called, words));
     }
 
     public boolean isGood(UUID lot) {
@@ -187,10 +204,12 @@ public class CupboardLabels {
                 "Made %s, best before %s".formatted(label.made(), label.till()),
                 label.cautions(),
                 label.batch(),
-                look.who(households.current().settings().name()));
+                look.who(households.current().settings().name(), sale));
         return new Saying(
                 shelf.shape().equals("bar") ? new Says.Bar(made) : new Says.Tin(made),
                 Truths.of(shelf.good(), care.open()),
-                refused(worded.claims()));
+                worded.claims(),
+                missing(look, label.in().isEmpty() ? List.of("its ingredients") : List.of()),
+                wrong.isEmpty() ? "" : "It is kept back, so it is not printed for sale.");
     }
 }

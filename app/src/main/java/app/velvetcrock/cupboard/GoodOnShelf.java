@@ -13,6 +13,8 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -87,16 +89,16 @@ record GoodOnShelf(
             String batch) {
 
         /** {@code called}: what stands at its head. */
-        static Label of(
-                String called, GoodOnShelf shelf, int number, MakingPlan plan, List<Ingredients.One> all, Dated dated) {
+        static Label of(String called, GoodOnShelf shelf, int number, MakingPlan plan, In in, Dated dated) {
             Mass net =
                     shelf.good().inPieces() ? shelf.good().each() : shelf.good().mass();
             return new Label(
                     called,
                     "%s for %s, for skin only"
                             .formatted(plan.made().word(), plan.use().word()),
-                    Ingredients.line(all),
-                    String.join(", ", Ingredients.allergens(all)),
+                    Ingredients.line(in.all()),
+                    Stream.concat(Ingredients.allergens(in.all()).stream(), in.declared().stream())
+                            .collect(Collectors.joining(", ")),
                     NetWeight.of(net),
                     dated.house().date(dated.made()),
                     dated.house().date(shelf.good().useBy()),
@@ -105,6 +107,9 @@ record GoodOnShelf(
                     "Batch %d".formatted(number));
         }
     }
+
+    /** What is in it, and what the makers of that declare. */
+    record In(List<Ingredients.One> all, List<String> declared) {}
 
     /** The day it was made, in a household's words. */
     record Dated(LocalDate made, House house) {}

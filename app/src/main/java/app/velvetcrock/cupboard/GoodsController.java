@@ -121,7 +121,7 @@ class GoodsController {
         model.addAttribute("sheet", sheet);
         model.addAttribute("sent", sent);
         model.addAttribute("conditions", care.conditions(good));
-        model.addAttribute("claims", claims.claims(good.name()));
+        model.addAttribute("claims", claims.ofName(good.name()));
         model.addAttribute("whys", whys());
         model.addAttribute("story", story(stores.story(lot), good, house));
         return "cupboard/good";
@@ -271,7 +271,6 @@ class GoodsController {
                 IntStream.range(0, "each".equals(copies) ? each : 1).boxed().toList());
         model.addAttribute("called", worded.label().title());
         model.addAttribute("claims", worded.claims());
-        model.addAttribute("refused", worded.isRefused());
         model.addAttribute("label", worded.label());
         return "cupboard/good-label";
     }

@@ -13,6 +13,7 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.stock.Oils;
+import app.velvetcrock.stock.kinship.Makers;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -32,13 +33,15 @@ class GoodsLabel {
     private final Batches batches;
     private final Catalogue catalogue;
     private final Materia materia;
+    private final Makers makers;
     private final Inci inci = Inci.shipped();
 
-    GoodsLabel(Oils oils, Batches batches, Catalogue catalogue, Materia materia) {
+    GoodsLabel(Oils oils, Batches batches, Catalogue catalogue, Materia materia, Makers makers) {
         this.oils = oils;
         this.batches = batches;
         this.catalogue = catalogue;
         this.materia = materia;
+        this.makers = makers;
     }
 
     /** The ingredients of a making, as it was made: with what went in since, without what was left out. */
@@ -60,6 +63,12 @@ class GoodsLabel {
                         List.of(),
                         Set.of())));
         return all;
+    }
+
+    /** What the makers of what was stirred in declare: linalool, limonene and the like. */
+    List<String> declared(MakingCourse course) {
+        return makers.declared(
+                course.stirred().stream().flatMap(one -> one.lot().stream()).toList());
     }
 
     private void infused(UUID lot, Mass mass, List<Ingredients.One> all) {

@@ -66,6 +66,7 @@ class LabelController {
         model.addAttribute("main", job.stacks().get(0).paper().key());
         model.addAttribute("rows", LabelsPage.rows(job, address));
         model.addAttribute("sheets", LabelsPage.sheets(job, address));
+        model.addAttribute("sale", queue.wanted().stream().anyMatch(Queue.Wanted::sale));
         model.addAttribute("count", job.count());
         model.addAttribute("printWords", LabelsPage.printWords(job));
         model.addAttribute("offset", LabelsPage.offset(queue.right(job.look()), queue.down(job.look())));
@@ -103,13 +104,7 @@ class LabelController {
     private void remember(Queue queue) {
         LabelLook look = looks.look();
         String paper = Queue.text(queue.paper());
-        LabelLook now = new LabelLook(
-                look.frame(),
-                look.mark(),
-                look.picture(),
-                look.line(),
-                look.region(),
-                look.smallestForSale(),
+        LabelLook now = look.printedOn(
                 queue.right(look),
                 queue.down(look),
                 papers.all().stream()

@@ -1,5 +1,6 @@
 package app.velvetcrock.label;
 
+import app.velvetcrock.core.label.Claims;
 import app.velvetcrock.core.label.Code;
 import app.velvetcrock.core.label.LabelLayout;
 import app.velvetcrock.core.label.LabelLine.Role;
@@ -8,7 +9,9 @@ import app.velvetcrock.core.label.Mark;
 import app.velvetcrock.core.label.Paper;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.labelled.Labelling;
+import app.velvetcrock.labelled.LotWords;
 import app.velvetcrock.labelled.Printed.Kind;
+import app.velvetcrock.labelled.Saying;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
 import java.util.ArrayList;
@@ -74,10 +77,24 @@ final class LabelsPage {
             String mark,
             List<Drawing> drawings,
             @Nullable UUID lot,
+            String own,
+            List<Claimed> claims,
+            String missing,
             String without,
             String byHand,
             String extra,
             String extraWords) {}
+
+    /**
+     * A word that claims too much, where it stands.
+     *
+     * @param before what stands before it, and {@code after} behind
+     * @param stem by which it is answered; empty where it cannot be
+     */
+    record Claimed(String before, String word, String after, String why, String stem, List<Offer> offers) {}
+
+    /** Other words in its place, as both texts then are. */
+    record Offer(String words, String title, String line) {}
 
     /** What wants a label. */
     record Due(String name, String why, String mark, String add, String byHand) {}
@@ -190,16 +207,34 @@ final class LabelsPage {
                 thing.code(),
                 refused ? thing.refused() : fit(result),
                 refused || !result.isPossible() ? "REFUSE" : result.fits() ? "NOTE" : "WARN",
-                refused
-                        ? List.of()
-                        : result.labels().stream().map(LabelsPage::drawing).toList(),
+                result.labels().stream().map(LabelsPage::drawing).toList(),
                 wanted.kind() == Kind.LOT ? wanted.id() : null,
+                thing.words(),
+                thing.saying().claims().stream().map(one -> claimed(one, thing)).toList(),
+                wanted.sale() ? String.join("; ", thing.saying().missing()) : "",
                 address.without(wanted),
                 "%s/by-hand?of=%s.%d".formatted(LabelController.PLACE, bare, wanted.copies()),
                 wanted.kind().isLabel()
                         ? address.with(List.of(new Queue.Wanted(extra, wanted.id(), wanted.copies(), "", false)))
                         : "",
                 wanted.kind() == Kind.BATCH ? "a dot for the lid too" : "dots for the lids too");
+    }
+
+    private static Claimed claimed(Saying.Claimed one, Printing.Thing thing) {
+        Claims.Claim claim = one.claim();
+        LotWords.Own own = new LotWords.Own(thing.saying().says().name(), thing.words());
+        return new Claimed(
+                one.text().substring(0, claim.start()),
+                claim.word(),
+                one.text().substring(claim.end()),
+                claim.why(),
+                claim.never() ? "" : claim.stem(),
+                claim.instead().stream()
+                        .map(other -> {
+                            LotWords.Own anew = one.with(own, other);
+                            return new Offer(other, anew.title(), anew.words());
+                        })
+                        .toList());
     }
 
     private static String what(Queue.Wanted wanted) {

@@ -55,7 +55,7 @@ class Lines {
     }
 
     /** What it says; {@code refused} why it is not printed so, empty where it is. */
-    record Said(String title, Truth truth, List<LabelLine> lines, String refused) {}
+    record Said(String title, Truth truth, List<LabelLine> lines, String refused, Saying saying) {}
 
     /** With its code, by which it is found when it is typed; without one where that is empty. */
     Said of(Queue.Wanted wanted, LabelLook look, String code) {
@@ -64,7 +64,7 @@ class Lines {
         if (!code.isEmpty() && !(saying.says() instanceof Says.LidDot)) {
             lines.add(LabelLine.of(Role.BATCH, "label " + code));
         }
-        return new Said(saying.says().name(), saying.truth(), lines, saying.refused());
+        return new Said(saying.says().name(), saying.truth(), lines, saying.refused(wanted.sale()), saying);
     }
 
     private Saying saying(Queue.Wanted wanted, LabelLook look) {
@@ -121,7 +121,7 @@ class Lines {
                         "%s on %s".formatted(lot.unit().words(lot.left()), house.date(house.dayOf(clock.instant()))),
                         dates.toString(),
                         "",
-                        look.who(house.settings().name())),
+                        look.who(house.settings().name(), false)),
                 Truths.of(lot.id(), lot.name(), lot.bestBefore(), open));
     }
 }

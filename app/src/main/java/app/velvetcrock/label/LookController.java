@@ -36,6 +36,7 @@ class LookController {
     private static final String PAGE = "/labels/look";
     private static final double MOST = LabelLook.FURTHEST;
     private static final int MOST_LINE = 120;
+    private static final int MOST_WHERE = 160;
 
     private final LabelLooks looks;
     private final OwnPapers papers;
@@ -53,6 +54,7 @@ class LookController {
             @Nullable String frame,
             @Nullable String mark,
             @Nullable String line,
+            @Nullable String where,
             @Nullable String region,
             @Nullable String smallest,
             @Nullable String right,
@@ -76,6 +78,7 @@ class LookController {
                 look.frame().name(),
                 look.mark().map(Enum::name).orElse(""),
                 look.line(),
+                look.where(),
                 look.region().name(),
                 look.smallestForSale().map(one -> Decimals.upTo(one, 2)).orElse(""),
                 Decimals.upTo(look.right(), 1),
@@ -123,6 +126,7 @@ class LookController {
                 ? Optional.empty()
                 : fields.oneOf("mark", Mark.class, form.mark());
         Optional<String> line = fields.optionalWords("line", form.line(), MOST_LINE);
+        Optional<String> where = fields.optionalWords("where", form.where(), MOST_WHERE);
         Optional<NetWeight.Region> region = fields.oneOf("region", NetWeight.Region.class, form.region());
         Optional<Double> smallest = LabelController.one(form.smallest()).isEmpty()
                 ? Optional.empty()
@@ -138,6 +142,7 @@ class LookController {
                             mark,
                             before.picture(),
                             line.orElse(""),
+                            where.orElse(""),
                             region.orElseThrow(),
                             smallest,
                             right.orElse(0.0),

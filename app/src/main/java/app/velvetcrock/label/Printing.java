@@ -5,6 +5,7 @@ import app.velvetcrock.core.label.LabelLayout;
 import app.velvetcrock.core.label.LabelLine;
 import app.velvetcrock.core.label.Laid;
 import app.velvetcrock.core.label.Paper;
+import app.velvetcrock.core.label.Says;
 import app.velvetcrock.core.label.Truth;
 import app.velvetcrock.labelled.LabelLook;
 import app.velvetcrock.labelled.LabelLooks;
@@ -12,6 +13,7 @@ import app.velvetcrock.labelled.Labelling;
 import app.velvetcrock.labelled.OwnPapers;
 import app.velvetcrock.labelled.Printed;
 import app.velvetcrock.labelled.Printings;
+import app.velvetcrock.labelled.Saying;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -48,7 +50,18 @@ public class Printing {
             Truth truth,
             List<LabelLine> lines,
             LabelLayout.Result result,
-            String refused) {}
+            String refused,
+            Saying saying) {
+
+        /** The household's own line on it. */
+        String words() {
+            return saying.says() instanceof Says.Bottle bottle
+                    ? bottle.words()
+                    : saying.says() instanceof Says.Tin tin
+                            ? tin.made().words()
+                            : saying.says() instanceof Says.Bar bar ? bar.made().words() : "";
+        }
+    }
 
     /** A label in its place: on which sheet, where on it, mm from its upper left corner; {@code of} which thing, counted. */
     record Placed(int sheet, int at, double x, double y, Laid label, int of) {}
@@ -138,7 +151,8 @@ public class Printing {
                 said.truth(),
                 said.lines(),
                 LabelLayout.of(said.lines(), paper.inner(), look.smallest(wanted.sale()), look.decor(), square),
-                said.refused());
+                said.refused(),
+                said.saying());
     }
 
     private static Stack stack(Paper paper, List<Thing> things, int begin, Queue queue, LabelLook look) {

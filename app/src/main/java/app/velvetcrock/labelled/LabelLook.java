@@ -5,12 +5,14 @@ import app.velvetcrock.core.label.LabelLayout;
 import app.velvetcrock.core.label.Mark;
 import app.velvetcrock.core.label.NetWeight;
 import java.util.Optional;
+import java.util.StringJoiner;
 
 /**
  * How a household's labels look, and where its printer puts them.
  *
  * @param picture whether it has one of its own, and how wide that is to its height
  * @param line of its own, below its name
+ * @param where who made it and where, for what is sold
  * @param region whose rule says how high a net weight's figures are
  * @param smallestForSale smallest x-height for sale, mm, where the household knows its own
  * @param right by how much the printer sits too far left, mm; {@code down} too high
@@ -21,6 +23,7 @@ public record LabelLook(
         Optional<Mark> mark,
         Optional<Double> picture,
         String line,
+        String where,
         NetWeight.Region region,
         Optional<Double> smallestForSale,
         double right,
@@ -34,6 +37,7 @@ public record LabelLook(
             Decor.Frame.NONE,
             Optional.empty(),
             Optional.empty(),
+            "",
             "",
             NetWeight.Region.EU_UK,
             Optional.empty(),
@@ -50,8 +54,21 @@ public record LabelLook(
         return sale ? smallestForSale.orElse(LabelLayout.SMALLEST_FOR_SALE) : LabelLayout.SMALLEST;
     }
 
-    /** The household's name, and its line where it has one. */
-    public String who(String name) {
-        return line.isEmpty() ? name : name + ". " + line;
+    /** The household's name, and its line where it has one; for sale who made it and where. */
+    public String who(String name, boolean sale) {
+        StringJoiner who = new StringJoiner(". ");
+        who.add(name);
+        if (!line.isEmpty()) {
+            who.add(line);
+        }
+        if (sale && !where.isEmpty()) {
+            who.add("Made by " + where);
+        }
+        return who.toString();
+    }
+
+    /** The same with its printer made up for otherwise, and another paper. */
+    public LabelLook printedOn(double further, double lower, Optional<String> on) {
+        return new LabelLook(frame, mark, picture, line, where, region, smallestForSale, further, lower, on);
     }
 }

@@ -40,7 +40,7 @@ public class LabelLooks {
         return PerRequest.of("label look", Current.person(), () -> sql.sql(
                         """
                         select l.*, p.papers from (select 1) one
-                        left join (select frame, mark, picture_wide, picture_high, own_line, region, smallest_for_sale,
+                        left join (select frame, mark, picture_wide, picture_high, own_line, made_where, region, smallest_for_sale,
                             offset_right, offset_down, paper from label_look where stillroom_id = :stillroom) l on true
                         left join (select array_agg(paper order by added_at desc) as papers from label_paper
                             where stillroom_id = :stillroom and dropped_at is null) p on true""")
@@ -64,6 +64,7 @@ public class LabelLooks {
                         ? Optional.empty()
                         : Optional.of(row.getDouble("picture_wide") / row.getDouble("picture_high")),
                 row.getString("own_line"),
+                row.getString("made_where"),
                 NetWeight.Region.valueOf(row.getString("region")),
                 row.getObject("smallest_for_sale") == null
                         ? Optional.empty()
@@ -78,16 +79,17 @@ public class LabelLooks {
     public void keep(LabelLook look) {
         sql.sql(
                         """
-                        insert into label_look (stillroom_id, frame, mark, own_line, region, smallest_for_sale, offset_right,
-                            offset_down, paper)
-                        values (:stillroom, :frame, :mark, :line, :region, :smallest, :right, :down, :paper)
-                        on conflict (stillroom_id) do update set frame = :frame, mark = :mark, own_line = :line,
+                        insert into label_look (stillroom_id, frame, mark, own_line, made_where, region, smallest_for_sale,
+                            offset_right, offset_down, paper)
+                        values (:stillroom, :frame, :mark, :line, :where, :region, :smallest, :right, :down, :paper)
+                        on conflict (stillroom_id) do update set frame = :frame, mark = :mark, own_line = :line, made_where = :where,
                             region = :region, smallest_for_sale = :smallest, offset_right = :right, offset_down = :down,
                             paper = :paper""")
                 .param("stillroom", Current.stillroom())
                 .param("frame", look.frame().name())
                 .param("mark", look.mark().map(Enum::name).orElse(null))
                 .param("line", look.line())
+                .param("where", look.where())
                 .param("region", look.region().name())
                 .param("smallest", look.smallestForSale().orElse(null))
                 .param("right", look.right())

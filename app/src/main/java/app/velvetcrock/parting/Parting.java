@@ -1,5 +1,6 @@
 package app.velvetcrock.parting;
 
+import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.May;
@@ -10,6 +11,7 @@ import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Oils;
+import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Optional;
@@ -27,14 +29,16 @@ public class Parting {
     private final Goods goods;
     private final Oils oils;
     private final Deeds deeds;
+    private final Batches batches;
     private final Leavings leavings;
     private final Persons persons;
     private final Clock clock;
 
-    Parting(Goods goods, Oils oils, Deeds deeds, Leavings leavings, Persons persons, Clock clock) {
+    Parting(Goods goods, Oils oils, Deeds deeds, Batches batches, Leavings leavings, Persons persons, Clock clock) {
         this.goods = goods;
         this.oils = oils;
         this.deeds = deeds;
+        this.batches = batches;
         this.leavings = leavings;
         this.persons = persons;
         this.clock = clock;
@@ -57,8 +61,7 @@ public class Parting {
     @Transactional
     public UUID good(UUID lot, long amount, Leaving.Kind kind, Terms terms, Once once) {
         Stock.OfGood good = goods.find(lot);
-        UUID movement =
-                goods.draw(lot, amount, cause(kind), May.atLatest(once.at(), clock.instant()), words(kind, terms));
+        UUID movement = goods.draw(lot, amount, cause(kind), once.at(), words(kind, terms));
         leavings.keep(leaving(
                 movement, lot, kind, good.inPieces() ? Optional.of((int) amount) : Optional.empty(), terms, once));
         return movement;
@@ -68,6 +71,10 @@ public class Parting {
     @Transactional
     public UUID oil(UUID lot, Mass amount, Leaving.Kind kind, Terms terms, Once once) {
         Stock.OfOil oil = oils.find(lot);
+        if (kind == Leaving.Kind.SOLD
+                && batches.sheet(oil.batch()).plan().mark().isPresent()) {
+            throw new Refused("why", "It was made against the rule of water, so it is never sold.", "another reason");
+        }
         Held what = kind == Leaving.Kind.SOLD ? Held.SELL : kind == Leaving.Kind.GIVEN ? Held.GIVE : Held.DRAW;
         UUID movement = deeds.done(
                 oil.batch(),

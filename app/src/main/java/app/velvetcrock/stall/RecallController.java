@@ -191,17 +191,23 @@ class RecallController {
     /** Its maker, and their number of it. */
     @PostMapping(PLACE + "/{lot}/maker")
     String maker(
-            @PathVariable UUID lot, @Nullable UUID key, @Nullable String name, @Nullable String number, Reply reply) {
+            @PathVariable UUID lot,
+            @Nullable UUID key,
+            @Nullable String name,
+            @Nullable String number,
+            @Nullable String declared,
+            Reply reply) {
         stores.lot(lot);
         Fields fields = new Fields(households.current().reader());
         Optional<String> by = fields.optionalWords("name", name, Makers.LONGEST);
         Optional<String> said = fields.optionalWords("number", number, Makers.LONGEST);
+        Optional<String> allergens = fields.optionalWords("declared", declared, Makers.LONGEST_DECLARED);
         String page = PLACE + "/" + lot;
         return reply.answer(
                 new FormSent("m-", key == null ? UUID.randomUUID() : key, fields, page),
                 () -> show(reply.model(), lot, fields),
                 () -> {
-                    makers.put(lot, new Makers.Maker(by.orElse(""), said.orElse("")));
+                    makers.put(lot, new Makers.Maker(by.orElse(""), said.orElse(""), allergens.orElse("")));
                     return new Done(page, "Kept with it.");
                 });
     }

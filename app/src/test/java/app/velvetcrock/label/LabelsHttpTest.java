@@ -24,6 +24,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -424,5 +425,53 @@ class LabelsHttpTest {
         Mockito.when(address.of("/q/K7MNP2QX")).thenReturn("https://herbs.example.org/q/K7MNP2QX");
         assertThat(new Codes(address).says("K7MNP2QX")).isEqualTo("K7MNP2QX");
         assertThat(new Codes(address).says("K7MNP2QX")).isEqualTo("https://herbs.example.org/q/K7MNP2QX");
+    }
+
+    /** Marked where it stands, changed by one tap, or answered; for sale only then is it printed, and what is missing is said before. */
+    @Test
+    void aBannedWordIsChangedAndPrinted() {
+        tove.submit(batch.replace("batch", "press"), "form[action*=press]", Map.of("out", "200 g"));
+        String bottle = tove.get("/cupboard").page().select("a.bottle").attr("href");
+        String lot = bottle.replace("/cupboard/", "");
+        String queue = "/labels?of=lot." + lot + ".2.sale&paper=a4-2x4";
+        tove.submit(
+                queue,
+                "form.words-on-it",
+                Map.of("title", "Self-heal and nettle oil", "words", "for eczema and sore hands"));
+        Document marked = tove.get(queue).page();
+        assertThat(marked.select("#print")).isEmpty();
+        assertThat(marked.select(".caution.REFUSE").text()).contains("For sale it is not printed");
+        assertThat(marked.select(".claimed mark").eachText()).containsExactly("Self-heal", "eczema", "sore");
+        assertThat(marked.select(".claimed").text()).contains("Prunella vulgaris", "for very dry skin");
+        assertThat(marked.select(".caution").text())
+                .contains("who made it, and where", "safety report, a responsible person and a notification");
+        assertThat(tove.get(queue.replace(".sale", "")).page().select("#print"))
+                .as("for oneself it is printed")
+                .hasSize(1);
+        Element botanical = marked.select(".claimed form:contains(Prunella)").first();
+        tap(botanical);
+        Document second = tove.get(queue).page();
+        assertThat(second.select(".label-read text").text()).contains("Prunella vulgaris and nettle oil");
+        tap(second.select(".claimed form:contains(for very dry skin)").first());
+        Document third = tove.get(queue).page();
+        assertThat(third.select(".label-read text").text()).contains("for very dry skin and sore hands");
+        assertThat(third.select(".claimed mark").eachText()).containsExactly("sore");
+        Answer answered = tove.post(third.select("form[action*=allow]").attr("action"), Map.of("back", queue));
+        assertThat(answered.page().select(".claimed")).isEmpty();
+        assertThat(tove.post("/labels/words/" + lot + "/allow?stem=eczema", Map.of("back", "//elsewhere.example"))
+                        .path())
+                .as("an illness is answered by nobody's rules, and nothing leads elsewhere")
+                .isEqualTo("/labels");
+        tove.submit("/labels/look", "#look", Map.of("where", "Tove, Gannet Row 3"));
+        Document ready = tove.get(queue).page();
+        assertThat(ready.select(".caution").text()).doesNotContain("who made it, and where");
+        assertThat(ready.select(".label-read text").text()).contains("Made by Tove, Gannet Row 3");
+        assertThat(print(ready).page().text()).contains("2 × Nettle");
+    }
+
+    private void tap(Element form) {
+        Map<String, String> fields = new HashMap<>();
+        form.select("input").forEach(field -> fields.put(field.attr("name"), field.attr("value")));
+        assertThat(tove.post(form.attr("action"), fields).status()).isEqualTo(200);
     }
 }

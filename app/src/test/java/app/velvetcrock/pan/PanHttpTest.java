@@ -528,28 +528,33 @@ class PanHttpTest {
                 .hasSize(3);
         assertThat(label.select("#claims li b").eachText()).containsExactly("“Healing”", "“eczema”", "“cure”");
         assertThat(label.select("#claims form"))
-                .as("only what is no claim to heal")
+                .as("to heal, to cure, an illness by name: answered by nobody's rules")
+                .isEmpty();
+        assertThat(label.select("[data-print]"))
+                .as("for oneself paper is never refused")
                 .hasSize(1);
-        assertThat(label.select("[data-print]")).isEmpty();
-        assertThat(label.select(".labels").hasClass("never-true"))
-                .as("nor by any other way of printing")
-                .isTrue();
+        String queue = label.select("#on-a-sheet").attr("href");
+        assertThat(tove.get(queue).page().select("#print")).hasSize(1);
+        Document sale = tove.get(queue + ".sale").page();
+        assertThat(sale.select("#print")).as("for sale it is").isEmpty();
+        assertThat(sale.select(".caution.REFUSE").text()).contains("“Healing”, a claim to heal");
         Document plain = tove.submit(
                         good + "/label", "#words-on-it", Map.of("title", "Hand salve", "words", "for dry hands"))
                 .page();
         assertThat(plain.select("[data-print]")).hasSize(1);
         assertThat(plain.select(".ink-label h2").text()).isEqualTo("Hand salve");
         assertThat(plain.select("#claims")).isEmpty();
-        tove.post(good + "/words", Map.of("stem", "eczema"));
-        tove.post(good + "/words", Map.of("stem", "heal"));
+        for (String stem : List.of("eczema", "heal", "pain", "cure-all")) {
+            tove.post(good + "/words", Map.of("stem", stem));
+        }
         assertThat(tove.submit(
                                 good + "/label",
                                 "#words-on-it",
-                                Map.of("title", "Healing salve", "words", "for eczema, not a cure"))
+                                Map.of("title", "Healing salve", "words", "for pain and eczema, not a cure"))
                         .page()
                         .select("#claims li b")
                         .eachText())
-                .containsExactly("“Healing”", "“cure”");
+                .containsExactly("“Healing”", "“eczema”", "“cure”");
         assertThat(tove.submit(good, "#sniff", Map.of("when", "yesterday")).status())
                 .isEqualTo(422);
         tove.submit(good, "#sniff", Map.of("smell", "OFF"));

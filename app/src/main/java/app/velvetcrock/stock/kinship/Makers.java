@@ -2,6 +2,7 @@ package app.velvetcrock.stock.kinship;
 
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -14,6 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Makers {
 
     public static final int LONGEST = 120;
+    public static final int LONGEST_DECLARED = 200;
     private static final int MOST = 60;
 
     private final JdbcClient sql;
@@ -22,34 +24,49 @@ public class Makers {
         this.sql = sql;
     }
 
-    /** Empty where they are not known. */
-    public record Maker(String name, String number) {}
+    /** Empty where they are not known; {@code declared} what its maker declares of allergens. */
+    public record Maker(String name, String number, String declared) {}
 
     /** A lot that was bought or gathered. */
     public record Bought(UUID lot, String name, String from, Maker maker) {}
 
     @Transactional(readOnly = true)
     public Maker of(UUID lot) {
-        return sql.sql("select maker, their_number from lot where stillroom_id = :stillroom and id = :lot")
+        return sql.sql("select maker, their_number, declared from lot where stillroom_id = :stillroom and id = :lot")
                 .param("stillroom", Current.stillroom())
                 .param("lot", lot)
-                .query((row, at) -> new Maker(row.getString(1), row.getString(2)))
+                .query((row, at) -> new Maker(row.getString(1), row.getString(2), row.getString(3)))
                 .optional()
                 .orElseThrow(() -> new NotHere("that lot"));
     }
 
     @Transactional
     public void put(UUID lot, Maker maker) {
-        int there = sql.sql(
-                        "update lot set maker = :maker, their_number = :number where stillroom_id = :stillroom and id = :lot")
+        int there = sql.sql("update lot set maker = :maker, their_number = :number, declared = :declared "
+                        + "where stillroom_id = :stillroom and id = :lot")
                 .param("stillroom", Current.stillroom())
                 .param("lot", lot)
                 .param("maker", maker.name())
                 .param("number", maker.number())
+                .param("declared", maker.declared())
                 .update();
         if (there == 0) {
             throw new NotHere("that lot");
         }
+    }
+
+    /** What the makers of some lots declare, each once. */
+    @Transactional(readOnly = true)
+    public List<String> declared(Collection<UUID> lots) {
+        return lots.isEmpty()
+                ? List.of()
+                : sql.sql(
+                                "select distinct declared from lot where stillroom_id = :stillroom and id in (:lots) and declared <> '' "
+                                        + "order by declared")
+                        .param("stillroom", Current.stillroom())
+                        .param("lots", lots)
+                        .query(String.class)
+                        .list();
     }
 
     /** Lots whose name, supplier, maker or maker's number holds these signs, the newest first; used up or not. */
@@ -66,7 +83,7 @@ public class Makers {
                         row.getObject(1, UUID.class),
                         row.getString(2),
                         Optional.ofNullable(row.getString(3)).orElse(""),
-                        new Maker(row.getString(4), row.getString(5))))
+                        new Maker(row.getString(4), row.getString(5), "")))
                 .list();
     }
 }

@@ -123,7 +123,12 @@ public final class MixPlanner {
                                         keeping.notForSale(), keeping.date().isBefore(shelves.today()), wrong(read)))
                         .or(() -> batchesOf.stream().anyMatch(Infused::byHand)
                                 ? Optional.of(KeptBack.BY_HAND)
-                                : Optional.empty()),
+                                : batchesOf.stream().anyMatch(one -> one.request()
+                                                .circumstances()
+                                                .knowingly()
+                                                .isPresent())
+                                        ? Optional.of(KeptBack.OVERRIDDEN)
+                                        : Optional.empty()),
                 KeptBack.refused(told, made),
                 MixLacks.of(read, filling, shelves, around.say()),
                 weighed,

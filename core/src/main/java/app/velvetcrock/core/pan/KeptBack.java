@@ -32,6 +32,9 @@ public final class KeptBack {
     public static final String BY_HAND =
             "its oil was charged by the handful, and nobody knows how much of what is in it.";
 
+    /** Of an oil made against the rule of water, knowingly: that stays so. */
+    public static final String OVERRIDDEN = "its oil was made against the rule of water.";
+
     private static final ForWhom TABLE = ForWhom.shipped();
     private static final double PERCENT = 100;
     private static final double SLACK = 1e-9;

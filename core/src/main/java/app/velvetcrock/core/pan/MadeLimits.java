@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 
 /**
@@ -22,6 +23,9 @@ public final class MadeLimits {
     private static final double MOST_CARRIED = 0.05;
 
     private static final int WATERY_DAYS = 7;
+    /** What is so of the oil, and stays so whatever goes in besides. */
+    private static final Set<String> OF_THE_OIL = Set.of(KeptBack.BY_HAND, KeptBack.OVERRIDDEN);
+
     private static final double SLACK = 1e-9;
     private static final String HONEY = "honey";
 
@@ -41,7 +45,7 @@ public final class MadeLimits {
                                         course.isWatery() || isTooMuchCarried(course),
                                         keeps(course, today).date().isBefore(today),
                                         Optional.empty()))
-                        .or(() -> course.plan().over().filter(KeptBack.BY_HAND::equals)))
+                        .or(() -> course.plan().over().filter(OF_THE_OIL::contains)))
                 .orElse(course.plan().over());
     }
 
