@@ -5,7 +5,9 @@ create table label_printing (
     -- Everything that was printed at once, and in which order.
     job uuid not null,
     place integer not null check (place >= 0),
-    code char(8) not null unique check (code ~ '^[A-HJ-NP-Z2-9]{8}$'),
+    code char(8) not null check (code ~ '^[A-HJ-NP-Z2-9]{8}$'),
+    -- In which order they were printed, whatever the clock says.
+    at_number bigint generated always as identity,
     kind text not null check (kind in ('BATCH', 'LOT', 'DOT', 'LID', 'SHEET')),
     -- The batch or the lot it is on.
     about uuid not null,
@@ -27,11 +29,12 @@ create table label_printing (
     taken_back_at timestamptz,
     primary key (stillroom_id, id),
     unique (stillroom_id, job, place),
+    unique (stillroom_id, code),
     foreign key (stillroom_id, account_id) references membership (stillroom_id, account_id),
     check (by_hand = (paper is null))
 );
-create index label_printing_of on label_printing (stillroom_id, about, printed_at desc) where taken_back_at is null;
-create index label_printing_newest on label_printing (stillroom_id, printed_at desc);
+create index label_printing_of on label_printing (stillroom_id, about, at_number desc) where taken_back_at is null;
+create index label_printing_newest on label_printing (stillroom_id, at_number desc);
 
 -- Words of the household's own on the labels of a lot.
 create table label_words (

@@ -153,8 +153,7 @@ public class Printings {
     /** The last that were printed. */
     @Transactional(readOnly = true)
     public List<Printed> newest() {
-        return read(
-                "and p.taken_back_at is null order by p.printed_at desc, p.place limit :most", Map.of("most", NEWEST));
+        return read("and p.taken_back_at is null order by p.at_number desc limit :most", Map.of("most", NEWEST));
     }
 
     /** The last label of each of these, by what it is on; what has none is left out. */
@@ -164,7 +163,7 @@ public class Printings {
         if (!about.isEmpty()) {
             read(
                             "and p.about in (:about) and p.kind in ('BATCH', 'LOT') and p.taken_back_at is null "
-                                    + "and p.printed_at = (select max(q.printed_at) from label_printing q "
+                                    + "and p.at_number = (select max(q.at_number) from label_printing q "
                                     + "where q.stillroom_id = p.stillroom_id and q.about = p.about "
                                     + "and q.kind in ('BATCH', 'LOT') and q.taken_back_at is null)",
                             Map.of("about", about))
