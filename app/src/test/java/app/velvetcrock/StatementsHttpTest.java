@@ -43,6 +43,15 @@ class StatementsHttpTest {
                 tove.get("/cupboard").page().select(".bottle").attr("href"),
                 standing.replace("batch", "press"),
                 "/labels",
+                "/cupboard/stall",
+                "/cupboard/gifts",
+                "/cupboard/people",
+                "/cupboard/recall/"
+                        + tove.get("/stores")
+                                .page()
+                                .select("a[href*=lots]")
+                                .attr("href")
+                                .replaceAll(".*/", ""),
                 "/stores/kit",
                 "/stores/catalogue",
                 "/stores/convert",

@@ -95,7 +95,7 @@ public class CupboardLabels {
                         "Made %s, best before %s".formatted(label.made(), house.date(oil.useBy())),
                         keep,
                         label.cautions(),
-                        sale ? look.who(look.line(), true) : look.line()),
+                        look.more(sale)),
                 Truths.of(oil, care.open()),
                 claimed(called, own.words()),
                 missing(look, List.of()),
@@ -203,8 +203,10 @@ public class CupboardLabels {
                 sale ? NetWeight.figures(look.region(), shelf.good().each().grams()) : 0,
                 "Made %s, best before %s".formatted(label.made(), label.till()),
                 label.cautions(),
-                label.batch(),
-                look.who(households.current().settings().name(), sale));
+                "%s, %s"
+                        .formatted(
+                                label.batch(), households.current().settings().name()),
+                look.more(sale));
         return new Saying(
                 shelf.shape().equals("bar") ? new Says.Bar(made) : new Says.Tin(made),
                 Truths.of(shelf.good(), care.open()),

@@ -62,9 +62,21 @@ class Lines {
         Saying saying = saying(wanted, look);
         List<LabelLine> lines = new ArrayList<>(saying.says().lines());
         if (!code.isEmpty() && !(saying.says() instanceof Says.LidDot)) {
-            lines.add(LabelLine.of(Role.BATCH, "label " + code));
+            withCode(lines, code);
         }
         return new Said(saying.says().name(), saying.truth(), lines, saying.refused(wanted.sale()), saying);
+    }
+
+    /** Beside the batch, where that stands by itself; a row of its own is a row less for words. */
+    private static void withCode(List<LabelLine> lines, String code) {
+        for (int at = 0; at < lines.size(); at++) {
+            LabelLine line = lines.get(at);
+            if (line.role() == Role.BATCH) {
+                lines.set(at, LabelLine.of(Role.BATCH, "%s, label %s".formatted(line.text(), code)));
+                return;
+            }
+        }
+        lines.add(LabelLine.of(Role.BATCH, "label " + code));
     }
 
     private Saying saying(Queue.Wanted wanted, LabelLook look) {
@@ -121,7 +133,9 @@ class Lines {
                         "%s on %s".formatted(lot.unit().words(lot.left()), house.date(house.dayOf(clock.instant()))),
                         dates.toString(),
                         "",
-                        look.who(house.settings().name(), false)),
+                        look.line().isEmpty()
+                                ? house.settings().name()
+                                : "%s. %s".formatted(house.settings().name(), look.line())),
                 Truths.of(lot.id(), lot.name(), lot.bestBefore(), open));
     }
 }

@@ -54,17 +54,16 @@ public record LabelLook(
         return sale ? smallestForSale.orElse(LabelLayout.SMALLEST_FOR_SALE) : LabelLayout.SMALLEST;
     }
 
-    /** The household's name, and its line where it has one; for sale who made it and where. */
-    public String who(String name, boolean sale) {
-        StringJoiner who = new StringJoiner(". ");
-        who.add(name);
+    /** The household's line where it has one, and for sale who made it and where. */
+    public String more(boolean sale) {
+        StringJoiner more = new StringJoiner(". ");
         if (!line.isEmpty()) {
-            who.add(line);
+            more.add(line);
         }
         if (sale && !where.isEmpty()) {
-            who.add("Made by " + where);
+            more.add("Made by " + where);
         }
-        return who.toString();
+        return more.toString();
     }
 
     /** The same with its printer made up for otherwise, and another paper. */

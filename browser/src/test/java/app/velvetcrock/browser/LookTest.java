@@ -48,7 +48,13 @@ class LookTest {
             String making = window.page().locator("#makings a").first().getAttribute("href");
             window.go("/cupboard");
             String good = window.page().locator("a.goods").first().getAttribute("href");
+            window.go("/cupboard/stall");
+            String stall = window.page().locator("#days a").first().getAttribute("href");
+            window.go("/cupboard/gifts");
+            String gifts = window.page().locator("#lists a").first().getAttribute("href");
             List<String> views = List.of(
+                    stall,
+                    gifts,
                     toWatch,
                     "/pan",
                     "/pan?kind=pomade&was=pomade&much=4+tins&add%5B0%5D.of=kind:eo-lemon&add%5B0%5D.share=ninety+drops"
@@ -66,6 +72,14 @@ class LookTest {
                     batch,
                     batch + "/label",
                     batch.replace("/batch/", "/labels?of=batch.") + ".6&from=5",
+                    good.replace("/cupboard/goods/", "/labels?of=lot.") + ".2.sale",
+                    "/labels/look",
+                    "/labels/printed",
+                    "/cupboard/people",
+                    "/cupboard/gifts",
+                    "/cupboard/stall",
+                    lot.replace("/stores/lots/", "/cupboard/recall/"),
+                    batch.replace("/batch/", "/labels/by-hand?of=batch."),
                     "/settings",
                     "/sign-up",
                     "/stores/drying",
@@ -125,6 +139,12 @@ class LookTest {
         if (view.startsWith("/pan")) {
             return view.contains("?") ? "pomade" : view.equals("/pan") ? "pan" : "making";
         }
+        if (view.endsWith(".sale")) {
+            return "labels-sale";
+        }
+        if (plain.startsWith("/cupboard/stall/")) {
+            return "stall";
+        }
         if (plain.startsWith("/cupboard/")) {
             return plain.endsWith("label") ? "good-label" : "good";
         }
@@ -168,11 +188,16 @@ class LookTest {
                                 "recipe",
                                 "calendar",
                                 "probes",
-                                "hours")
+                                "hours",
+                                "labels-sale",
+                                "stall",
+                                "look",
+                                "printed",
+                                "by-hand")
                         .contains(name);
         boolean phone = width == 390
                 && scheme == ColorScheme.LIGHT
-                && List.of("shelf", "bench", "pan", "making", "watch").contains(name);
+                && List.of("shelf", "bench", "pan", "stall", "watch").contains(name);
         boolean dark = width == 1280 && scheme == ColorScheme.DARK && name.equals("shelf");
         if (wide || phone || dark) {
             String suffix = wide ? "" : phone ? "-phone" : "-dark";
