@@ -13,6 +13,7 @@ import java.util.UUID;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
@@ -34,7 +35,7 @@ class PressRoom {
     private final ConcurrentHashMap<Key, Integer> drawing = new ConcurrentHashMap<>();
     private final Semaphore press = new Semaphore(1);
     private final ExecutorService hands = new ThreadPoolExecutor(
-            0, 1, 5, TimeUnit.SECONDS, new ArrayBlockingQueue<>(10), new ThreadPoolExecutor.DiscardPolicy());
+            0, 1, 5, TimeUnit.SECONDS, new ArrayBlockingQueue<>(10), new ThreadPoolExecutor.AbortPolicy());
 
     /** A stack of a printing. */
     record Key(UUID job, int stack) {}
@@ -51,7 +52,20 @@ class PressRoom {
     /** Begins to draw it by itself, unless it is drawn, or being drawn, already. */
     void begin(Key key, Printing.Stack stack, String title, Optional<byte[]> picture) {
         if (!isDone(key) && drawing.putIfAbsent(key, 0) == null) {
-            hands.execute(() -> sheets(key, stack, title, picture));
+            try {
+                hands.execute(() -> drawn(key, stack, title, picture));
+            } catch (RejectedExecutionException full) {
+                // Whoever asks again begins it then.
+                drawing.remove(key);
+            }
+        }
+    }
+
+    private void drawn(Key key, Printing.Stack stack, String title, Optional<byte[]> picture) {
+        try {
+            sheets(key, stack, title, picture);
+        } finally {
+            drawing.remove(key);
         }
     }
 

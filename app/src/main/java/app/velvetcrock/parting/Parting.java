@@ -89,9 +89,13 @@ public class Parting {
     /** A piece of something made, or a whole bottle. */
     @Transactional
     public UUID pieces(UUID lot, int pieces, Leaving.Kind kind, Terms terms, Once once) {
-        return goods.isGood(lot)
-                ? good(lot, pieces, kind, terms, once)
-                : oil(lot, oils.find(lot).left(), kind, terms, once);
+        if (goods.isGood(lot)) {
+            return good(lot, pieces, kind, terms, once);
+        }
+        if (pieces > 1) {
+            throw new Refused("pieces", "That is one bottle, and %d are asked for.".formatted(pieces), "1");
+        }
+        return oil(lot, oils.find(lot).left(), kind, terms, once);
     }
 
     private static Cause cause(Leaving.Kind kind) {

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Days at a stall: what was brought at which price, the float, what was counted in the end. What left is in {@link Leavings}. */
@@ -87,6 +88,22 @@ public class StallDays {
                         row.getInt(2),
                         new Offer(row.getLong(3), row.getInt(4), row.getLong(5))))
                 .list();
+    }
+
+    /** A thing of it, locked: two who sell the last at once sell it once. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Thing locked(UUID stall, UUID lot) {
+        return sql.sql("select lot_id, brought, price, offer_count, offer_price from stall_thing "
+                        + "where stillroom_id = :stillroom and stall_id = :stall and lot_id = :lot for update")
+                .param("stillroom", Current.stillroom())
+                .param("stall", stall)
+                .param("lot", lot)
+                .query((row, at) -> new Thing(
+                        row.getObject(1, UUID.class),
+                        row.getInt(2),
+                        new Offer(row.getLong(3), row.getInt(4), row.getLong(5))))
+                .optional()
+                .orElseThrow(() -> new NotHere("that thing on the stall"));
     }
 
     /** Puts a thing on the stall, or says anew how many and at what price. */

@@ -13,6 +13,8 @@ import app.velvetcrock.parting.Leavings;
 import app.velvetcrock.parting.Persons;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Goods;
+import app.velvetcrock.stock.Oils;
 import app.velvetcrock.stock.Stores;
 import app.velvetcrock.stock.kinship.Makers;
 import app.velvetcrock.web.Fields;
@@ -51,6 +53,8 @@ class RecallController {
     private final Leavings leavings;
     private final Persons persons;
     private final Stores stores;
+    private final Oils oils;
+    private final Goods goods;
     private final Conditions conditions;
     private final Households households;
     private final Clock clock;
@@ -61,6 +65,8 @@ class RecallController {
             Leavings leavings,
             Persons persons,
             Stores stores,
+            Oils oils,
+            Goods goods,
             Conditions conditions,
             Households households,
             Clock clock) {
@@ -69,6 +75,8 @@ class RecallController {
         this.leavings = leavings;
         this.persons = persons;
         this.stores = stores;
+        this.oils = oils;
+        this.goods = goods;
         this.conditions = conditions;
         this.households = households;
         this.clock = clock;
@@ -112,7 +120,8 @@ class RecallController {
                 .toList();
         List<Holder> holders = holders(all, lots);
         List<Told> held = conditions.open().stream()
-                .filter(told -> told.kind() == Condition.ON_HOLD && told.isOfLot(null, id))
+                .filter(told -> told.kind() == Condition.ON_HOLD
+                        && told.isOfLot(batch(lot).orElse(null), id))
                 .toList();
         model.addAttribute("fields", fields);
         model.addAttribute("lot", lot);
@@ -182,10 +191,18 @@ class RecallController {
                 () -> {
                     conditions.found(
                             List.of(Condition.ON_HOLD),
-                            new Subject(null, lot, of.name()),
+                            new Subject(batch(of).orElse(null), lot, of.name()),
                             new Finding(clock.instant(), null, words.orElseThrow()));
                     return new Done(page, "%s is on hold, and so is all that was made of it.".formatted(of.name()));
                 });
+    }
+
+    private Optional<UUID> batch(Stock.OfLot of) {
+        return switch (of.kind()) {
+            case INFUSED_OIL -> Optional.of(oils.find(of.id()).batch());
+            case MADE -> Optional.of(goods.find(of.id()).batch());
+            default -> Optional.empty();
+        };
     }
 
     /** Its maker, and their number of it. */

@@ -211,7 +211,7 @@ class StallController {
                     if (day.closed()) {
                         throw new Refused("That day is closed: open it again first.");
                     }
-                    refuseMore(stall, thing, pieces.orElseThrow());
+                    refuseMore(stall, days.locked(stall, lot), pieces.orElseThrow());
                     UUID movement = parting.pieces(
                             lot,
                             pieces.orElseThrow(),

@@ -5,6 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.velvetcrock.core.Cases;
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Cautions;
+import app.velvetcrock.core.caution.Use;
 import app.velvetcrock.core.label.LabelLine.Role;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -318,6 +321,46 @@ class LabelLayoutTest {
                 assertThat(stroke.points()).hasSize(stroke.kind() == 'C' ? 6 : stroke.kind() == 'Z' ? 0 : 2);
                 assertThat(stroke.points()).allMatch(at -> at >= 0 && at <= 100);
             });
+        }
+    }
+
+    /** A name of forty letters, twelve herbs, every caution: on each paper all of it stands on some label, or it is told that it cannot. */
+    @ParameterizedTest
+    @MethodSource("papers")
+    void theLongestLabelFitsOrSaysThatItDoesNot(Paper paper) {
+        List<LabelLine> lines = new ArrayList<>();
+        lines.add(LabelLine.of(Role.TITLE, "Zwölfkräuterwintersalbefürraueklammehänd"));
+        for (int i = 0; i < 12; i++) {
+            lines.add(
+                    LabelLine.of(Role.OF, "Herba prolixa var. longissima %d, dried tops, cut and sifted".formatted(i)));
+        }
+        lines.add(LabelLine.of(
+                Role.CAUTIONS,
+                Cautions.shipped().of(Cautions.shipped().traits(), Use.NURSING).stream()
+                        .filter(Caution::onLabel)
+                        .map(caution -> caution.head() + ".")
+                        .distinct()
+                        .collect(Collectors.joining(" "))));
+        lines.add(LabelLine.of(Role.BATCH, "Batch 1234, label K7MNP2QX"));
+        for (double smallest : List.of(LabelLayout.SMALLEST, LabelLayout.SMALLEST_FOR_SALE)) {
+            LabelLayout.Result result =
+                    LabelLayout.of(lines, paper.inner(), smallest, Decor.NONE, Optional.of(code(29)));
+            if (result.isPossible()) {
+                String all = read(result).replace(" ", "");
+                lines.forEach(line -> assertThat(all)
+                        .as(paper.key())
+                        .contains(line.text().replace(" ", "").substring(0, 8)));
+                result.labels().forEach(LabelLayoutTest::stands);
+                assertThat(result.labels().get(0).runs().stream()
+                                .map(Laid.Run::text)
+                                .collect(Collectors.joining()))
+                        .as("cautions are on the first")
+                        .contains("Patch test");
+            } else {
+                assertThat(paper.inner().width() * paper.inner().height())
+                        .as(paper.key() + ": a large one bears it")
+                        .isLessThan(5_000);
+            }
         }
     }
 }
