@@ -125,6 +125,20 @@ public final class PageBenchmark {
         pages.put("Batch", batch);
         pages.put("Bench", "/bench");
         pages.put("Pan", "/pan");
+        pages.put("Labels", "/labels?of=" + batch.replace("/batch/", "batch.") + ".3");
+        pages.put("Stall", "/cupboard/stall");
+        pages.put(
+                "Stall, a day",
+                runa.get("/cupboard/stall").page().select("#days a").attr("href"));
+        pages.put("Gifts", runa.get("/cupboard/gifts").page().select("#lists a").attr("href"));
+        pages.put(
+                "Recall",
+                "/cupboard/recall/"
+                        + runa.get("/stores")
+                                .page()
+                                .select("a[href*=lots]")
+                                .attr("href")
+                                .replaceAll(".*/", ""));
         pages.keySet()
                 .removeIf(
                         page -> !page.equals("plain") && !page.matches(System.getProperty("crock.bench.pages", ".*")));

@@ -97,6 +97,25 @@ final class TenYears {
                             ago(),
                             MOVEMENTS),
             """
+            insert into leaving (stillroom_id, movement_id, lot_id, kind, pieces, price, card, happened_at)
+            select :s, %s, %s, 'SOLD', 1, 650, false, %s from generate_series(:from + 1, :from + :count) n"""
+                    .formatted(
+                            id.formatted("move", "n || '-2'"),
+                            id.formatted("lot", "n || '-' || (1 + 2 % " + LOTS + ")"),
+                            ago()),
+            """
+            insert into label_printing (stillroom_id, id, job, place, code, kind, about, copies, paper, first_at, offset_right,
+            offset_down, for_sale, by_hand, name, day, wrong, said, printed_at, account_id)
+            select :s, %s, %s, 0, translate(upper(substr(md5(:s::text || n), 1, 8)), '01', 'XY'), 'LOT', %s, 1, 'a4', 0, 0, 0, false,
+            false, 'Year', current_date, '', '[]', %s, a.account_id from generate_series(:from + 1, :from + :count) n
+            cross join (select account_id from batch_entry where stillroom_id = :s and batch_id = :like limit 1) a
+            on conflict do nothing"""
+                    .formatted(
+                            id.formatted("label", "n"),
+                            id.formatted("job", "n"),
+                            id.formatted("lot", "n || '-1'"),
+                            ago()),
+            """
             insert into retention select r.stillroom_id, %s, r.herb, r.part, r.cut, r.moisture, r.pressing, r.kept
             from retention r, generate_series(:from + 1, :from + :count) n
             where r.stillroom_id = :s and r.id in (select id from batch_entry where stillroom_id = :s and batch_id = :like)"""

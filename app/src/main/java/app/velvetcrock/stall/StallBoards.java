@@ -29,6 +29,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.stereotype.Component;
@@ -39,6 +40,7 @@ import org.springframework.transaction.annotation.Transactional;
 class StallBoards {
 
     private static final int YEARS = 12;
+    private static final int MONTHS = 3;
     private static final String FORMULA = "=+-@\t\r";
 
     private final StallDays days;
@@ -202,12 +204,12 @@ class StallBoards {
                 one.kind() == Leaving.Kind.SOLD && one.taken() > 0);
     }
 
-    /** Month by month, the newest first, with what the things sold had cost where that is known. */
+    /** Month by month, the newest first: of a year, or the last few; with what the things sold had cost where that is known. */
     @Transactional(readOnly = true)
-    List<Month> months() {
+    List<Month> months(Optional<Integer> year) {
         House house = households.current();
         Map<YearMonth, List<Leaving>> sorted = new TreeMap<>(Comparator.reverseOrder());
-        sold(house)
+        sold(house, year)
                 .forEach(one -> sorted.computeIfAbsent(YearMonth.from(house.dayOf(one.at())), key -> new ArrayList<>())
                         .add(one));
         Map<UUID, Stock.OfLot> lots = stores
@@ -240,18 +242,29 @@ class StallBoards {
         return Optional.of(sum);
     }
 
-    private List<Leaving> sold(House house) {
+    private List<Leaving> sold(House house, Optional<Integer> year) {
         LocalDate today = house.dayOf(clock.instant());
-        Instant from =
-                today.minusYears(YEARS).atStartOfDay(house.settings().zone()).toInstant();
-        return leavings.sold(from, clock.instant().plusSeconds(1));
+        LocalDate from = year.map(one -> LocalDate.of(one, 1, 1))
+                .orElse(today.withDayOfMonth(1).minusMonths(MONTHS - 1L));
+        return leavings.sold(
+                start(from, house), start(year.map(one -> from.plusYears(1)).orElse(today.plusDays(1)), house));
     }
 
-    /** Every sale as a line of a table. */
+    private static Instant start(LocalDate day, House house) {
+        return day.atStartOfDay(house.settings().zone()).toInstant();
+    }
+
+    /** The years before this one of which a page can be asked. */
+    List<Integer> years() {
+        int year = households.current().dayOf(clock.instant()).getYear();
+        return IntStream.range(0, YEARS).mapToObj(back -> year - back).toList();
+    }
+
+    /** Every sale of a year as a line of a table. */
     @Transactional(readOnly = true)
-    String csv() {
+    String csv(int year) {
         House house = households.current();
-        List<Leaving> all = sold(house);
+        List<Leaving> all = sold(house, Optional.of(year));
         Map<UUID, String> names = names(all.stream().map(Leaving::lot).collect(Collectors.toSet()));
         StringWriter text = new StringWriter();
         try (CSVPrinter lines = new CSVPrinter(text, CSVFormat.RFC4180)) {

@@ -86,18 +86,27 @@ class StallController {
     }
 
     @GetMapping(PLACE)
-    String all(Model model) {
-        return list(model, Sent.nothing(fields(), StallForm.EMPTY));
+    String all(@Nullable String year, Model model) {
+        return list(model, year(year), Sent.nothing(fields(), StallForm.EMPTY));
     }
 
     private Fields fields() {
         return new Fields(households.current().reader());
     }
 
-    private String list(Model model, Sent<StallForm> sent) {
+    /** A year that is asked for, of those there can be. */
+    private Optional<Integer> year(@Nullable String said) {
+        return boards.years().stream()
+                .filter(one -> String.valueOf(one).equals(said))
+                .findFirst();
+    }
+
+    private String list(Model model, Optional<Integer> year, Sent<StallForm> sent) {
         model.addAttribute("sent", sent);
         model.addAttribute("days", days.all());
-        model.addAttribute("months", boards.months());
+        model.addAttribute("years", boards.years());
+        model.addAttribute("year", year.orElse(boards.years().get(0)));
+        model.addAttribute("months", boards.months(year));
         return "stall/stalls";
     }
 
@@ -113,7 +122,7 @@ class StallController {
                 blank(form.begun()) ? Optional.of(0L) : fields.money("begun", form.begun(), house.money());
         return reply.answer(
                 new FormSent("n-", key(form), fields, PLACE),
-                () -> list(reply.model(), new Sent<>("open", fields, form, StallForm.EMPTY)),
+                () -> list(reply.model(), Optional.empty(), new Sent<>("open", fields, form, StallForm.EMPTY)),
                 () -> {
                     UUID id = days.open(name.orElseThrow(), day.orElseThrow(), begun.orElse(0L));
                     return new Done(PLACE + "/" + id, "Now say what is brought.");
@@ -318,9 +327,9 @@ class StallController {
 
     /** Every sale as a line; no cell begins a formula. */
     @GetMapping(PLACE + "/sales.csv")
-    void sales(HttpServletResponse response) throws IOException {
+    void sales(@Nullable String year, HttpServletResponse response) throws IOException {
         response.setContentType("text/csv;charset=UTF-8");
         response.setHeader("Content-Disposition", "attachment; filename=\"sales.csv\"");
-        response.getWriter().write(boards.csv());
+        response.getWriter().write(boards.csv(year(year).orElse(boards.years().get(0))));
     }
 }
