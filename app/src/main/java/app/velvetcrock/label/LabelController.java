@@ -122,7 +122,7 @@ class LabelController {
     String byHand(Queue queue, Model model) {
         List<Queue.Wanted> wanted = queue.wanted();
         if (wanted.isEmpty()) {
-            throw new NotHere("anything to label");
+            return "redirect:" + PLACE;
         }
         Lines.Said said = lines.of(wanted.get(0), looks.look(), "");
         model.addAttribute("title", said.title());
