@@ -6,6 +6,7 @@ import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.parting.Recipient;
 import app.velvetcrock.web.Refused;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -21,6 +22,15 @@ public class ForHer {
     ForHer(Borne borne, Cautions cautions) {
         this.borne = borne;
         this.cautions = cautions;
+    }
+
+    /** What speaks against giving a thing to each of several, the gravest first; what it bears is read once. */
+    @Transactional(readOnly = true)
+    public List<List<Caution>> against(List<Recipient> all, UUID lot) {
+        Set<String> bears = borne.of(lot);
+        return all.stream()
+                .map(who -> who.equals(Recipient.ANYBODY) ? List.<Caution>of() : who.against(bears, cautions))
+                .toList();
     }
 
     /** What speaks against giving it to her, the gravest first. */

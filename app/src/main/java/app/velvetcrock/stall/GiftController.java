@@ -17,9 +17,11 @@ import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -117,7 +119,12 @@ class GiftController {
     private String show(Model model, UUID id, Fields fields) {
         GiftLists.GiftList list = gifts.find(id);
         List<GiftLists.Gift> all = gifts.gifts(id);
-        List<Row> rows = all.stream().map(gift -> row(gift, list.lot())).toList();
+        List<List<Caution>> against = list.lot()
+                .map(lot -> forHer.against(all.stream().map(GiftLists.Gift::who).toList(), lot))
+                .orElse(Collections.nCopies(all.size(), List.of()));
+        List<Row> rows = IntStream.range(0, all.size())
+                .mapToObj(at -> row(all.get(at), against.get(at)))
+                .toList();
         int wanted = all.stream()
                 .filter(gift -> !gift.isGiven())
                 .mapToInt(GiftLists.Gift::pieces)
@@ -158,8 +165,7 @@ class GiftController {
         return "/wish?what=a+salve&much=" + UriUtils.encode("%d tins".formatted(missing), StandardCharsets.UTF_8);
     }
 
-    private Row row(GiftLists.Gift gift, Optional<UUID> lot) {
-        List<Caution> against = lot.map(one -> forHer.against(gift.who(), one)).orElse(List.of());
+    private static Row row(GiftLists.Gift gift, List<Caution> against) {
         return new Row(
                 gift.id(),
                 gift.person().map(Person::nickname).orElse("not named yet"),
