@@ -1,6 +1,7 @@
 package app.velvetcrock.stall;
 
 import app.velvetcrock.core.parting.Offer;
+import app.velvetcrock.core.parting.StallTally;
 import app.velvetcrock.parting.Leaving;
 import app.velvetcrock.parting.Leavings;
 import app.velvetcrock.parting.Parting;
@@ -162,11 +163,12 @@ class StallController {
         if (thing.isEmpty()) {
             fields.trouble("lot", "It is not said what is brought.", "one of what there is");
         }
+        int out = thing.map(one -> outAlready(stall, one.lot())).orElse(0);
         Optional<Integer> brought = fields.whole(
                 "brought",
                 form.brought(),
-                1,
-                thing.map(one -> (int) Math.min(MOST, one.left())).orElse(MOST),
+                Math.max(1, out),
+                thing.map(one -> (int) Math.min(MOST, one.left() + out)).orElse(MOST),
                 "pieces");
         Optional<Long> price = fields.money("price", form.price(), house.money());
         Optional<Integer> some =
@@ -188,6 +190,12 @@ class StallController {
                             PLACE + "/" + stall,
                             "%s is on the stall.".formatted(thing.orElseThrow().name()));
                 });
+    }
+
+    /** How many of it left the stall already: no fewer were brought, and they are not in stock any more. */
+    private int outAlready(UUID stall, UUID lot) {
+        StallTally tally = StallBoards.tally(new StallDays.Thing(lot, 0, Offer.of(0)), leavings.ofStall(stall));
+        return -tally.home();
     }
 
     /** One tap: so many left, sold unless it is said otherwise. */
@@ -286,7 +294,8 @@ class StallController {
                     return new Done(
                             page,
                             "%s given back. What was opened does not go back to stock."
-                                    .formatted(house.money(back.orElse(0L))));
+                                    .formatted(house.money(back.orElse(0L))),
+                            "%s/refund/%s?back=0".formatted(page, movement));
                 });
     }
 
