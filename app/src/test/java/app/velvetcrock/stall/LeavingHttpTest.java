@@ -207,7 +207,11 @@ class LeavingHttpTest {
         assertThat(tove.get(good).page().select("#left").text())
                 .as("four of fourteen")
                 .startsWith("4 ×");
-        tove.post(then.select("form[action*=refund]").last().attr("action"), Map.of());
+        String refund = then.select("form[action*=refund]").last().attr("action");
+        tove.post(refund, Map.of());
+        tove.post(refund + "?back=0", Map.of());
+        assertThat(tove.get(stall).page().select("#outs").text()).doesNotContain("given back");
+        tove.post(refund, Map.of());
         assertThat(tove.get(stall).page().select("#outs").text()).contains("6.50", "given back");
         assertThat(tove.get(good).page().select("#left").text())
                 .as("a refund brings nothing back")
