@@ -83,7 +83,11 @@ public class Deeds {
         Instant now = clock.instant();
         May.be(
                         doing.deed(),
-                        new May.Standing(sheet.number(), sheet.course(), sheet.log()),
+                        new May.Standing(
+                                sheet.number(),
+                                sheet.course(),
+                                sheet.log(),
+                                sheet.plan().mark().isPresent()),
                         new May.Times(doing.at(), now, households.current().wording()))
                 .ifPresent(refusal -> {
                     throw new Refused(refusal);

@@ -1,6 +1,5 @@
 package app.velvetcrock.parting;
 
-import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.May;
@@ -29,16 +28,14 @@ public class Parting {
     private final Goods goods;
     private final Oils oils;
     private final Deeds deeds;
-    private final Batches batches;
     private final Leavings leavings;
     private final Persons persons;
     private final Clock clock;
 
-    Parting(Goods goods, Oils oils, Deeds deeds, Batches batches, Leavings leavings, Persons persons, Clock clock) {
+    Parting(Goods goods, Oils oils, Deeds deeds, Leavings leavings, Persons persons, Clock clock) {
         this.goods = goods;
         this.oils = oils;
         this.deeds = deeds;
-        this.batches = batches;
         this.leavings = leavings;
         this.persons = persons;
         this.clock = clock;
@@ -71,10 +68,6 @@ public class Parting {
     @Transactional
     public UUID oil(UUID lot, Mass amount, Leaving.Kind kind, Terms terms, Once once) {
         Stock.OfOil oil = oils.find(lot);
-        if (kind == Leaving.Kind.SOLD
-                && batches.sheet(oil.batch()).plan().mark().isPresent()) {
-            throw new Refused("why", "It was made against the rule of water, so it is never sold.", "another reason");
-        }
         Held what = kind == Leaving.Kind.SOLD ? Held.SELL : kind == Leaving.Kind.GIVEN ? Held.GIVE : Held.DRAW;
         UUID movement = deeds.done(
                 oil.batch(),

@@ -29,8 +29,13 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
         this.times = times;
     }
 
-    /** A batch as it stands. */
-    public record Standing(int number, Course course, Log log) {}
+    /** A batch as it stands; {@code overridden}: it was made against the rule of water, knowingly. */
+    public record Standing(int number, Course course, Log log, boolean overridden) {
+
+        public Standing(int number, Course course, Log log) {
+            this(number, course, log, false);
+        }
+    }
 
     /** When a deed was done, when it is said, and how moments and amounts are written there. */
     public record Times(Instant at, Instant now, Wording say) {}
@@ -230,7 +235,9 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
                 : deed.what() == Held.SELL && standing.log().isByHand()
                         ? refused(
                                 "It was charged by the handful: how much of what is in it nobody knows, so it is not sold.")
-                        : afterStraining();
+                        : deed.what() == Held.SELL && standing.overridden()
+                                ? refused("It was made against the rule of water, so it is never sold.")
+                                : afterStraining();
     }
 
     @Override

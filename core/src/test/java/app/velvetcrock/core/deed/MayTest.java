@@ -144,6 +144,20 @@ class MayTest {
                 .isEmpty();
     }
 
+    /** Made against the rule of water it is never sold; it may be given, and used (craft: labels). */
+    @Test
+    void whatWasOverriddenIsNeverSold() {
+        said.add(entry(NOW, Lines.strained(200, false)));
+        Course course = Course.of(plan, said, NOW, ZONE);
+        for (Held what : List.of(Held.SELL, Held.GIVE, Held.DRAW)) {
+            Optional<Refusal> refusal = May.be(
+                    new Deed.Draw(UUID.randomUUID(), Mass.ofGrams(5), what),
+                    new May.Standing(3, course, Log.of(said), true),
+                    new May.Times(NOW, NOW, SAY));
+            assertThat(refusal.isPresent()).as(what.word()).isEqualTo(what == Held.SELL);
+        }
+    }
+
     /** What is said of the last five minutes is still being done and is held back; what lies before them has happened. */
     @Test
     void whatHappenedIsWrittenDownAndWhatIsBeingDoneIsHeldBack() {
