@@ -123,7 +123,12 @@ class CupboardController {
         Asked asked = asked(lot, "draw", "d-", form);
         Optional<Mass> mass = form.drawn(asked.fields(), oils.find(lot), asked.house());
         Optional<Taking> why = form.taking(asked.fields());
-        ToWhom.Said said = toWhom.read(asked.fields(), asked.house(), form.who(), form.price(), form.when());
+        ToWhom.Said said = toWhom.read(
+                asked.fields(),
+                asked.house(),
+                form.who(),
+                form.price(),
+                form.when(asked.fields(), asked.house(), clock.instant()));
         return does(
                 reply,
                 asked,

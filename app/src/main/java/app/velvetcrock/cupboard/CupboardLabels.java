@@ -99,18 +99,34 @@ public class CupboardLabels {
                 Truths.of(oil, care.open()),
                 claimed(called, own.words()),
                 missing(look, List.of()),
-                held(shown));
+                held(shown.isHeld(Held.SELL), isNeverSold(shown), oil.useBy(), look));
     }
 
-    /** Why an oil is not sold: what is wrong with it, or how it was made. */
-    private static String held(OilOnShelf shown) {
-        return shown.isHeld(Held.SELL)
-                ? "It is kept back, so it is not printed for sale."
-                : shown.batch().plan().mark().isPresent()
-                                || shown.batch().plan().isMoistFood()
-                                || shown.batch().log().isByHand()
-                        ? "It is never sold, so it is not printed for sale: overridden, by the handful, or food for days only."
-                        : "";
+    /** Tells whether an oil is never sold, by how it was made. */
+    private static boolean isNeverSold(OilOnShelf shown) {
+        return shown.batch().plan().mark().isPresent()
+                || shown.batch().plan().isMoistFood()
+                || shown.batch().log().isByHand();
+    }
+
+    /** Why it is not printed for sale, whatever its own words are: how it stands, its day, what the household prints on all. */
+    private String held(boolean isHeld, boolean isNeverSold, LocalDate useBy, LabelLook look) {
+        House house = households.current();
+        if (isHeld) {
+            return "It is kept back, so it is not printed for sale.";
+        }
+        if (isNeverSold) {
+            return "It is never sold, so it is not printed for sale: overridden, by the handful, or food for days only.";
+        }
+        if (useBy.isBefore(house.dayOf(clock.instant()))) {
+            return "It is past its day, so it is not printed for sale.";
+        }
+        return claims.claims(house.settings().name() + ". " + look.more(true)).stream()
+                .findFirst()
+                .map(claim ->
+                        "For sale it is not printed: what stands on all your labels says “%s”, %s. Change that first."
+                                .formatted(claim.word(), claim.why()))
+                .orElse("");
     }
 
     /** What a label for sale has to say beside what this says. */
@@ -212,6 +228,6 @@ public class CupboardLabels {
                 Truths.of(shelf.good(), care.open()),
                 worded.claims(),
                 missing(look, label.in().isEmpty() ? List.of("its ingredients") : List.of()),
-                wrong.isEmpty() ? "" : "It is kept back, so it is not printed for sale.");
+                held(!wrong.isEmpty(), false, shelf.good().useBy(), look));
     }
 }

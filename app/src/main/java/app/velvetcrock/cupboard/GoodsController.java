@@ -179,10 +179,10 @@ class GoodsController {
                         .map(mass -> Math.min(good.left(), mass.toMilligrams()));
         boolean discarded = Cause.DISCARDED.name().equals(form.why());
         Optional<Taking> why = discarded ? Optional.empty() : fields.oneOf("why", Taking.class, form.why());
-        ToWhom.Said said = toWhom.read(fields, house, form.who(), form.price(), form.when());
         Instant at = fields.moment("when", form.when(), house.past(clock.instant()))
                 .map(there -> there.atZone(house.settings().zone()).toInstant())
                 .orElse(clock.instant());
+        ToWhom.Said said = toWhom.read(fields, house, form.who(), form.price(), at);
         UUID key = form.key() == null ? UUID.randomUUID() : form.key();
         return reply.answer(
                 new FormSent("g-", key, fields, "/cupboard/goods/" + lot),

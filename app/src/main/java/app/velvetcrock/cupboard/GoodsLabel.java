@@ -21,6 +21,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** What is in a made thing, for its label: an infused oil is written as its carriers and then its herbs. */
@@ -65,10 +66,20 @@ class GoodsLabel {
         return all;
     }
 
-    /** What the makers of what was stirred in declare: linalool, limonene and the like. */
+    /**
+     * What the makers of what was stirred in declare: linalool, limonene and the like. What was melted again does not know its bottle any
+     * more; then all count that are of its kind.
+     */
     List<String> declared(MakingCourse course) {
-        return makers.declared(
-                course.stirred().stream().flatMap(one -> one.lot().stream()).toList());
+        List<UUID> lots =
+                course.stirred().stream().flatMap(one -> one.lot().stream()).toList();
+        List<String> kinds = course.stirred().stream()
+                .filter(one -> one.lot().isEmpty())
+                .map(one -> one.addition().key())
+                .toList();
+        return Stream.concat(makers.declared(lots).stream(), makers.declaredOf(kinds).stream())
+                .distinct()
+                .toList();
     }
 
     private void infused(UUID lot, Mass mass, List<Ingredients.One> all) {

@@ -1,5 +1,6 @@
 package app.velvetcrock.cupboard;
 
+import app.velvetcrock.core.deed.May;
 import app.velvetcrock.parting.Leaving;
 import app.velvetcrock.parting.Parting;
 import app.velvetcrock.parting.Person;
@@ -7,6 +8,8 @@ import app.velvetcrock.parting.Persons;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Oils.Taking;
 import app.velvetcrock.web.Fields;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -20,20 +23,22 @@ class ToWhom {
 
     private final Persons persons;
     private final ForHer forHer;
+    private final Clock clock;
 
-    ToWhom(Persons persons, ForHer forHer) {
+    ToWhom(Persons persons, ForHer forHer, Clock clock) {
         this.persons = persons;
         this.forHer = forHer;
+        this.clock = clock;
     }
 
     /** What was read; {@code happened} whether it is told of afterwards. */
     record Said(Optional<String> who, Optional<Long> price, boolean happened) {}
 
-    Said read(Fields fields, House house, @Nullable String who, @Nullable String price, @Nullable String when) {
+    Said read(Fields fields, House house, @Nullable String who, @Nullable String price, Instant at) {
         return new Said(
                 fields.optionalWords("who", who, LONGEST).filter(said -> !said.isBlank()),
                 price == null || price.isBlank() ? Optional.empty() : fields.money("price", price, house.money()),
-                when != null && !when.isBlank());
+                May.hasHappened(at, clock.instant()));
     }
 
     /** How it left, by why it was taken out; absent where it stayed in the house. */

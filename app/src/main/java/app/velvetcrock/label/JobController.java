@@ -121,10 +121,13 @@ class JobController {
 
     private byte[] drawn(UUID job, int at) {
         List<Printed> printed = printings.job(job);
-        Printing.Stack stack = stack(printed, at, looks.look());
-        String title =
-                printed.stream().map(one -> one.truth().name()).distinct().collect(Collectors.joining(", "));
-        return press.sheets(new PressRoom.Key(job, at), stack, "Labels: " + title, looks.picture());
+        return press.sheets(
+                new PressRoom.Key(job, at), stack(printed, at, looks.look()), title(printed), looks.picture());
+    }
+
+    private static String title(List<Printed> printed) {
+        return "Labels: "
+                + printed.stream().map(one -> one.truth().name()).distinct().collect(Collectors.joining(", "));
     }
 
     /** How many of it are drawn; whoever asks first has them drawn. */
@@ -135,7 +138,7 @@ class JobController {
         PressRoom.Key key = new PressRoom.Key(job, place(at));
         String title =
                 printed.stream().map(one -> one.truth().name()).distinct().collect(Collectors.joining(", "));
-        press.begin(key, stack, "Labels: " + title, looks.picture());
+        press.begin(key, stack, title(printed), looks.picture());
         model.addAttribute("s", sheets(job, place(at), stack));
         model.addAttribute("done", press.isDone(key));
         model.addAttribute("drawn", press.drawn(key).orElse(0));

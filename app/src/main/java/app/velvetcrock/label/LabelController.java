@@ -9,6 +9,7 @@ import app.velvetcrock.labelled.Printings;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
@@ -93,7 +94,10 @@ class LabelController {
                 new FormSent("l-", key == null ? UUID.randomUUID() : key, fields, PLACE),
                 () -> show(queue, reply.model()),
                 () -> {
-                    UUID job = printing.keep(queue).orElseThrow(() -> new NotHere("anything to print"));
+                    UUID job = printing.keep(queue)
+                            .orElseThrow(
+                                    () -> new Refused(
+                                            "There is nothing to print: of what is in the queue nothing fits or may be printed."));
                     remember(queue);
                     String at = PLACE + "/jobs/" + job;
                     return new Done(at, "Written down as printed. The sheets are below.", at + "/undo");

@@ -1,7 +1,6 @@
 package app.velvetcrock.label;
 
 import app.velvetcrock.core.label.Claims;
-import app.velvetcrock.core.label.Code;
 import app.velvetcrock.core.label.LabelLayout;
 import app.velvetcrock.core.label.LabelLine.Role;
 import app.velvetcrock.core.label.Laid;
@@ -36,8 +35,8 @@ final class LabelsPage {
     /** A run as SVG says it; {@code xs} where each sign begins. */
     record Text(String face, String size, String xs, String y, String text) {}
 
-    /** A code as one path; {@code white} its quiet zone, which nothing else may enter. */
-    record Square(String path) {}
+    /** A code as one path in modules, and how it is put in its place. */
+    record Square(String path, String place) {}
 
     /** The household's mark: its path, or its picture. */
     record Badge(double x, double y, double width, double height, @Nullable String path, String place) {}
@@ -133,26 +132,14 @@ final class LabelsPage {
 
     private static Square square(Laid.Square square) {
         StringBuilder path = new StringBuilder();
-        Code code = square.code();
-        String side = number(square.module());
-        for (int row = 0; row < code.modules(); row++) {
-            for (int column = 0; column < code.modules(); column++) {
-                if (code.isDark(column, row)) {
-                    path.append('M')
-                            .append(number(square.at().x() + column * square.module()))
-                            .append(' ')
-                            .append(number(square.at().y() + row * square.module()))
-                            .append('h')
-                            .append(side)
-                            .append('v')
-                            .append(side)
-                            .append("h-")
-                            .append(side)
-                            .append('z');
-                }
-            }
-        }
-        return new Square(path.toString());
+        square.code()
+                .runs()
+                .forEach(run ->
+                        path.append("M%d %dh%dv1h-%dz".formatted(run.column(), run.row(), run.length(), run.length())));
+        return new Square(
+                path.toString(),
+                "translate(%s %s) scale(%s)"
+                        .formatted(number(square.at().x()), number(square.at().y()), number(square.module())));
     }
 
     private static String number(double millimetres) {

@@ -213,20 +213,15 @@ final class PdfSheets implements AutoCloseable {
     }
 
     private static void code(PDPageContentStream content, Laid.Square square, double high) throws IOException {
-        Code code = square.code();
-        for (int row = 0; row < code.modules(); row++) {
-            for (int column = 0; column < code.modules(); column++) {
-                if (code.isDark(column, row)) {
-                    rectangle(
-                            content,
-                            new Laid.Box(
-                                    square.at().x() + column * square.module(),
-                                    square.at().y() + row * square.module(),
-                                    square.module(),
-                                    square.module()),
-                            high);
-                }
-            }
+        for (Code.Run run : square.code().runs()) {
+            rectangle(
+                    content,
+                    new Laid.Box(
+                            square.at().x() + run.column() * square.module(),
+                            square.at().y() + run.row() * square.module(),
+                            run.length() * square.module(),
+                            square.module()),
+                    high);
         }
         content.fill();
     }

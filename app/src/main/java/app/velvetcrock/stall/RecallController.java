@@ -18,6 +18,7 @@ import app.velvetcrock.stock.Oils;
 import app.velvetcrock.stock.Stores;
 import app.velvetcrock.stock.kinship.Makers;
 import app.velvetcrock.web.Fields;
+import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
@@ -105,11 +106,12 @@ class RecallController {
 
     private String show(Model model, UUID id, Fields fields) {
         House house = households.current();
-        Stock.OfLot lot = stores.lot(id);
         Reach reach = kinship.madeOf(List.of(new Kinship.Origin(id, null, id))).getOrDefault(id, Reach.NOTHING);
         Collection<UUID> all = reach.lots().keySet();
         Map<UUID, Stock.OfLot> lots =
                 stores.among(all).stream().collect(Collectors.toMap(Stock.OfLot::id, Function.identity()));
+        // What was made of a lot begins with it: what is not here reaches nothing.
+        Stock.OfLot lot = Optional.ofNullable(lots.get(id)).orElseThrow(() -> new NotHere("that lot"));
         List<Made> made = lots.values().stream()
                 .sorted(Comparator.comparing((Stock.OfLot one) -> one.left() == 0)
                         .thenComparing(Stock.OfLot::name))
@@ -136,10 +138,12 @@ class RecallController {
     /** By person; what nobody is named of stands under the day it left. */
     private List<Holder> holders(Collection<UUID> lots, Map<UUID, Stock.OfLot> named) {
         House house = households.current();
-        Map<UUID, String> people = persons.everybody();
         Set<UUID> written = new HashSet<>();
         Map<String, List<String>> by = new LinkedHashMap<>();
-        leavings.ofLots(lots).stream()
+        List<Leaving> left = leavings.ofLots(lots);
+        Map<UUID, String> people =
+                left.stream().anyMatch(one -> one.person().isPresent()) ? persons.everybody() : Map.of();
+        left.stream()
                 .filter(one -> one.kind() == Leaving.Kind.GIVEN || one.kind() == Leaving.Kind.SOLD)
                 .forEach(one -> {
                     written.add(one.movement());

@@ -466,6 +466,14 @@ class LabelsHttpTest {
         Document ready = tove.get(queue).page();
         assertThat(ready.select(".caution").text()).doesNotContain("who made it, and where");
         assertThat(ready.select(".label-read text").text()).contains("Made by Tove, Gannet Row 3");
+        tove.submit("/labels/look", "#look", Map.of("line", "heals since 2019", "where", "Tove, Gannet Row 3"));
+        Document line = tove.get(queue).page();
+        assertThat(line.select("#print"))
+                .as("what stands on all labels is read too")
+                .isEmpty();
+        assertThat(line.select(".caution.REFUSE").text()).contains("what stands on all your labels says “heals”");
+        assertThat(tove.get(queue.replace(".sale", "")).page().select("#print")).hasSize(1);
+        tove.submit("/labels/look", "#look", Map.of("line", "", "where", "Tove, Gannet Row 3"));
         assertThat(print(ready).page().text()).contains("2 × Nettle");
     }
 

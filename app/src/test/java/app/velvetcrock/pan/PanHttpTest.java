@@ -612,8 +612,22 @@ class PanHttpTest {
                 .filter(one -> !one.equals(good))
                 .findFirst()
                 .orElseThrow();
+        tove.submit("/stores/supplies", "#add-supply", Map.of("kind", "eo-lavender", "amount", "5 mL"));
+        String lavender = tove.get("/stores/supplies")
+                .page()
+                .select("main a:contains(Lavender)")
+                .attr("href");
+        tove.submit(
+                lavender.replace("/stores/lots/", "/cupboard/recall/"),
+                "#maker",
+                Map.of("declared", "linalool, limonene"));
         assertThat(tove.get(remelted + "/label").page().select(".ink-label").text())
-                .contains("Lavandula");
+                .as("its bottle is not known any more: all count that are of its kind")
+                .contains("Lavandula")
+                .contains("Contains: bee products, linalool, limonene");
+        assertThat(tove.get(good + "/label").page().select(".ink-label").text())
+                .as("here it is known, and it was another")
+                .doesNotContain("linalool");
         assertThat(tove.get(again.path() + "/again")
                         .page()
                         .select("[id='add[0].share']")
@@ -822,6 +836,7 @@ class PanHttpTest {
         Document shelves = pan("");
         var bottles = shelves.select("select[name='add[0].of'] option[value~=^0]:contains(Lavender)")
                 .eachAttr("value");
+        tove.submit("/cupboard/recall/" + bottles.get(0), "#maker", Map.of("declared", "linalool"));
         Document twice = salve("&much=3&add%5B0%5D.of=" + bottles.get(0) + "&add%5B0%5D.share=5+drops&add%5B1%5D.of="
                 + bottles.get(0) + "&add%5B1%5D.share=5+drops");
         assertThat(twice.select("[id='note-add[1].of']").text()).contains("stands here already");
@@ -859,6 +874,7 @@ class PanHttpTest {
         String good = tove.get("/cupboard").page().select("a.goods").first().attr("href");
         assertThat(tove.get(good + "/label").page().select(".ink-label").text())
                 .contains("Lavandula")
+                .contains("Contains: bee products, linalool")
                 .doesNotContain("Citrus");
         assertThat(does(making, "/recipe", "").page().select("#weigh-out").text())
                 .contains("Lavender")

@@ -69,6 +69,19 @@ public class Makers {
                         .list();
     }
 
+    /** The same of every lot of some kinds: where nobody knows any more which bottle it was. */
+    @Transactional(readOnly = true)
+    public List<String> declaredOf(Collection<String> kinds) {
+        return kinds.isEmpty()
+                ? List.of()
+                : sql.sql("select distinct declared from lot where stillroom_id = :stillroom and kind_key in (:kinds) "
+                                + "and declared <> '' order by declared")
+                        .param("stillroom", Current.stillroom())
+                        .param("kinds", kinds)
+                        .query(String.class)
+                        .list();
+    }
+
     /** Lots whose name, supplier, maker or maker's number holds these signs, the newest first; used up or not. */
     @Transactional(readOnly = true)
     public List<Bought> named(String typed) {

@@ -1,6 +1,8 @@
 package app.velvetcrock.core.label;
 
+import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.List;
 
 /**
  * A square of dark and light modules that a telephone reads.
@@ -21,8 +23,22 @@ public record Code(int modules, BitSet dark) {
     /** [E] How much of a label's height it takes where there is room. */
     private static final double SHARE = 0.36;
 
-    public boolean isDark(int column, int row) {
-        return dark.get(row * modules + column);
+    /** Dark modules beside each other in a row. */
+    public record Run(int row, int column, int length) {}
+
+    /** All of them, row by row: both drawings draw these. */
+    public List<Run> runs() {
+        List<Run> runs = new ArrayList<>();
+        for (int row = 0; row < modules; row++) {
+            int end = (row + 1) * modules;
+            int at = dark.nextSetBit(row * modules);
+            while (at >= 0 && at < end) {
+                int after = Math.min(end, dark.nextClearBit(at));
+                runs.add(new Run(row, at - row * modules, after - at));
+                at = dark.nextSetBit(after);
+            }
+        }
+        return runs;
     }
 
     /** How wide a module is on a label of a size, mm: never under the narrowest. */

@@ -196,6 +196,27 @@ class LabelLayoutTest {
         return new Code(modules, dark);
     }
 
+    /** Drawn run by run it is the same square: every dark module once, no light one. */
+    @Test
+    void aCodeIsItsRuns() {
+        Random random = new Random(8);
+        BitSet dark = new BitSet();
+        int modules = 25;
+        for (int i = 0; i < modules * modules; i++) {
+            dark.set(i, random.nextInt(3) > 0);
+        }
+        BitSet drawn = new BitSet();
+        for (Code.Run run : new Code(modules, dark).runs()) {
+            assertThat(run.column() + run.length()).isLessThanOrEqualTo(modules);
+            for (int i = 0; i < run.length(); i++) {
+                int at = run.row() * modules + run.column() + i;
+                assertThat(drawn.get(at)).isFalse();
+                drawn.set(at);
+            }
+        }
+        assertThat(drawn).isEqualTo(dark);
+    }
+
     /** Neither the code with its white nor the mark ever covers a word; a module is never too narrow; neither costs a label. */
     @Test
     void theCodeAndTheMarkGiveWayToWords() {
