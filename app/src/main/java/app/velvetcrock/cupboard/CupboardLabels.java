@@ -106,7 +106,8 @@ public class CupboardLabels {
     private static boolean isNeverSold(OilOnShelf shown) {
         return shown.batch().plan().mark().isPresent()
                 || shown.batch().plan().isMoistFood()
-                || shown.batch().log().isByHand();
+                || shown.batch().log().isByHand()
+                || shown.batch().course().isScorched();
     }
 
     /** Why it is not printed for sale, whatever its own words are: how it stands, its day, what the household prints on all. */
@@ -116,7 +117,7 @@ public class CupboardLabels {
             return "It is kept back, so it is not printed for sale.";
         }
         if (isNeverSold) {
-            return "It is never sold, so it is not printed for sale: overridden, by the handful, or food for days only.";
+            return "It is never sold, so it is not printed for sale: overridden, scorched, by the handful, or food for days only.";
         }
         if (useBy.isBefore(house.dayOf(clock.instant()))) {
             return "It is past its day, so it is not printed for sale.";

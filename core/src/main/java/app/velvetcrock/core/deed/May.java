@@ -230,14 +230,23 @@ public final class May implements Deed.Visitor<Optional<Refusal>> {
 
     @Override
     public Optional<Refusal> draw(Deed.Draw deed) {
-        return deed.what() != Held.DRAW && standing.course().moistFood()
-                ? refused("Food oil of moist herb is never given away or sold: %s.".formatted(MoistFood.RULE))
-                : deed.what() == Held.SELL && standing.log().isByHand()
-                        ? refused(
-                                "It was charged by the handful: how much of what is in it nobody knows, so it is not sold.")
-                        : deed.what() == Held.SELL && standing.overridden()
-                                ? refused("It was made against the rule of water, so it is never sold.")
-                                : afterStraining();
+        if (deed.what() != Held.DRAW && standing.course().moistFood()) {
+            return refused("Food oil of moist herb is never given away or sold: %s.".formatted(MoistFood.RULE));
+        }
+        return (deed.what() == Held.SELL ? neverSold() : Optional.<Refusal>empty()).or(this::afterStraining);
+    }
+
+    /** What is never sold, whatever was said to it since (craft: what a label says). */
+    private Optional<Refusal> neverSold() {
+        if (standing.log().isByHand()) {
+            return refused("It was charged by the handful: how much of what is in it nobody knows, so it is not sold.");
+        }
+        if (standing.overridden()) {
+            return refused("It was made against the rule of water, so it is never sold.");
+        }
+        return standing.course().isScorched()
+                ? refused("It was hot enough to scorch, so it is never sold.")
+                : Optional.empty();
     }
 
     @Override

@@ -81,11 +81,6 @@ public record Paper(
         return new Paper(key, sheet, label, across, down, left, top, gapX, gapY, false);
     }
 
-    /** The common one of a key. */
-    public static Optional<Paper> of(String key) {
-        return COMMON.stream().filter(one -> one.key().equals(key)).findFirst();
-    }
-
     /** How many there are on a sheet. */
     public int on() {
         return across * down;

@@ -158,6 +158,29 @@ class MayTest {
         }
     }
 
+    /** What was read hot enough to scorch is never sold either, whatever was said to it since; given it may be. */
+    @Test
+    void whatWasScorchedIsNeverSold() {
+        PlanRequest cold = request("nettle", Moisture.DRIED, "rapeseed", Use.HANDS, 12);
+        BatchPlan warm = planner.plan(cold.with(cold.circumstances().by(Method.SLOW_WARM)));
+        for (int minutes = 60; minutes > 0; minutes -= 10) {
+            said.add(entry(
+                    NOW.minusSeconds(minutes * 60L), new Line.Heat(Optional.empty(), Temperature.ofCelsius(150))));
+        }
+        said.add(entry(NOW, Lines.strained(200, false)));
+        Course course = Course.of(warm, said, NOW, ZONE);
+        assertThat(course.isScorched()).isTrue();
+        for (Held what : List.of(Held.SELL, Held.GIVE)) {
+            assertThat(May.be(
+                                    new Deed.Draw(UUID.randomUUID(), Mass.ofGrams(5), what),
+                                    new May.Standing(3, course, Log.of(said)),
+                                    new May.Times(NOW, NOW, SAY))
+                            .isPresent())
+                    .as(what.word())
+                    .isEqualTo(what == Held.SELL);
+        }
+    }
+
     /** What is said of the last five minutes is still being done and is held back; what lies before them has happened. */
     @Test
     void whatHappenedIsWrittenDownAndWhatIsBeingDoneIsHeldBack() {
