@@ -43,7 +43,9 @@ public class BatchLog {
 
     @Transactional(readOnly = true)
     public BatchSheet sheet(UUID id) {
-        return reader.among(List.of(id)).stream().findFirst().orElseThrow(() -> new NotHere("that batch"));
+        return reader.kept(id)
+                .or(() -> reader.among(List.of(id)).stream().findFirst())
+                .orElseThrow(() -> new NotHere("that batch"));
     }
 
     /** Lets only one at a time write about a batch, and reads it as it then stands. */

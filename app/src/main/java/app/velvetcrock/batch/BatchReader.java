@@ -17,13 +17,16 @@ import app.velvetcrock.kit.Baths;
 import app.velvetcrock.kit.Warming;
 import app.velvetcrock.plans.Plans;
 import app.velvetcrock.readings.ProbedHeat;
+import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
+import app.velvetcrock.web.PerRequest;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -38,6 +41,8 @@ import org.springframework.stereotype.Component;
 /** Reads batches with their logs, in a fixed number of queries however many there are, and lets the core say where each stands. */
 @Component
 class BatchReader {
+
+    private static final String KEPT = "batch";
 
     private final Entries entries;
     private final BatchRows rows;
@@ -83,7 +88,26 @@ class BatchReader {
         return read(rows.among(ids));
     }
 
+    /** In the order of the rows; what this page has read before is not read again. */
     List<BatchSheet> read(List<BatchRows.Row> batches) {
+        Map<UUID, BatchSheet> sheets = new HashMap<>();
+        batches.forEach(row -> kept(row.id()).ifPresent(sheet -> sheets.put(row.id(), sheet)));
+        unread(batches.stream().filter(row -> !sheets.containsKey(row.id())).toList())
+                .forEach(sheet -> {
+                    PerRequest.keep(KEPT, List.of(Current.person(), sheet.id()), sheet);
+                    sheets.put(sheet.id(), sheet);
+                });
+        return batches.stream()
+                .map(row -> Objects.requireNonNull(sheets.get(row.id())))
+                .toList();
+    }
+
+    /** A batch this page has read before. */
+    Optional<BatchSheet> kept(UUID id) {
+        return PerRequest.kept(KEPT, List.of(Current.person(), id));
+    }
+
+    private List<BatchSheet> unread(List<BatchRows.Row> batches) {
         if (batches.isEmpty()) {
             return List.of();
         }

@@ -17,6 +17,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Batches {
 
+    private static final String STANDING = "standing";
+
     private final BatchRows rows;
     private final BatchReader reader;
     private final BatchLog log;
@@ -35,7 +37,11 @@ public class Batches {
     /** Every batch that stands in a vessel, by number. */
     @Transactional(readOnly = true)
     public List<BatchSheet> standing() {
-        return reader.read(unstrained()).stream()
+        return PerRequest.of(STANDING, Current.person(), () -> standing(reader.read(unstrained())));
+    }
+
+    private static List<BatchSheet> standing(List<BatchSheet> all) {
+        return all.stream()
                 .filter(sheet -> sheet.course().state() == Course.State.STANDING)
                 .toList();
     }
@@ -43,7 +49,9 @@ public class Batches {
     /** What stands and some others besides, by number, read together. */
     @Transactional(readOnly = true)
     public List<BatchSheet> standingAnd(Collection<UUID> others) {
-        return reader.read(rows.unstrainedAnd(others));
+        List<BatchSheet> all = reader.read(rows.unstrainedAnd(others));
+        PerRequest.keep(STANDING, Current.person(), standing(all));
+        return all;
     }
 
     private List<BatchRows.Row> unstrained() {

@@ -168,7 +168,7 @@ public class Makings {
 
     @Transactional(readOnly = true)
     public Sheet sheet(UUID id) {
-        return among(List.of(id)).stream().findFirst().orElseThrow(() -> new NotHere("that making"));
+        return kept(id).or(() -> among(List.of(id)).stream().findFirst()).orElseThrow(() -> new NotHere("that making"));
     }
 
     /** Tells whether a batch is something made of an oil. */
@@ -221,9 +221,19 @@ public class Makings {
 
     private record Row(UUID id, int number, String name, String plan) {}
 
+    private static Optional<Sheet> kept(UUID id) {
+        return PerRequest.kept("making", List.of(Current.person(), id));
+    }
+
     /** Some makings, by number. */
     @Transactional(readOnly = true)
     public List<Sheet> among(Collection<UUID> ids) {
+        List<Sheet> sheets = read(ids);
+        sheets.forEach(sheet -> PerRequest.keep("making", List.of(Current.person(), sheet.id()), sheet));
+        return sheets;
+    }
+
+    private List<Sheet> read(Collection<UUID> ids) {
         if (ids.isEmpty()) {
             return List.of();
         }

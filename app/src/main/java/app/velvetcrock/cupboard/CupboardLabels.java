@@ -21,7 +21,9 @@ import app.velvetcrock.stock.Oils;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -67,10 +69,25 @@ public class CupboardLabels {
         this.clock = clock;
     }
 
+    /** Reads together what the labels of some lots ask for, and tells of which batches their oils came. */
+    public Set<UUID> ahead(List<UUID> lots) {
+        Set<UUID> strained = new LinkedHashSet<>();
+        if (!lots.isEmpty()) {
+            words.among(lots);
+            List<UUID> made = new ArrayList<>();
+            oils.left().stream().filter(oil -> lots.contains(oil.id())).forEach(oil -> strained.add(oil.batch()));
+            lots.stream()
+                    .filter(goods::isGood)
+                    .forEach(lot -> made.add(goods.find(lot).batch()));
+            makings.among(made).forEach(sheet -> strained.addAll(ingredients.oils(sheet.course())));
+        }
+        return strained;
+    }
+
     /** Of a bottle, or of the jug it was strained into. */
     public Saying oil(UUID lot, boolean sale) {
         House house = households.current();
-        Stock.OfOil oil = oils.find(lot);
+        Stock.OfOil oil = oils.leftOf(lot);
         OilOnShelf shown = OilOnShelf.of(oil, batches.sheet(oil.batch()), house.dayOf(clock.instant()));
         OilPage.Label label = OilPage.label(shown, house);
         LabelLook look = looks.look();
@@ -152,7 +169,7 @@ public class CupboardLabels {
         Saying saying = goods.isGood(lot) ? good(lot, false) : oil(lot, false);
         int number = goods.isGood(lot)
                 ? makings.sheet(goods.find(lot).batch()).number()
-                : batches.sheet(oils.find(lot).batch()).number();
+                : batches.sheet(oils.leftOf(lot).batch()).number();
         return new Saying(
                 new Says.LidDot(
                         saying.truth().wrong(),

@@ -21,7 +21,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Stream;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** What is in a made thing, for its label: an infused oil is written as its carriers and then its herbs. */
@@ -66,6 +66,16 @@ class GoodsLabel {
         return all;
     }
 
+    /** The batches whose oils are in it. */
+    Set<UUID> oils(MakingCourse course) {
+        return course.formula().parts().stream()
+                .map(part -> part.stuff().key())
+                .filter(key -> key.startsWith(INFUSED))
+                .map(key -> oils.leftOf(UUID.fromString(key.substring(INFUSED.length())))
+                        .batch())
+                .collect(Collectors.toSet());
+    }
+
     /**
      * What the makers of what was stirred in declare: linalool, limonene and the like. What was melted again does not know its bottle any
      * more; then all count that are of its kind.
@@ -77,13 +87,16 @@ class GoodsLabel {
                 .filter(one -> one.lot().isEmpty())
                 .map(one -> one.addition().key())
                 .toList();
-        return Stream.concat(makers.declared(lots).stream(), makers.declaredOf(kinds).stream())
+        return makers.declared().stream()
+                .filter(one -> lots.contains(one.lot()) || kinds.contains(one.kind()))
+                .map(Makers.Declared::words)
                 .distinct()
+                .sorted()
                 .toList();
     }
 
     private void infused(UUID lot, Mass mass, List<Ingredients.One> all) {
-        BatchSheet batch = batches.sheet(oils.find(lot).batch());
+        BatchSheet batch = batches.sheet(oils.leftOf(lot).batch());
         Set<String> traits = new HashSet<>();
         List<String> herbs = new ArrayList<>();
         for (PlannedHerb herb : batch.plan().request().herbs()) {

@@ -1,5 +1,6 @@
 package app.velvetcrock.label;
 
+import app.velvetcrock.batch.Batches;
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Told;
@@ -10,8 +11,10 @@ import app.velvetcrock.core.label.Truth;
 import app.velvetcrock.core.larder.LotKind;
 import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.materia.HerbKind;
+import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.cupboard.CupboardLabels;
 import app.velvetcrock.labelled.LabelLook;
+import app.velvetcrock.labelled.Printed.Kind;
 import app.velvetcrock.labelled.Saying;
 import app.velvetcrock.labelled.Truths;
 import app.velvetcrock.stillroom.House;
@@ -20,7 +23,9 @@ import app.velvetcrock.stock.Stores;
 import app.velvetcrock.tend.JarLabels;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.StringJoiner;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -32,6 +37,8 @@ class Lines {
     private final JarLabels jars;
     private final CupboardLabels cupboard;
     private final Stores stores;
+    private final Batches batches;
+    private final Materia materia;
     private final Catalogue catalogue;
     private final Conditions conditions;
     private final Households households;
@@ -41,6 +48,8 @@ class Lines {
             JarLabels jars,
             CupboardLabels cupboard,
             Stores stores,
+            Batches batches,
+            Materia materia,
             Catalogue catalogue,
             Conditions conditions,
             Households households,
@@ -48,6 +57,8 @@ class Lines {
         this.jars = jars;
         this.cupboard = cupboard;
         this.stores = stores;
+        this.batches = batches;
+        this.materia = materia;
         this.catalogue = catalogue;
         this.conditions = conditions;
         this.households = households;
@@ -56,6 +67,15 @@ class Lines {
 
     /** What it says; {@code refused} why it is not printed so, empty where it is. */
     record Said(String title, Truth truth, List<LabelLine> lines, String refused, Saying saying) {}
+
+    /** Reads together what the queue asks for, so that as much is asked of a hundred things as of one. */
+    void ahead(List<Queue.Wanted> wanted) {
+        Set<UUID> jars = new LinkedHashSet<>();
+        List<UUID> lots = new ArrayList<>();
+        wanted.forEach(one -> (one.kind() == Kind.LOT || one.kind() == Kind.LID ? lots : jars).add(one.id()));
+        jars.addAll(cupboard.ahead(lots));
+        batches.standingAnd(jars);
+    }
 
     /** With its code, by which it is found when it is typed; without one where that is empty. */
     Said of(Queue.Wanted wanted, LabelLook look, String code) {
@@ -102,10 +122,11 @@ class Lines {
         List<Told> open = conditions.open();
         StringJoiner of = new StringJoiner(", ");
         if (lot.kind() == LotKind.HERB) {
-            catalogue.herbs().stream()
-                    .filter(kind -> kind.key().equals(lot.kindKey()))
+            materia.herb(lot.kindKey())
+                    .or(() -> catalogue.herbs().stream()
+                            .filter(kind -> kind.key().equals(lot.kindKey()))
+                            .findFirst())
                     .map(HerbKind::botanical)
-                    .findFirst()
                     .ifPresent(of::add);
         }
         lot.herb()

@@ -110,6 +110,7 @@ public class Printing {
         Map<Paper, List<Thing>> sorted = new LinkedHashMap<>();
         sorted.put(main, new ArrayList<>());
         List<Queue.Wanted> wanted = queue.wanted();
+        lines.ahead(wanted);
         for (int at = 0; at < wanted.size(); at++) {
             Queue.Wanted one = wanted.get(at);
             Paper on =

@@ -10,6 +10,7 @@ import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Oils;
+import app.velvetcrock.stock.Stores;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -38,6 +39,7 @@ public class Labelling {
     private final Batches batches;
     private final Oils oils;
     private final Goods goods;
+    private final Stores stores;
     private final Conditions conditions;
     private final Households households;
     private final Clock clock;
@@ -47,6 +49,7 @@ public class Labelling {
             Batches batches,
             Oils oils,
             Goods goods,
+            Stores stores,
             Conditions conditions,
             Households households,
             Clock clock) {
@@ -54,6 +57,7 @@ public class Labelling {
         this.batches = batches;
         this.oils = oils;
         this.goods = goods;
+        this.stores = stores;
         this.conditions = conditions;
         this.households = households;
         this.clock = clock;
@@ -89,7 +93,7 @@ public class Labelling {
         return due(batches.standing(), oils.left());
     }
 
-    /** Untrue labels first, then what has none; of jars those that stand, of oils those that are not used up. */
+    /** Untrue labels first, then what has none; of jars those that stand, of oils, made things and herbs those that are not used up. */
     @Transactional(readOnly = true)
     public List<Due> due(List<BatchSheet> standing, List<Stock.OfOil> left) {
         House house = households.current();
@@ -121,6 +125,19 @@ public class Labelling {
                         (int) good.left(),
                         Truths.of(good, open),
                         fresh.contains(good.id())))
+                .forEach(things::add);
+        // A bag somebody bought says itself what it is; what was gathered here says nothing.
+        LocalDate day = house.dayOf(since);
+        stores.herbLots().stream()
+                .map(lot -> new Thing(
+                        new Printed.Of(Printed.Kind.LOT, lot.id()),
+                        lot.name(),
+                        1,
+                        Truths.of(lot.id(), lot.name(), lot.bestBefore(), open),
+                        lot.origin().isPicked()
+                                && lot.acquired()
+                                        .filter(from -> !from.isBefore(day))
+                                        .isPresent()))
                 .forEach(things::add);
         Map<UUID, Printed> last =
                 printings.last(things.stream().map(thing -> thing.of().id()).toList());

@@ -1,6 +1,11 @@
 package app.velvetcrock.labelled;
 
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.web.PerRequest;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -12,6 +17,8 @@ public class LotWords {
 
     public static final int LONGEST_TITLE = 80;
     public static final int LONGEST = 200;
+
+    private static final String KEPT = "label words";
 
     private final JdbcClient sql;
 
@@ -32,12 +39,25 @@ public class LotWords {
 
     @Transactional(readOnly = true)
     public Own of(UUID lot) {
-        return sql.sql("select title, words from label_words where stillroom_id = :stillroom and lot_id = :lot")
-                .param("stillroom", Current.stillroom())
-                .param("lot", lot)
-                .query((row, at) -> new Own(row.getString(1), row.getString(2)))
-                .optional()
-                .orElse(Own.NONE);
+        return PerRequest.<Own>kept(KEPT, List.of(Current.person(), lot))
+                .orElseGet(() -> among(List.of(lot)).getOrDefault(lot, Own.NONE));
+    }
+
+    /** Those of some lots, read together; what has none is left out. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Own> among(Collection<UUID> lots) {
+        Map<UUID, Own> words = new HashMap<>();
+        if (!lots.isEmpty()) {
+            sql.sql(
+                            "select lot_id, title, words from label_words where stillroom_id = :stillroom and lot_id in (:lots)")
+                    .param("stillroom", Current.stillroom())
+                    .param("lots", lots)
+                    .query(row -> {
+                        words.put(row.getObject(1, UUID.class), new Own(row.getString(2), row.getString(3)));
+                    });
+        }
+        lots.forEach(lot -> PerRequest.keep(KEPT, List.of(Current.person(), lot), words.getOrDefault(lot, Own.NONE)));
+        return words;
     }
 
     @Transactional

@@ -15,7 +15,16 @@ import org.springframework.data.jpa.repository.Query;
 interface LotRepository extends JpaRepository<Lot, UUID> {
 
     @Query("select l from Lot l where l.id = :id")
-    Optional<Lot> findHere(UUID id);
+    Optional<Lot> read(UUID id);
+
+    /** One lot; a page that has read what is in stock finds it there. */
+    default Optional<Lot> findHere(UUID id) {
+        return PerRequest.<List<Lot>>kept("stock", Current.person()).stream()
+                .flatMap(List::stream)
+                .filter(lot -> lot.id.equals(id))
+                .findFirst()
+                .or(() -> PerRequest.of("lot", List.of(Current.person(), id), () -> read(id)));
+    }
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select l from Lot l where l.id = :id")

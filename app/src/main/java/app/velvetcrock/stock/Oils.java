@@ -84,6 +84,13 @@ public class Oils {
         return oil(lot, atFirst);
     }
 
+    /** One without what there was at first. */
+    @Transactional(readOnly = true)
+    public Stock.OfOil leftOf(UUID id) {
+        Lot lot = infused(lots.findHere(id));
+        return oil(lot, Mass.ofMilligrams(lot.balance));
+    }
+
     /** Makes an empty lot for an oil; the ledger then fills it. */
     @Transactional
     public UUID add(NewOil oil, Optional<Stock.OfBottle> bottle) {

@@ -220,6 +220,12 @@ public class Stores implements Catalogue.Stored {
                 : lots.among(ids).stream().map(Stores::of).toList();
     }
 
+    /** Herbs that are not used up, as lots. */
+    @Transactional(readOnly = true)
+    public List<Stock.OfLot> herbLots() {
+        return lots.inStock(LotKind.HERB).stream().map(Stores::of).toList();
+    }
+
     /** What a lot was made from. */
     @Transactional(readOnly = true)
     public List<Stock.OfLot> madeFrom(UUID id) {

@@ -2,6 +2,7 @@ package app.velvetcrock.web;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.web.context.request.RequestAttributes;
 import org.springframework.web.context.request.RequestContextHolder;
@@ -18,11 +19,30 @@ public final class PerRequest {
     private record Key(String what, Object whose) {}
 
     /** What was read of somebody's for this page before, else what is read now. */
-    @SuppressWarnings("unchecked")
     public static <T> T of(String what, Object whose, Supplier<T> read) {
+        return PerRequest.<T>kept(what, whose).orElseGet(() -> {
+            T now = read.get();
+            keep(what, whose, now);
+            return now;
+        });
+    }
+
+    /** What was read of somebody's for this page before. */
+    @SuppressWarnings("unchecked")
+    public static <T> Optional<T> kept(String what, Object whose) {
+        return page().map(page -> (T) page.get(new Key(what, whose)));
+    }
+
+    /** Keeps what was read together with others, for whoever asks for it alone. */
+    public static void keep(String what, Object whose, Object read) {
+        page().ifPresent(page -> page.put(new Key(what, whose), read));
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Optional<Map<Key, Object>> page() {
         if (!(RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now)
                 || !"GET".equals(now.getRequest().getMethod())) {
-            return read.get();
+            return Optional.empty();
         }
         Map<Key, Object> page =
                 (Map<Key, Object>) now.getAttribute(PerRequest.class.getName(), RequestAttributes.SCOPE_REQUEST);
@@ -30,12 +50,6 @@ public final class PerRequest {
             page = new HashMap<>();
             now.setAttribute(PerRequest.class.getName(), page, RequestAttributes.SCOPE_REQUEST);
         }
-        Key key = new Key(what, whose);
-        Object kept = page.get(key);
-        if (kept == null) {
-            kept = read.get();
-            page.put(key, kept);
-        }
-        return (T) kept;
+        return Optional.of(page);
     }
 }

@@ -254,6 +254,26 @@ class LabelsHttpTest {
         assertThat(tove.get("/labels").page().select("#due").text()).contains("Nettle");
     }
 
+    /** What was gathered hangs in a bag that says nothing, until it has a label; what was bought says what it is. */
+    @Test
+    void whatWasGatheredWantsALabel() {
+        for (String[] herb : new String[][] {
+            {"Comfrey", "GATHERED", "2026-11-20"},
+            {"Yarrow", "BOUGHT", "2026-11-20"},
+            {"Elder", "GATHERED", "2026-10-01"}
+        }) {
+            tove.submit(
+                    "/stores",
+                    "form[action$=herbs]",
+                    Map.of("herb", herb[0], "amount", "90 g", "origin", herb[1], "acquired", herb[2], "sure", "yes"));
+        }
+        Document due = tove.get("/labels").page();
+        assertThat(due.select("#due li").text()).contains("Comfrey").doesNotContain("Yarrow", "Elder");
+        print(tove.get(due.select("#due li:contains(Comfrey) a").first().attr("href"))
+                .page());
+        assertThat(tove.get("/labels").page().select("#due").text()).doesNotContain("Comfrey");
+    }
+
     /** By hand it is labelled as well; what is found wrong afterwards stands on no label, and is asked for. */
     @Test
     void aLabelThatIsNoLongerTrueIsAskedForAnew() {

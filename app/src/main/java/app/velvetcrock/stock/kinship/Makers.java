@@ -2,7 +2,7 @@ package app.velvetcrock.stock.kinship;
 
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
-import java.util.Collection;
+import app.velvetcrock.web.PerRequest;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -55,31 +55,17 @@ public class Makers {
         }
     }
 
-    /** What the makers of some lots declare, each once. */
-    @Transactional(readOnly = true)
-    public List<String> declared(Collection<UUID> lots) {
-        return lots.isEmpty()
-                ? List.of()
-                : sql.sql(
-                                "select distinct declared from lot where stillroom_id = :stillroom and id in (:lots) and declared <> '' "
-                                        + "order by declared")
-                        .param("stillroom", Current.stillroom())
-                        .param("lots", lots)
-                        .query(String.class)
-                        .list();
-    }
+    /** What a lot's maker declares. */
+    public record Declared(UUID lot, String kind, String words) {}
 
-    /** The same of every lot of some kinds: where nobody knows any more which bottle it was. */
+    /** Of every lot whose maker declares something; used up or not. */
     @Transactional(readOnly = true)
-    public List<String> declaredOf(Collection<String> kinds) {
-        return kinds.isEmpty()
-                ? List.of()
-                : sql.sql("select distinct declared from lot where stillroom_id = :stillroom and kind_key in (:kinds) "
-                                + "and declared <> '' order by declared")
-                        .param("stillroom", Current.stillroom())
-                        .param("kinds", kinds)
-                        .query(String.class)
-                        .list();
+    public List<Declared> declared() {
+        return PerRequest.of("declared", Current.person(), () -> sql.sql(
+                        "select id, kind_key, declared from lot where stillroom_id = :stillroom and declared <> '' order by id")
+                .param("stillroom", Current.stillroom())
+                .query((row, at) -> new Declared(row.getObject(1, UUID.class), row.getString(2), row.getString(3)))
+                .list());
     }
 
     /** Lots whose name, supplier, maker or maker's number holds these signs, the newest first; used up or not. */
