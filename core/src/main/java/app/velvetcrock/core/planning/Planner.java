@@ -9,8 +9,10 @@ import app.velvetcrock.core.charge.Charge;
 import app.velvetcrock.core.charge.Herbs;
 import app.velvetcrock.core.charge.Remedies;
 import app.velvetcrock.core.charge.Schools;
+import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.keeping.Keeping;
+import app.velvetcrock.core.keeping.Storage;
 import app.velvetcrock.core.keeping.Treatment;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.Materia;
@@ -82,18 +84,55 @@ public final class Planner {
                 how.means());
     }
 
+    /**
+     * What the date of an oil follows from, where it is no food of anything moist.
+     *
+     * @param bottle the one that ends first
+     */
+    public record Terms(Bottle bottle, LocalDate poured, LocalDate strained, Treatment treatment, Storage storage) {
+
+        KeepUntil keep() {
+            return Keeping.of(bottle, poured, strained, treatment, storage);
+        }
+
+        /** The same from another bottle. */
+        public Terms of(Bottle other) {
+            return new Terms(other, poured, strained, treatment, storage);
+        }
+
+        /** The same strained on another day. */
+        public Terms strained(LocalDate day) {
+            return new Terms(bottle, poured, day, treatment, storage);
+        }
+
+        /** The same treated otherwise. */
+        public Terms treated(Treatment other) {
+            return new Terms(bottle, poured, strained, other, storage);
+        }
+
+        /** The same kept elsewhere. */
+        public Terms kept(Storage elsewhere) {
+            return new Terms(bottle, poured, strained, treatment, elsewhere);
+        }
+    }
+
+    /** What the date of an oil follows from. */
+    public static Terms terms(PlanRequest request, Finish finish) {
+        return new Terms(
+                finish.shortestBottle(request),
+                request.circumstances().start(),
+                finish.strained(),
+                treatment(request, finish),
+                finish.storage());
+    }
+
     /** Dates the oil anew from how it was really finished; the bottle that ends first decides. */
     public static KeepUntil keepUntil(PlanRequest request, Finish finish) {
         LocalDate poured = request.circumstances().start();
         if (request.isMoistFood()) {
             return Keeping.ofMoistFood(poured);
         }
-        KeepUntil keep = Keeping.of(
-                finish.shortestBottle(request),
-                poured,
-                finish.strained(),
-                treatment(request, finish),
-                finish.storage());
+        KeepUntil keep = terms(request, finish).keep();
         boolean byFirst =
                 request.carriers().endsByInfused(poured) && keep.limitedBy() == KeepUntil.LimitedBy.BOTTLE_BEST_BEFORE;
         return byFirst ? new KeepUntil(keep.date(), KeepUntil.LimitedBy.FIRST_OIL, keep.working()) : keep;
