@@ -9,6 +9,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -148,6 +149,27 @@ class BatchRows implements StandingNames {
                 .param("stillroom", Current.stillroom())
                 .param("from", from)
                 .query(UUID.class)
+                .list();
+    }
+
+    /** The newest of all, makings too, those begun with one of these herbs or kinds before the others. */
+    List<Batches.Named> newest(Collection<String> like, int most) {
+        return sql.sql(
+                        """
+                        select b.id, b.number, b.name, b.kind = 'MAKING', f.herbs && cast(:like as text[]), f.began_on from batch_facts f
+                        join batch b on b.stillroom_id = f.stillroom_id and b.id = f.batch_id
+                        where f.stillroom_id = :stillroom and f.state <> 'NEVER_STARTED'
+                        order by 5 desc, f.number desc limit :most""")
+                .param("stillroom", Current.stillroom())
+                .param("like", like.toArray(String[]::new))
+                .param("most", most)
+                .query((row, at) -> new Batches.Named(
+                        row.getObject(1, UUID.class),
+                        row.getInt(2),
+                        row.getString(3),
+                        row.getBoolean(4),
+                        row.getBoolean(5),
+                        Optional.ofNullable(row.getObject(6, LocalDate.class))))
                 .list();
     }
 

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -104,6 +105,19 @@ public class Batches {
 
     /** Keys of herbs and oils, and years, the newest first. */
     public record Ends(List<String> herbs, List<String> carriers, List<Integer> years) {}
+
+    /**
+     * A batch or a making to choose among.
+     *
+     * @param like whether it was begun with one of the herbs, or is of the kind, that was asked for
+     */
+    public record Named(UUID id, int number, String name, boolean making, boolean like, Optional<LocalDate> began) {}
+
+    /** The newest of all that were begun, those like these before the others. */
+    @Transactional(readOnly = true)
+    public List<Named> newest(Collection<String> like, int most) {
+        return rows.newest(like, most);
+    }
 
     /** What some batches are numbered. */
     @Transactional(readOnly = true)

@@ -19,7 +19,8 @@ class PageAdvice {
             new Place("bench", "Bench", "plan a batch", "b"),
             new Place("press", "Press", "strain and measure", "p"),
             new Place("cupboard", "Cupboard", "finished oils and goods", "c"),
-            new Place("pan", "Pan", "make something of an oil", "n"));
+            new Place("pan", "Pan", "make something of an oil", "n"),
+            new Place("book", "Book", "what I learned", "k"));
 
     /** A demo's dates are relative to its loading; after this it no longer shows what it is meant to show. */
     private static final Duration DEMO_KEEPS = Duration.ofDays(2);
