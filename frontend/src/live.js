@@ -28,6 +28,12 @@ const lost = (is) => {
   words.hidden = !is;
 };
 
+// A form that came back stands at the address it was sent to, where nothing can be fetched: what moves is where it was sent from.
+const came = () => {
+  if (!document.getElementById('refused')) sessionStorage.setItem('crock-here', location.href);
+  return sessionStorage.getItem('crock-here');
+};
+
 const fetchParts = async (what) => {
   if (!parts().some((part) => own(part, what))) return;
   if (busy || sending) {
@@ -37,7 +43,9 @@ const fetchParts = async (what) => {
   busy = true;
   try {
     const there = location.href;
-    const answer = await fetch(there, { headers: { 'X-Live': 'yes' }, credentials: 'same-origin' });
+    const from = came();
+    if (!from) return;
+    const answer = await fetch(from, { headers: { 'X-Live': 'yes' }, credentials: 'same-origin' });
     const text = await answer.text();
     if (answer.redirected || !answer.ok) return;
     // Somebody tapped meanwhile: what was fetched is older than the page that is here, or than the one that comes.
@@ -112,6 +120,7 @@ const lead = async () => {
   }
 };
 if (document.querySelector('.places')) {
+  came();
   let leads = false;
   const first = () => { leads = true; return lead(); };
   if (navigator.locks) navigator.locks.request('crock-live', first);
@@ -128,7 +137,11 @@ const arrived = () => {
   again = null;
   fetchParts(next);
 };
-document.addEventListener('htmx:beforeRequest', (event) => { if (event.detail.boosted) sending += 1; });
+document.addEventListener('htmx:beforeRequest', (event) => {
+  if (!event.detail.boosted) return;
+  came();
+  sending += 1;
+});
 document.addEventListener('htmx:afterRequest', (event) => { if (event.detail.boosted) setTimeout(arrived, 300); });
 window.addEventListener('online', () => fetchParts(['*']));
 document.addEventListener('visibilitychange', () => { if (!document.hidden) fetchParts(['*']); });

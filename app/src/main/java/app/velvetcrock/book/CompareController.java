@@ -15,6 +15,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** Two to five batches beside each other; the address holds which. */
 @Controller
@@ -40,7 +41,7 @@ class CompareController {
 
     @GetMapping(PLACE)
     @Transactional(readOnly = true)
-    public String compare(@Nullable List<String> of, Model model) {
+    public String compare(@RequestParam(required = false) @Nullable List<String> of, Model model) {
         House house = households.current();
         List<UUID> ids = ids(of);
         List<Subjects.Subject> chosen = subjects.of(ids);

@@ -11,11 +11,20 @@ import java.util.stream.Stream;
  * @param wrong what is wrong and not answered yet, before all else
  * @param asked what a finding asks of somebody: to tell whom a thing went to, to smell a bottle
  * @param toLabel what wants a label, in words; empty where nothing does
+ * @param book what the Book asks for: cups to be judged, skin to be looked at again
  * @param untilNow late rows, then today's up to now
  * @param afterNow today's rows still to come, then the days ahead
  */
 public record RoundsOfToday(
-        List<Told> wrong, List<Asked> asked, String toLabel, List<Row> untilNow, List<Row> afterNow) {
+        List<Told> wrong,
+        List<Asked> asked,
+        String toLabel,
+        List<Reminder> book,
+        List<Row> untilNow,
+        List<Row> afterNow) {
+
+    /** Something to be done, and where. */
+    public record Reminder(String href, String words) {}
 
     /** More than these are folded away. */
     private static final int SHOWN = 40;

@@ -13,6 +13,7 @@ import app.velvetcrock.core.rounds.AfterStraining;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.labelled.Labelling;
+import app.velvetcrock.learned.Reminders;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Oils;
@@ -66,6 +67,7 @@ public class RoundsService {
     private final Households households;
     private final PanTasks pan;
     private final Labelling labelling;
+    private final Reminders reminders;
     private final Clock clock;
 
     RoundsService(
@@ -75,9 +77,11 @@ public class RoundsService {
             Households households,
             PanTasks pan,
             Labelling labelling,
+            Reminders reminders,
             Clock clock) {
         this.pan = pan;
         this.labelling = labelling;
+        this.reminders = reminders;
         this.batches = batches;
         this.oils = oils;
         this.conditions = conditions;
@@ -92,12 +96,14 @@ public class RoundsService {
      * @param strained what is strained, not used up, and asks for something about now
      * @param firstToEnd of each of those the oil that ends first
      * @param left every oil that is not used up
+     * @param book twins nobody judged yet, and skin that is to be looked at again
      */
     public record Gathered(
             List<BatchSheet> standing,
             List<BatchSheet> strained,
             Map<UUID, Stock.OfOil> firstToEnd,
-            List<Stock.OfOil> left) {}
+            List<Stock.OfOil> left,
+            Reminders.Open book) {}
 
     /** Reads all of it together. */
     @Transactional(readOnly = true)
@@ -119,7 +125,8 @@ public class RoundsService {
                         .filter(sheet -> first.containsKey(sheet.id()))
                         .toList(),
                 first,
-                left);
+                left,
+                reminders.open(today));
     }
 
     /** The strip for now. */
@@ -151,8 +158,40 @@ public class RoundsService {
                 conditions.open(),
                 conditions.asked(),
                 toLabel(labelling.due(gathered.standing(), gathered.left())),
+                ofTheBook(gathered),
                 rows.stream().filter(row -> !isAhead(row)).toList(),
                 rows.stream().filter(RoundsService::isAhead).toList());
+    }
+
+    /** Twins that are both strained, and skin that was to be looked at again. */
+    private List<RoundsOfToday.Reminder> ofTheBook(Gathered gathered) {
+        Set<UUID> standing = gathered.standing().stream().map(BatchSheet::id).collect(Collectors.toSet());
+        List<Reminders.Pair> over = gathered.book().pairs().stream()
+                .filter(pair -> !standing.contains(pair.first()) && !standing.contains(pair.second()))
+                .toList();
+        Map<UUID, BatchSheet> sheets = batches
+                .among(over.stream()
+                        .flatMap(pair -> Stream.of(pair.first(), pair.second()))
+                        .collect(Collectors.toSet()))
+                .stream()
+                .filter(sheet -> sheet.course().state() == Course.State.STRAINED)
+                .collect(Collectors.toMap(BatchSheet::id, sheet -> sheet));
+        List<RoundsOfToday.Reminder> all = new ArrayList<>();
+        over.forEach(pair -> {
+            BatchSheet first = sheets.get(pair.first());
+            BatchSheet second = sheets.get(pair.second());
+            if (first != null && second != null) {
+                all.add(new RoundsOfToday.Reminder(
+                        "/book/twins/" + pair.id(),
+                        "Judge the twins: %s, batches %d and %d"
+                                .formatted(first.name(), first.number(), second.number())));
+            }
+        });
+        gathered.book()
+                .again()
+                .forEach(again -> all.add(new RoundsOfToday.Reminder(
+                        "/book/reactions?who=" + again.person(), "Look at the skin again: " + again.name())));
+        return all;
     }
 
     /** "To label: Nettle, Yarrow oil and 2 more", and of what bears a label that is no longer true why. */

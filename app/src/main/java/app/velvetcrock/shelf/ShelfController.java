@@ -10,6 +10,7 @@ import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.draw.CrockDrawing;
 import app.velvetcrock.draw.HeatPicture;
 import app.velvetcrock.draw.JarDrawing;
+import app.velvetcrock.learned.Reminders;
 import app.velvetcrock.rounds.RoundsService;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -17,11 +18,14 @@ import app.velvetcrock.web.Fields;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -129,7 +133,9 @@ class ShelfController {
         List<BatchSheet> standing = gathered.standing();
         House house = households.current();
         Instant now = clock.instant();
-        List<BatchSheet> urgent = standing.stream().sorted(byUrgency(now)).toList();
+        List<BatchSheet> urgent = together(
+                standing.stream().sorted(byUrgency(now)).toList(),
+                gathered.book().pairs());
         List<BatchSheet> front = urgent.stream().limit(FRONT_ROW).toList();
         double scale = scale(front);
         Set<String> repeated = repeated(standing);
@@ -137,6 +143,7 @@ class ShelfController {
                 .map(sheet -> onShelf(sheet, repeated, scale, house))
                 .toList();
         model.addAttribute("front", drawn);
+        model.addAttribute("twins", twins(standing, gathered.book().pairs()));
         model.addAttribute(
                 "jars", drawn.stream().filter(vessel -> vessel.crock() == null).toList());
         model.addAttribute(
@@ -170,6 +177,42 @@ class ShelfController {
                         .orElse(now))
                 .thenComparing(sheet -> sheet.course().strainOn())
                 .thenComparing(BatchSheet::number);
+    }
+
+    /** Twins stand beside each other: where the first of them that wants hands stands. */
+    private static List<BatchSheet> together(List<BatchSheet> urgent, List<Reminders.Pair> pairs) {
+        List<BatchSheet> all = new ArrayList<>();
+        for (BatchSheet sheet : urgent) {
+            if (!all.contains(sheet)) {
+                all.add(sheet);
+                urgent.stream()
+                        .filter(other -> isTwin(sheet, other, pairs) && !all.contains(other))
+                        .forEach(all::add);
+            }
+        }
+        return all;
+    }
+
+    private static boolean isTwin(BatchSheet sheet, BatchSheet other, List<Reminders.Pair> pairs) {
+        return !sheet.id().equals(other.id())
+                && pairs.stream().anyMatch(pair -> pair.other(sheet.id()).equals(other.id()));
+    }
+
+    /** What is written on the tags of twins. */
+    private static Map<UUID, String> twins(List<BatchSheet> standing, List<Reminders.Pair> pairs) {
+        Map<UUID, String> words = new HashMap<>();
+        for (BatchSheet sheet : standing) {
+            pairs.stream()
+                    .filter(pair -> !pair.other(sheet.id()).equals(sheet.id()))
+                    .findFirst()
+                    .ifPresent(pair -> words.put(
+                            sheet.id(),
+                            "twin: "
+                                    + (pair.first().equals(sheet.id())
+                                            ? pair.question().first()
+                                            : pair.question().second())));
+        }
+        return words;
     }
 
     private static double scale(List<BatchSheet> front) {

@@ -1,5 +1,6 @@
 package app.velvetcrock.core.book;
 
+import app.velvetcrock.core.measure.Worded;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -31,7 +32,7 @@ public final class Suspects {
     private Suspects() {}
 
     /** How strongly skin reacted. */
-    public enum Strength {
+    public enum Strength implements Worded {
         NONE("nothing"),
         SLIGHT("slight"),
         CLEAR("clear"),
@@ -43,6 +44,7 @@ public final class Suspects {
             this.word = word;
         }
 
+        @Override
         public String word() {
             return word;
         }
