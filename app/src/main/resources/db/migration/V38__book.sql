@@ -68,6 +68,7 @@ create table known_reaction (
     recipient_id uuid not null,
     kind_key text not null check (length(kind_key) between 1 and 120),
     name text not null check (length(name) between 1 and 200),
+    family text not null check (length(family) <= 200),
     since timestamptz not null,
     primary key (stillroom_id, recipient_id, kind_key),
     foreign key (stillroom_id, recipient_id) references recipient (stillroom_id, id)

@@ -208,7 +208,7 @@ class ArchitectureTest {
                 Map.entry("twin", "learned"),
                 Map.entry("twin_judging", "learned"),
                 Map.entry("reaction", "learned"),
-                Map.entry("known_reaction", "learned"),
+                Map.entry("known_reaction", "parting"),
                 Map.entry("label_printing", "labelled"),
                 Map.entry("label_words", "labelled"),
                 Map.entry("label_look", "labelled"),

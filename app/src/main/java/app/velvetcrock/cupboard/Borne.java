@@ -7,6 +7,8 @@ import app.velvetcrock.core.caution.Bearing;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.pan.MakingCourse;
+import app.velvetcrock.core.parting.Recipient;
+import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.Planner;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Oils;
@@ -40,7 +42,13 @@ class Borne {
     }
 
     private Set<String> oil(UUID lot) {
-        return Planner.borne(batches.sheet(oils.find(lot).batch()).plan().request());
+        PlanRequest request = batches.sheet(oils.find(lot).batch()).plan().request();
+        Set<String> borne = new TreeSet<>(Planner.borne(request));
+        request.herbs().forEach(herb -> borne.add(Recipient.trait(herb.kind().key())));
+        request.carriers()
+                .parts()
+                .forEach(part -> borne.add(Recipient.trait(part.carrier().kind().key())));
+        return borne;
     }
 
     private Set<String> made(MakingCourse course) {
@@ -58,6 +66,7 @@ class Borne {
     }
 
     private void add(Set<String> borne, String key) {
+        borne.add(Recipient.trait(key));
         catalogue.carriers().stream()
                 .filter(kind -> kind.key().equals(key))
                 .forEach(kind -> borne.addAll(Bearing.carrier(kind)));

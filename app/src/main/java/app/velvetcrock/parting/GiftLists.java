@@ -81,7 +81,8 @@ public class GiftLists {
     public List<Gift> gifts(UUID list) {
         return sql.sql(
                         "select g.id, g.recipient_id, g.uses, g.avoids, g.words, g.pieces, g.movement_id, r.nickname, r.uses, "
-                                + "r.avoids, r.note from gift g left join recipient r on r.stillroom_id = g.stillroom_id "
+                                + "r.avoids, r.note, " + Person.REACTS
+                                + " from gift g left join recipient r on r.stillroom_id = g.stillroom_id "
                                 + "and r.id = g.recipient_id where g.stillroom_id = :stillroom and g.list_id = :list "
                                 + "and g.dropped_at is null order by g.place")
                 .param("stillroom", Current.stillroom())
@@ -94,7 +95,7 @@ public class GiftLists {
                             : Optional.of(new Person(
                                     person,
                                     row.getString(8),
-                                    Person.read(row.getString(9), row.getString(10)),
+                                    Person.read(row.getString(9), row.getString(10), row.getString(12)),
                                     row.getString(11)));
                     return new Gift(
                             row.getObject(1, UUID.class),

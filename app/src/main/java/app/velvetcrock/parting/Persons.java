@@ -20,8 +20,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Persons {
 
-    private static final String COLUMNS =
-            "select id, nickname, uses, avoids, note from recipient where stillroom_id = :stillroom ";
+    private static final String COLUMNS = "select r.id, r.nickname, r.uses, r.avoids, r.note, " + Person.REACTS
+            + " from recipient r where r.stillroom_id = :stillroom ";
     private static final int MOST = 500;
 
     private final JdbcClient sql;
@@ -39,7 +39,7 @@ public class Persons {
                 .query((row, at) -> new Person(
                         row.getObject(1, UUID.class),
                         row.getString(2),
-                        Person.read(row.getString(3), row.getString(4)),
+                        Person.read(row.getString(3), row.getString(4), row.getString(6)),
                         row.getString(5)))
                 .list();
     }
@@ -65,7 +65,7 @@ public class Persons {
                 .query((row, at) -> new Person(
                         row.getObject(1, UUID.class),
                         row.getString(2),
-                        Person.read(row.getString(3), row.getString(4)),
+                        Person.read(row.getString(3), row.getString(4), row.getString(6)),
                         row.getString(5)))
                 .optional()
                 .orElseThrow(() -> new NotHere("that person"));
@@ -99,6 +99,31 @@ public class Persons {
                 .filter(one -> one.nickname().equalsIgnoreCase(nickname))
                 .findFirst();
         return there.orElseGet(() -> find(add(nickname, Recipient.ANYBODY, "")));
+    }
+
+    /** Writes down that she reacts to something; said twice it is written once. */
+    @Transactional
+    public void knows(UUID id, Recipient.Reacts reacts) {
+        find(id);
+        sql.sql("insert into known_reaction (stillroom_id, recipient_id, kind_key, name, family, since) "
+                        + "values (:stillroom, :id, :key, :name, :family, :at) on conflict do nothing")
+                .param("stillroom", Current.stillroom())
+                .param("id", id)
+                .param("key", reacts.key())
+                .param("name", reacts.name())
+                .param("family", Person.stored(reacts.family()))
+                .param("at", Timestamp.from(clock.instant()))
+                .update();
+    }
+
+    /** It was something else. */
+    @Transactional
+    public void knowsNot(UUID id, String key) {
+        sql.sql("delete from known_reaction where stillroom_id = :stillroom and recipient_id = :id and kind_key = :key")
+                .param("stillroom", Current.stillroom())
+                .param("id", id)
+                .param("key", key)
+                .update();
     }
 
     @Transactional

@@ -19,8 +19,9 @@ import java.util.TreeSet;
  *
  * @param uses whom it is judged for; nobody named is grown-up skin
  * @param avoids what she must not have, by key of {@link #AVOIDABLE}
+ * @param reacts what she is known to react to
  */
-public record Recipient(Set<Use> uses, Set<String> avoids) {
+public record Recipient(Set<Use> uses, Set<String> avoids, List<Reacts> reacts) {
 
     public static final Recipient ANYBODY = new Recipient(Set.of(), Set.of());
 
@@ -30,6 +31,28 @@ public record Recipient(Set<Use> uses, Set<String> avoids) {
     public Recipient {
         uses = uses.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(uses));
         avoids = Set.copyOf(avoids);
+        reacts = List.copyOf(reacts);
+    }
+
+    /** Of whom no reaction is known. */
+    public Recipient(Set<Use> uses, Set<String> avoids) {
+        this(uses, avoids, List.of());
+    }
+
+    /**
+     * A kind of thing she is known to react to.
+     *
+     * @param family the traits its relatives are known by; empty where it has none
+     */
+    public record Reacts(String key, String name, Set<String> family) {
+        public Reacts {
+            family = Set.copyOf(family);
+        }
+    }
+
+    /** By which what holds a kind of thing is told from what only holds its relatives. */
+    public static String trait(String kindKey) {
+        return "kind:" + kindKey;
     }
 
     /** What is avoided: in words, by which traits it is known, and by which words of a sentence. */
@@ -88,6 +111,17 @@ public record Recipient(Set<Use> uses, Set<String> avoids) {
             Avoided one = AVOIDABLE.get(key);
             if (one != null && one.traits().stream().anyMatch(borne::contains)) {
                 all.add(new Caution(Level.REFUSE, "has " + one.word(), "Not for whoever must not have it.", true));
+            }
+        }
+        for (Reacts one : reacts) {
+            if (borne.contains(trait(one.key()))) {
+                all.add(new Caution(Level.REFUSE, "has " + one.name(), "She reacted to it before.", true));
+            } else if (one.family().stream().anyMatch(borne::contains)) {
+                all.add(new Caution(
+                        Level.WARN,
+                        "has a relative of " + one.name(),
+                        "She reacted to that before: ask her first.",
+                        true));
             }
         }
         Collection<Use> judged = uses.isEmpty() ? List.of(Use.ADULT_SKIN) : uses;
