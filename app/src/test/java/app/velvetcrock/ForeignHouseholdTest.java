@@ -70,6 +70,8 @@ class ForeignHouseholdTest {
     private String gifts;
     private String gift;
     private String stall;
+    private String twins;
+    private String reaction;
 
     @BeforeEach
     void twoHouseholds() {
@@ -190,6 +192,11 @@ class ForeignHouseholdTest {
         Answer printed = owner.post("/labels/print?of=lot." + good + ".2", Map.of());
         printing = printed.path().replace("/labels/jobs/", "");
         owner.post("/cupboard/people", Map.of("nickname", SECRET));
+        String longer = owner.post(
+                        Visitor.form(owner.get("/bench?amount=20+g&length=42").page(), "#bench", Map.of()))
+                .path()
+                .substring(7);
+        twins = owner.post("/book/twins", Map.of("one", longer, "other", batch)).path();
         person = owner.get("/cupboard/people").page().select("#people a").attr("href");
         gifts = owner.post("/cupboard/gifts", Map.of("said", "2 people")).path();
         gift = owner.get(gifts)
@@ -197,6 +204,8 @@ class ForeignHouseholdTest {
                 .select("form[action$=drop]")
                 .attr("action")
                 .replace("/drop", "");
+        owner.post("/book/reactions", Map.of("nickname", SECRET, "lot", oil, "strength", "CLEAR", "on", "yesterday"));
+        reaction = owner.get("/book").page().select("#reacted .chip").attr("href");
         stall = owner.post("/cupboard/stall", Map.of("name", SECRET)).path();
         code = printed.page().select("a[href^=/q/]").text();
         taken = owner.get("/cupboard/goods/" + good)
@@ -235,6 +244,42 @@ class ForeignHouseholdTest {
                 "/settings/hours/" + resident,
                 "/batch/" + batch + "/entries/" + entry)) {
             assertThat(owner.post(undo + "/undo", Map.of()).status()).as(undo).isEqualTo(200);
+        }
+    }
+
+    private void bookCases(Map<String, Consumer<String>> cases) {
+        for (String page : List.of("", "/compare", "/twins", "/reactions", "/forecasts")) {
+            cases.put("GET /book" + page, route -> showsNothing(stranger.get("/book" + page)));
+        }
+        cases.put(
+                "POST /book/twins",
+                route -> isNotHere(stranger.post("/book/twins", Map.of("one", batch, "other", strained))));
+        cases.put("GET /book/twins/{twin}", route -> isNotHere(stranger.get(twins)));
+        for (String deed : List.of("judge", "open", "forget", "drop")) {
+            cases.put(
+                    "POST /book/twins/{twin}/" + deed,
+                    route -> isNotHere(stranger.post(twins + "/" + deed, everything())));
+        }
+        cases.put("POST /book/reactions", route -> {
+            isNotHere(stranger.post("/book/reactions", Map.of("nickname", "x", "lot", oil, "strength", "CLEAR")));
+            isNotHere(stranger.get("/book/reactions?who=" + reaction.replaceAll(".*who=", "")));
+        });
+        String noted = owner.get(reaction)
+                .page()
+                .select("#rows form[action$=drop]")
+                .attr("action")
+                .replaceAll("/drop$", "");
+        for (String deed : List.of("again", "drop")) {
+            cases.put(
+                    "POST /book/reactions/{reaction}/" + deed,
+                    route -> isNotHere(stranger.post(noted + "/" + deed, Map.of("strength", "NONE"))));
+        }
+        for (String deed : List.of("hold", "known")) {
+            cases.put(
+                    "POST /book/reactions/" + deed,
+                    route -> isNotHere(stranger.post(
+                            "/book/reactions/" + deed,
+                            Map.of("who", reaction.replaceAll(".*who=", ""), "what", "KIND", "key", "nettle"))));
         }
     }
 
@@ -646,6 +691,7 @@ class ForeignHouseholdTest {
                 "POST /press/{id}/settle",
                 route -> isNotHere(stranger.post("/press/" + strained + "/settle", Map.of("left", "100 g"))));
         panCases(cases);
+        bookCases(cases);
         cases.put("GET /cupboard/{lot}", route -> isNotHere(stranger.get("/cupboard/" + oil)));
         cases.put("GET /cupboard/{lot}/label", route -> isNotHere(stranger.get("/cupboard/" + oil + "/label")));
         for (String form : new String[] {"bottle", "draw", "sniff", "wrong", "discard"}) {

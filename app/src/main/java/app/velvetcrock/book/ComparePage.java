@@ -20,7 +20,8 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Two to five batches beside each other, worded and drawn before they are shown.
@@ -32,7 +33,7 @@ record ComparePage(
         String title,
         String lead,
         List<Head> heads,
-        List<Row> rows,
+        List<Group> groups,
         List<String> alike,
         List<Bar> bars,
         List<Why> whys) {
@@ -45,8 +46,11 @@ record ComparePage(
     /** A batch at the head of its column; {@code without} leads to the same without it. */
     record Head(String called, String name, String when, String href, String without) {}
 
+    /** What differs of one part of their story. */
+    record Group(String part, List<Row> rows) {}
+
     /** A thing that differs. */
-    record Row(String part, String name, List<Cell> cells) {}
+    record Row(String name, List<Cell> cells) {}
 
     /** How it was; {@code planned} beside it where that is something else. */
     record Cell(String done, String planned, String mark) {}
@@ -95,7 +99,7 @@ record ComparePage(
                                         ? "one thing is"
                                         : beside.alike().size() + " things are"),
                 subjects.stream().map(one -> head(one, subjects, house, place)).toList(),
-                beside.rows().stream().map(ComparePage::row).toList(),
+                groups(beside, subjects),
                 beside.alike(),
                 bars(subjects, house),
                 whys);
@@ -135,13 +139,35 @@ record ComparePage(
                                 .collect(Collectors.joining("&", "?", "")));
     }
 
-    private static Row row(Beside.Row row) {
+    private static List<Group> groups(Beside beside, List<Subjects.Subject> subjects) {
+        return Stream.of(Fact.Part.values())
+                .map(part -> new Group(
+                        part.word(),
+                        beside.rows().stream()
+                                .filter(row -> row.part() == part)
+                                .map(row -> row(row, subjects))
+                                .toList()))
+                .filter(group -> !group.rows().isEmpty())
+                .toList();
+    }
+
+    private static Row row(Beside.Row row, List<Subjects.Subject> subjects) {
         return new Row(
-                row.part().word(),
                 row.name(),
-                row.facts().stream()
-                        .map(fact -> fact.map(ComparePage::cell).orElse(new Cell("not written down", "", "faint")))
+                IntStream.range(0, subjects.size())
+                        .mapToObj(at -> row.facts()
+                                .get(at)
+                                .map(ComparePage::cell)
+                                .orElse(new Cell(missing(row, subjects.get(at)), "", "faint")))
                         .toList());
+    }
+
+    /** What a standing jar will show is not known yet; what is not written of another nobody wrote. */
+    private static String missing(Beside.Row row, Subjects.Subject of) {
+        BatchSheet sheet = of.sheet();
+        return row.part() != Fact.Part.INPUT && sheet != null && sheet.course().state() == Course.State.STANDING
+                ? "not yet"
+                : "not written down";
     }
 
     private static Cell cell(Fact fact) {
@@ -294,7 +320,4 @@ record ComparePage(
     private static String capital(String words) {
         return words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1);
     }
-
-    /** The one that asks to be compared, where there is only one yet. */
-    record Alone(@Nullable Head head) {}
 }

@@ -14,16 +14,19 @@ class DemoLabels {
     private final Labelling labelling;
     private final Printing printing;
     private final DemoLeaving leaving;
+    private final DemoBook book;
 
-    DemoLabels(Labelling labelling, Printing printing, DemoLeaving leaving) {
+    DemoLabels(Labelling labelling, Printing printing, DemoLeaving leaving, DemoBook book) {
         this.labelling = labelling;
         this.printing = printing;
         this.leaving = leaving;
+        this.book = book;
     }
 
     /** And says what it has promised. */
     void stick() {
         leaving.promise();
+        book.reacted();
         List<Labelling.Due> due = labelling.due();
         printing.print(due.subList(0, Math.max(0, due.size() - UNLABELLED)));
     }

@@ -97,8 +97,13 @@ public record AsMade(
     private void course(List<Fact> facts) {
         var how = plan.request().circumstances();
         facts.add(Fact.of(Part.COURSE, "way", how.method().name()));
-        facts.add(Fact.planned(
-                Part.COURSE, "stood", days(ChronoUnit.DAYS.between(how.start(), plan.strainOn())), stood()));
+        String toStand = days(ChronoUnit.DAYS.between(how.start(), plan.strainOn()));
+        facts.add(new Fact(
+                Part.COURSE,
+                "stood",
+                toStand,
+                stood(),
+                course.state() != Course.State.STANDING && !stood().equals(toStand)));
         facts.add(Fact.of(Part.COURSE, "shaken", tended(TaskKind.SHAKE)));
         facts.add(Fact.of(Part.COURSE, "looked at", tended(TaskKind.LOOK)));
         facts.add(Fact.of(Part.COURSE, "light", how.method().isInLight() ? "in the light" : "dark"));

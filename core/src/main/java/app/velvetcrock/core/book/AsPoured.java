@@ -108,7 +108,9 @@ public record AsPoured(MakingPlan plan, List<MakingCourse.At> lines, Wording wor
             facts.add(Fact.of(
                     Part.OUTCOME,
                     "gone wrong",
-                    line.faults().stream().map(Fault::word).collect(Collectors.joining(", "))));
+                    line.faults().isEmpty()
+                            ? "nothing"
+                            : line.faults().stream().map(Fault::word).collect(Collectors.joining(", "))));
             facts.add(Fact.of(Part.OUTCOME, "said of it", line.words()));
         });
         lines.stream()

@@ -33,6 +33,7 @@ import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Means;
 import app.velvetcrock.core.method.Method;
+import app.velvetcrock.core.parting.Recipient;
 import app.velvetcrock.core.planning.Finish;
 import app.velvetcrock.core.planning.PlanRequest;
 import app.velvetcrock.core.planning.PlanRequest.Circumstances;
@@ -377,5 +378,70 @@ class BookTest {
         all.addAll(Collections.nCopies(second, Verdict.SECOND));
         all.addAll(Collections.nCopies(neither, Verdict.NEITHER));
         return Twins.together(Question.TIME, all);
+    }
+
+    /** No test on a child, where a food is not borne, after anything strong or spreading; nothing new until a week is calm. */
+    @Test
+    void aNextStepIsOfferedToCalmSkinAlone() {
+        LocalDate today = LocalDate.of(2026, 11, 24);
+        NextStep.Seen clear = new NextStep.Seen(Strength.CLEAR, false, today.minusDays(7));
+        NextStep.Seen calm = new NextStep.Seen(Strength.CLEAR, false, today.minusDays(8));
+        NextStep.Seen spread = new NextStep.Seen(Strength.SLIGHT, true, today.minusDays(8));
+        assertThat(NextStep.of(Recipient.ANYBODY, List.of(calm), today)).startsWith("Skin is calm");
+        assertThat(NextStep.of(Recipient.ANYBODY, List.of(calm, clear), today)).startsWith("Nothing new");
+        assertThat(NextStep.of(Recipient.ANYBODY, List.of(spread), today)).startsWith("No test after");
+        assertThat(NextStep.of(new Recipient(Set.of(Use.CHILD_2_5), Set.of()), List.of(calm), today))
+                .startsWith("No test on a child");
+        assertThat(NextStep.of(new Recipient(Set.of(), Set.of("sesame")), List.of(calm), today))
+                .startsWith("No test where a food");
+        assertThat(NextStep.isUrgent(List.of(spread), today)).isFalse();
+        assertThat(NextStep.isUrgent(List.of(new NextStep.Seen(Strength.SLIGHT, true, today)), today))
+                .isTrue();
+        assertThat(NextStep.isUrgent(List.of(new NextStep.Seen(Strength.STRONG, false, today)), today))
+                .isTrue();
+        assertThat(NextStep.isUrgent(List.of(clear), today)).isFalse();
+    }
+
+    /** Balsam buds and propolis are relatives, birch buds are not, though they are resinous too. */
+    @Test
+    void relativesAreKnownByTheirTraits() {
+        assertThat(Relatives.names("yarrow", traits("yarrow"))).containsExactly("the daisy family");
+        assertThat(Relatives.family("yarrow", traits("yarrow"))).contains("daisy", "arnica", "elecampane");
+        assertThat(Relatives.names("propolis", traits("propolis")))
+                .containsExactly("propolis, balsam buds and beeswax");
+        assertThat(Relatives.family("propolis", traits("propolis")))
+                .contains("beeswax", "kind:balsam-bud", "kind:poplar-bud");
+        assertThat(Relatives.names("balsam-bud", traits("balsam-bud"))).contains("propolis, balsam buds and beeswax");
+        assertThat(Relatives.names("birch-bud", traits("birch-bud"))).containsExactly("salicylates");
+        assertThat(Relatives.names("nettle", traits("nettle"))).isEmpty();
+    }
+
+    private static Set<String> traits(String herb) {
+        return MATERIA.herb(herb).orElseThrow().traits();
+    }
+
+    /** Twins differ in one thing; the one with more of it is the first, whichever is asked about first. */
+    @Test
+    void twinsDifferInOneThing() {
+        PlanRequest plain =
+                oil(LocalDate.of(2026, 5, 3), 2, Method.COLD_AND_DARK, 35).request();
+        PlanRequest sun =
+                oil(LocalDate.of(2026, 5, 3), 2, Method.SUN_WINDOW, 35).request();
+        PlanRequest bath =
+                oil(LocalDate.of(2026, 5, 3), 2, Method.WATER_BATH, 35).request();
+        PlanRequest later =
+                oil(LocalDate.of(2026, 5, 4), 2, Method.COLD_AND_DARK, 35).request();
+        Twins.Pair time = Twins.pair(plain, plain, new Twins.Planned(21, 42));
+        assertThat(time.question()).contains(Question.TIME);
+        assertThat(time.firstIsOne()).isFalse();
+        assertThat(Twins.pair(sun, plain, new Twins.Planned(28, 28)).question()).contains(Question.LIGHT);
+        assertThat(Twins.pair(bath, plain, new Twins.Planned(1, 1)).question()).contains(Question.WARMTH);
+        assertThat(Twins.pair(bath, plain, new Twins.Planned(1, 35)).why()).contains("how long they stand, warmth");
+        assertThat(Twins.pair(plain, plain, new Twins.Planned(35, 35)).why()).contains("do not differ yet");
+        assertThat(Twins.pair(plain, later, new Twins.Planned(35, 42)).why()).contains("not charged on one day");
+        assertThat(Twins.verdict(Twins.Cup.LEFT, true)).isEqualTo(Verdict.FIRST);
+        assertThat(Twins.verdict(Twins.Cup.LEFT, false)).isEqualTo(Verdict.SECOND);
+        assertThat(Twins.verdict(Twins.Cup.RIGHT, false)).isEqualTo(Verdict.FIRST);
+        assertThat(Twins.verdict(Twins.Cup.NEITHER, true)).isEqualTo(Verdict.NEITHER);
     }
 }

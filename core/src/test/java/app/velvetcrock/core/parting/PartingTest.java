@@ -102,6 +102,25 @@ class PartingTest {
     }
 
     /** By every caution that fits her: what she must not have, and what the table says of each use of hers. */
+    /** What she reacted to is not for her; of a relative she is asked first; what holds neither is as before. */
+    @Test
+    void whatSheReactedToIsKnownOfHer() {
+        Recipient inga = new Recipient(
+                Set.of(), Set.of(), List.of(new Recipient.Reacts("yarrow", "yarrow", Set.of("daisy", "arnica"))));
+        assertThat(inga.against(Set.of("kind:yarrow", "daisy"), Cautions.shipped()))
+                .anySatisfy(caution -> {
+                    assertThat(caution.head()).isEqualTo("has yarrow");
+                    assertThat(caution.level()).isEqualTo(Level.REFUSE);
+                });
+        assertThat(inga.against(Set.of("kind:calendula", "daisy"), Cautions.shipped()))
+                .anySatisfy(caution -> {
+                    assertThat(caution.head()).isEqualTo("has a relative of yarrow");
+                    assertThat(caution.level()).isEqualTo(Level.WARN);
+                });
+        assertThat(inga.against(Set.of("kind:nettle"), Cautions.shipped()))
+                .noneMatch(caution -> caution.head().contains("yarrow"));
+    }
+
     @Test
     void whatSpeaksAgainstGivingItToHer() {
         Recipient noNuts = new Recipient(Set.of(), Set.of("nuts"));
