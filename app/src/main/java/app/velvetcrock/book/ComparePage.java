@@ -268,9 +268,9 @@ record ComparePage(
                             "Of %s %s mL came back, of %s %s mL."
                                     .formatted(
                                             subjects.get(0).called(),
-                                            Decimals.upTo(found.first(), 0),
+                                            Decimals.upTo(found.first(), 1),
                                             subjects.get(1).called(),
-                                            Decimals.upTo(found.second(), 0)))));
+                                            Decimals.upTo(found.second(), 1)))));
         }
         return whys;
     }
@@ -314,7 +314,7 @@ record ComparePage(
     }
 
     private static String signed(double amount, String unit) {
-        return (amount < 0 ? "−" : "+") + Decimals.upTo(Math.abs(amount), Math.abs(amount) < 10 ? 1 : 0) + " " + unit;
+        return (amount < 0 ? "−" : "+") + Decimals.upTo(Math.abs(amount), 1) + " " + unit;
     }
 
     private static String capital(String words) {

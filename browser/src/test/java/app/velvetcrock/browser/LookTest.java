@@ -52,7 +52,19 @@ class LookTest {
             String stall = window.page().locator("#days a").first().getAttribute("href");
             window.go("/cupboard/gifts");
             String gifts = window.page().locator("#lists a").first().getAttribute("href");
+            window.go("/book");
+            String compared = window.page()
+                    .locator("#differences li a:has-text('Yarrow')")
+                    .first()
+                    .getAttribute("href");
+            String reacted =
+                    window.page().locator("#reacted .chip:has-text('Inga')").getAttribute("href");
             List<String> views = List.of(
+                    "/book",
+                    "/book/twins",
+                    "/book/forecasts",
+                    compared,
+                    reacted,
                     stall,
                     gifts,
                     toWatch,
@@ -191,13 +203,17 @@ class LookTest {
                                 "hours",
                                 "labels-sale",
                                 "stall",
+                                "book",
+                                "twins",
+                                "forecasts",
+                                "reactions",
                                 "look",
                                 "printed",
                                 "by-hand")
                         .contains(name);
         boolean phone = width == 390
                 && scheme == ColorScheme.LIGHT
-                && List.of("shelf", "bench", "pan", "stall", "watch").contains(name);
+                && List.of("shelf", "bench", "reactions", "stall", "watch").contains(name);
         boolean dark = width == 1280 && scheme == ColorScheme.DARK && name.equals("shelf");
         if (wide || phone || dark) {
             String suffix = wide ? "" : phone ? "-phone" : "-dark";

@@ -40,8 +40,7 @@ public final class WhyYielded {
         if (Math.abs(whole) < A_DROP) {
             return Optional.empty();
         }
-        List<String> factors =
-                List.of("how much herb", "which herb, and its cut", "how much oil", "how it was pressed");
+        List<String> factors = List.of("how much herb", "what such herb keeps", "how much oil", "how it was pressed");
         boolean alike = first.pressing() == second.pressing();
         Strained one = alike ? first : first.asShipped();
         Strained other = alike ? second : second.asShipped();

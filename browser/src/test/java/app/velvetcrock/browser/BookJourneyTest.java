@@ -1,0 +1,87 @@
+package app.velvetcrock.browser;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.SelectOption;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** What was learned, as somebody asks it: two batches beside each other, a reaction narrowed and held back, its relative named. */
+class BookJourneyTest {
+
+    private Window window;
+    private Page page;
+
+    @BeforeEach
+    void open() {
+        window = new Window(RunningApp.at(RunningApp.DEMO_LOADED));
+        page = window.page();
+        window.go("/sign-in");
+        page.click("text=Look round the demo household");
+        window.waitFor("/shelf");
+    }
+
+    @AfterEach
+    void close() {
+        assertThat(window.complaints()).isEmpty();
+        window.close();
+    }
+
+    /** Both were done alike, but for the bottle: fifty days older it was, fifty days less the oil keeps. */
+    @Test
+    void springAndSummerWithTheOneRealCause() {
+        page.click(".places >> text=Book");
+        page.click("text=What was different?");
+        page.selectOption("#of", new SelectOption().setLabel(label("1: Yarrow")));
+        page.click("text=Lay it beside");
+        page.selectOption("#of", new SelectOption().setLabel(label("2: Yarrow")));
+        page.click("text=Lay it beside");
+        assertThat(window.text("h1")).isEqualTo("Why does Yarrow, batch 1, keep longer?");
+        assertThat(window.text("#beside tr:has-text(\"oil's bottle\")"))
+                .contains("opened 10 days before", "opened 60 days before");
+        assertThat(page.locator(".why").first().innerText()).contains("the oil's bottle", "−50 days");
+        assertThat(page.locator(".why").first().locator("tr").count())
+                .as("one cause, and the whole")
+                .isEqualTo(2);
+    }
+
+    private String label(String begins) {
+        return page.locator("#of option").allInnerTexts().stream()
+                .filter(words -> words.startsWith(begins))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Of three things she used one held yarrow: it is most likely, held back down to its oil, and the daisy family is named. */
+    @Test
+    void aReactionNarrowedAndHeldBack() {
+        window.go("/book");
+        page.click("#reacted .chip:has-text('Inga')");
+        assertThat(window.text("#help")).contains("Wipe it off with a dry cloth");
+        assertThat(window.text("#suspects details >> nth=0")).contains("yarrow", "most likely");
+        assertThat(window.text("#relatives")).contains("the daisy family");
+        page.click("#suspects details >> nth=0 >> summary");
+        page.click("#suspects details >> nth=0 >> text=Hold them back");
+        page.waitForSelector("text=On hold, with all that was made of it");
+        page.click("#suspects details >> nth=0 >> summary");
+        page.click("#suspects details >> nth=0 >> a >> nth=0");
+        assertThat(page.locator("#made li").count())
+                .as("the bag, its oils, what is made of them")
+                .isGreaterThan(1);
+        assertThat(window.text("#held")).contains("Inga may react to it");
+        window.go("/cupboard");
+        List<String> held = page.locator("main .bottle").allInnerTexts().stream()
+                .filter(words -> words.contains("hold"))
+                .toList();
+        assertThat(held).isNotEmpty().allMatch(words -> words.contains("Yarrow") || !words.contains("Nettle"));
+        window.go("/book");
+        page.click("#reacted .chip:has-text('Inga')");
+        page.click("#suspects details >> nth=0 >> summary");
+        page.click("text=Keep that she reacts to it");
+        page.waitForSelector("text=Gifts and labels for her warn of it");
+        assertThat(window.text(".lead")).contains("reacts to yarrow");
+    }
+}
