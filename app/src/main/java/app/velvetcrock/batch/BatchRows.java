@@ -173,6 +173,19 @@ class BatchRows implements StandingNames {
                 .list();
     }
 
+    /** The newest infusions that taught something, of one of these herbs, or of any where none is named. */
+    List<Row> withLessons(Collection<String> herbs, int most) {
+        return rows(sql.sql(
+                        ROWS
+                                + """
+                         f.kind = 'INFUSION' and (:any or f.herbs && cast(:herbs as text[]))
+                        and exists (select from batch_entry e where e.stillroom_id = f.stillroom_id and e.batch_id = f.batch_id
+                            and e.kind in ('LESSON', 'DISCARDED')) order by f.number desc limit :most""")
+                .param("any", herbs.isEmpty())
+                .param("herbs", herbs.toArray(String[]::new))
+                .param("most", most));
+    }
+
     /** The next batches of whatever state by their number. */
     List<Row> after(int number, int most) {
         return rows(sql.sql(ANY + "b.number > :number order by b.number limit :most")

@@ -1,8 +1,12 @@
 package app.velvetcrock.batch;
 
 import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.Line;
+import app.velvetcrock.core.course.Log;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.PerRequest;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -10,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,8 +28,12 @@ public class Batches {
     private final BatchRows rows;
     private final BatchReader reader;
     private final BatchLog log;
+    private final Entries entries;
+    private final LineCodec codec;
 
-    Batches(BatchRows rows, BatchReader reader, BatchLog log) {
+    Batches(BatchRows rows, BatchReader reader, BatchLog log, Entries entries, LineCodec codec) {
+        this.entries = entries;
+        this.codec = codec;
         this.rows = rows;
         this.reader = reader;
         this.log = log;
@@ -117,6 +126,42 @@ public class Batches {
     @Transactional(readOnly = true)
     public List<Named> newest(Collection<String> like, int most) {
         return rows.newest(like, most);
+    }
+
+    /** What a batch taught, to do otherwise the next time. */
+    public record Taught(UUID batch, int number, String name, Instant at, String words) {}
+
+    /** What the newest batches of some herbs taught, or of any where none is named; what was taken back taught nothing. */
+    @Transactional(readOnly = true)
+    public List<Taught> lessons(Collection<String> herbs, int most) {
+        List<BatchRows.Row> taught = rows.withLessons(herbs, most);
+        if (taught.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, List<BatchEntry>> logs = entries
+                .ofBatches(taught.stream().map(BatchRows.Row::id).toList())
+                .stream()
+                .collect(Collectors.groupingBy(entry -> entry.batchId));
+        return taught.stream()
+                .flatMap(row -> lessons(row, logs.getOrDefault(row.id(), List.of())))
+                .limit(most)
+                .toList();
+    }
+
+    private Stream<Taught> lessons(BatchRows.Row row, List<BatchEntry> lines) {
+        List<Entry> said = lines.stream()
+                .map(entry -> new Entry(entry.id, entry.happenedAt, codec.read(entry)))
+                .toList();
+        return Log.of(said).entries().stream().flatMap(entry -> words(entry.line())
+                .map(words -> new Taught(row.id(), row.number(), row.name(), entry.happenedAt(), words)));
+    }
+
+    private static Stream<String> words(Line line) {
+        return Stream.of(
+                        line instanceof Line.Lesson lesson
+                                ? lesson.words()
+                                : line instanceof Line.Discarded gone ? gone.lesson() : "")
+                .filter(words -> !words.isBlank());
     }
 
     /** What some batches are numbered. */

@@ -1,5 +1,6 @@
 package app.velvetcrock.bench;
 
+import app.velvetcrock.batch.Batches;
 import app.velvetcrock.core.bench.Planned;
 import app.velvetcrock.core.bench.WantedMaking;
 import app.velvetcrock.core.charge.Remedy;
@@ -34,12 +35,17 @@ import org.springframework.ui.Model;
 public class BenchPages {
 
     private final List<Disagreement> schools = Disagreement.shipped();
+    /** More than these nobody reads while planning. */
+    private static final int LESSONS = 3;
+
+    private final Batches batches;
     private final Costs costs;
     private final KitShelf kit;
     private final SourceCurves curves;
     private final Households households;
 
-    BenchPages(Costs costs, KitShelf kit, SourceCurves curves, Households households) {
+    BenchPages(Batches batches, Costs costs, KitShelf kit, SourceCurves curves, Households households) {
+        this.batches = batches;
         this.costs = costs;
         this.kit = kit;
         this.curves = curves;
@@ -70,6 +76,11 @@ public class BenchPages {
                 "sources",
                 work.planned().map(planned -> sources(planned, house)).orElse(List.of()));
         model.addAttribute("then", work.then());
+        model.addAttribute(
+                "lessons",
+                work.planned()
+                        .map(planned -> batches.lessons(herbs(planned), LESSONS))
+                        .orElse(List.of()));
         model.addAttribute(
                 "toBuy",
                 work.planned()
@@ -213,5 +224,11 @@ public class BenchPages {
         return counts.entrySet().stream()
                 .map(jar -> jar.getValue() == 1 ? jar.getKey() : jar.getValue() + " × " + jar.getKey())
                 .collect(Collectors.joining(" and "));
+    }
+
+    private static List<String> herbs(Planned planned) {
+        return planned.plan().request().herbs().stream()
+                .map(herb -> herb.kind().key())
+                .toList();
     }
 }

@@ -18,6 +18,7 @@ class BookController {
 
     private static final int LOOKED_AT = 60;
     private static final int OFFERED = 5;
+    private static final int LESSONS = 8;
 
     private final Batches batches;
     private final TwinPairs twins;
@@ -43,6 +44,7 @@ class BookController {
                 "twins", all.isEmpty() ? List.of() : pages.rows(all.subList(0, Math.min(OFFERED, all.size()))));
         model.addAttribute("together", pages.together(all));
         model.addAttribute("people", persons.all());
+        model.addAttribute("lessons", batches.lessons(List.of(), LESSONS));
         return "book/book";
     }
 

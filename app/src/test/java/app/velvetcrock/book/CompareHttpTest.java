@@ -88,6 +88,34 @@ class CompareHttpTest {
         assertThat(tove.get("/book").page().select("#differences li").text()).isEqualTo("Nettle: batch 1 and batch 2");
     }
 
+    /** It comes back where the same herb is planned again, and in the Book; what was taken back taught nothing. */
+    @Test
+    void aLessonComesBackWhereTheSameHerbIsPlanned() {
+        String one = charge("amount=30+g");
+        tove.submit(
+                "/press/" + one,
+                "form[action*=press]",
+                Map.of("out", "150 mL", "note", "Shake it more in the second week"));
+        assertThat(tove.get("/bench").page().select("#worked .caution.NOTE").text())
+                .contains("Last time: “Shake it more in the second week” batch 1");
+        assertThat(tove.get("/book").page().select("#lessons li").text())
+                .contains("Shake it more in the second week", "Nettle, batch 1");
+        tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "200 g"));
+        String yarrow = tove.get("/bench")
+                .page()
+                .select("#herb option:contains(Yarrow)")
+                .attr("value");
+        assertThat(tove.get("/bench?amount=30+g&herb=" + yarrow)
+                        .page()
+                        .select("#worked")
+                        .text())
+                .doesNotContain("Last time");
+        Document batch = tove.get("/batch/" + one).page();
+        tove.post(Visitor.form(batch, "li:contains(Shake it more) form[action$=undo]", Map.of()));
+        assertThat(tove.get("/bench").page().select("#worked").text()).doesNotContain("Last time");
+        assertThat(tove.get("/book").page().select("#lessons")).isEmpty();
+    }
+
     @Test
     void anAddressThatIsNoneIsNoMistakeOfOurs() {
         String one = charge("amount=30+g");
