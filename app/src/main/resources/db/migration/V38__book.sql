@@ -75,3 +75,5 @@ create table known_reaction (
 );
 -- What makers declare is read of all lots at once.
 create index lot_declared on lot (stillroom_id) where declared <> '';
+-- What batches taught is found without reading their logs.
+create index entry_taught on batch_entry (stillroom_id, happened_at desc) where kind in ('LESSON', 'DISCARDED');

@@ -126,6 +126,14 @@ public final class PageBenchmark {
         pages.put("Bench", "/bench");
         pages.put("Pan", "/pan");
         pages.put("Labels", "/labels?of=" + batch.replace("/batch/", "batch.") + ".3");
+        pages.put("Book", "/book");
+        pages.put(
+                "Book, beside each other",
+                runa.get("/book").page().select("#differences li a").attr("href"));
+        pages.put(
+                "Book, reacted",
+                runa.get("/book").page().select("#reacted .chip:contains(Inga)").attr("href"));
+        pages.put("Book, forecasts", "/book/forecasts");
         pages.put("Stall", "/cupboard/stall");
         pages.put(
                 "Stall, a day",

@@ -34,6 +34,9 @@ class BatchRows implements StandingNames {
             "select b.id, b.number, b.name, b.jar_id, b.kit_id from batch b where b.stillroom_id = :stillroom "
                     + "and b.kind = 'INFUSION' and ";
 
+    /** Of more than these nobody chooses, and nobody is taught. */
+    private static final int LATEST = 1000;
+
     private final JdbcClient sql;
 
     BatchRows(JdbcClient sql) {
@@ -152,15 +155,16 @@ class BatchRows implements StandingNames {
                 .list();
     }
 
-    /** The newest of all, makings too, those begun with one of these herbs or kinds before the others. */
+    /** The newest of all, makings too, those begun with one of these herbs or kinds before the others; however many there were. */
     List<Batches.Named> newest(Collection<String> like, int most) {
         return sql.sql(
                         """
-                        select b.id, b.number, b.name, b.kind = 'MAKING', f.herbs && cast(:like as text[]), f.began_on from batch_facts f
-                        join batch b on b.stillroom_id = f.stillroom_id and b.id = f.batch_id
-                        where f.stillroom_id = :stillroom and f.state <> 'NEVER_STARTED'
-                        order by 5 desc, f.number desc limit :most""")
+                        select b.id, b.number, b.name, b.kind = 'MAKING', f.herbs && cast(:like as text[]), f.began_on
+                        from (select * from batch where stillroom_id = :stillroom order by number desc limit :latest) b
+                        join batch_facts f on b.stillroom_id = f.stillroom_id and b.id = f.batch_id and f.stillroom_id = :stillroom
+                        where f.state <> 'NEVER_STARTED' order by 5 desc, b.number desc limit :most""")
                 .param("stillroom", Current.stillroom())
+                .param("latest", LATEST)
                 .param("like", like.toArray(String[]::new))
                 .param("most", most)
                 .query((row, at) -> new Batches.Named(
@@ -176,11 +180,17 @@ class BatchRows implements StandingNames {
     /** The newest infusions that taught something, of one of these herbs, or of any where none is named. */
     List<Row> withLessons(Collection<String> herbs, int most) {
         return rows(sql.sql(
-                        ROWS
-                                + """
-                         f.kind = 'INFUSION' and (:any or f.herbs && cast(:herbs as text[]))
-                        and exists (select from batch_entry e where e.stillroom_id = f.stillroom_id and e.batch_id = f.batch_id
-                            and e.kind in ('LESSON', 'DISCARDED')) order by f.number desc limit :most""")
+                        """
+                                select b.id, b.number, b.name, b.jar_id, b.kit_id from (
+                                    select distinct e.batch_id from (
+                                        select stillroom_id, batch_id, happened_at from batch_entry
+                                        where stillroom_id = :stillroom and kind in ('LESSON', 'DISCARDED')
+                                        order by happened_at desc limit :latest) e
+                                    join batch_facts f on f.stillroom_id = e.stillroom_id and f.batch_id = e.batch_id
+                                        and f.kind = 'INFUSION' and (:any or f.herbs && cast(:herbs as text[]))) t
+                                join batch b on b.stillroom_id = :stillroom and b.id = t.batch_id
+                                order by b.number desc limit :most""")
+                .param("latest", LATEST)
                 .param("any", herbs.isEmpty())
                 .param("herbs", herbs.toArray(String[]::new))
                 .param("most", most));
