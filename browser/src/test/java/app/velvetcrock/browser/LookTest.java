@@ -200,6 +200,7 @@ class LookTest {
                                 "recipe",
                                 "calendar",
                                 "probes",
+                                "watch",
                                 "hours",
                                 "labels-sale",
                                 "stall",
