@@ -8,9 +8,13 @@ import app.velvetcrock.core.book.WhyKept;
 import app.velvetcrock.core.book.WhyYielded;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
+import app.velvetcrock.core.course.Facts;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.keeping.Aftermath;
+import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.planning.Finish;
 import app.velvetcrock.stillroom.House;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -120,10 +124,8 @@ record ComparePage(
         BatchSheet sheet = one.sheet();
         return sheet == null
                 ? Optional.empty()
-                : sheet.strained().flatMap(gave -> sheet.course()
-                        .strainedOn()
-                        .map(day ->
-                                ChronoUnit.DAYS.between(day, gave.keepUntil().date())));
+                : Facts.keepsUntil(sheet.log())
+                        .flatMap(until -> sheet.course().strainedOn().map(day -> ChronoUnit.DAYS.between(day, until)));
     }
 
     private static Head head(Subjects.Subject one, List<Subjects.Subject> all, House house, String place) {
@@ -275,9 +277,14 @@ record ComparePage(
         return whys;
     }
 
+    /** As it really came to its end: with the water that lay under it. */
     private static WhyKept.Oil oil(BatchSheet sheet) {
+        Finish finish = sheet.finish(sheet.course().strainedOn().orElseThrow());
         return new WhyKept.Oil(
-                sheet.plan().request(), sheet.finish(sheet.course().strainedOn().orElseThrow()));
+                sheet.plan().request(),
+                finish.kept(
+                        finish.storage(),
+                        new Aftermath(sheet.hadWater(), finish.after().scorched(), false, Antioxidant.NONE)));
     }
 
     private static WhyYielded.Strained strained(BatchSheet sheet) {

@@ -11,6 +11,7 @@ import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.parting.Recipient;
 import app.velvetcrock.parting.Person;
 import app.velvetcrock.parting.Persons;
+import app.velvetcrock.stock.kinship.Contents;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -39,15 +40,15 @@ class HoldingBack {
     public List<String> hold(Person person, String what, String key) {
         ReactionPages.Case found = pages.of(person.id());
         List<String> held = new ArrayList<>();
-        ReactionPages.lots(suspect(found, what, key), found.in()).forEach((lot, name) -> {
-            if (!pages.isHeld(lot)) {
+        for (Contents.In lot : pages.lots(suspect(found, what, key), found.in())) {
+            if (!pages.isHeld(lot.lot())) {
                 conditions.found(
                         List.of(Condition.ON_HOLD),
-                        new Subject(null, lot, name),
+                        new Subject(lot.batch().orElse(null), lot.lot(), lot.name()),
                         new Finding(clock.instant(), null, "%s may react to it".formatted(person.nickname())));
-                held.add(name);
+                held.add(lot.name());
             }
-        });
+        }
         return held;
     }
 

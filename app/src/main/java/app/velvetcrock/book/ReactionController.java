@@ -270,7 +270,8 @@ class ReactionController {
             String name = holding.knows(person, key == null ? "" : key);
             return new Done(
                     page,
-                    "Kept: %s reacts to %s. Gifts and labels for her warn of it.".formatted(person.nickname(), name));
+                    "Kept: %s reacts to %s. What is given to her is held against it."
+                            .formatted(person.nickname(), name));
         });
     }
 }

@@ -2,6 +2,8 @@ package app.velvetcrock.book;
 
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.condition.Conditions;
+import app.velvetcrock.condition.Kinship;
+import app.velvetcrock.condition.Reach;
 import app.velvetcrock.core.book.NextStep;
 import app.velvetcrock.core.book.Relatives;
 import app.velvetcrock.core.book.Suspects;
@@ -46,6 +48,7 @@ class ReactionPages {
 
     private final Reactions reactions;
     private final Contents contents;
+    private final Kinship kinship;
     private final Goods goods;
     private final Oils oils;
     private final Catalogue catalogue;
@@ -57,6 +60,7 @@ class ReactionPages {
     ReactionPages(
             Reactions reactions,
             Contents contents,
+            Kinship kinship,
             Goods goods,
             Oils oils,
             Catalogue catalogue,
@@ -66,6 +70,7 @@ class ReactionPages {
             Clock clock) {
         this.reactions = reactions;
         this.contents = contents;
+        this.kinship = kinship;
         this.goods = goods;
         this.oils = oils;
         this.catalogue = catalogue;
@@ -246,8 +251,8 @@ class ReactionPages {
                         Math.round(one.share() * PERCENT),
                         one.word(),
                         evidence(one),
-                        lots(one.hypothesis(), found.in()).entrySet().stream()
-                                .map(lot -> new Lot(lot.getKey(), lot.getValue(), held.contains(lot.getKey())))
+                        lots(one.hypothesis(), found.in()).stream()
+                                .map(lot -> new Lot(lot.lot(), lot.name(), held.contains(lot.lot())))
                                 .toList(),
                         person.who().reacts().stream().anyMatch(known -> known.key()
                                 .equals(one.hypothesis().key()))))
@@ -265,26 +270,39 @@ class ReactionPages {
         return lines;
     }
 
-    /** The lots of what is suspected, as far as they are in anything here or in what she used. */
-    static Map<UUID, String> lots(Hypothesis suspect, Map<UUID, List<In>> in) {
-        Map<UUID, String> lots = new LinkedHashMap<>();
-        in.values().stream().flatMap(List::stream).forEach(one -> {
-            boolean is =
-                    switch (suspect.what()) {
-                        case KIND -> one.isRaw() && one.kindKey().equals(suspect.key());
-                        case LOT -> one.lot().toString().equals(suspect.key());
-                        case BATCH -> one.batch()
-                                        .filter(batch -> batch.toString().equals(suspect.key()))
-                                        .isPresent()
-                                && !one.kindKey().equals(Goods.LEFT)
-                                && !one.isRaw();
-                        case NONE_OF_THESE -> false;
-                    };
-            if (is) {
-                lots.put(one.lot(), one.name());
-            }
-        });
-        return lots;
+    /** The lots of what is suspected: of a kind each that is here, or is in anything that is here, stands or is in the pan. */
+    List<In> lots(Hypothesis suspect, Map<UUID, List<In>> in) {
+        if (suspect.what() == What.KIND) {
+            List<In> all = contents.ofKind(suspect.key());
+            Map<UUID, Reach> reach = kinship.madeOf(all.stream()
+                    .map(one -> new Kinship.Origin(one.lot(), null, one.lot()))
+                    .toList());
+            return all.stream()
+                    .filter(one -> isAnywhere(reach.getOrDefault(one.lot(), Reach.NOTHING)))
+                    .toList();
+        }
+        Map<UUID, In> lots = new LinkedHashMap<>();
+        in.values().stream()
+                .flatMap(List::stream)
+                .filter(one -> is(suspect, one))
+                .forEach(one -> lots.putIfAbsent(one.lot(), one));
+        return List.copyOf(lots.values());
+    }
+
+    private static boolean isAnywhere(Reach reach) {
+        return !reach.there().isEmpty() || !reach.unfinished().isEmpty();
+    }
+
+    private static boolean is(Hypothesis suspect, In one) {
+        return switch (suspect.what()) {
+            case LOT -> one.lot().toString().equals(suspect.key());
+            case BATCH -> !one.isRaw()
+                    && one.batch()
+                            .map(UUID::toString)
+                            .filter(suspect.key()::equals)
+                            .isPresent();
+            case KIND, NONE_OF_THESE -> false;
+        };
     }
 
     /** What is here and holds neither it nor a relative. */

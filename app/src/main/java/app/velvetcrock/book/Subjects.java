@@ -6,6 +6,7 @@ import app.velvetcrock.batch.Makings;
 import app.velvetcrock.core.book.AsMade;
 import app.velvetcrock.core.book.AsPoured;
 import app.velvetcrock.core.book.Fact;
+import app.velvetcrock.core.course.Facts;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -88,7 +89,7 @@ class Subjects {
                                 sheet.course(),
                                 sheet.log(),
                                 sheet.forecast(),
-                                sheet.strained().map(gave -> gave.keepUntil().date()),
+                                Facts.keepsUntil(sheet.log()),
                                 house.wording())
                         .facts(),
                 sheet.plan().request().herbs().stream()

@@ -42,7 +42,7 @@ public record Reach(Map<UUID, Reached> lots, Set<UUID> batches) {
     }
 
     /** Batches of which nothing came yet: what still stands or is in the pan. */
-    Set<UUID> unfinished() {
+    public Set<UUID> unfinished() {
         Set<UUID> finished = lots.values().stream()
                 .map(Reached::batch)
                 .filter(batch -> batch != null)

@@ -63,7 +63,7 @@ class ReactionsHttpTest {
         oil("Yarrow");
         oil("Nettle");
         oil("Dandelion");
-        Answer first = used("Yarrow", "CLEAR", Map.of("place", "forearm", "lasted", "two days", "on", "10 Nov 2026"));
+        Answer first = used("Yarrow", "CLEAR", Map.of("place", "forearm", "lasted", "two days", "on", "9 Nov 2026"));
         assertThat(first.status()).isEqualTo(200);
         used("Nettle", "NONE", Map.of("on", "12 Nov 2026"));
         Document page = used("the sun", "NONE", Map.of("on", "12 Nov 2026")).page();
@@ -77,6 +77,15 @@ class ReactionsHttpTest {
         assertThat(page.select("#free").text()).contains("Nettle").doesNotContain("Yarrow", "Dandelion");
         assertThat(page.select("#step").text()).contains("Skin is calm");
         assertThat(page.text()).doesNotContain("is safe");
+        // A bag nobody opened, and a jar that stands: they hold it as well.
+        tove.submit(
+                "/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "90 g", "name", "Yarrow of June"));
+        String bag =
+                tove.get("/bench").page().select("#herb option:contains(90 g)").attr("value");
+        assertThat(bag).isNotEmpty();
+        Answer stands = tove.post(
+                Visitor.form(tove.get("/bench?amount=25+g&herb=" + bag).page(), "#bench", Map.of()));
+        page = tove.get(PLACE + "?who=" + who(page)).page();
         // Held back: the bag, and the oil made of it.
         Document held = tove.post(Visitor.form(
                         page, "#suspects details:has(summary b:matchesOwn(^yarrow$)) form[action$=hold]", Map.of()))

@@ -81,7 +81,7 @@ class BookJourneyTest {
         page.click("#reacted .chip:has-text('Inga')");
         page.click("#suspects details >> nth=0 >> summary");
         page.click("text=Keep that she reacts to it");
-        page.waitForSelector("text=Gifts and labels for her warn of it");
+        page.waitForSelector("text=What is given to her is held against it");
         assertThat(window.text(".lead")).contains("reacts to yarrow");
     }
 }

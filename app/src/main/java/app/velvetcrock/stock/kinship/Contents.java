@@ -49,6 +49,8 @@ public class Contents {
             join lot l on l.stillroom_id = :stillroom and l.id = u.lot order by l.created_at, l.id"""
                     .formatted(HOLDS);
 
+    private static final int MOST = 300;
+
     private final JdbcClient sql;
 
     Contents(JdbcClient sql) {
@@ -62,6 +64,23 @@ public class Contents {
         public boolean isRaw() {
             return kind != LotKind.INFUSED_OIL && kind != LotKind.MADE && kind != LotKind.CONTAINER;
         }
+    }
+
+    /** The newest lots of a kind, as they were bought or gathered; used up or not. */
+    @Transactional(readOnly = true)
+    public List<In> ofKind(String kindKey) {
+        return sql.sql("select id, kind, kind_key, name from lot where stillroom_id = :stillroom and kind_key = :key "
+                        + "and kind not in ('INFUSED_OIL', 'MADE', 'CONTAINER') order by created_at desc, id limit "
+                        + MOST)
+                .param("stillroom", Current.stillroom())
+                .param("key", kindKey)
+                .query((row, at) -> new In(
+                        row.getObject(1, UUID.class),
+                        LotKind.valueOf(row.getString(2)),
+                        row.getString(3),
+                        row.getString(4),
+                        Optional.empty()))
+                .list();
     }
 
     /** All that is in some lots, themselves as well, in one walk. */

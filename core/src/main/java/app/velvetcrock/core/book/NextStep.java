@@ -11,8 +11,8 @@ import java.util.Set;
 /** What to do about a reaction: help first, and whether anything may be tried at all (craft: learning, reactions). */
 public final class NextStep {
 
-    /** [E] Skin is calm after so many days without anything. */
-    private static final int CALM_DAYS = 7;
+    /** [E] Contact shows up to seven days after use; skin is calm after a week without anything more. */
+    private static final int CALM_DAYS = 14;
 
     private static final Set<Use> CHILDREN =
             EnumSet.of(Use.NEWBORN, Use.BABY, Use.CHILD_2_5, Use.CHILD_6_14, Use.NURSLING);

@@ -69,7 +69,7 @@ public record Facts(
     }
 
     /** The last line that dated the oil as it was strained; what its bottles say is theirs. */
-    private static Optional<LocalDate> keepsUntil(Log log) {
+    public static Optional<LocalDate> keepsUntil(Log log) {
         return log.entries().stream()
                 .flatMap(entry -> entry.line() instanceof Line.Strained strained
                         ? Stream.of(strained.keepUntil().date())

@@ -384,9 +384,9 @@ class BookTest {
     @Test
     void aNextStepIsOfferedToCalmSkinAlone() {
         LocalDate today = LocalDate.of(2026, 11, 24);
-        NextStep.Seen clear = new NextStep.Seen(Strength.CLEAR, false, today.minusDays(7));
-        NextStep.Seen calm = new NextStep.Seen(Strength.CLEAR, false, today.minusDays(8));
-        NextStep.Seen spread = new NextStep.Seen(Strength.SLIGHT, true, today.minusDays(8));
+        NextStep.Seen clear = new NextStep.Seen(Strength.CLEAR, false, today.minusDays(14));
+        NextStep.Seen calm = new NextStep.Seen(Strength.CLEAR, false, today.minusDays(15));
+        NextStep.Seen spread = new NextStep.Seen(Strength.SLIGHT, true, today.minusDays(15));
         assertThat(NextStep.of(Recipient.ANYBODY, List.of(calm), today)).startsWith("Skin is calm");
         assertThat(NextStep.of(Recipient.ANYBODY, List.of(calm, clear), today)).startsWith("Nothing new");
         assertThat(NextStep.of(Recipient.ANYBODY, List.of(spread), today)).startsWith("No test after");
