@@ -16,6 +16,7 @@ import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -41,7 +42,7 @@ class HoldingBack {
         ReactionPages.Case found = pages.of(person.id());
         List<String> held = new ArrayList<>();
         for (Contents.In lot : pages.lots(suspect(found, what, key), found.in())) {
-            if (!pages.isHeld(lot.lot())) {
+            if (!isHeld(lot.lot())) {
                 conditions.found(
                         List.of(Condition.ON_HOLD),
                         new Subject(lot.batch().orElse(null), lot.lot(), lot.name()),
@@ -50,6 +51,12 @@ class HoldingBack {
             }
         }
         return held;
+    }
+
+    private boolean isHeld(UUID lot) {
+        return conditions.open().stream()
+                .filter(told -> told.kind() == Condition.ON_HOLD)
+                .anyMatch(told -> lot.equals(told.subject().lot()));
     }
 
     /** What she reacts to is known of her from now on. */

@@ -237,8 +237,13 @@ class ReactionPages {
                 .filter(told -> told.kind() == Condition.ON_HOLD)
                 .flatMap(told -> Optional.ofNullable(told.subject().lot()).stream())
                 .collect(Collectors.toSet());
-        return found.suspects().stream()
-                .limit(SHOWN)
+        List<Suspect> shown = found.suspects().stream().limit(SHOWN).toList();
+        Map<String, List<In>> kinds = ofKinds(shown.stream()
+                .map(Suspect::hypothesis)
+                .filter(one -> one.what() == What.KIND)
+                .map(Hypothesis::key)
+                .toList());
+        return shown.stream()
                 .map(one -> new Line(
                         one.hypothesis().what().name(),
                         one.hypothesis().key(),
@@ -251,9 +256,12 @@ class ReactionPages {
                         Math.round(one.share() * PERCENT),
                         one.word(),
                         evidence(one),
-                        lots(one.hypothesis(), found.in()).stream()
-                                .map(lot -> new Lot(lot.lot(), lot.name(), held.contains(lot.lot())))
-                                .toList(),
+                        (one.hypothesis().what() == What.KIND
+                                        ? kinds.getOrDefault(one.hypothesis().key(), List.of())
+                                        : lots(one.hypothesis(), found.in()))
+                                .stream()
+                                        .map(lot -> new Lot(lot.lot(), lot.name(), held.contains(lot.lot())))
+                                        .toList(),
                         person.who().reacts().stream().anyMatch(known -> known.key()
                                 .equals(one.hypothesis().key()))))
                 .toList();
@@ -273,13 +281,7 @@ class ReactionPages {
     /** The lots of what is suspected: of a kind each that is here, or is in anything that is here, stands or is in the pan. */
     List<In> lots(Hypothesis suspect, Map<UUID, List<In>> in) {
         if (suspect.what() == What.KIND) {
-            List<In> all = contents.ofKind(suspect.key());
-            Map<UUID, Reach> reach = kinship.madeOf(all.stream()
-                    .map(one -> new Kinship.Origin(one.lot(), null, one.lot()))
-                    .toList());
-            return all.stream()
-                    .filter(one -> isAnywhere(reach.getOrDefault(one.lot(), Reach.NOTHING)))
-                    .toList();
+            return ofKinds(List.of(suspect.key())).getOrDefault(suspect.key(), List.of());
         }
         Map<UUID, In> lots = new LinkedHashMap<>();
         in.values().stream()
@@ -287,6 +289,17 @@ class ReactionPages {
                 .filter(one -> is(suspect, one))
                 .forEach(one -> lots.putIfAbsent(one.lot(), one));
         return List.copyOf(lots.values());
+    }
+
+    /** The same of several kinds, read together. */
+    private Map<String, List<In>> ofKinds(List<String> keys) {
+        List<In> all = contents.ofKinds(keys);
+        Map<UUID, Reach> reach = kinship.madeOf(all.stream()
+                .map(one -> new Kinship.Origin(one.lot(), null, one.lot()))
+                .toList());
+        return all.stream()
+                .filter(one -> isAnywhere(reach.getOrDefault(one.lot(), Reach.NOTHING)))
+                .collect(Collectors.groupingBy(In::kindKey));
     }
 
     private static boolean isAnywhere(Reach reach) {
@@ -330,12 +343,5 @@ class ReactionPages {
                 .map(one -> new Fields.Option(one.id().toString(), one.name()))
                 .sorted(Comparator.comparing(Fields.Option::word))
                 .toList();
-    }
-
-    /** Tells whether a lot is on hold already. */
-    boolean isHeld(UUID lot) {
-        return conditions.open().stream()
-                .filter(told -> told.kind() == Condition.ON_HOLD)
-                .anyMatch(told -> lot.equals(told.subject().lot()));
     }
 }

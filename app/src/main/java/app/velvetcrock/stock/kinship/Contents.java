@@ -66,21 +66,24 @@ public class Contents {
         }
     }
 
-    /** The newest lots of a kind, as they were bought or gathered; used up or not. */
+    /** The newest lots of some kinds, as they were bought or gathered; used up or not. */
     @Transactional(readOnly = true)
-    public List<In> ofKind(String kindKey) {
-        return sql.sql("select id, kind, kind_key, name from lot where stillroom_id = :stillroom and kind_key = :key "
-                        + "and kind not in ('INFUSED_OIL', 'MADE', 'CONTAINER') order by created_at desc, id limit "
-                        + MOST)
-                .param("stillroom", Current.stillroom())
-                .param("key", kindKey)
-                .query((row, at) -> new In(
-                        row.getObject(1, UUID.class),
-                        LotKind.valueOf(row.getString(2)),
-                        row.getString(3),
-                        row.getString(4),
-                        Optional.empty()))
-                .list();
+    public List<In> ofKinds(Collection<String> kindKeys) {
+        return kindKeys.isEmpty()
+                ? List.of()
+                : sql.sql(
+                                "select id, kind, kind_key, name from lot where stillroom_id = :stillroom and kind_key in (:keys) "
+                                        + "and kind not in ('INFUSED_OIL', 'MADE', 'CONTAINER') order by created_at desc, id limit "
+                                        + MOST)
+                        .param("stillroom", Current.stillroom())
+                        .param("keys", kindKeys)
+                        .query((row, at) -> new In(
+                                row.getObject(1, UUID.class),
+                                LotKind.valueOf(row.getString(2)),
+                                row.getString(3),
+                                row.getString(4),
+                                Optional.empty()))
+                        .list();
     }
 
     /** All that is in some lots, themselves as well, in one walk. */
