@@ -1,10 +1,12 @@
 package app.velvetcrock.browser;
 
+import java.io.File;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -15,9 +17,12 @@ import java.util.Map;
 /** One application, killed without a word. */
 final class Node {
 
+    private static final int LAST_LINES = 60;
+
     private final Path home;
     private final int port;
     private final Map<String, String> database;
+    private File said;
     private Process process;
 
     Node(Path home, int port, Map<String, String> database) {
@@ -37,7 +42,7 @@ final class Node {
         ProcessBuilder builder = new ProcessBuilder(command)
                 .directory(home.toFile())
                 .redirectErrorStream(true)
-                .redirectOutput(ProcessBuilder.Redirect.DISCARD);
+                .redirectOutput(said());
         builder.environment()
                 .putAll(Map.of(
                         "CROCK_PORT", String.valueOf(port), "CROCK_DEMO", "false", "CROCK_PASSWORD_ROUNDS", "4"));
@@ -67,7 +72,25 @@ final class Node {
             }
             Thread.sleep(100);
         }
-        throw new IllegalStateException("node on port " + port + " does not come up");
+        throw new IllegalStateException("node on port " + port + " does not come up; it said " + lastSaid());
+    }
+
+    private File said() throws IOException {
+        if (said == null) {
+            said = File.createTempFile("crock-node-" + port + "-", ".log");
+            said.deleteOnExit();
+        }
+        return said;
+    }
+
+    /** The end of what it said: without it nobody knows why a node somewhere else did not come up. */
+    private String lastSaid() {
+        try {
+            List<String> lines = Files.readAllLines(said.toPath(), StandardCharsets.ISO_8859_1);
+            return String.join("\n", lines.subList(Math.max(0, lines.size() - LAST_LINES), lines.size()));
+        } catch (IOException unread) {
+            return "nothing that could be read: " + unread;
+        }
     }
 
     String base() {
