@@ -208,6 +208,7 @@ class ArchitectureTest {
                 Map.entry("twin", "learned"),
                 Map.entry("twin_judging", "learned"),
                 Map.entry("reaction", "learned"),
+                Map.entry("gathering_ahead", "learned"),
                 Map.entry("known_reaction", "parting"),
                 Map.entry("label_printing", "labelled"),
                 Map.entry("label_words", "labelled"),

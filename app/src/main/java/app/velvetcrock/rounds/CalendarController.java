@@ -4,6 +4,7 @@ import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.door.OwnAddress;
+import app.velvetcrock.learned.Gatherings;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.SignedIn;
@@ -33,6 +34,7 @@ class CalendarController {
     private final CalendarFeeds feeds;
     private final TasksAhead ahead;
     private final PanTasks pan;
+    private final Gatherings gatherings;
     private final Batches batches;
     private final Conditions conditions;
     private final Households households;
@@ -43,11 +45,13 @@ class CalendarController {
             CalendarFeeds feeds,
             TasksAhead ahead,
             PanTasks pan,
+            Gatherings gatherings,
             Batches batches,
             Conditions conditions,
             Households households,
             Clock clock,
             OwnAddress own) {
+        this.gatherings = gatherings;
         this.own = own;
         this.feeds = feeds;
         this.ahead = ahead;
@@ -63,7 +67,12 @@ class CalendarController {
     ResponseEntity<String> feed(@PathVariable String secret) {
         SignedIn owner = feeds.opens(secret).orElseThrow(() -> new NotHere("that calendar"));
         String text = Current.as(owner, () -> new CalendarFile(households.current(), clock.instant())
-                .write(ahead.all(), conditions.open(), conditions.asked(), pan.events()));
+                .write(
+                        ahead.all(),
+                        conditions.open(),
+                        conditions.asked(),
+                        pan.events(),
+                        gatherings.open(households.current().dayOf(clock.instant()))));
         return ResponseEntity.ok()
                 .contentType(CALENDAR)
                 .header("Cache-Control", "private, max-age=300")

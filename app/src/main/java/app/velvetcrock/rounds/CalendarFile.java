@@ -9,12 +9,14 @@ import app.velvetcrock.core.planning.PlanSteps;
 import app.velvetcrock.core.rounds.Coming;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.core.spirit.SpiritFire;
+import app.velvetcrock.learned.Gatherings;
 import app.velvetcrock.stillroom.House;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import net.fortuna.ical4j.data.CalendarOutputter;
@@ -63,10 +65,15 @@ final class CalendarFile {
     record AtThePan(String key, Instant at, String summary, int lines) {}
 
     String write(List<Event> events, List<Told> wrong) {
-        return write(events, wrong, List.of(), List.of());
+        return write(events, wrong, List.of(), List.of(), List.of());
     }
 
-    String write(List<Event> events, List<Told> wrong, List<Asked> asked, List<AtThePan> pan) {
+    String write(
+            List<Event> events,
+            List<Told> wrong,
+            List<Asked> asked,
+            List<AtThePan> pan,
+            List<Gatherings.Ahead> gatherings) {
         Calendar calendar = new Calendar();
         calendar.add(new ProdId("-//Velvet Crock//Rounds//EN"));
         calendar.add(ImmutableVersion.VERSION_2_0);
@@ -87,6 +94,8 @@ final class CalendarFile {
         asked.forEach(one ->
                 calendar.add(allDay(one.id().toString(), "! %s %s".formatted(one.what(), one.name()), one.why())));
         pan.forEach(step -> calendar.add(event(step, known == null ? ZoneId.of("UTC") : zone)));
+        gatherings.forEach(one -> calendar.add(allDay(
+                one.id().toString(), one.day(), one.summary(), "By its own first days here. Never strip a stand.")));
         StringWriter text = new StringWriter();
         try {
             new CalendarOutputter(false).output(calendar, text);
@@ -98,7 +107,11 @@ final class CalendarFile {
 
     /** What is wrong, and what that asks, stands on today, all day long, until it is answered. */
     private VEvent allDay(String id, String summary, String description) {
-        VEvent event = new VEvent(house.dayOf(now), summary);
+        return allDay(id, house.dayOf(now), summary, description);
+    }
+
+    private VEvent allDay(String id, LocalDate day, String summary, String description) {
+        VEvent event = new VEvent(day, summary);
         event.add(new Uid(id + UID_HOST));
         event.getProperties().stream()
                 .filter(DtStamp.class::isInstance)

@@ -4,6 +4,7 @@ import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.HeldBack;
+import app.velvetcrock.core.book.FirstDays;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.larder.Stock;
@@ -13,9 +14,11 @@ import app.velvetcrock.core.rounds.AfterStraining;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.labelled.Labelling;
+import app.velvetcrock.learned.Gatherings;
 import app.velvetcrock.learned.Reminders;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.GatheringDays;
 import app.velvetcrock.stock.Oils;
 import java.time.Clock;
 import java.time.Instant;
@@ -68,6 +71,7 @@ public class RoundsService {
     private final PanTasks pan;
     private final Labelling labelling;
     private final Reminders reminders;
+    private final GatheringDays picked;
     private final Clock clock;
 
     RoundsService(
@@ -78,10 +82,12 @@ public class RoundsService {
             PanTasks pan,
             Labelling labelling,
             Reminders reminders,
+            GatheringDays picked,
             Clock clock) {
         this.pan = pan;
         this.labelling = labelling;
         this.reminders = reminders;
+        this.picked = picked;
         this.batches = batches;
         this.oils = oils;
         this.conditions = conditions;
@@ -163,7 +169,7 @@ public class RoundsService {
                 rows.stream().filter(RoundsService::isAhead).toList());
     }
 
-    /** Twins that are both strained, and skin that was to be looked at again. */
+    /** Twins that are both strained, skin that was to be looked at again, and what is to be gathered about now. */
     private List<RoundsOfToday.Reminder> ofTheBook(Gathered gathered) {
         Set<UUID> standing = gathered.standing().stream().map(BatchSheet::id).collect(Collectors.toSet());
         List<Reminders.Pair> over = gathered.book().pairs().stream()
@@ -191,6 +197,13 @@ public class RoundsService {
                 .again()
                 .forEach(again -> all.add(new RoundsOfToday.Reminder(
                         "/book/reactions?who=" + again.person(), "Look at the skin again: " + again.name())));
+        List<Gatherings.Ahead> gather = gathered.book().gather();
+        Set<String> there = picked.since(gather.stream()
+                .collect(Collectors.toMap(
+                        Gatherings.Ahead::kindKey, one -> one.day().minusDays(FirstDays.STILL), (one, other) -> one)));
+        gather.stream()
+                .filter(one -> !there.contains(one.kindKey()))
+                .forEach(one -> all.add(new RoundsOfToday.Reminder("/book/next-year", one.summary())));
         return all;
     }
 

@@ -14,7 +14,7 @@ import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.materia.SupplyType;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stock.Gathered;
+import app.velvetcrock.stock.GatheringDays;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
@@ -50,7 +50,7 @@ class CatalogueController {
     private final Cautions cautions;
     private final Materia materia;
     private final OwnCeilings ceilings;
-    private final Gathered gathered;
+    private final GatheringDays gathered;
     private final Households households;
 
     CatalogueController(
@@ -58,7 +58,7 @@ class CatalogueController {
             Cautions cautions,
             Materia materia,
             OwnCeilings ceilings,
-            Gathered gathered,
+            GatheringDays gathered,
             Households households) {
         this.gathered = gathered;
         this.ceilings = ceilings;
