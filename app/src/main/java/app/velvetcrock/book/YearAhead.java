@@ -156,7 +156,7 @@ class YearAhead {
                 .collect(Collectors.groupingBy(Flows.Taken::thing, LinkedHashMap::new, Collectors.toList()))
                 .forEach((thing, taken) -> sums.put(thing, Sum.of(taken)));
         Map<String, List<Flows.Made>> made =
-                flows.made(since).stream().collect(Collectors.groupingBy(Flows.Made::herb));
+                flows.made(since, clock.instant()).stream().collect(Collectors.groupingBy(Flows.Made::herb));
         Map<String, FirstDays> firsts = gathered.firstDays().stream()
                 .collect(Collectors.groupingBy(
                         GatheringDays.Day::kindKey,

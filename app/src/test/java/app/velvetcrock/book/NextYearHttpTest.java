@@ -113,8 +113,10 @@ class NextYearHttpTest {
     }
 
     private String calendar() {
-        Answer made = tove.submit("/settings/calendar", "form[action='/settings/calendar']", Map.of());
-        String address = made.page().text().replaceAll("(?s).*(/feed/[A-Za-z0-9_-]+).*", "$1");
+        String address = Objects.requireNonNull(
+                        tove.post("/settings/calendar", Map.of()).page().getElementById("address"))
+                .attr("value")
+                .replaceAll("https?://[^/]*", "");
         return tove.get(address).raw().body().replace("\r\n ", "").replace("\\,", ",");
     }
 

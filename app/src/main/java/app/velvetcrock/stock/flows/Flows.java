@@ -28,17 +28,16 @@ public class Flows {
 
     private static final int MOST = 2000;
 
-    private static final String KEY =
-            "case when l.kind in ('INFUSED_OIL', 'MADE') then lower(l.name) else l.kind_key end";
+    static final String KEY = "case when l.kind in ('INFUSED_OIL', 'MADE') then lower(l.name) else l.kind_key end";
 
     /** In grams, millilitres or pieces, of a sum in a lot's own unit. */
-    private static final String MEASURED =
+    static final String MEASURED =
             "case when l.unit = 'PIECE' then 1 when l.kind in ('INFUSED_OIL', 'CARRIER') then 1000 * l.density else 1000 end";
 
-    private static final String HOLDS =
+    static final String HOLDS =
             "not exists (select from movement b where b.stillroom_id = m.stillroom_id and b.reverses = m.id)";
 
-    private static final String NO_MELT = "not (l.kind = 'MADE' and l.kind_key = 'melt')";
+    static final String NO_MELT = "not (l.kind = 'MADE' and l.kind_key = 'melt')";
 
     private static final String TAKEN =
             """
@@ -68,7 +67,7 @@ public class Flows {
             with strained as (
                 select m.batch_id, lower(l.name) as oil, sum(m.amount / (1000 * l.density))::float8 as millilitres
                 from movement m join lot l on l.stillroom_id = m.stillroom_id and l.id = m.lot_id and l.kind = 'INFUSED_OIL'
-                where m.stillroom_id = :stillroom and m.happened_at >= :since and m.cause = 'STRAINED' and m.amount > 0 and %1$s
+                where m.stillroom_id = :stillroom and m.happened_at >= :since and m.happened_at < :until and m.cause = 'STRAINED' and m.amount > 0 and %1$s
                 group by 1, 2),
             totals as (select oil, count(*)::int as batches, sum(millilitres) as millilitres from strained group by 1)
             select s.oil, l.kind_key, l.part, l.cut, l.moisture, t.batches, t.millilitres, sum(u.amount)::float8 as amount
@@ -169,12 +168,13 @@ public class Flows {
                 .list();
     }
 
-    /** What oils were strained since a moment, and of how much of each herb. */
+    /** What oils were strained from a moment until another, and of how much of each herb. */
     @Transactional(readOnly = true)
-    public List<Made> made(Instant since) {
+    public List<Made> made(Instant since, Instant until) {
         return sql.sql(MADE)
                 .param("stillroom", Current.stillroom())
                 .param("since", Timestamp.from(since))
+                .param("until", Timestamp.from(until))
                 .query((row, at) -> new Made(
                         row.getString("oil"),
                         row.getString("kind_key"),
@@ -184,11 +184,11 @@ public class Flows {
                 .list();
     }
 
-    private static Thing thing(ResultSet row) throws SQLException {
+    static Thing thing(ResultSet row) throws SQLException {
         return new Thing(LotKind.valueOf(row.getString("kind")), row.getString("key"));
     }
 
-    private static Measure measure(ResultSet row, Thing thing) throws SQLException {
+    static Measure measure(ResultSet row, Thing thing) throws SQLException {
         return switch (row.getString("unit")) {
             case "PIECE" -> Measure.PIECE;
             case "MICROLITRE" -> Measure.MILLILITRE;
@@ -203,7 +203,7 @@ public class Flows {
     }
 
     /** An amount; of a herb as if it were dried: the same dry matter at a tenth of water (craft: water). */
-    private static double dried(ResultSet row) throws SQLException {
+    static double dried(ResultSet row) throws SQLException {
         double amount = row.getDouble("amount");
         String moisture = row.getString("moisture");
         return moisture == null
@@ -215,7 +215,7 @@ public class Flows {
                                 Moisture.valueOf(moisture));
     }
 
-    private static double driedOf(Part part, Cut cut, Moisture moisture) {
+    static double driedOf(Part part, Cut cut, Moisture moisture) {
         return (1 - WaterContent.of(part, cut, moisture).fraction()) / (1 - WaterContent.DRIED.fraction());
     }
 }
