@@ -19,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
@@ -31,6 +32,9 @@ class ForeignHouseholdTest {
 
     @LocalServerPort
     int port;
+
+    @Autowired
+    JdbcClient sql;
 
     @Autowired
     @Qualifier("requestMappingHandlerMapping")
@@ -72,6 +76,7 @@ class ForeignHouseholdTest {
     private String stall;
     private String twins;
     private String reaction;
+    private final UUID gathering = UUID.randomUUID();
 
     @BeforeEach
     void twoHouseholds() {
@@ -206,6 +211,13 @@ class ForeignHouseholdTest {
                 .replace("/drop", "");
         owner.post("/book/reactions", Map.of("nickname", SECRET, "lot", oil, "strength", "CLEAR", "on", "yesterday"));
         reaction = owner.get("/book").page().select("#reacted .chip").attr("href");
+        sql.sql("insert into gathering_ahead (stillroom_id, id, kind_key, name, year, day, words, planned_at) "
+                        + "select stillroom_id, :id, 'nettle', :name, 2027, '2027-06-01', '90 g', now() "
+                        + "from batch where id = :batch")
+                .param("id", gathering)
+                .param("name", SECRET)
+                .param("batch", UUID.fromString(batch))
+                .update();
         stall = owner.post("/cupboard/stall", Map.of("name", SECRET)).path();
         code = printed.page().select("a[href^=/q/]").text();
         taken = owner.get("/cupboard/goods/" + good)
@@ -248,12 +260,24 @@ class ForeignHouseholdTest {
     }
 
     private void bookCases(Map<String, Consumer<String>> cases) {
-        for (String page : List.of("", "/compare", "/twins", "/reactions", "/forecasts")) {
+        for (String page : List.of("", "/compare", "/twins", "/reactions", "/forecasts", "/next-year", "/seasons")) {
             cases.put("GET /book" + page, route -> showsNothing(stranger.get("/book" + page)));
         }
         cases.put(
                 "POST /book/twins",
                 route -> isNotHere(stranger.post("/book/twins", Map.of("one", batch, "other", strained))));
+        cases.put(
+                "POST /book/next-year/gather",
+                route -> isNotHere(stranger.post("/book/next-year/gather", Map.of("key", "yarrow"))));
+        cases.put(
+                "POST /book/next-year/buy",
+                route -> isNotHere(stranger.post("/book/next-year/buy", Map.of("kind", "CARRIER", "key", "olive"))));
+        cases.put("POST /book/next-year/{id}/drop", route -> {
+            isNotHere(stranger.post("/book/next-year/" + gathering + "/drop", Map.of()));
+            assertThat(owner.post("/book/next-year/" + gathering + "/drop", Map.of())
+                            .status())
+                    .isEqualTo(200);
+        });
         cases.put("GET /book/twins/{twin}", route -> isNotHere(stranger.get(twins)));
         for (String deed : List.of("judge", "open", "forget", "drop")) {
             cases.put(

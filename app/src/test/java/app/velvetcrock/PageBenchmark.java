@@ -134,6 +134,8 @@ public final class PageBenchmark {
                 "Book, reacted",
                 runa.get("/book").page().select("#reacted .chip:contains(Inga)").attr("href"));
         pages.put("Book, forecasts", "/book/forecasts");
+        pages.put("Book, next year", "/book/next-year");
+        pages.put("Book, seasons", "/book/seasons");
         pages.put("Stall", "/cupboard/stall");
         pages.put(
                 "Stall, a day",

@@ -54,6 +54,8 @@ class StatementsHttpTest {
                 "/book",
                 "/book/twins",
                 "/book/forecasts",
+                "/book/next-year",
+                "/book/seasons",
                 "/book/reactions",
                 "/book/compare?of=%s&of=%s".formatted(last(standing), last(strained)),
                 "/labels",

@@ -52,7 +52,7 @@ class NextYearController {
         return reply.tap(PLACE, () -> {
             House house = households.current();
             Known herb = known(LotKind.HERB, key);
-            if (!herb.isGathered() || herb.need().more() <= 0) {
+            if (!herb.isGathered() || !herb.isWanted()) {
                 throw new Refused("Nothing of %s is wanted of next year's gathering.".formatted(herb.name()));
             }
             UUID id = gatherings.plan(key, herb.name(), herb.need().from(), NextYearPage.toGather(herb, house));
@@ -77,7 +77,7 @@ class NextYearController {
     String buy(LotKind kind, String key, Reply reply) {
         return reply.tap(PLACE, () -> {
             Known one = known(kind, key);
-            if (one.thing().isMade() || one.need().more() <= 0) {
+            if (one.thing().isMade() || !one.isWanted()) {
                 throw new Refused("%s is not to be bought.".formatted(one.name()));
             }
             String words = NextYearPage.toBuy(one, households.current());

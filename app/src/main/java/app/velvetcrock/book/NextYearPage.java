@@ -84,8 +84,12 @@ record NextYearPage(String lead, List<Month> months, List<Group> groups, List<St
                         ? "Nothing was taken often enough yet to say how long it lasts."
                         : soon == 0
                                 ? "At the pace of the last year, nothing runs out before there is new of it."
-                                : "At the pace of the last year, %d of %d run out before there is new of them."
-                                        .formatted(soon, all.size()),
+                                : "At the pace of the last year, %d of %d %s before there is new of %s."
+                                        .formatted(
+                                                soon,
+                                                all.size(),
+                                                soon == 1 ? "runs out" : "run out",
+                                                soon == 1 ? "it" : "them"),
                 words.months(),
                 groups,
                 ahead.few().stream()
@@ -155,8 +159,9 @@ record NextYearPage(String lead, List<Month> months, List<Group> groups, List<St
             Optional<LocalDate> until = one.lasting().until();
             LocalDate from = one.need().from();
             boolean gathered = one.isGathered();
-            boolean lacks = gathered && until.filter(from::isAfter).isPresent();
-            boolean wanted = one.need().more() > 0;
+            boolean lacks = until.filter(gathered ? from::isAfter : ahead.today()::equals)
+                    .isPresent();
+            boolean wanted = one.isWanted();
             UUID there = gathered ? planned(one) : null;
             return new Row(
                     one.thing().kind().name(),
@@ -185,7 +190,7 @@ record NextYearPage(String lead, List<Month> months, List<Group> groups, List<St
         }
 
         private String want(Known one) {
-            if (one.need().more() <= 0) {
+            if (!one.isWanted()) {
                 return "enough for a year";
             }
             if (one.isGathered()) {
@@ -202,7 +207,7 @@ record NextYearPage(String lead, List<Month> months, List<Group> groups, List<St
                             .formatted(part.what(), amount(one, part.perDay() * A_MONTH, house), part.takings())));
             lines.add("%s a month, by what was taken %s in %s"
                     .formatted(
-                            amount(one, one.pace().in(1) * A_MONTH, house),
+                            amount(one, one.pace().perDay() * A_MONTH, house),
                             times(one.pace().takings()),
                             house.days(one.pace().days())));
             lines.add("there is %s%s%s"
@@ -220,11 +225,11 @@ record NextYearPage(String lead, List<Month> months, List<Group> groups, List<St
                                 one.firsts().size()));
             }
             NextYear need = one.need();
-            lines.add("a year from %s takes %s, and %s is left then"
+            lines.add("a year from %s takes %s; of what is there %s serves it"
                     .formatted(
                             house.date(need.from()),
                             amount(one, need.takes(), house),
-                            need.thenLeft() < 0.5 ? "nothing" : amount(one, need.thenLeft(), house)));
+                            need.there() < 0.5 ? "nothing" : amount(one, need.there(), house)));
             return lines;
         }
     }

@@ -80,6 +80,11 @@ class YearAhead {
             List<LocalDate> firsts,
             double fresh) {
 
+        /** Tells whether any more of it is wanted, to the gram, millilitre or piece. */
+        boolean isWanted() {
+            return need.more() >= 0.5;
+        }
+
         /** Tells whether it is to be gathered here, as it was before. */
         boolean isGathered() {
             return !firsts.isEmpty();
@@ -187,7 +192,7 @@ class YearAhead {
                     pace,
                     there.stream().mapToDouble(Lasting.Left::amount).sum(),
                     lasting,
-                    NextYear.of(pace, there, today, from),
+                    NextYear.of(pace, lasting, today, from),
                     parts,
                     thing.kind() == LotKind.HERB ? days.days() : List.of(),
                     fresh(kinds.get(thing.key()))));

@@ -37,7 +37,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.MonthDay;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -51,6 +53,8 @@ class DemoHands {
 
     /** Oil that stays on cloth and vessel, as the forecast counts it. */
     private static final double FILM = 5;
+
+    private static final int BETWEEN_DRAWS = 35;
 
     private final Bench bench;
     private final Batches batches;
@@ -226,7 +230,7 @@ class DemoHands {
     }
 
     /** Draws from the first bottles of a batch, so much from each in turn. */
-    void draw(UUID batch, Cause cause, double... millilitres) {
+    void draw(UUID batch, Cause cause, int firstDaysAgo, double... millilitres) {
         List<Stock.OfOil> bottles = oils.inStock().stream()
                 .filter(oil -> oil.batch().equals(batch) && oil.bottle().isPresent())
                 .toList();
@@ -234,13 +238,25 @@ class DemoHands {
             Stock.OfOil bottle = bottles.get(i);
             Mass mass = bottle.density().massOf(Volume.ofMillilitres(millilitres[i]));
             oils.draw(
-                    bottle.id(), mass.compareTo(bottle.left()) > 0 ? bottle.left() : mass, cause, clock.instant(), "");
+                    bottle.id(),
+                    mass.compareTo(bottle.left()) > 0 ? bottle.left() : mass,
+                    cause,
+                    at(firstDaysAgo - i * BETWEEN_DRAWS, 18, 20),
+                    "");
         }
     }
 
     /** An hour of a day so many days ago, there. */
     Instant at(int daysAgo, int hour, int minute) {
         return day(daysAgo).atTime(hour, minute).atZone(ZONE).toInstant();
+    }
+
+    /** How long ago a day of the year last was, no later than so many days ago: herbs are gathered in their season, whenever it is now. */
+    int daysSince(MonthDay season, int atLeast) {
+        LocalDate latest = day(atLeast);
+        LocalDate thatYear = season.atYear(latest.getYear());
+        LocalDate on = thatYear.isAfter(latest) ? season.atYear(latest.getYear() - 1) : thatYear;
+        return (int) ChronoUnit.DAYS.between(on, day(0));
     }
 
     Instant ago(Duration duration) {

@@ -30,6 +30,7 @@ import app.velvetcrock.stock.Provenance;
 import app.velvetcrock.stock.Stores;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.MonthDay;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -105,7 +106,7 @@ class DemoSeason {
         carrier("shea", 0.6, 150, 420);
         herb("birch-bud", 60, 200);
         return new Larder(
-                herb("yarrow", 300, 300),
+                herb("yarrow", 300, hands.daysSince(MonthDay.of(7, 8), 300)),
                 herb("elderflower", 160, 160),
                 herb("self-heal", 180, 150),
                 herb("nettle", 320, 190),
@@ -125,12 +126,12 @@ class DemoSeason {
         hands.tend(first, 280, 246);
         UUID oil = hands.strain(first, 1.12, 245, clear("olive green"), "Shake more in the second week.");
         hands.bottle(oil, 3, 100, Glass.DARK, 244);
-        hands.draw(first, Cause.DRAWN, 100, 100, 40);
+        hands.draw(first, Cause.DRAWN, 235, 100, 100, 40);
         hands.keepRecipe(first);
         UUID second = hands.cold(new Charge(larder.yarrow(), "40 g", larder.oldRapeseed(), "480 mL"), 35, 230);
         hands.tend(second, 230, 196);
         hands.bottle(hands.strain(second, 0.98, 195, clear("darker than the first"), ""), 4, 100, Glass.DARK, 194);
-        hands.draw(second, Cause.SOLD, 100, 100);
+        hands.draw(second, Cause.SOLD, 150, 100, 100);
         UUID third = hands.cold(new Charge(larder.yarrow(), "40 g", larder.rapeseed(), "480 mL"), 35, 90);
         hands.tend(third, 90, 56);
         hands.bottle(hands.strain(third, 1.03, 55, clear("as last time"), ""), 6, 50, Glass.DARK, 54);
@@ -138,7 +139,7 @@ class DemoSeason {
         hands.tend(mullein, 118, 91);
         hands.note(mullein, "Petals went pale after two weeks; smells of honey.", hands.at(103, 9, 0));
         hands.bottle(hands.strain(mullein, 1.45, 88, clear("clear gold"), "A finer cut."), 10, 30, Glass.DARK, 87);
-        hands.draw(mullein, Cause.GIVEN, 30, 30, 12);
+        hands.draw(mullein, Cause.GIVEN, 80, 30, 30, 12);
     }
 
     private void finishedLately(Larder larder) {

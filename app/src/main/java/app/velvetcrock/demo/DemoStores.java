@@ -5,6 +5,7 @@ import app.velvetcrock.core.drying.DryingStart;
 import app.velvetcrock.core.drying.Snap;
 import app.velvetcrock.core.drying.WeighIn;
 import app.velvetcrock.core.larder.Origin;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.materia.Cut;
 import app.velvetcrock.core.materia.HerbKind;
 import app.velvetcrock.core.materia.Materia;
@@ -26,6 +27,7 @@ import app.velvetcrock.stock.Stores;
 import app.velvetcrock.stock.deeds.StoreDeeds;
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.time.MonthDay;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -34,6 +36,9 @@ import org.springframework.stereotype.Component;
 /** What else stands about at Gannet Row: herb on the rack, wax, spirit, tins, pots, and a recipe from the quay. */
 @Component
 class DemoStores {
+
+    private static final int TEAS = 6;
+    private static final int TEA_GRAMS = 35;
 
     private final DemoHands hands;
     private final Stores stores;
@@ -53,6 +58,7 @@ class DemoStores {
 
     void fill() {
         drying();
+        tea();
         supplies();
         recipes.keep(
                 "Quay stall hand salve",
@@ -83,6 +89,30 @@ class DemoStores {
         weigh(heather, 3, 82.6, Snap.BENDS);
         weigh(heather, 1, 82, Snap.BENDS);
         layOut("spruce-tip", 150, 1);
+    }
+
+    /** A bag of the spring before, drunk up over the year. */
+    private void tea() {
+        HerbKind nettle = materia.herb("nettle").orElseThrow();
+        int daysAgo = hands.daysSince(MonthDay.of(5, 24), 400);
+        UUID bag = stores.add(new Arrival.Herb(
+                nettle,
+                nettle.part(),
+                Cut.CUT_AND_SIFTED,
+                Moisture.DRIED,
+                Mass.ofGrams(TEAS * TEA_GRAMS),
+                hands.day(daysAgo),
+                null,
+                new Provenance(Origin.GATHERED, "behind the dyke", "tea shelf", null),
+                TEAS * TEA_GRAMS + " g"));
+        for (int i = 0; i < TEAS; i++) {
+            Instant at = hands.at(340 - i * 55, 8, 10);
+            deeds.done(Current.doing(
+                    new StoreDeed.TakeOut(bag, Mass.ofGrams(TEA_GRAMS).toMilligrams(), Held.DRAW, "tea"),
+                    UUID.randomUUID(),
+                    at,
+                    TEA_GRAMS + " g"));
+        }
     }
 
     private UUID layOut(String key, double grams, int daysAgo) {

@@ -2,6 +2,7 @@ package app.velvetcrock.learned;
 
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.NotHere;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -95,11 +96,14 @@ public class Gatherings {
     /** Takes one out of the calendar again; once, however often it is asked. */
     @Transactional
     public void drop(UUID id) {
-        sql.sql(
-                        "update gathering_ahead set dropped_at = :at where stillroom_id = :stillroom and id = :id and dropped_at is null")
+        int there = sql.sql("update gathering_ahead set dropped_at = coalesce(dropped_at, :at) "
+                        + "where stillroom_id = :stillroom and id = :id")
                 .param("stillroom", Current.stillroom())
                 .param("id", id)
                 .param("at", Timestamp.from(clock.instant()))
                 .update();
+        if (there == 0) {
+            throw new NotHere("that gathering");
+        }
     }
 }

@@ -98,7 +98,7 @@ class NextYearHttpTest {
                         "drawn, given and sold as it is: about 21 g a month (n = 5)",
                         "there is about 70 g",
                         "first gathered here 12 Jun 2025, 20 Jun 2026 (n = 2)",
-                        "a year from 12 Jun 2027 takes about 250 g, and nothing is left then");
+                        "a year from 12 Jun 2027 takes about 250 g; of what is there nothing serves it");
 
         Answer planned = tove.post(Visitor.form(tove.get(PLACE).page(), "#herbs form[action$=gather]", Map.of()));
         assertThat(planned.page().select(".notice").text())

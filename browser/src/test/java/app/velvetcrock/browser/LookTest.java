@@ -63,6 +63,8 @@ class LookTest {
                     "/book",
                     "/book/twins",
                     "/book/forecasts",
+                    "/book/next-year",
+                    "/book/seasons",
                     compared,
                     reacted,
                     stall,

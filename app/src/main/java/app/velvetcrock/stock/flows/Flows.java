@@ -41,24 +41,24 @@ public class Flows {
 
     private static final String TAKEN =
             """
-            select t.kind, t.key, t.name, t.unit, t.part, t.cut, t.moisture, t.cause, t.amount, t.times,
-                least(t.first, (select f.created_at::date from lot f where f.stillroom_id = :stillroom and f.kind = t.kind
+            select t.*, least(t.first, (select f.created_at::date from lot f where f.stillroom_id = :stillroom and f.kind = t.kind
                     and (case when f.kind in ('INFUSED_OIL', 'MADE') then lower(f.name) else f.kind_key end) = t.key
                     order by f.created_at limit 1)) as since
-            from (select l.kind, %1$s as key, max(l.name) as name, l.unit, l.part, l.cut, l.moisture, m.cause,
+            from (select a.*, min(a.moved) over (partition by a.kind, a.key) as first from (
+                select l.kind, %1$s as key, max(l.name) as name, l.unit, l.part, l.cut, l.moisture, m.cause,
                     sum(-m.amount / %2$s)::float8 as amount, count(*)::int as times,
-                    least(min(l.acquired_on), min(m.happened_at)::date) as first
+                    least(min(l.acquired_on), min(m.happened_at)::date) as moved
                 from movement m join lot l on l.stillroom_id = m.stillroom_id and l.id = m.lot_id
-                where m.stillroom_id = :stillroom and m.happened_at >= :since and m.amount < 0
-                    and m.cause in ('USED', 'DRAWN', 'GIVEN', 'SOLD') and %4$s and %3$s
-                group by 1, 2, 4, 5, 6, 7, 8) t order by t.kind, t.key"""
+                where m.stillroom_id = :stillroom and m.happened_at >= :since and m.cause <> 'UNDONE' and %4$s and %3$s
+                group by 1, 2, 4, 5, 6, 7, 8) a) t
+            where t.cause in ('USED', 'DRAWN', 'GIVEN', 'SOLD') order by t.kind, t.key"""
                     .formatted(KEY, MEASURED, HOLDS, NO_MELT);
 
     private static final String LEFT =
             """
             select l.kind, %1$s as key, l.name, l.unit, l.part, l.cut, l.moisture, (l.balance / %2$s)::float8 as amount,
                 l.id, l.batch_id, l.best_before
-            from lot l where l.stillroom_id = :stillroom and l.balance > 0 and l.kind <> 'CONTAINER' and %3$s
+            from lot l where l.stillroom_id = :stillroom and l.balance > 0 and %3$s
             order by l.name, l.created_at, l.id limit :most"""
                     .formatted(KEY, MEASURED, NO_MELT);
 
@@ -67,7 +67,8 @@ public class Flows {
             with strained as (
                 select m.batch_id, lower(l.name) as oil, sum(m.amount / (1000 * l.density))::float8 as millilitres
                 from movement m join lot l on l.stillroom_id = m.stillroom_id and l.id = m.lot_id and l.kind = 'INFUSED_OIL'
-                where m.stillroom_id = :stillroom and m.happened_at >= :since and m.happened_at < :until and m.cause = 'STRAINED' and m.amount > 0 and %1$s
+                where m.stillroom_id = :stillroom and m.happened_at >= :since and m.happened_at < :until
+                    and m.cause = 'STRAINED' and m.amount > 0 and %1$s
                 group by 1, 2),
             totals as (select oil, count(*)::int as batches, sum(millilitres) as millilitres from strained group by 1)
             select s.oil, l.kind_key, l.part, l.cut, l.moisture, t.batches, t.millilitres, sum(u.amount)::float8 as amount

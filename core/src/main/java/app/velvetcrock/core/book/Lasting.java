@@ -9,33 +9,17 @@ import java.util.Optional;
 /**
  * How long what is there lasts at a pace: what ends first is used first, and what is left of it at its date is lost.
  *
+ * @param days from today until it runs out, 0 or more
  * @param until the day it runs out; absent where it lasts beyond {@link #FAR} days
  * @param lost what ends before it is used, in the thing's own unit
  */
-public record Lasting(Optional<LocalDate> until, double lost) {
+public record Lasting(double days, Optional<LocalDate> until, double lost) {
 
     /** So far is looked ahead. */
     public static final int FAR = 5 * Pace.YEAR;
 
     /** Some of a thing; {@code usable} is the last day it may be used, absent where nothing ends it. */
     public record Left(double amount, Optional<LocalDate> usable) {}
-
-    /** What of it is still there on a day, where it goes at that pace until then. */
-    public static double leftOn(List<Left> all, Pace pace, LocalDate today, LocalDate day) {
-        double left = 0;
-        double at = 0;
-        double wanted = Math.max(0, ChronoUnit.DAYS.between(today, day));
-        for (Left one : sorted(all)) {
-            double end = end(one, today);
-            double through = Math.min(end, wanted);
-            double used = Math.min(one.amount(), pace.perDay() * Math.max(0, through - at));
-            at = pace.perDay() == 0 ? at : Math.max(at, Math.min(through, at + used / pace.perDay()));
-            if (end > wanted) {
-                left += one.amount() - used;
-            }
-        }
-        return left;
-    }
 
     /** When it runs out at a pace, which is above nothing. */
     public static Lasting of(List<Left> all, Pace pace, LocalDate today) {
@@ -46,7 +30,7 @@ public record Lasting(Optional<LocalDate> until, double lost) {
             lost += one.amount() - used;
             at += used / pace.perDay();
         }
-        return new Lasting(at > FAR ? Optional.empty() : Optional.of(today.plusDays((long) at)), lost);
+        return new Lasting(at, at > FAR ? Optional.empty() : Optional.of(today.plusDays((long) at)), lost);
     }
 
     /** Days from today to the last on which it may be used, that day with it. */
@@ -60,5 +44,11 @@ public record Lasting(Optional<LocalDate> until, double lost) {
         return all.stream()
                 .sorted(Comparator.comparing((Left one) -> one.usable().orElse(LocalDate.MAX)))
                 .toList();
+    }
+
+    /** For how many days of the year that begins on a day what is there serves, 0 to {@link Pace#YEAR}. */
+    public double daysOfTheYearFrom(LocalDate from, LocalDate today) {
+        double begins = Math.max(0, ChronoUnit.DAYS.between(today, from));
+        return Math.max(0, Math.min(Pace.YEAR, days - begins));
     }
 }

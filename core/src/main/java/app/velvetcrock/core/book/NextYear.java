@@ -10,21 +10,19 @@ import java.util.Optional;
  *
  * @param from the day there is new of it
  * @param takes what a year from then takes
- * @param thenLeft what is still there then, of what is there now
- * @param more what is wanted besides; 0 where enough is left
+ * @param there what of that year is served by what is there now; nothing that ends before it is used is in it
+ * @param more what is wanted besides; 0 where that is all of it
  */
-public record NextYear(LocalDate from, double takes, double thenLeft, double more) {
+public record NextYear(LocalDate from, double takes, double there, double more) {
 
     /** A part of what a herb's pace is made of: for whom, so much a day, and by how many takings that is known. */
     public record Part(String what, double perDay, int takings) {}
 
-    /** Of a thing with a known pace. */
-    public static NextYear of(Pace pace, List<Lasting.Left> left, LocalDate today, LocalDate from) {
-        double takes = pace.in(Pace.YEAR);
-        // Nothing that ends before the year is over carries through it: what is left then is counted as far as it may
-        // be used.
-        double then = Lasting.leftOn(left, pace, today, from);
-        return new NextYear(from, takes, then, Math.max(0, takes - then));
+    /** Of a thing with a known pace, which lasts so long. */
+    public static NextYear of(Pace pace, Lasting lasting, LocalDate today, LocalDate from) {
+        double takes = pace.perDay() * Pace.YEAR;
+        double there = pace.perDay() * lasting.daysOfTheYearFrom(from, today);
+        return new NextYear(from, takes, there, takes - there);
     }
 
     /**

@@ -21,9 +21,6 @@ public record Pace(double perDay, int takings, int days) {
     /** No further back than a year, so that every season counts once. */
     public static final int YEAR = 365;
 
-    /** The same of nothing. */
-    public static final Pace NONE = new Pace(0, 0, 1);
-
     /**
      * What was taken since a thing first came in, and no longer ago than a year.
      *
@@ -38,10 +35,5 @@ public record Pace(double perDay, int takings, int days) {
     /** Tells whether it says anything. */
     public boolean isKnown() {
         return takings >= FEWEST && days >= SHORTEST_DAYS && perDay > 0;
-    }
-
-    /** What goes in so many days. */
-    public double in(long some) {
-        return perDay * some;
     }
 }

@@ -57,16 +57,16 @@ class NextYearTest {
     void whatEndsFirstIsUsedFirstAndWhatIsLeftAtItsDateIsLost() {
         Pace pace = new Pace(1, 9, 365);
         assertThat(Lasting.of(List.of(left(30, "-")), pace, TODAY))
-                .isEqualTo(new Lasting(Optional.of(TODAY.plusDays(30)), 0));
+                .isEqualTo(new Lasting(30, Optional.of(TODAY.plusDays(30)), 0));
         assertThat(Lasting.of(List.of(left(30, "-"), left(100, "2026-12-03")), pace, TODAY))
-                .isEqualTo(new Lasting(Optional.of(TODAY.plusDays(40)), 90));
-        assertThat(Lasting.of(List.of(), pace, TODAY)).isEqualTo(new Lasting(Optional.of(TODAY), 0));
+                .isEqualTo(new Lasting(40, Optional.of(TODAY.plusDays(40)), 90));
+        assertThat(Lasting.of(List.of(), pace, TODAY)).isEqualTo(new Lasting(0, Optional.of(TODAY), 0));
         assertThat(Lasting.of(List.of(left(1e6, "-")), pace, TODAY).until())
                 .as("beyond five years nothing is said")
                 .isEmpty();
         assertThat(Lasting.of(List.of(left(100, "2026-11-01")), pace, TODAY))
                 .as("past its date nothing of it is used")
-                .isEqualTo(new Lasting(Optional.of(TODAY), 100));
+                .isEqualTo(new Lasting(0, Optional.of(TODAY), 100));
     }
 
     static Stream<Long> seeds() {
@@ -86,6 +86,7 @@ class NextYearTest {
         }
         Pace pace = new Pace(1, 9, 365);
         LocalDate day = TODAY.plusDays(random.nextInt(120));
+        double served = 0;
         double[] amounts = new double[all.size()];
         List<Left> sorted = all.stream()
                 .sorted(Comparator.comparing((Left one) -> one.usable().orElse(LocalDate.MAX)))
@@ -96,13 +97,6 @@ class NextYearTest {
         LocalDate at = TODAY;
         Optional<LocalDate> dry = Optional.empty();
         for (; at.isBefore(TODAY.plusDays(Lasting.FAR + 1L)); at = at.plusDays(1)) {
-            if (at.equals(day)) {
-                double there = 0;
-                for (int i = 0; i < amounts.length; i++) {
-                    there += isUsable(sorted.get(i), at) ? amounts[i] : 0;
-                }
-                assertThat(Lasting.leftOn(all, pace, TODAY, day)).isEqualTo(there, within(1e-9));
-            }
             int next = 0;
             while (next < amounts.length && (amounts[next] == 0 || !isUsable(sorted.get(next), at))) {
                 next++;
@@ -112,9 +106,12 @@ class NextYearTest {
                 dry = dry.or(() -> Optional.of(empty));
             } else {
                 amounts[next]--;
+                served += at.isBefore(day) || !at.isBefore(day.plusDays(Pace.YEAR)) ? 0 : 1;
             }
         }
-        assertThat(Lasting.of(all, pace, TODAY).until()).isEqualTo(dry);
+        Lasting lasting = Lasting.of(all, pace, TODAY);
+        assertThat(lasting.until()).isEqualTo(dry);
+        assertThat(NextYear.of(pace, lasting, TODAY, day).there()).isEqualTo(served, within(1e-9));
     }
 
     private static boolean isUsable(Left one, LocalDate at) {
@@ -149,14 +146,18 @@ class NextYearTest {
     @Test
     void whatIsWantedIsAYearsLessWhatIsLeftThen() {
         Pace pace = new Pace(2, 9, 365);
-        List<Left> there = List.of(left(500, "-"));
-        assertThat(NextYear.of(pace, there, TODAY, TODAY.plusDays(250)))
+        Lasting lasting = Lasting.of(List.of(left(500, "-")), pace, TODAY);
+        assertThat(NextYear.of(pace, lasting, TODAY, TODAY.plusDays(250)))
                 .isEqualTo(new NextYear(TODAY.plusDays(250), 730, 0, 730));
-        assertThat(NextYear.of(pace, there, TODAY, TODAY.plusDays(100)))
+        assertThat(NextYear.of(pace, lasting, TODAY, TODAY.plusDays(100)))
                 .isEqualTo(new NextYear(TODAY.plusDays(100), 730, 300, 430));
-        assertThat(NextYear.of(pace, List.of(left(5000, "-")), TODAY, TODAY).more())
+        assertThat(NextYear.of(pace, Lasting.of(List.of(left(5000, "-")), pace, TODAY), TODAY, TODAY)
+                        .more())
                 .as("enough is enough")
                 .isZero();
+        // Plenty that ends in a hundred days, today with them, serves a hundred and one.
+        Lasting ends = Lasting.of(List.of(left(5000, TODAY.plusDays(100).toString())), pace, TODAY);
+        assertThat(NextYear.of(pace, ends, TODAY, TODAY).more()).isEqualTo(730 - 202);
     }
 
     @Test

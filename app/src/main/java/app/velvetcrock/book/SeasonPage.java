@@ -1,0 +1,266 @@
+package app.velvetcrock.book;
+
+import app.velvetcrock.core.larder.LotKind;
+import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stock.Cause;
+import app.velvetcrock.stock.GatheringDays;
+import app.velvetcrock.stock.flows.Flows;
+import app.velvetcrock.stock.flows.Measure;
+import app.velvetcrock.stock.flows.Season;
+import app.velvetcrock.stock.flows.Thing;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.StringJoiner;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+
+/**
+ * One year, herb by herb and thing by thing.
+ *
+ * @param sorts herbs, oils and made things, each with what became of it
+ * @param firsts the day each herb was first gathered, year by year
+ */
+record SeasonPage(
+        int year, SeasonRing ring, List<Sort> sorts, List<First> firsts, List<Integer> years, List<String> money) {
+
+    private static final double FIRSTS_WIDTH = 300;
+    private static final int DAYS = 366;
+
+    record Sort(String id, String head, List<String> columns, List<Row> rows) {}
+
+    /** A thing, with a cell for each column. */
+    record Row(String name, List<String> cells) {}
+
+    /** A herb's first days; newest last, so that it lies on top. */
+    record First(String name, List<Dot> dots, String words) {}
+
+    record Dot(double x, String mark, String words) {}
+
+    /** What the page is made of. */
+    record Read(
+            int year,
+            LocalDate today,
+            List<Season.Moved> moved,
+            List<Flows.Made> made,
+            Map<String, Double> prices,
+            List<GatheringDays.Day> firsts,
+            Map<String, String> names) {}
+
+    static SeasonPage of(Read read, House house) {
+        Words words = new Words(read, house);
+        List<Sort> sorts = Stream.of(
+                        words.sort(
+                                "herbs",
+                                "Herbs",
+                                LotKind.HERB,
+                                List.of(
+                                        "gathered",
+                                        "bought",
+                                        "dried to",
+                                        "into batches",
+                                        "oil made",
+                                        "drawn, given, sold",
+                                        "thrown out")),
+                        words.sort(
+                                "oils",
+                                "Oils",
+                                LotKind.INFUSED_OIL,
+                                List.of("strained", "into makings", "drawn", "given", "sold", "thrown out")),
+                        words.sort(
+                                "made",
+                                "What was made of them",
+                                LotKind.MADE,
+                                List.of("poured", "used", "given", "sold", "thrown out")))
+                .filter(sort -> !sort.rows().isEmpty())
+                .toList();
+        return new SeasonPage(
+                read.year(), SeasonRing.of(read.moved()), sorts, words.firsts(), words.years(), words.money());
+    }
+
+    /** Where the quarters of a year begin, over the first days. */
+    public List<String> quarters() {
+        return List.of("Jan", "Apr", "Jul", "Oct");
+    }
+
+    /** Puts it into words. */
+    private record Words(Read read, House house) {
+
+        Sort sort(String id, String head, LotKind kind, List<String> columns) {
+            Map<Thing, List<Season.Moved>> things = read.moved().stream()
+                    .filter(one -> one.thing().kind() == kind)
+                    .collect(Collectors.groupingBy(Season.Moved::thing, LinkedHashMap::new, Collectors.toList()));
+            List<Row> rows = things.entrySet().stream()
+                    .map(one -> new Row(
+                            one.getValue().get(0).name(),
+                            columns.stream()
+                                    .map(column -> cell(column, one.getKey(), one.getValue()))
+                                    .toList()))
+                    .filter(row -> row.cells().stream().anyMatch(cell -> !cell.isEmpty()))
+                    .sorted(Comparator.comparing(Row::name))
+                    .toList();
+            // A column nothing is in says nothing.
+            List<Integer> full = IntStream.range(0, columns.size())
+                    .filter(at ->
+                            rows.stream().anyMatch(row -> !row.cells().get(at).isEmpty()))
+                    .boxed()
+                    .toList();
+            return new Sort(
+                    id,
+                    head,
+                    full.stream().map(columns::get).toList(),
+                    rows.stream()
+                            .map(row -> new Row(
+                                    row.name(),
+                                    full.stream().map(row.cells()::get).toList()))
+                            .toList());
+        }
+
+        private String cell(String column, Thing thing, List<Season.Moved> of) {
+            return switch (column) {
+                case "gathered" -> first(of, Cause.GATHERED);
+                case "bought" -> sum(of, Set.of(Cause.BOUGHT));
+                case "dried to" -> sum(of, Set.of(Cause.DRIED));
+                case "into batches", "into makings" -> sum(of, Set.of(Cause.USED));
+                case "oil made" -> oil(thing.key());
+                case "drawn, given, sold" -> sum(of, Set.of(Cause.DRAWN, Cause.GIVEN, Cause.SOLD));
+                case "strained" -> first(of, Cause.STRAINED);
+                case "poured" -> first(of, Cause.POURED);
+                case "used" -> sum(of, Set.of(Cause.DRAWN, Cause.USED));
+                case "drawn" -> sum(of, Set.of(Cause.DRAWN));
+                case "given" -> sum(of, Set.of(Cause.GIVEN));
+                case "sold" -> sum(of, Set.of(Cause.SOLD));
+                default -> thrown(of);
+            };
+        }
+
+        private String sum(List<Season.Moved> of, Set<Cause> causes) {
+            List<Season.Moved> these =
+                    of.stream().filter(one -> causes.contains(one.cause())).toList();
+            return these.isEmpty()
+                    ? ""
+                    : amount(
+                            these.get(0).measure(),
+                            these.stream().mapToDouble(Season.Moved::amount).sum());
+        }
+
+        /** How much, and when it began: "480 g, first 8 Jun, 3 times". */
+        private String first(List<Season.Moved> of, Cause cause) {
+            List<Season.Moved> these =
+                    of.stream().filter(one -> one.cause() == cause).toList();
+            if (these.isEmpty()) {
+                return "";
+            }
+            int times = these.stream().mapToInt(Season.Moved::times).sum();
+            LocalDate day = these.stream()
+                    .map(Season.Moved::first)
+                    .min(Comparator.naturalOrder())
+                    .orElseThrow();
+            return "%s, %s%s"
+                    .formatted(
+                            sum(of, Set.of(cause)),
+                            times == 1 ? "" : "%d times, first ".formatted(times),
+                            house.shortDay(day));
+        }
+
+        private String thrown(List<Season.Moved> of) {
+            String amount = sum(of, Set.of(Cause.DISCARDED));
+            String notes = of.stream()
+                    .map(Season.Moved::notes)
+                    .filter(note -> !note.isEmpty())
+                    .distinct()
+                    .collect(Collectors.joining("; "));
+            return amount.isEmpty() || notes.isEmpty() ? amount : "%s: %s".formatted(amount, notes);
+        }
+
+        private String oil(String herb) {
+            double millilitres = read.made().stream()
+                    .filter(one -> one.herb().equals(herb))
+                    .collect(Collectors.toMap(Flows.Made::oil, Flows.Made::millilitres, (one, same) -> one))
+                    .values()
+                    .stream()
+                    .mapToDouble(Double::doubleValue)
+                    .sum();
+            return millilitres == 0 ? "" : amount(Measure.MILLILITRE, millilitres);
+        }
+
+        private String amount(Measure measure, double some) {
+            return switch (measure) {
+                case GRAM -> house.mass(Mass.ofGrams(some));
+                case MILLILITRE -> house.volume(Volume.ofMillilitres(some));
+                case PIECE -> Decimals.upTo(some, 0);
+            };
+        }
+
+        /** What was paid, and what what was gathered would have cost, bought as dear as it ever was here. */
+        List<String> money() {
+            double paid = read.moved().stream().mapToDouble(Season.Moved::paid).sum();
+            List<String> lines = new ArrayList<>();
+            if (paid > 0) {
+                lines.add("%s was paid for what was bought, where its price is known".formatted(money(paid)));
+            }
+            double spared = 0;
+            StringJoiner unknown = new StringJoiner(", ");
+            Map<String, Double> gathered = new TreeMap<>();
+            read.moved().stream()
+                    .filter(one -> one.cause() == Cause.GATHERED)
+                    .forEach(one -> gathered.merge(one.thing().key(), one.amount(), Double::sum));
+            for (Map.Entry<String, Double> one : gathered.entrySet()) {
+                Optional<Double> price = Optional.ofNullable(read.prices().get(one.getKey()));
+                spared += price.map(each -> each * one.getValue()).orElse(0.0);
+                if (price.isEmpty()) {
+                    unknown.add(read.names().getOrDefault(one.getKey(), one.getKey()));
+                }
+            }
+            if (spared > 0) {
+                lines.add("what was gathered would have cost %s, at what was paid for the same herbs here"
+                        .formatted(money(spared)));
+            }
+            if (unknown.length() > 0) {
+                lines.add("never bought here, so no price is known: " + unknown);
+            }
+            return lines;
+        }
+
+        private String money(double minor) {
+            return house.money(Math.round(minor));
+        }
+
+        List<First> firsts() {
+            Map<String, List<LocalDate>> by = new TreeMap<>();
+            read.firsts().forEach(day -> by.computeIfAbsent(
+                            read.names().getOrDefault(day.kindKey(), day.kindKey()), key -> new ArrayList<>())
+                    .add(day.on()));
+            return by.entrySet().stream()
+                    .map(one -> new First(
+                            one.getKey(),
+                            one.getValue().stream().map(this::dot).toList(),
+                            one.getValue().stream().map(house::date).collect(Collectors.joining(", "))))
+                    .toList();
+        }
+
+        private Dot dot(LocalDate day) {
+            return new Dot(
+                    Math.round(day.getDayOfYear() * FIRSTS_WIDTH / DAYS),
+                    day.getYear() == read.year() ? "now" : "",
+                    house.date(day));
+        }
+
+        /** The year before, and the one after where it has begun. */
+        List<Integer> years() {
+            return Stream.of(read.year() - 1, read.year() + 1)
+                    .filter(year -> year <= read.today().getYear() && year >= SeasonController.EARLIEST)
+                    .toList();
+        }
+    }
+}
