@@ -206,6 +206,7 @@ class ArchitectureTest {
                 Map.entry("stall_day", "parting"),
                 Map.entry("stall_thing", "parting"),
                 Map.entry("twin", "learned"),
+                Map.entry("written", "book"),
                 Map.entry("twin_judging", "learned"),
                 Map.entry("reaction", "learned"),
                 Map.entry("gathering_ahead", "learned"),

@@ -266,6 +266,7 @@ class ForeignHouseholdTest {
         cases.put(
                 "POST /book/twins",
                 route -> isNotHere(stranger.post("/book/twins", Map.of("one", batch, "other", strained))));
+        cases.put("GET /book/search", route -> showsNothing(stranger.get("/book/search?q=Fulmar")));
         cases.put(
                 "POST /book/next-year/gather",
                 route -> isNotHere(stranger.post("/book/next-year/gather", Map.of("key", "yarrow"))));

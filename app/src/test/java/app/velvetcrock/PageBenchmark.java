@@ -136,6 +136,7 @@ public final class PageBenchmark {
         pages.put("Book, forecasts", "/book/forecasts");
         pages.put("Book, next year", "/book/next-year");
         pages.put("Book, seasons", "/book/seasons");
+        pages.put("Book, search", "/book/search?q=yarrow");
         pages.put("Stall", "/cupboard/stall");
         pages.put(
                 "Stall, a day",

@@ -56,6 +56,7 @@ class StatementsHttpTest {
                 "/book/forecasts",
                 "/book/next-year",
                 "/book/seasons",
+                "/book/search?q=nettle",
                 "/book/reactions",
                 "/book/compare?of=%s&of=%s".formatted(last(standing), last(strained)),
                 "/labels",

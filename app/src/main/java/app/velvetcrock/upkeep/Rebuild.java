@@ -2,6 +2,7 @@ package app.velvetcrock.upkeep;
 
 import app.velvetcrock.batch.BatchFacts;
 import app.velvetcrock.batch.Makings;
+import app.velvetcrock.book.Written;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.People;
 import java.util.ArrayList;
@@ -32,6 +33,7 @@ public class Rebuild implements ApplicationRunner {
 
     private final BatchFacts facts;
     private final Makings makings;
+    private final Written written;
     private final People people;
     private final TransactionTemplate together;
     private final ConfigurableApplicationContext context;
@@ -40,12 +42,14 @@ public class Rebuild implements ApplicationRunner {
     Rebuild(
             BatchFacts facts,
             Makings makings,
+            Written written,
             People people,
             PlatformTransactionManager transactions,
             ConfigurableApplicationContext context,
             @Value("${crock.rebuild:}") String wanted) {
         this.facts = facts;
         this.makings = makings;
+        this.written = written;
         this.people = people;
         this.together = new TransactionTemplate(transactions);
         this.context = context;
@@ -55,7 +59,7 @@ public class Rebuild implements ApplicationRunner {
     /**
      * What was found.
      *
-     * @param otherwise numbers of batches whose facts stood otherwise than their plans and logs say
+     * @param otherwise numbers of batches whose facts stood otherwise than their plans and logs say, and what the search missed
      */
     public record Found(int households, int batches, List<String> otherwise) {}
 
@@ -93,6 +97,7 @@ public class Rebuild implements ApplicationRunner {
     }
 
     private int household(boolean mend, List<String> otherwise) {
+        written.compare(mend).forEach(one -> otherwise.add("%s: search, %s".formatted(Current.stillroom(), one)));
         return all(facts::compare, mend, otherwise) + all(makings::compare, mend, otherwise);
     }
 

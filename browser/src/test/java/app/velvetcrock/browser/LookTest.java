@@ -65,6 +65,7 @@ class LookTest {
                     "/book/forecasts",
                     "/book/next-year",
                     "/book/seasons",
+                    "/book/search?q=dry+jars",
                     compared,
                     reacted,
                     stall,
