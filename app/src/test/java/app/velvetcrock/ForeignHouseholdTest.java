@@ -260,13 +260,31 @@ class ForeignHouseholdTest {
     }
 
     private void bookCases(Map<String, Consumer<String>> cases) {
-        for (String page : List.of("", "/compare", "/twins", "/reactions", "/forecasts", "/next-year", "/seasons")) {
+        for (String page : List.of(
+                "", "/compare", "/twins", "/reactions", "/forecasts", "/next-year", "/seasons", "/own-numbers")) {
             cases.put("GET /book" + page, route -> showsNothing(stranger.get("/book" + page)));
         }
         cases.put(
                 "POST /book/twins",
                 route -> isNotHere(stranger.post("/book/twins", Map.of("one", batch, "other", strained))));
         cases.put("GET /book/search", route -> showsNothing(stranger.get("/book/search?q=Fulmar")));
+        for (String deed : List.of("shipped", "own")) {
+            cases.put(
+                    "POST /book/own-numbers/" + deed,
+                    route -> isNotHere(stranger.post(
+                            "/book/own-numbers/" + deed,
+                            Map.of(
+                                    "herb",
+                                    "nettle",
+                                    "part",
+                                    "LEAF",
+                                    "cut",
+                                    "CUT_AND_SIFTED",
+                                    "moisture",
+                                    "DRIED",
+                                    "pressing",
+                                    "HAND"))));
+        }
         cases.put(
                 "POST /book/next-year/gather",
                 route -> isNotHere(stranger.post("/book/next-year/gather", Map.of("key", "yarrow"))));

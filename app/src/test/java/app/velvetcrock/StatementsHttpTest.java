@@ -56,6 +56,7 @@ class StatementsHttpTest {
                 "/book/forecasts",
                 "/book/next-year",
                 "/book/seasons",
+                "/book/own-numbers",
                 "/book/search?q=nettle",
                 "/book/reactions",
                 "/book/compare?of=%s&of=%s".formatted(last(standing), last(strained)),

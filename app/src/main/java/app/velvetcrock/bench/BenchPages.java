@@ -79,7 +79,7 @@ public class BenchPages {
         model.addAttribute(
                 "lessons",
                 work.planned()
-                        .map(planned -> batches.lessons(herbs(planned), LESSONS))
+                        .map(planned -> batches.lessons(planned.plan().request().herbKeys(), LESSONS))
                         .orElse(List.of()));
         model.addAttribute(
                 "toBuy",
@@ -224,11 +224,5 @@ public class BenchPages {
         return counts.entrySet().stream()
                 .map(jar -> jar.getValue() == 1 ? jar.getKey() : jar.getValue() + " × " + jar.getKey())
                 .collect(Collectors.joining(" and "));
-    }
-
-    private static List<String> herbs(Planned planned) {
-        return planned.plan().request().herbs().stream()
-                .map(herb -> herb.kind().key())
-                .toList();
     }
 }

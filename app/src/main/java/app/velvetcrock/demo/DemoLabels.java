@@ -26,6 +26,7 @@ class DemoLabels {
     /** And says what it has promised. */
     void stick() {
         leaving.promise();
+        book.twins();
         book.reacted();
         List<Labelling.Due> due = labelling.due();
         printing.print(due.subList(0, Math.max(0, due.size() - UNLABELLED)));

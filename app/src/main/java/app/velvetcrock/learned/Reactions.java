@@ -10,6 +10,7 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -74,6 +75,18 @@ public class Reactions {
                 .param("person", person)
                 .query((row, at) -> kept(row))
                 .list();
+    }
+
+    /** How anybody's skin took some lots. */
+    @Transactional(readOnly = true)
+    public List<Kept> ofLots(Collection<UUID> lots) {
+        return lots.isEmpty()
+                ? List.of()
+                : sql.sql(COLUMNS + "and lot_id in (:lots) order by noted_at desc, id limit " + MOST)
+                        .param("stillroom", Current.stillroom())
+                        .param("lots", lots)
+                        .query((row, at) -> kept(row))
+                        .list();
     }
 
     @Transactional(readOnly = true)

@@ -27,6 +27,8 @@ import org.springframework.stereotype.Component;
 @Component
 class PanPlanner {
 
+    private static final int LESSONS = 3;
+
     private final OwnRights rights;
     private final Batches batches;
     private final Costs costs;
@@ -96,6 +98,15 @@ class PanPlanner {
                                         .stream())
                         .toList())
                 .orElseGet(() -> infusions(from));
+    }
+
+    /** What the batches of its oils, and others of the same herbs, taught. */
+    List<Batches.Taught> lessons(MixPlan plan) {
+        List<String> herbs = infusions(plan.batches()).stream()
+                .flatMap(one -> one.request().herbKeys().stream())
+                .distinct()
+                .toList();
+        return herbs.isEmpty() ? List.of() : batches.lessons(herbs, LESSONS);
     }
 
     private List<Infused> infusions(List<UUID> from) {

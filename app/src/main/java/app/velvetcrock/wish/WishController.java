@@ -1,5 +1,6 @@
 package app.velvetcrock.wish;
 
+import app.velvetcrock.batch.Batches;
 import app.velvetcrock.core.bench.ChargePart;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.Use;
@@ -42,14 +43,18 @@ class WishController {
     /** What is really weighed out may differ from the plan by no more than this. */
     private static final double MOST_OFF = 2;
 
+    private static final int LESSONS = 3;
+
     private final WishWork works;
+    private final Batches batches;
     private final WishBegin begins;
     private final Hours hours;
     private final Clock clock;
 
-    WishController(WishWork works, WishBegin begins, Hours hours, Clock clock) {
+    WishController(WishWork works, Batches batches, WishBegin begins, Hours hours, Clock clock) {
         this.hours = hours;
         this.works = works;
+        this.batches = batches;
         this.begins = begins;
         this.clock = clock;
     }
@@ -69,7 +74,12 @@ class WishController {
         return "wish/wish";
     }
 
-    private static void show(Model model, WishWork.Worked worked) {
+    private void show(Model model, WishWork.Worked worked) {
+        model.addAttribute(
+                "lessons",
+                worked.answer()
+                        .map(one -> batches.lessons(one.bench().plan().request().herbKeys(), LESSONS))
+                        .orElse(List.of()));
         model.addAttribute(
                 "answer",
                 worked.answer()

@@ -82,10 +82,31 @@ class CompareHttpTest {
         assertThat(page.select("#herbs circle.off title").text()).contains("batch 1: 140 mL, foretold");
         assertThat(page.select("#all").text()).contains("0 of 1 inside their range: too few to say. −");
         Document book = tove.get("/book").page();
-        assertThat(book.select(".questions h2")).hasSize(4);
+        assertThat(book.select(".questions h2")).hasSize(6);
         assertThat(book.select("#differences li")).isEmpty();
         charge("amount=30+g");
         assertThat(tove.get("/book").page().select("#differences li").text()).isEqualTo("Nettle: batch 1 and batch 2");
+    }
+
+    /** Of 30 g of nettle 150 mL came of 180: what it kept is gone by, set aside, and gone by again. */
+    @Test
+    void ownNumbersStandBesideTheShippedOnesAndThereIsAWayBack() {
+        String shipped = foretold();
+        strain(charge("amount=30+g"), "140 mL");
+        String own = foretold();
+        assertThat(own).isNotEqualTo(shipped);
+        Document page = tove.get("/book/own-numbers").page();
+        assertThat(page.select("#own tr:contains(Nettle)").text())
+                .contains("(n = 1)", "comes back than shipped figures foretell");
+        Answer aside = tove.post(Visitor.form(page, "#own form[action$=shipped]", Map.of()));
+        assertThat(aside.page().select("#own tr:contains(Nettle)").text()).contains("no difference to speak of");
+        assertThat(foretold()).isEqualTo(shipped);
+        tove.post(Visitor.form(aside.page(), "#own form[action$=own]", Map.of()));
+        assertThat(foretold()).isEqualTo(own);
+    }
+
+    private String foretold() {
+        return tove.get("/bench?amount=30+g").page().select("#yield").text();
     }
 
     /** It comes back where the same herb is planned again, and in the Book; what was taken back taught nothing. */
@@ -100,6 +121,14 @@ class CompareHttpTest {
                 .contains("Last time: “Shake it more in the second week” batch 1");
         assertThat(tove.get("/book").page().select("#lessons li").text())
                 .contains("Shake it more in the second week", "Nettle, batch 1");
+        assertThat(tove.get("/wish?amount=30+g&herb=nettle&oil=rapeseed&what=a+salve")
+                        .page()
+                        .select(".last-time")
+                        .text())
+                .contains("Shake it more in the second week");
+        assertThat(tove.get("/pan?much=100+g").page().select(".last-time").text())
+                .as("made of the oil of that herb")
+                .contains("Shake it more in the second week");
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "200 g"));
         String yarrow = tove.get("/bench")
                 .page()

@@ -6,6 +6,7 @@ import app.velvetcrock.HttpTest;
 import app.velvetcrock.Visitor;
 import app.velvetcrock.Visitor.Answer;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jsoup.nodes.Document;
@@ -77,6 +78,16 @@ class ReactionsHttpTest {
         assertThat(page.select("#free").text()).contains("Nettle").doesNotContain("Yarrow", "Dandelion");
         assertThat(page.select("#step").text()).contains("Skin is calm");
         assertThat(page.text()).doesNotContain("is safe");
+        List<String> batches = tove.get("/press").page().select("a[href^=/batch/]").eachAttr("href").stream()
+                .map(href -> href.substring("/batch/".length()))
+                .distinct()
+                .toList();
+        assertThat(tove.get("/book/compare?of=" + String.join("&of=", batches))
+                        .page()
+                        .select("#beside tr:has(th:containsOwn(on the skin)) td")
+                        .eachText())
+                .as("an outcome, beside the others")
+                .contains("clear 1");
         // A bag nobody opened, and a jar that stands: they hold it as well.
         tove.submit(
                 "/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "90 g", "name", "Yarrow of June"));

@@ -52,7 +52,7 @@ class DemoHouseholdTest {
         assertThat(shelf.select(".rounds .round b").eachText())
                 .contains("Strain", "Push under, top up", "Read the heat", "Use first");
         assertThat(guest.get("/press").page().select("main table").last().select("tbody tr"))
-                .hasSize(9);
+                .hasSize(11);
         assertThat(guest.get("/press").page().text()).contains("mould: The jar was still wet");
         assertThat(guest.get("/cupboard").page().select(".bottle")).hasSizeGreaterThan(8);
         assertThat(guest.get("/stores").page().select("main table").text())

@@ -2,6 +2,7 @@ package app.velvetcrock.browser;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.SelectOption;
 import java.util.List;
@@ -83,5 +84,49 @@ class BookJourneyTest {
         page.click("text=Keep that she reacts to it");
         page.waitForSelector("text=What is given to her is held against it");
         assertThat(window.text(".lead")).contains("reacts to yarrow");
+    }
+
+    /** Cups that somebody else mixed, judged by smell, colour and feel, and turned over once. */
+    @Test
+    void twinsJudgedBlindAndOpened() {
+        page.click(".of-book >> text=Judge the twins: Nettle");
+        assertThat(window.text(".lead")).contains("stands longer");
+        assertThat(page.locator("#told").count()).isZero();
+        for (String sense : List.of("smell", "colour", "feel")) {
+            page.selectOption("#judge [name=" + sense + "]", "LEFT");
+        }
+        page.click("text=That is what I say");
+        page.waitForSelector("text=Now turn the cups over");
+        page.click("#open button >> nth=0");
+        assertThat(window.text("#told")).contains("Which smells more of the plant?", "the longer");
+        page.click("text=All twins");
+        assertThat(window.text("#together")).contains("too few to say");
+    }
+
+    /** Nettle went for tea and into oil; it was gathered in May, two years: next May's is put into the calendar. */
+    @Test
+    void whatNextYearNeedsIsInTheCalendar() {
+        page.click(".places >> text=Book");
+        page.click("text=What does next year need?");
+        Locator nettle = page.locator("#herbs .thing:has(summary b:text-is('Nettle'))");
+        assertThat(nettle.locator("summary").innerText()).contains("from 24 May", "gather about");
+        nettle.locator("summary").click();
+        assertThat(nettle.locator("ul").innerText()).contains("drawn, given and sold as it is", "first gathered here");
+        nettle.locator("text=Into the calendar").click();
+        page.waitForSelector("text=Gathering Nettle is in the calendar for 24 May");
+        window.go("/settings/calendar");
+        page.click("text=Make an address");
+        page.waitForSelector("#address");
+        String feed = page.locator("#address").inputValue();
+        assertThat(page.request().get(feed).text().replace("\r\n ", "")).contains("SUMMARY:Gather Nettle: about");
+    }
+
+    @Test
+    void whatWasWrittenIsFound() {
+        page.click(".places >> text=Book");
+        page.fill("#q", "wet drainer");
+        page.click("#search button");
+        page.click("#found a");
+        assertThat(window.text("h1")).contains("Meadowsweet");
     }
 }

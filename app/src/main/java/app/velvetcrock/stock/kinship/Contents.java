@@ -86,6 +86,22 @@ public class Contents {
                         .list();
     }
 
+    /** What came of some batches, whether any of it is left or not: each lot with its batch. */
+    @Transactional(readOnly = true)
+    public Map<UUID, UUID> cameOf(Collection<UUID> batches) {
+        Map<UUID, UUID> came = new HashMap<>();
+        if (!batches.isEmpty()) {
+            sql.sql("select id, batch_id from lot where stillroom_id = :stillroom and batch_id in (:batches) limit "
+                            + MOST)
+                    .param("stillroom", Current.stillroom())
+                    .param("batches", batches)
+                    .query(row -> {
+                        came.put(row.getObject(1, UUID.class), row.getObject(2, UUID.class));
+                    });
+        }
+        return came;
+    }
+
     /** All that is in some lots, themselves as well, in one walk. */
     @Transactional(readOnly = true)
     public Map<UUID, List<In>> of(Collection<UUID> lots) {

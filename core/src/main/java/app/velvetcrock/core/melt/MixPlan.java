@@ -50,6 +50,11 @@ public record MixPlan(
         return read.whole();
     }
 
+    /** The batches its oils came of. */
+    public List<UUID> batches() {
+        return read.fats().flatMap(one -> one.batch().stream()).toList();
+    }
+
     /** Whether something in it is past its own date. */
     public boolean isPast() {
         return keeping.date().isBefore(today);

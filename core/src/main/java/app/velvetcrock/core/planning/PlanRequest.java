@@ -64,6 +64,11 @@ public record PlanRequest(
         return herbs.stream().max(Comparator.comparing(PlannedHerb::mass)).orElseThrow();
     }
 
+    /** Keys of the kinds of herb in it. */
+    public List<String> herbKeys() {
+        return herbs.stream().map(herb -> herb.kind().key()).toList();
+    }
+
     /** Its herbs in the order they were named: "Yarrow", "Yarrow, nettle and self-heal". */
     public String herbNames() {
         List<String> names =
