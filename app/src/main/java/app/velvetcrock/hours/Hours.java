@@ -58,10 +58,17 @@ public class Hours {
     /** The household's hours; the usual ones until somebody has said theirs. */
     @Transactional(readOnly = true)
     public HomeHours home() {
+        return known().home();
+    }
+
+    /** The hours, and whether anybody said them. */
+    private record Known(HomeHours home, boolean said) {}
+
+    private Known known() {
         return PerRequest.of("hours", Current.person(), this::read);
     }
 
-    private HomeHours read() {
+    private Known read() {
         var zone = households.current().settings().zone();
         Map<Resident, List<Presence.Otherwise>> people = new LinkedHashMap<>();
         residents.withAbsences().forEach(row -> {
@@ -73,13 +80,14 @@ public class Hours {
                 : people.entrySet().stream()
                         .map(person -> person.getKey().presence(person.getValue()))
                         .toList();
-        return new HomeHours(week, zone, households.heatAlone(), WarmUp.learned(warmUps.latest()));
+        return new Known(
+                new HomeHours(week, zone, households.heatAlone(), WarmUp.learned(warmUps.latest())), !people.isEmpty());
     }
 
     /** Tells whether anybody has said theirs. */
     @Transactional(readOnly = true)
     public boolean areSaid() {
-        return residents.count() > 0;
+        return known().said();
     }
 
     /** Tells whether slow heat may run on while nobody is there or awake. */
