@@ -48,8 +48,8 @@ class OwnNumbersController {
         public List<Way> ways() {
             return List.of(
                     isSetAside
-                            ? new Way(PLACE + "/own", "Go by my own again")
-                            : new Way(PLACE + "/shipped", "Go by the shipped one"));
+                            ? new Way(PLACE + "/own", "My own again")
+                            : new Way(PLACE + "/shipped", "Back to shipped"));
         }
     }
 
