@@ -114,5 +114,3 @@ create trigger written_stall after insert or update on stall_day for each row ex
 create trigger written_gifts after insert or update on gift_list for each row execute function follow_written('GIFTS');
 create trigger written_kit after insert or update on kit for each row execute function follow_written('KIT');
 create trigger written_to_buy after insert or update or delete on to_buy for each row execute function follow_written('TO_BUY');
-
-insert into written (stillroom_id, source, id, about, sort, head, words, happened_at) select * from written_source;
