@@ -8,6 +8,7 @@ import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.PerRequest;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.List;
@@ -104,6 +105,13 @@ public class Retentions {
      * one that was decanted, the clean oil's.
      */
     public List<Double> of(String herb, Texture texture, Moisture moisture, Pressing pressing) {
+        return PerRequest.of(
+                "kept of %s %s %s %s %s".formatted(herb, texture.part(), texture.cut(), moisture, pressing),
+                Current.person(),
+                () -> read(herb, texture, moisture, pressing));
+    }
+
+    private List<Double> read(String herb, Texture texture, Moisture moisture, Pressing pressing) {
         return sql.sql(
                         """
                         select r.kept from retention r

@@ -15,6 +15,7 @@ import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.draw.BenchPicture;
 import app.velvetcrock.kit.KitShelf;
 import app.velvetcrock.kit.SourceCurves;
+import app.velvetcrock.parting.Persons;
 import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -40,11 +41,14 @@ public class BenchPages {
 
     private final Batches batches;
     private final Costs costs;
+    private final Persons persons;
     private final KitShelf kit;
     private final SourceCurves curves;
     private final Households households;
 
-    BenchPages(Batches batches, Costs costs, KitShelf kit, SourceCurves curves, Households households) {
+    BenchPages(
+            Batches batches, Costs costs, Persons persons, KitShelf kit, SourceCurves curves, Households households) {
+        this.persons = persons;
         this.batches = batches;
         this.costs = costs;
         this.kit = kit;
@@ -76,6 +80,12 @@ public class BenchPages {
                 "sources",
                 work.planned().map(planned -> sources(planned, house)).orElse(List.of()));
         model.addAttribute("then", work.then());
+        model.addAttribute(
+                "reacts",
+                work.planned()
+                        .map(planned ->
+                                persons.whoReactsTo(planned.plan().request().kindKeys()))
+                        .orElse(List.of()));
         model.addAttribute(
                 "lessons",
                 work.planned()

@@ -102,7 +102,12 @@ record SeasonPage(
                     .collect(Collectors.groupingBy(Season.Moved::thing, LinkedHashMap::new, Collectors.toList()));
             List<Row> rows = things.entrySet().stream()
                     .map(one -> new Row(
-                            one.getValue().get(0).name(),
+                            kind == LotKind.HERB
+                                    ? read.names()
+                                            .getOrDefault(
+                                                    one.getKey().key(),
+                                                    one.getValue().get(0).name())
+                                    : one.getValue().get(0).name(),
                             columns.stream()
                                     .map(column -> cell(column, one.getKey(), one.getValue()))
                                     .toList()))

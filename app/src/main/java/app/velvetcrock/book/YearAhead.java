@@ -177,8 +177,9 @@ class YearAhead {
                     : List.of();
             Pace own = sum.pace(today);
             Pace pace = NextYear.together(parts, own.days()).orElse(own);
+            String name = name(thing, sum.name(), kinds.get(thing.key()));
             if (!pace.isKnown()) {
-                few.add(new TooFew(sum.name(), pace.takings(), pace.days()));
+                few.add(new TooFew(name, pace.takings(), pace.days()));
                 return;
             }
             FirstDays days = firsts.getOrDefault(thing.key(), FirstDays.of(List.of()));
@@ -187,7 +188,7 @@ class YearAhead {
             LocalDate from = thing.kind() == LotKind.HERB ? days.next(today).orElse(today) : today;
             known.add(new Known(
                     thing,
-                    sum.name(),
+                    name,
                     sum.measure(),
                     pace,
                     there.stream().mapToDouble(Lasting.Left::amount).sum(),
@@ -227,6 +228,11 @@ class YearAhead {
                 : Stream.of(new NextYear.Part(
                         "drawn, given and sold as it is", herb.besides() / days, herb.timesBesides()));
         return Stream.concat(oils, besides).toList();
+    }
+
+    /** A herb goes by its kind's name, whatever this or that bag of it is called. */
+    private static String name(Thing thing, String called, @Nullable HerbKind kind) {
+        return thing.kind() == LotKind.HERB && kind != null ? kind.common() : called;
     }
 
     private static double fresh(@Nullable HerbKind kind) {

@@ -143,6 +143,7 @@ class PanController {
                                         desk.house(),
                                         desk.shelves().containers())))
                         .orElse(null));
+        model.addAttribute("reacts", desk.planned().map(planner::whoReacts).orElse(List.of()));
         model.addAttribute("lessons", desk.planned().map(planner::lessons).orElse(List.of()));
         model.addAttribute("whole", PanWhole.of(desk));
         model.addAttribute(

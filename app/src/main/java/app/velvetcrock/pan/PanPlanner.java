@@ -11,6 +11,7 @@ import app.velvetcrock.core.melt.MixPlanner;
 import app.velvetcrock.core.melt.PanShelves;
 import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.melt.Wished;
+import app.velvetcrock.parting.Persons;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stock.Costs;
@@ -32,9 +33,11 @@ class PanPlanner {
     private final OwnRights rights;
     private final Batches batches;
     private final Costs costs;
+    private final Persons persons;
     private final MixPlanner planner = new MixPlanner();
 
-    PanPlanner(OwnRights rights, Batches batches, Costs costs) {
+    PanPlanner(OwnRights rights, Batches batches, Costs costs, Persons persons) {
+        this.persons = persons;
         this.rights = rights;
         this.batches = batches;
         this.costs = costs;
@@ -98,6 +101,15 @@ class PanPlanner {
                                         .stream())
                         .toList())
                 .orElseGet(() -> infusions(from));
+    }
+
+    /** Who is known to react to something in it, in its oils as well. */
+    List<String> whoReacts(MixPlan plan) {
+        return persons.whoReactsTo(Stream.concat(
+                        plan.kindKeys().stream(),
+                        infusions(plan.batches()).stream().flatMap(one -> one.request().kindKeys().stream()))
+                .distinct()
+                .toList());
     }
 
     /** What the batches of its oils, and others of the same herbs, taught. */

@@ -6,6 +6,7 @@ import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -114,6 +115,21 @@ public class Persons {
                 .param("family", Person.stored(reacts.family()))
                 .param("at", Timestamp.from(clock.instant()))
                 .update();
+    }
+
+    /** Who is known to react to something of these kinds: "Inga reacts to yarrow". */
+    @Transactional(readOnly = true)
+    public List<String> whoReactsTo(Collection<String> kindKeys) {
+        return kindKeys.isEmpty()
+                ? List.of()
+                : sql.sql("select r.nickname, k.name from known_reaction k "
+                                + "join recipient r on r.stillroom_id = k.stillroom_id and r.id = k.recipient_id and r.dropped_at is null "
+                                + "where k.stillroom_id = :stillroom and k.kind_key in (:keys) order by 1, 2 limit "
+                                + MOST)
+                        .param("stillroom", Current.stillroom())
+                        .param("keys", kindKeys)
+                        .query((row, at) -> "%s reacts to %s".formatted(row.getString(1), row.getString(2)))
+                        .list();
     }
 
     /** It was something else. */

@@ -63,6 +63,10 @@ public class RoundsService {
             TaskKind.SPIRIT_GONE);
 
     private static final int LABELS_NAMED = 3;
+    private static final int LESSONS = 3;
+
+    /** When what was learned is of use. */
+    private static final Set<TaskKind> AT_THEIR_DAY = Set.of(TaskKind.STRAIN, TaskKind.DECANT);
 
     private final Batches batches;
     private final Oils oils;
@@ -204,7 +208,35 @@ public class RoundsService {
         gather.stream()
                 .filter(one -> !there.contains(one.kindKey()))
                 .forEach(one -> all.add(new RoundsOfToday.Reminder("/book/next-year", one.summary())));
+        all.addAll(lastTime(gathered));
         return all;
+    }
+
+    /** What was learned of the same herb, on the day it is strained or decanted again. */
+    private List<RoundsOfToday.Reminder> lastTime(Gathered gathered) {
+        Instant today = households
+                .current()
+                .dayOf(clock.instant())
+                .plusDays(1)
+                .atStartOfDay(households.current().settings().zone())
+                .toInstant();
+        List<BatchSheet> due = Stream.concat(gathered.standing().stream(), gathered.strained().stream())
+                .filter(sheet -> sheet.open().stream()
+                        .anyMatch(task -> AT_THEIR_DAY.contains(task.key().kind())
+                                && task.due().isBefore(today)))
+                .toList();
+        Set<String> herbs = due.stream()
+                .flatMap(sheet -> sheet.plan().request().herbKeys().stream())
+                .collect(Collectors.toSet());
+        Set<UUID> these = due.stream().map(BatchSheet::id).collect(Collectors.toSet());
+        return herbs.isEmpty()
+                ? List.of()
+                : batches.lessons(herbs, LESSONS).stream()
+                        .filter(lesson -> !these.contains(lesson.batch()))
+                        .map(lesson -> new RoundsOfToday.Reminder(
+                                "/batch/" + lesson.batch(),
+                                "%s, last time: “%s”".formatted(lesson.name(), lesson.words())))
+                        .toList();
     }
 
     /** "To label: Nettle, Yarrow oil and 2 more", and of what bears a label that is no longer true why. */

@@ -12,6 +12,7 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.wish.WishAnswer;
 import app.velvetcrock.hours.Hours;
+import app.velvetcrock.parting.Persons;
 import app.velvetcrock.sentence.WishForm;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
@@ -47,14 +48,16 @@ class WishController {
 
     private final WishWork works;
     private final Batches batches;
+    private final Persons persons;
     private final WishBegin begins;
     private final Hours hours;
     private final Clock clock;
 
-    WishController(WishWork works, Batches batches, WishBegin begins, Hours hours, Clock clock) {
+    WishController(WishWork works, Batches batches, Persons persons, WishBegin begins, Hours hours, Clock clock) {
         this.hours = hours;
         this.works = works;
         this.batches = batches;
+        this.persons = persons;
         this.begins = begins;
         this.clock = clock;
     }
@@ -75,6 +78,15 @@ class WishController {
     }
 
     private void show(Model model, WishWork.Worked worked) {
+        model.addAttribute(
+                "reacts",
+                worked.answer()
+                        .map(one -> persons.whoReactsTo(Stream.concat(
+                                        one.bench().plan().request().kindKeys().stream(),
+                                        one.pan().stream().flatMap(pan -> pan.kindKeys().stream()))
+                                .distinct()
+                                .toList()))
+                        .orElse(List.of()));
         model.addAttribute(
                 "lessons",
                 worked.answer()

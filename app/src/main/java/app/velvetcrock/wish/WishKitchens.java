@@ -67,10 +67,7 @@ class WishKitchens {
 
         @Override
         public List<Double> retentions(HerbKind herb, Texture texture, Moisture moisture, Pressing pressing) {
-            return PerRequest.of(
-                    "kept of %s %s %s %s".formatted(herb.key(), texture, moisture, pressing),
-                    Current.person(),
-                    () -> retentions.of(herb.key(), texture, moisture, pressing));
+            return retentions.of(herb.key(), texture, moisture, pressing);
         }
 
         @Override

@@ -129,6 +129,11 @@ class CompareHttpTest {
         assertThat(tove.get("/pan?much=100+g").page().select(".last-time").text())
                 .as("made of the oil of that herb")
                 .contains("Shake it more in the second week");
+        assertThat(tove.get("/shelf").page().select(".of-book").text()).isEmpty();
+        charge("amount=30+g&start=2026-10-10");
+        assertThat(tove.get("/shelf").page().select(".of-book").text())
+                .as("on the day the next is strained")
+                .contains("Nettle, last time: “Shake it more in the second week”");
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "200 g"));
         String yarrow = tove.get("/bench")
                 .page()

@@ -139,6 +139,16 @@ class ReactionsHttpTest {
                                 Map.of("amount", "10 mL", "why", "GIVEN", "who", "Inga"))
                         .status())
                 .isEqualTo(200);
+        // And warned of wherever something of it is planned.
+        assertThat(tove.get("/wish?amount=20+g&herb=yarrow&oil=rapeseed&what=a+salve")
+                        .page()
+                        .select(".who-reacts")
+                        .text())
+                .contains("Inga reacts to yarrow");
+        assertThat(tove.get("/wish?amount=20+g&herb=nettle&oil=rapeseed&what=a+salve")
+                        .page()
+                        .select(".who-reacts"))
+                .isEmpty();
         Document not = tove.post(PLACE + "/known", Map.of("who", who(known), "key", "yarrow", "not", "yes"))
                 .page();
         assertThat(not.select(".lead").text()).doesNotContain("yarrow");

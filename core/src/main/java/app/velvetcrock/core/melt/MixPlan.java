@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /**
  * A mix worked out.
@@ -53,6 +54,15 @@ public record MixPlan(
     /** The batches its oils came of. */
     public List<UUID> batches() {
         return read.fats().flatMap(one -> one.batch().stream()).toList();
+    }
+
+    /** Keys of the kinds it is put together of, as they stand on the shelf. */
+    public List<String> kindKeys() {
+        return Stream.concat(
+                        read.things().values().stream(), read.stirred().stream().map(Mix.Stirred::thing))
+                .map(PanThing::key)
+                .distinct()
+                .toList();
     }
 
     /** Whether something in it is past its own date. */

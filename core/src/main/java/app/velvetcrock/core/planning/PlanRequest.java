@@ -69,6 +69,15 @@ public record PlanRequest(
         return herbs.stream().map(herb -> herb.kind().key()).toList();
     }
 
+    /** Keys of all that is in it, herbs and oils. */
+    public List<String> kindKeys() {
+        return Stream.concat(herbKeys().stream(), carriers.parts().stream().map(part -> part.carrier()
+                        .kind()
+                        .key()))
+                .distinct()
+                .toList();
+    }
+
     /** Its herbs in the order they were named: "Yarrow", "Yarrow, nettle and self-heal". */
     public String herbNames() {
         List<String> names =
