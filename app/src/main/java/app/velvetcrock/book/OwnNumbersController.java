@@ -10,11 +10,13 @@ import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.core.strain.Retention;
+import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
@@ -101,18 +103,34 @@ class OwnNumbersController {
     }
 
     @PostMapping(PLACE + "/shipped")
-    String shipped(String herb, Part part, Cut cut, Moisture moisture, Pressing pressing, Reply reply) {
-        return set(new Retentions.Of(herb, part, cut, moisture, pressing), true, reply);
+    String shipped(Sent sent, Reply reply) {
+        return set(sent, true, reply);
     }
 
     @PostMapping(PLACE + "/own")
-    String own(String herb, Part part, Cut cut, Moisture moisture, Pressing pressing, Reply reply) {
-        return set(new Retentions.Of(herb, part, cut, moisture, pressing), false, reply);
+    String own(Sent sent, Reply reply) {
+        return set(sent, false, reply);
     }
 
-    private String set(Retentions.Of of, boolean aside, Reply reply) {
+    /** Which figure is meant; all of it, or it is none. */
+    record Sent(
+            @Nullable String herb,
+            @Nullable Part part,
+            @Nullable Cut cut,
+            @Nullable Moisture moisture,
+            @Nullable Pressing pressing) {
+
+        Retentions.Of of() {
+            if (herb == null || part == null || cut == null || moisture == null || pressing == null) {
+                throw new NotHere("that figure");
+            }
+            return new Retentions.Of(herb, part, cut, moisture, pressing);
+        }
+    }
+
+    private String set(Sent sent, boolean aside, Reply reply) {
         return reply.tap(PLACE, () -> {
-            retentions.setAside(of, aside);
+            retentions.setAside(sent.of(), aside);
             return new Done(
                     PLACE,
                     aside
