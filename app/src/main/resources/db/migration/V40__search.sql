@@ -20,12 +20,19 @@ create index written_said on written using gin (said gin_trgm_ops);
 
 -- What should stand in it: each source by one part, which its trigger and the comparison both read.
 create view written_source as
+-- Of a line that was corrected what it says now; a correction that was taken back lets the line before it hold again.
 select e.stillroom_id, 'NOTE'::text as source, e.id, e.batch_id as about, b.kind as sort, b.name || ', batch ' || b.number as head,
-    concat_ws(' · ', case when e.kind in ('NOTED', 'LESSON', 'DISCARDED') then e.typed end, e.value #>> '{seen,colour}') as words,
-    e.happened_at
+    said.words, e.happened_at
 from batch_entry e join batch b on b.stillroom_id = e.stillroom_id and b.id = e.batch_id
-where (e.kind in ('NOTED', 'LESSON', 'DISCARDED') and e.typed <> '' or coalesce(e.value #>> '{seen,colour}', '') <> '')
-    and not exists (select from batch_entry x where x.stillroom_id = e.stillroom_id and x.corrects_id = e.id)
+cross join lateral (select case e.kind when 'CORRECTED' then e.value ->> 'kind' else e.kind end as kind,
+    case e.kind when 'CORRECTED' then coalesce(e.value ->> 'words', '') else e.typed end as typed,
+    case e.kind when 'CORRECTED' then (e.value ->> 'value')::jsonb else e.value end as value) now
+cross join lateral (select concat_ws(' · ', case when now.kind in ('NOTED', 'LESSON') then nullif(now.typed, '') end,
+    case when now.kind = 'DISCARDED' then coalesce(nullif(now.value ->> 'lesson', ''), nullif(now.typed, '')) end,
+    nullif(now.value #>> '{seen,colour}', '')) as words) said
+where e.kind <> 'TAKEN_BACK' and said.words <> ''
+    and not exists (select from batch_entry x where x.stillroom_id = e.stillroom_id and x.corrects_id = e.id and (x.kind <> 'CORRECTED'
+        or not exists (select from batch_entry y where y.stillroom_id = x.stillroom_id and y.corrects_id = x.id and y.kind = 'TAKEN_BACK')))
 union all
 select b.stillroom_id, 'BATCH', b.id, b.id, b.kind, b.name, 'batch ' || b.number, b.created_at from batch b
 union all
@@ -55,7 +62,8 @@ select c.stillroom_id, 'PLAN', c.id, c.id, 'PLAN', c.title, '', c.created_at fro
 union all
 select c.stillroom_id, 'FORMULA', c.id, c.id, 'FORMULA', c.title, '', c.created_at from kept_formula c where c.removed_at is null
 union all
-select c.stillroom_id, 'WRONG', c.id, coalesce(c.batch_id, c.lot_id), case when c.batch_id is null then 'LOT' else 'BATCH' end, c.name,
+select c.stillroom_id, 'WRONG', c.id, coalesce(c.batch_id, c.lot_id), 
+    coalesce((select b.kind from batch b where b.stillroom_id = c.stillroom_id and b.id = c.batch_id), 'LOT'), c.name,
     concat_ws(' · ', nullif(c.words, ''), nullif(c.answer_words, '')), c.found_at
 from condition c where c.answer is distinct from 'TAKEN_BACK' and concat_ws('', c.words, c.answer_words) <> ''
 union all
@@ -78,10 +86,12 @@ begin
     perform write_anew(coalesce(new.stillroom_id, old.stillroom_id), tg_argv[0], coalesce(new.id, old.id));
     return null;
 end $$;
--- What takes a line or a movement back takes its words out of the search.
+-- What takes a line or a movement back takes its words out of the search; what takes a correction back brings those before it in again.
 create function follow_corrected() returns trigger language plpgsql as $$
 begin
     perform write_anew(new.stillroom_id, 'NOTE', new.corrects_id);
+    perform write_anew(new.stillroom_id, 'NOTE', e.corrects_id) from batch_entry e
+        where e.stillroom_id = new.stillroom_id and e.id = new.corrects_id and e.corrects_id is not null;
     return null;
 end $$;
 create function follow_reversed() returns trigger language plpgsql as $$
@@ -91,7 +101,7 @@ begin
 end $$;
 
 create trigger written_entry after insert on batch_entry for each row
-    when (new.kind in ('NOTED', 'LESSON', 'DISCARDED') or new.value #>> '{seen,colour}' <> '') execute function follow_written('NOTE');
+    when (new.kind in ('NOTED', 'LESSON', 'DISCARDED', 'CORRECTED') or new.value #>> '{seen,colour}' <> '') execute function follow_written('NOTE');
 create trigger written_corrected after insert on batch_entry for each row
     when (new.corrects_id is not null) execute function follow_corrected();
 create trigger written_batch after insert on batch for each row execute function follow_written('BATCH');

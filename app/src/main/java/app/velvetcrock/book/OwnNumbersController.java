@@ -8,6 +8,7 @@ import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.materia.Moisture;
 import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.core.measure.Decimals;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.strain.Pressing;
 import app.velvetcrock.core.strain.Retention;
 import app.velvetcrock.web.NotHere;
@@ -30,7 +31,7 @@ class OwnNumbersController {
     private static final String PLACE = "/book/own-numbers";
 
     /** So much herb is told of. */
-    private static final double TOLD_OF = 30;
+    private static final Mass TOLD_OF = Mass.ofGrams(30);
 
     private final Retentions retentions;
     private final Catalogue catalogue;
@@ -78,7 +79,7 @@ class OwnNumbersController {
         Retention now = own.isSetAside() ? shipped : shipped.learning(own.kept(), of.moisture());
         double mean =
                 own.kept().stream().mapToDouble(Double::doubleValue).average().orElse(shipped.mean());
-        long more = Math.round((shipped.mean() - now.mean()) * TOLD_OF);
+        long more = Math.round(now.moreThan(shipped, TOLD_OF));
         return new Row(
                 of,
                 "%s, %s %s, %s, %s"

@@ -65,7 +65,7 @@ class SearchController {
 
     private static String leadsTo(Written.Found hit) {
         return switch (hit.source()) {
-            case NOTE, BATCH -> (hit.sort().equals("MAKING") ? "/pan/" : "/batch/") + hit.about();
+            case NOTE, BATCH -> batch(hit);
             case LOT, MOVED -> lot(hit);
             case LABEL -> "/q/" + hit.sort();
             case PERSON -> "/cupboard/people/" + hit.about();
@@ -73,12 +73,16 @@ class SearchController {
             case RECIPE -> "/stores/recipes/" + hit.about();
             case PLAN -> "/bench/recipes/" + hit.about();
             case FORMULA -> "/pan/recipes/" + hit.about();
-            case WRONG -> hit.sort().equals("BATCH") ? "/batch/" + hit.about() : "/cupboard/recall/" + hit.about();
+            case WRONG -> hit.sort().equals("LOT") ? "/cupboard/recall/" + hit.about() : batch(hit);
             case STALL -> "/cupboard/stall/" + hit.about();
             case GIFTS -> "/cupboard/gifts/" + hit.about();
             case KIT -> "/stores/kit";
             case TO_BUY -> "/stores/to-buy";
         };
+    }
+
+    private static String batch(Written.Found hit) {
+        return (hit.sort().equals("MAKING") ? "/pan/" : "/batch/") + hit.about();
     }
 
     private static String lot(Written.Found hit) {

@@ -236,11 +236,6 @@ class YearAhead {
     }
 
     private static double fresh(@Nullable HerbKind kind) {
-        return kind == null
-                ? 1
-                : (1 - WaterContent.DRIED.fraction())
-                        / (1
-                                - WaterContent.of(kind.part(), Cut.WHOLE, Moisture.FRESH)
-                                        .fraction());
+        return kind == null ? 1 : WaterContent.DRIED.gramIn(WaterContent.of(kind.part(), Cut.WHOLE, Moisture.FRESH));
     }
 }

@@ -72,6 +72,21 @@ class SearchHttpTest {
         assertThat(found("hay")).as("taken back").isEmpty();
     }
 
+    /** Of a line that was corrected what it says now is found; with the correction taken back, what it said before. */
+    @Test
+    void aCorrectedNoteIsFoundByWhatItSaysNow() {
+        tove.submit(batch, "form[action$=note]", Map.of("words", "smells of walnuts"));
+        Document page = tove.get(batch).page();
+        Answer corrected = tove.post(Visitor.form(
+                page, ".log li:contains(walnuts) form[action$=correct]", Map.of("words", "smells of hazel")));
+        assertThat(corrected.page().select(".notice").text()).contains("corrected");
+        assertThat(found("hazel")).hasSize(1);
+        assertThat(found("walnuts")).isEmpty();
+        tove.post(Visitor.form(tove.get(batch).page(), ".log li:contains(hazel) form[action$=undo]", Map.of()));
+        assertThat(found("hazel")).isEmpty();
+        assertThat(found("walnuts")).hasSize(1);
+    }
+
     /** One of each place in which something is written. */
     @Test
     void itIsFoundWhereverItWasWritten() {

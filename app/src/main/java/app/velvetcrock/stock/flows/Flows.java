@@ -217,6 +217,6 @@ public class Flows {
     }
 
     static double driedOf(Part part, Cut cut, Moisture moisture) {
-        return (1 - WaterContent.of(part, cut, moisture).fraction()) / (1 - WaterContent.DRIED.fraction());
+        return WaterContent.of(part, cut, moisture).gramIn(WaterContent.DRIED);
     }
 }

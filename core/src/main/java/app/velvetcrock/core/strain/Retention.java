@@ -67,6 +67,11 @@ public record Retention(double mean, double spread, int batches) {
         return new Retention(learned, Math.min(spread, Math.sqrt(1 / weight + scatter * scatter)), measured.size());
     }
 
+    /** How much more oil comes back of some herb than another estimate says, in mL; below nothing where less does. */
+    public double moreThan(Retention other, Mass herb) {
+        return (other.mean - mean) * herb.grams();
+    }
+
     /** What one strained batch shows: (poured − out at 20 °C − film) ÷ herb; may be outside what is believed. */
     public static double measured(Volume poured, Volume out, Mass herb) {
         return (poured.millilitres() - out.millilitres() - YieldForecast.FILM.millilitres()) / herb.grams();

@@ -63,6 +63,11 @@ public record WaterContent(double fraction) {
 
     /** The weight of the same dry matter at another share of water: m·(1 − w)/(1 − w′). */
     public Mass equivalent(Mass mass, WaterContent other) {
-        return mass.times((1 - fraction) / (1 - other.fraction));
+        return mass.times(gramIn(other));
+    }
+
+    /** What a gram weighs with the same dry matter at another share of water: (1 − w)/(1 − w′). */
+    public double gramIn(WaterContent other) {
+        return (1 - fraction) / (1 - other.fraction);
     }
 }

@@ -72,4 +72,13 @@ class RetentionTest {
             }
         }
     }
+
+    /** A gram that keeps 1.1 mL where 1.3 were foretold leaves 0.2 more: 6 mL of 30 g. */
+    @Test
+    void whatAnotherFigureChangesIsItsDifferenceByTheHerb() {
+        Retention own = new Retention(1.1, 0.2, 3);
+        Retention shipped = new Retention(1.3, 0.4, 0);
+        assertThat(own.moreThan(shipped, Mass.ofGrams(30))).isCloseTo(6, within(1e-9));
+        assertThat(shipped.moreThan(own, Mass.ofGrams(30))).isCloseTo(-6, within(1e-9));
+    }
 }
