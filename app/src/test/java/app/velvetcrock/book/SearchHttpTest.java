@@ -76,9 +76,14 @@ class SearchHttpTest {
     @Test
     void aCorrectedNoteIsFoundByWhatItSaysNow() {
         tove.submit(batch, "form[action$=note]", Map.of("words", "smells of walnuts"));
-        Document page = tove.get(batch).page();
+        String link = tove.get(batch)
+                .page()
+                .select(".log li:contains(walnuts) a.correct-link")
+                .attr("href");
         Answer corrected = tove.post(Visitor.form(
-                page, ".log li:contains(walnuts) form[action$=correct]", Map.of("words", "smells of hazel")));
+                tove.get(link.replaceFirst("#.*", "")).page(),
+                "form[action$=correct]",
+                Map.of("words", "smells of hazel")));
         assertThat(corrected.page().select(".notice").text()).contains("corrected");
         assertThat(found("hazel")).hasSize(1);
         assertThat(found("walnuts")).isEmpty();
