@@ -37,6 +37,30 @@ record SeasonPage(
     private static final double FIRSTS_WIDTH = 300;
     private static final int DAYS = 366;
 
+    /** What a column tells of a thing. */
+    private enum Column {
+        GATHERED("gathered"),
+        BOUGHT("bought"),
+        DRIED("dried to"),
+        INTO_BATCHES("into batches"),
+        OIL_MADE("oil made"),
+        AS_IT_IS("drawn, given, sold"),
+        STRAINED("strained"),
+        INTO_MAKINGS("into makings"),
+        DRAWN("drawn"),
+        POURED("poured"),
+        USED("used"),
+        GIVEN("given"),
+        SOLD("sold"),
+        THROWN_OUT("thrown out");
+
+        private final String word;
+
+        Column(String word) {
+            this.word = word;
+        }
+    }
+
     record Sort(String id, String head, List<String> columns, List<Row> rows) {}
 
     /** A thing, with a cell for each column. */
@@ -65,23 +89,29 @@ record SeasonPage(
                                 "Herbs",
                                 LotKind.HERB,
                                 List.of(
-                                        "gathered",
-                                        "bought",
-                                        "dried to",
-                                        "into batches",
-                                        "oil made",
-                                        "drawn, given, sold",
-                                        "thrown out")),
+                                        Column.GATHERED,
+                                        Column.BOUGHT,
+                                        Column.DRIED,
+                                        Column.INTO_BATCHES,
+                                        Column.OIL_MADE,
+                                        Column.AS_IT_IS,
+                                        Column.THROWN_OUT)),
                         words.sort(
                                 "oils",
                                 "Oils",
                                 LotKind.INFUSED_OIL,
-                                List.of("strained", "into makings", "drawn", "given", "sold", "thrown out")),
+                                List.of(
+                                        Column.STRAINED,
+                                        Column.INTO_MAKINGS,
+                                        Column.DRAWN,
+                                        Column.GIVEN,
+                                        Column.SOLD,
+                                        Column.THROWN_OUT)),
                         words.sort(
                                 "made",
                                 "What was made of them",
                                 LotKind.MADE,
-                                List.of("poured", "used", "given", "sold", "thrown out")))
+                                List.of(Column.POURED, Column.USED, Column.GIVEN, Column.SOLD, Column.THROWN_OUT)))
                 .filter(sort -> !sort.rows().isEmpty())
                 .toList();
         return new SeasonPage(
@@ -96,7 +126,7 @@ record SeasonPage(
     /** Puts it into words. */
     private record Words(Read read, House house) {
 
-        Sort sort(String id, String head, LotKind kind, List<String> columns) {
+        Sort sort(String id, String head, LotKind kind, List<Column> columns) {
             Map<Thing, List<Season.Moved>> things = read.moved().stream()
                     .filter(one -> one.thing().kind() == kind)
                     .collect(Collectors.groupingBy(Season.Moved::thing, LinkedHashMap::new, Collectors.toList()));
@@ -123,7 +153,7 @@ record SeasonPage(
             return new Sort(
                     id,
                     head,
-                    full.stream().map(columns::get).toList(),
+                    full.stream().map(at -> columns.get(at).word).toList(),
                     rows.stream()
                             .map(row -> new Row(
                                     row.name(),
@@ -131,21 +161,21 @@ record SeasonPage(
                             .toList());
         }
 
-        private String cell(String column, Thing thing, List<Season.Moved> of) {
+        private String cell(Column column, Thing thing, List<Season.Moved> of) {
             return switch (column) {
-                case "gathered" -> first(of, Cause.GATHERED);
-                case "bought" -> sum(of, Set.of(Cause.BOUGHT));
-                case "dried to" -> sum(of, Set.of(Cause.DRIED));
-                case "into batches", "into makings" -> sum(of, Set.of(Cause.USED));
-                case "oil made" -> oil(thing.key());
-                case "drawn, given, sold" -> sum(of, Set.of(Cause.DRAWN, Cause.GIVEN, Cause.SOLD));
-                case "strained" -> first(of, Cause.STRAINED);
-                case "poured" -> first(of, Cause.POURED);
-                case "used" -> sum(of, Set.of(Cause.DRAWN, Cause.USED));
-                case "drawn" -> sum(of, Set.of(Cause.DRAWN));
-                case "given" -> sum(of, Set.of(Cause.GIVEN));
-                case "sold" -> sum(of, Set.of(Cause.SOLD));
-                default -> thrown(of);
+                case GATHERED -> first(of, Cause.GATHERED);
+                case BOUGHT -> sum(of, Set.of(Cause.BOUGHT));
+                case DRIED -> sum(of, Set.of(Cause.DRIED));
+                case INTO_BATCHES, INTO_MAKINGS -> sum(of, Set.of(Cause.USED));
+                case OIL_MADE -> oil(thing.key());
+                case AS_IT_IS -> sum(of, Set.of(Cause.DRAWN, Cause.GIVEN, Cause.SOLD));
+                case STRAINED -> first(of, Cause.STRAINED);
+                case POURED -> first(of, Cause.POURED);
+                case USED -> sum(of, Set.of(Cause.DRAWN, Cause.USED));
+                case DRAWN -> sum(of, Set.of(Cause.DRAWN));
+                case GIVEN -> sum(of, Set.of(Cause.GIVEN));
+                case SOLD -> sum(of, Set.of(Cause.SOLD));
+                case THROWN_OUT -> thrown(of);
             };
         }
 
