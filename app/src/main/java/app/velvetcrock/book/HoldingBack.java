@@ -16,7 +16,10 @@ import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -40,9 +43,10 @@ class HoldingBack {
     @Transactional
     public List<String> hold(Person person, String what, String key) {
         ReactionPages.Case found = pages.of(person.id());
+        Set<UUID> before = held();
         List<String> held = new ArrayList<>();
         for (Contents.In lot : pages.lots(suspect(found, what, key), found.in())) {
-            if (!isHeld(lot.lot())) {
+            if (!before.contains(lot.lot())) {
                 conditions.found(
                         List.of(Condition.ON_HOLD),
                         new Subject(lot.batch().orElse(null), lot.lot(), lot.name()),
@@ -53,10 +57,12 @@ class HoldingBack {
         return held;
     }
 
-    private boolean isHeld(UUID lot) {
+    /** What is on hold already, whatever for. */
+    private Set<UUID> held() {
         return conditions.open().stream()
                 .filter(told -> told.kind() == Condition.ON_HOLD)
-                .anyMatch(told -> lot.equals(told.subject().lot()));
+                .flatMap(told -> Optional.ofNullable(told.subject().lot()).stream())
+                .collect(Collectors.toSet());
     }
 
     /** What she reacts to is known of her from now on. */
