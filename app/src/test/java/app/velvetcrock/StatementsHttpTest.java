@@ -16,7 +16,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 class StatementsHttpTest {
 
     private static final int MOST = 13;
-    private static final int MOST_ON_LABELS = 11;
+    private static final int MOST_ON_LABELS = 10;
     private static final int MOST_ON_THE_BENCH = 21;
     private static final int MANY = Integer.getInteger("crock.batches", 30);
 

@@ -326,6 +326,19 @@ public class Conditions {
                 .map(one -> one.at(batch, lot));
     }
 
+    /** Why a lot is never sold, as it follows a colon: it was hot enough to scorch, or what is in it was. */
+    @Transactional(readOnly = true)
+    public Optional<String> neverSold(@Nullable UUID batch, UUID lot) {
+        return PerRequest.of("scorched", Current.person(), () -> telling.told(findings.scorched())).stream()
+                .filter(one -> one.isOfLot(batch, lot))
+                .findFirst()
+                .map(one -> one.at(batch, lot))
+                .map(one -> one.inIt()
+                        ? "in it is %s, and that was hot enough to scorch."
+                                .formatted(one.subject().name())
+                        : "it was hot enough to scorch.");
+    }
+
     private void answer(FoundCondition one, Answer answer, String words, @Nullable UUID source) {
         one.answer = answer;
         one.answerWords = words;

@@ -47,6 +47,22 @@ class Findings {
         return new Open(found, asked);
     }
 
+    /**
+     * What was hot enough to scorch, answered or not: whatever is said to it since, it is not sold, nor is what was made of it. Only the
+     * readings themselves withdraw it; what somebody smelled, whoever says that it was not so.
+     */
+    List<FoundCondition> scorched() {
+        return sql.sql(
+                        """
+                        select 'FOUND', id, kind, batch_id, lot_id, name, words, found_at, found_by, true from condition
+                        where stillroom_id = :stillroom and kind = 'SCORCHED'
+                            and (answer is null or answer <> 'TAKEN_BACK' or (worked_out and by_hand))
+                        order by 8, 2""")
+                .param("stillroom", Current.stillroom())
+                .query((row, at) -> found(row))
+                .list();
+    }
+
     private static FoundCondition found(ResultSet row) throws SQLException {
         FoundCondition one = new FoundCondition();
         one.id = row.getObject(2, UUID.class);

@@ -262,6 +262,12 @@ class CupboardController {
                         .toList());
         boolean food = shown.batch().plan().isMoistFood();
         model.addAttribute(
+                "neverSold",
+                this.conditions
+                        .neverSold(shown.batch().id(), lot)
+                        .map("It is never sold: "::concat)
+                        .orElse(null));
+        model.addAttribute(
                 "empties",
                 empties().stream()
                         .map(empty -> new Fields.Option(

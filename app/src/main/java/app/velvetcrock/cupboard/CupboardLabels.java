@@ -73,7 +73,6 @@ public class CupboardLabels {
     public Set<UUID> ahead(List<UUID> lots) {
         Set<UUID> strained = new LinkedHashSet<>();
         if (!lots.isEmpty()) {
-            words.among(lots);
             List<UUID> made = new ArrayList<>();
             oils.left().stream().filter(oil -> lots.contains(oil.id())).forEach(oil -> strained.add(oil.batch()));
             lots.stream()
@@ -116,15 +115,15 @@ public class CupboardLabels {
                 Truths.of(oil, care.open()),
                 claimed(called, own.words()),
                 missing(look, List.of()),
-                held(shown.isHeld(Held.SELL), isNeverSold(shown), oil.useBy(), look));
+                held(shown.isHeld(Held.SELL), sale && isNeverSold(shown), oil.useBy(), look));
     }
 
     /** Tells whether an oil is never sold, by how it was made. */
-    private static boolean isNeverSold(OilOnShelf shown) {
+    private boolean isNeverSold(OilOnShelf shown) {
         return shown.batch().plan().mark().isPresent()
                 || shown.batch().plan().isMoistFood()
                 || shown.batch().log().isByHand()
-                || shown.batch().course().isScorched();
+                || care.neverSold(shown.oil().batch(), shown.oil().id()).isPresent();
     }
 
     /** Why it is not printed for sale, whatever its own words are: how it stands, its day, what the household prints on all. */
@@ -246,6 +245,14 @@ public class CupboardLabels {
                 Truths.of(shelf.good(), care.open()),
                 worded.claims(),
                 missing(look, label.in().isEmpty() ? List.of("its ingredients") : List.of()),
-                held(!wrong.isEmpty(), false, shelf.good().useBy(), look));
+                held(
+                        !wrong.isEmpty(),
+                        sale
+                                && care.neverSold(
+                                                shelf.good().batch(),
+                                                shelf.good().id())
+                                        .isPresent(),
+                        shelf.good().useBy(),
+                        look));
     }
 }

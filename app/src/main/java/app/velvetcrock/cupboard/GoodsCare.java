@@ -4,6 +4,8 @@ import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.condition.Told;
 import app.velvetcrock.core.larder.Stock;
 import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -21,6 +23,12 @@ class GoodsCare {
     @Transactional(readOnly = true)
     public List<Told> open() {
         return conditions.open();
+    }
+
+    /** Why it is never sold, whatever was answered since; absent where it may be. */
+    @Transactional(readOnly = true)
+    public Optional<String> neverSold(UUID batch, UUID lot) {
+        return conditions.neverSold(batch, lot);
     }
 
     /** What was found of it, answered or not. */

@@ -6,11 +6,14 @@ import app.velvetcrock.core.label.NetWeight;
 import app.velvetcrock.core.label.Paper;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.PerRequest;
+import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,8 +31,11 @@ public class LabelLooks {
     /** A picture of the household's own, written anew by us. */
     public record Picture(byte[] png, int wide, int high) {}
 
-    /** How labels look, and the papers of the household's own, the newest first: read together, since every page wants both. */
-    record Read(LabelLook look, List<Paper> papers) {}
+    /**
+     * How labels look, the papers of the household's own, the newest first, and its own words for the newest lots: read together,
+     * since every page of labels wants all three.
+     */
+    record Read(LabelLook look, List<Paper> papers, Map<UUID, LotWords.Own> words) {}
 
     @Transactional(readOnly = true)
     public LabelLook look() {
@@ -39,21 +45,30 @@ public class LabelLooks {
     Read read() {
         return PerRequest.of("label look", Current.person(), () -> sql.sql(
                         """
-                        select l.*, p.papers from (select 1) one
+                        select l.*, p.papers, w.lots, w.titles, w.words from (select 1) one
                         left join (select frame, mark, picture_wide, picture_high, own_line, made_where, region, smallest_for_sale,
                             offset_right, offset_down, paper from label_look where stillroom_id = :stillroom) l on true
                         left join (select array_agg(paper order by added_at desc) as papers from label_paper
-                            where stillroom_id = :stillroom and dropped_at is null) p on true""")
+                            where stillroom_id = :stillroom and dropped_at is null) p on true
+                        left join (select array_agg(lot_id) as lots, array_agg(title) as titles, array_agg(words) as words
+                            from (select * from label_words where stillroom_id = :stillroom
+                                order by lot_id desc limit :most) newest) w on true""")
                 .param("stillroom", Current.stillroom())
+                .param("most", LotWords.READ_TOGETHER)
                 .query((row, at) -> new Read(
                         row.getString("frame") == null ? LabelLook.USUAL : look(row),
-                        row.getArray("papers") == null
-                                ? List.of()
-                                : Arrays.stream((String[])
-                                                row.getArray("papers").getArray())
-                                        .map(Paper::read)
-                                        .toList()))
+                        texts(row, "papers").stream().map(Paper::read).toList(),
+                        LotWords.own(texts(row, "lots"), texts(row, "titles"), texts(row, "words"))))
                 .single());
+    }
+
+    private static List<String> texts(ResultSet row, String column) throws SQLException {
+        Array array = row.getArray(column);
+        return array == null
+                ? List.of()
+                : Arrays.stream((Object[]) array.getArray())
+                        .map(Object::toString)
+                        .toList();
     }
 
     private static LabelLook look(ResultSet row) throws SQLException {

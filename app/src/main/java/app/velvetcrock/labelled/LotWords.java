@@ -2,7 +2,6 @@ package app.velvetcrock.labelled;
 
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.PerRequest;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,12 +17,15 @@ public class LotWords {
     public static final int LONGEST_TITLE = 80;
     public static final int LONGEST = 200;
 
-    private static final String KEPT = "label words";
+    /** So many, of the newest lots, are read with the look. */
+    static final int READ_TOGETHER = 300;
 
     private final JdbcClient sql;
+    private final LabelLooks looks;
 
-    LotWords(JdbcClient sql) {
+    LotWords(JdbcClient sql, LabelLooks looks) {
         this.sql = sql;
+        this.looks = looks;
     }
 
     /** Empty where it has none. */
@@ -37,27 +39,31 @@ public class LotWords {
         }
     }
 
+    /** Its own words, if it has any; those of the newest lots are read with the look of all labels. */
     @Transactional(readOnly = true)
     public Own of(UUID lot) {
-        return PerRequest.<Own>kept(KEPT, List.of(Current.person(), lot))
-                .orElseGet(() -> among(List.of(lot)).getOrDefault(lot, Own.NONE));
+        Map<UUID, Own> newest = looks.read().words();
+        return newest.containsKey(lot) || newest.size() < READ_TOGETHER
+                ? newest.getOrDefault(lot, Own.NONE)
+                : PerRequest.of("label words", List.of(Current.person(), lot), () -> ofOld(lot));
     }
 
-    /** Those of some lots, read together; what has none is left out. */
-    @Transactional(readOnly = true)
-    public Map<UUID, Own> among(Collection<UUID> lots) {
-        Map<UUID, Own> words = new HashMap<>();
-        if (!lots.isEmpty()) {
-            sql.sql(
-                            "select lot_id, title, words from label_words where stillroom_id = :stillroom and lot_id in (:lots)")
-                    .param("stillroom", Current.stillroom())
-                    .param("lots", lots)
-                    .query(row -> {
-                        words.put(row.getObject(1, UUID.class), new Own(row.getString(2), row.getString(3)));
-                    });
+    private Own ofOld(UUID lot) {
+        return sql.sql("select title, words from label_words where stillroom_id = :stillroom and lot_id = :lot")
+                .param("stillroom", Current.stillroom())
+                .param("lot", lot)
+                .query((row, at) -> new Own(row.getString(1), row.getString(2)))
+                .optional()
+                .orElse(Own.NONE);
+    }
+
+    /** What was read as columns, by its lot. */
+    static Map<UUID, Own> own(List<String> lots, List<String> titles, List<String> words) {
+        Map<UUID, Own> own = new HashMap<>();
+        for (int at = 0; at < lots.size(); at++) {
+            own.put(UUID.fromString(lots.get(at)), new Own(titles.get(at), words.get(at)));
         }
-        lots.forEach(lot -> PerRequest.keep(KEPT, List.of(Current.person(), lot), words.getOrDefault(lot, Own.NONE)));
-        return words;
+        return own;
     }
 
     @Transactional

@@ -184,6 +184,7 @@ public class Ledger {
         Optional<String> back = held.filter(deed -> deed == Held.GIVE || deed == Held.SELL)
                 .flatMap(deed -> Optional.ofNullable(lot.keptBack)
                         .or(() -> isPast(lot, why.at()) ? Optional.of("it is past its date") : Optional.empty())
+                        .or(() -> deed == Held.SELL ? conditions.neverSold(lot.batchId(), lot.id) : Optional.empty())
                         .map(kept -> "%s is not %s: %s".formatted(lot.name, deed.word(), kept)));
         wrong.map(told -> told.refusal(held.orElseThrow()))
                 .or(() -> back)
