@@ -213,6 +213,7 @@ class ArchitectureTest {
                 Map.entry("known_reaction", "parting"),
                 Map.entry("label_printing", "labelled"),
                 Map.entry("label_words", "labelled"),
+                Map.entry("lesson_answer", "batch"),
                 Map.entry("label_look", "labelled"),
                 Map.entry("label_paper", "labelled")));
         for (JavaClass type : all) {

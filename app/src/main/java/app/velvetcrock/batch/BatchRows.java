@@ -4,6 +4,8 @@ import app.velvetcrock.condition.StandingNames;
 import app.velvetcrock.stillroom.Current;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Timestamp;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
@@ -11,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 
@@ -177,23 +180,61 @@ class BatchRows implements StandingNames {
                 .list();
     }
 
-    /** The newest infusions that taught something, of one of these herbs, or of any where none is named. */
-    List<Row> withLessons(Collection<String> herbs, int most) {
-        return rows(sql.sql(
+    /**
+     * A batch or making that taught something.
+     *
+     * @param asked of how many others it was said whether they heeded it
+     * @param here whether the one asked for did; null where nobody said
+     */
+    record Teacher(Row row, boolean making, int heeded, int asked, @Nullable Boolean here) {}
+
+    /** The newest that taught something, begun with one of these herbs or of one of these kinds, or any where none is named. */
+    List<Teacher> withLessons(Collection<String> like, @Nullable UUID at, int most) {
+        return sql.sql(
                         """
-                                select b.id, b.number, b.name, b.jar_id, b.kit_id from (
-                                    select distinct e.batch_id from (
-                                        select stillroom_id, batch_id, happened_at from batch_entry
-                                        where stillroom_id = :stillroom and kind in ('LESSON', 'DISCARDED')
-                                        order by happened_at desc limit :latest) e
-                                    join batch_facts f on f.stillroom_id = e.stillroom_id and f.batch_id = e.batch_id
-                                        and f.kind = 'INFUSION' and (:any or f.herbs && cast(:herbs as text[]))) t
-                                join batch b on b.stillroom_id = :stillroom and b.id = t.batch_id
-                                order by b.number desc limit :most""")
+                        select b.id, b.number, b.name, b.jar_id, b.kit_id, b.kind = 'MAKING' as making, a.heeded, a.asked, a.here from (
+                            select distinct e.batch_id from (
+                                (select batch_id, happened_at from batch_entry
+                                where stillroom_id = :stillroom and kind in ('LESSON', 'DISCARDED')
+                                order by happened_at desc limit :latest)
+                                union all
+                                (select batch_id, happened_at from batch_entry
+                                where stillroom_id = :stillroom and kind = 'PAN' and value #>> '{step,what}' = 'turned-out'
+                                order by happened_at desc limit :latest)) e
+                            join batch_facts f on f.stillroom_id = :stillroom and f.batch_id = e.batch_id
+                                and (:any or f.herbs && cast(:like as text[]))) t
+                        join batch b on b.stillroom_id = :stillroom and b.id = t.batch_id
+                        cross join lateral (select count(*) filter (where heeded) as heeded, count(*) as asked,
+                            bool_or(heeded) filter (where batch_id = cast(:at as uuid)) as here from lesson_answer
+                            where stillroom_id = :stillroom and taught_by = b.id) a
+                        where b.id is distinct from cast(:at as uuid)
+                        order by b.number desc limit :most""")
+                .param("stillroom", Current.stillroom())
                 .param("latest", LATEST)
-                .param("any", herbs.isEmpty())
-                .param("herbs", herbs.toArray(String[]::new))
-                .param("most", most));
+                .param("any", like.isEmpty())
+                .param("like", like.toArray(String[]::new))
+                .param("at", at)
+                .param("most", most)
+                .query((row, index) -> new Teacher(
+                        row(row), row.getBoolean("making"), row.getInt("heeded"), row.getInt("asked"), (Boolean)
+                                row.getObject("here")))
+                .list();
+    }
+
+    /** Keeps whether what one taught was heeded at another; said again, what is said now holds. */
+    void heed(UUID taughtBy, UUID batch, boolean heeded, Instant at) {
+        sql.sql(
+                        """
+                        insert into lesson_answer (stillroom_id, taught_by, batch_id, heeded, said_by, said_at)
+                        values (:stillroom, :taught, :batch, :heeded, :by, :at)
+                        on conflict (stillroom_id, taught_by, batch_id) do update set heeded = :heeded, said_by = :by, said_at = :at""")
+                .param("stillroom", Current.stillroom())
+                .param("taught", taughtBy)
+                .param("batch", batch)
+                .param("heeded", heeded)
+                .param("by", Current.person().account())
+                .param("at", Timestamp.from(at))
+                .update();
     }
 
     /** The next batches of whatever state by their number. */

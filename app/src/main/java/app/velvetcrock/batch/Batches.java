@@ -4,8 +4,12 @@ import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.Entry;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.Log;
+import app.velvetcrock.core.pan.MakingLine;
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.PerRequest;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -30,8 +34,19 @@ public class Batches {
     private final BatchLog log;
     private final Entries entries;
     private final LineCodec codec;
+    private final Households households;
+    private final Clock clock;
 
-    Batches(BatchRows rows, BatchReader reader, BatchLog log, Entries entries, LineCodec codec) {
+    Batches(
+            BatchRows rows,
+            BatchReader reader,
+            BatchLog log,
+            Entries entries,
+            LineCodec codec,
+            Households households,
+            Clock clock) {
+        this.households = households;
+        this.clock = clock;
         this.entries = entries;
         this.codec = codec;
         this.rows = rows;
@@ -128,40 +143,105 @@ public class Batches {
         return rows.newest(like, most);
     }
 
-    /** What a batch taught, to do otherwise the next time. */
-    public record Taught(UUID batch, int number, String name, Instant at, String words) {}
+    /**
+     * What a batch taught, to do otherwise the next time, or how a making turned out.
+     *
+     * @param asked of how many batches it was said whether they heeded it, and {@code heeded} how many did
+     * @param here whether the one it is told to did; absent where nobody said
+     */
+    public record Taught(
+            UUID batch,
+            boolean making,
+            int number,
+            String name,
+            Instant at,
+            String words,
+            int heeded,
+            int asked,
+            Optional<Boolean> here) {
 
-    /** What the newest batches of some herbs taught, or of any where none is named; what was taken back taught nothing. */
+        public String page() {
+            return (making ? "/pan/" : "/batch/") + batch;
+        }
+
+        /** "heeded 2 of 3 times"; empty where nobody said yet. */
+        public String often() {
+            return asked == 0 ? "" : "heeded %d of %s".formatted(heeded, asked == 1 ? "1 time" : asked + " times");
+        }
+
+        public boolean isHeeded() {
+            return here.orElse(false);
+        }
+
+        public boolean isNotHeeded() {
+            return here.isPresent() && !isHeeded();
+        }
+    }
+
+    /** What the newest batches of some herbs or kinds taught, or of any where none is named; what was taken back taught nothing. */
     @Transactional(readOnly = true)
-    public List<Taught> lessons(Collection<String> herbs, int most) {
-        List<BatchRows.Row> taught = rows.withLessons(herbs, most);
-        if (taught.isEmpty()) {
+    public List<Taught> lessons(Collection<String> like, int most) {
+        return taught(like, null, most);
+    }
+
+    /** The same as it is told at a batch, by what was said there of each. */
+    @Transactional(readOnly = true)
+    public List<Taught> lessonsAt(UUID batch, Collection<String> like, int most) {
+        return taught(like, batch, most);
+    }
+
+    private List<Taught> taught(Collection<String> like, @Nullable UUID at, int most) {
+        List<BatchRows.Teacher> teachers = rows.withLessons(like, at, most);
+        if (teachers.isEmpty()) {
             return List.of();
         }
-        Map<UUID, List<BatchEntry>> logs = entries
-                .ofBatches(taught.stream().map(BatchRows.Row::id).toList())
-                .stream()
-                .collect(Collectors.groupingBy(entry -> entry.batchId));
-        return taught.stream()
-                .flatMap(row -> lessons(row, logs.getOrDefault(row.id(), List.of())))
+        Map<UUID, List<BatchEntry>> logs =
+                entries.ofBatches(teachers.stream().map(one -> one.row().id()).toList()).stream()
+                        .collect(Collectors.groupingBy(entry -> entry.batchId));
+        return teachers.stream()
+                .flatMap(one -> taught(one, logs.getOrDefault(one.row().id(), List.of())))
                 .limit(most)
                 .toList();
     }
 
-    private Stream<Taught> lessons(BatchRows.Row row, List<BatchEntry> lines) {
+    private Stream<Taught> taught(BatchRows.Teacher one, List<BatchEntry> lines) {
         List<Entry> said = lines.stream()
                 .map(entry -> new Entry(entry.id, entry.happenedAt, codec.read(entry)))
                 .toList();
-        return Log.of(said).entries().stream().flatMap(entry -> words(entry.line())
-                .map(words -> new Taught(row.id(), row.number(), row.name(), entry.happenedAt(), words)));
+        return Log.of(said).entries().stream().flatMap(entry -> lesson(entry.line())
+                .map(words -> new Taught(
+                        one.row().id(),
+                        one.making(),
+                        one.row().number(),
+                        one.row().name(),
+                        entry.happenedAt(),
+                        words,
+                        one.heeded(),
+                        one.asked(),
+                        Optional.ofNullable(one.here()))));
     }
 
-    private static Stream<String> words(Line line) {
-        return Stream.of(
-                        line instanceof Line.Lesson lesson
-                                ? lesson.words()
-                                : line instanceof Line.Discarded gone ? gone.lesson() : "")
-                .filter(words -> !words.isBlank());
+    private Stream<String> lesson(Line line) {
+        String words = line instanceof Line.Lesson lesson
+                ? lesson.words()
+                : line instanceof Line.Discarded gone
+                        ? gone.lesson()
+                        : line instanceof Line.Panned panned
+                                        && panned.step() instanceof MakingLine.TurnedOut out
+                                        && out.teaches()
+                                ? out.words(households.current().wording())
+                                : "";
+        return Stream.of(words).filter(one -> !one.isBlank());
+    }
+
+    /** Says whether what one batch taught was heeded at another. */
+    @Transactional
+    public void heed(UUID taughtBy, UUID batch, boolean heeded) {
+        Map<UUID, Integer> there = numbers(List.of(taughtBy, batch));
+        if (!there.containsKey(taughtBy) || !there.containsKey(batch) || taughtBy.equals(batch)) {
+            throw new NotHere("that lesson");
+        }
+        rows.heed(taughtBy, batch, heeded, clock.instant());
     }
 
     /** What some batches are numbered. */

@@ -1,5 +1,6 @@
 package app.velvetcrock.hob;
 
+import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.deed.PanDeed;
@@ -51,9 +52,11 @@ import org.springframework.web.bind.annotation.RequestParam;
 class MakingController {
 
     private static final int LONGEST = 300;
+    private static final int LESSONS = 3;
     private static final double MOST_GRAMS = 5_000;
 
     private final Makings makings;
+    private final Batches batches;
     private final PanDeeds deeds;
     private final BroughtIn broughtIn;
     private final PanStock stock;
@@ -64,6 +67,7 @@ class MakingController {
 
     MakingController(
             Makings makings,
+            Batches batches,
             PanDeeds deeds,
             BroughtIn broughtIn,
             PanStock stock,
@@ -73,6 +77,7 @@ class MakingController {
             Clock clock) {
         this.limits = limits;
         this.makings = makings;
+        this.batches = batches;
         this.deeds = deeds;
         this.broughtIn = broughtIn;
         this.stock = stock;
@@ -102,6 +107,9 @@ class MakingController {
                                 sheet.course().formula().firmness().value())
                         .orElse(sheet.plan().firmness());
         model.addAttribute("sheet", sheet);
+        model.addAttribute(
+                "lessons",
+                batches.lessonsAt(sheet.id(), List.of(sheet.plan().made().kind()), LESSONS));
         model.addAttribute("conditions", conditions.ofBatch(sheet.id()));
         MakingPage page = MakingPage.of(
                 sheet,

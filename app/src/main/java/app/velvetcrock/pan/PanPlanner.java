@@ -112,13 +112,15 @@ class PanPlanner {
                 .toList());
     }
 
-    /** What the batches of its oils, and others of the same herbs, taught. */
+    /** How others of its kind turned out, and what the batches of its oils, and others of the same herbs, taught. */
     List<Batches.Taught> lessons(MixPlan plan) {
-        List<String> herbs = infusions(plan.batches()).stream()
-                .flatMap(one -> one.request().herbKeys().stream())
-                .distinct()
-                .toList();
-        return herbs.isEmpty() ? List.of() : batches.lessons(herbs, LESSONS);
+        return batches.lessons(
+                Stream.concat(
+                                Stream.of(plan.read().kind().key()),
+                                infusions(plan.batches()).stream().flatMap(one -> one.request().herbKeys().stream()))
+                        .distinct()
+                        .toList(),
+                LESSONS);
     }
 
     private List<Infused> infusions(List<UUID> from) {

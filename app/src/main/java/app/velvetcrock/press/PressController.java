@@ -42,6 +42,8 @@ class PressController {
     /** Finished batches shown under those that still stand. */
     private static final int LATELY = 12;
 
+    private static final int LESSONS = 3;
+
     private final Batches batches;
     private final Deeds deeds;
     private final Oils oils;
@@ -211,6 +213,8 @@ class PressController {
     /** What both pages draw: the glass, and whether the batch had its time. */
     private void glass(Model model, BatchSheet sheet) {
         model.addAttribute("batch", sheet);
+        model.addAttribute(
+                "lessons", batches.lessonsAt(sheet.id(), sheet.plan().request().herbKeys(), LESSONS));
         model.addAttribute("glass", PressPage.glass(sheet, households.current()));
         model.addAttribute("picture", LevelPicture.of(sheet));
         model.addAttribute(

@@ -234,8 +234,7 @@ public class RoundsService {
                 : batches.lessons(herbs, LESSONS).stream()
                         .filter(lesson -> !these.contains(lesson.batch()))
                         .map(lesson -> new RoundsOfToday.Reminder(
-                                "/batch/" + lesson.batch(),
-                                "%s, last time: “%s”".formatted(lesson.name(), lesson.words())))
+                                lesson.page(), "%s, last time: “%s”".formatted(lesson.name(), lesson.words())))
                         .toList();
     }
 

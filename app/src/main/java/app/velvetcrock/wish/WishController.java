@@ -90,7 +90,17 @@ class WishController {
         model.addAttribute(
                 "lessons",
                 worked.answer()
-                        .map(one -> batches.lessons(one.bench().plan().request().herbKeys(), LESSONS))
+                        .map(one -> batches.lessons(
+                                Stream.concat(
+                                                one.bench().plan().request().herbKeys().stream(),
+                                                one
+                                                        .pan()
+                                                        .map(pan -> pan.read()
+                                                                .kind()
+                                                                .key())
+                                                        .stream())
+                                        .toList(),
+                                LESSONS))
                         .orElse(List.of()));
         model.addAttribute(
                 "answer",

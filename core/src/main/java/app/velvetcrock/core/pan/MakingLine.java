@@ -148,6 +148,11 @@ public sealed interface MakingLine {
             faults = List.copyOf(faults);
         }
 
+        /** Tells whether it says anything to do otherwise, or the same again. */
+        public boolean teaches() {
+            return felt != Felt.RIGHT || !faults.isEmpty() || !words.isBlank();
+        }
+
         @Override
         public String words(Wording say) {
             String seen = faults.stream().map(fault -> ", " + fault.word()).collect(Collectors.joining());
