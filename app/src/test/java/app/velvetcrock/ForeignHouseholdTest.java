@@ -774,6 +774,10 @@ class ForeignHouseholdTest {
                             "/stores/lots/" + herbLot + "/" + what,
                             Map.of("amount", "10 g", "note", "x", "other", herbLot))));
         }
+        cases.put(
+                "POST /lessons/{taughtBy}/{batch}",
+                route -> isNotHere(
+                        stranger.post("/lessons/%s/%s".formatted(batch, strained), Map.of("heeded", "true"))));
         cases.put("GET /conditions/{id}", route -> isNotHere(stranger.get("/conditions/" + condition)));
         cases.put(
                 "POST /conditions/{id}/answer",

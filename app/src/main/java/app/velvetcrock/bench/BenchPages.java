@@ -11,6 +11,7 @@ import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.method.Disagreement;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
+import app.velvetcrock.core.parting.Recipient;
 import app.velvetcrock.core.planning.PlannedHerb;
 import app.velvetcrock.draw.BenchPicture;
 import app.velvetcrock.kit.KitShelf;
@@ -83,8 +84,8 @@ public class BenchPages {
         model.addAttribute(
                 "reacts",
                 work.planned()
-                        .map(planned ->
-                                persons.whoReactsTo(planned.plan().request().kindKeys()))
+                        .map(planned -> persons.whoReactsTo(
+                                Recipient.borne(planned.plan().request())))
                         .orElse(List.of()));
         model.addAttribute(
                 "lessons",

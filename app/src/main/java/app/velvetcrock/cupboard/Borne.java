@@ -4,14 +4,15 @@ import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Makings;
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.caution.Bearing;
+import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.materia.Materia;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.parting.Recipient;
 import app.velvetcrock.core.planning.PlanRequest;
-import app.velvetcrock.core.planning.Planner;
 import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Oils;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
@@ -41,14 +42,25 @@ class Borne {
         return goods.isGood(lot) ? made(makings.sheet(goods.find(lot).batch()).course()) : oil(lot);
     }
 
+    /** Tells whether it was made here, so that what is in it is known. */
+    boolean isKnown(UUID lot) {
+        return goods.isGood(lot) || oilHere(lot).isPresent();
+    }
+
+    private Optional<Stock.OfOil> oilHere(UUID lot) {
+        return oils.left().stream().filter(oil -> oil.id().equals(lot)).findFirst();
+    }
+
+    Set<String> ofBatch(UUID batch) {
+        return Recipient.borne(batches.sheet(batch).plan().request());
+    }
+
     private Set<String> oil(UUID lot) {
-        PlanRequest request = batches.sheet(oils.find(lot).batch()).plan().request();
-        Set<String> borne = new TreeSet<>(Planner.borne(request));
-        request.herbs().forEach(herb -> borne.add(Recipient.trait(herb.kind().key())));
-        request.carriers()
-                .parts()
-                .forEach(part -> borne.add(Recipient.trait(part.carrier().kind().key())));
-        return borne;
+        PlanRequest request = batches.sheet(
+                        oilHere(lot).orElseGet(() -> oils.find(lot)).batch())
+                .plan()
+                .request();
+        return Recipient.borne(request);
     }
 
     private Set<String> made(MakingCourse course) {

@@ -4,6 +4,7 @@ import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.parting.Recipient;
+import app.velvetcrock.parting.Persons;
 import app.velvetcrock.web.Refused;
 import java.util.List;
 import java.util.Set;
@@ -18,10 +19,24 @@ public class ForHer {
 
     private final Borne borne;
     private final Cautions cautions;
+    private final Persons persons;
 
-    ForHer(Borne borne, Cautions cautions) {
+    ForHer(Borne borne, Cautions cautions, Persons persons) {
+        this.persons = persons;
         this.borne = borne;
         this.cautions = cautions;
+    }
+
+    /** Who is known to react to an oil or a made thing, or to its relatives. */
+    @Transactional(readOnly = true)
+    public List<Caution> whoReacts(UUID lot) {
+        return borne.isKnown(lot) ? persons.whoReactsTo(borne.of(lot)) : List.of();
+    }
+
+    /** Who is known to react to what stands in a jar. */
+    @Transactional(readOnly = true)
+    public List<Caution> whoReactsToBatch(UUID batch) {
+        return persons.whoReactsTo(borne.ofBatch(batch));
     }
 
     /** What speaks against giving a thing to each of several, the gravest first; what it bears is read once. */

@@ -131,20 +131,9 @@ class MakingController {
         model.addAttribute("tins", stock.shelves(house, house.dayOf(now)).containers());
         model.addAttribute("pourBefore", MakingForm.pouring(sheet.plan().into()));
         model.addAttribute("fixBefore", MakingForm.adding(page.fix()));
-        model.addAttribute(
-                "eachBefore",
-                sheet.plan()
-                        .into()
-                        .map(into -> house.mass(MakingPage.each(into, sheet)))
-                        .orElse(""));
-        model.addAttribute(
-                "meltables",
-                Stream.concat(
-                                sheet.course().formula().parts().stream().map(Formula.Part::stuff),
-                                Stream.of(new Formula.Stuff("beeswax", "Beeswax", Formula.Role.WAX, 1)))
-                        .map(stuff -> new Fields.Option(stuff.key(), stuff.name()))
-                        .distinct()
-                        .toList());
+        Optional<String> each = sheet.plan().into().map(into -> house.mass(MakingPage.each(into, sheet)));
+        model.addAttribute("eachBefore", each.orElse(""));
+        model.addAttribute("meltables", MakingForm.meltable(sheet.course().formula()));
         return "hob/making";
     }
 

@@ -1,5 +1,6 @@
 package app.velvetcrock.hob;
 
+import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.pan.MakingPlan;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.web.Fields;
@@ -7,6 +8,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What was typed on one of a making's small forms; each uses a few of these. */
@@ -62,5 +64,15 @@ record MakingForm(
         return fields.moment("when", when, house.past(now))
                 .map(there -> there.atZone(house.settings().zone()).toInstant())
                 .orElse(now);
+    }
+
+    /** What can be melted in besides: what is in it, and wax. */
+    static List<Fields.Option> meltable(Formula formula) {
+        return Stream.concat(
+                        formula.parts().stream().map(Formula.Part::stuff),
+                        Stream.of(new Formula.Stuff("beeswax", "Beeswax", Formula.Role.WAX, 1)))
+                .map(stuff -> new Fields.Option(stuff.key(), stuff.name()))
+                .distinct()
+                .toList();
     }
 }

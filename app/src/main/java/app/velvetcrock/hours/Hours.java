@@ -10,12 +10,9 @@ import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.PerRequest;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
@@ -27,19 +24,19 @@ import org.springframework.transaction.annotation.Transactional;
 public class Hours {
 
     private final ResidentRepository residents;
-    private final WarmUps warmUps;
+    private final HoursRead read;
     private final AbsenceRepository absences;
     private final Households households;
     private final Clock clock;
 
     Hours(
             ResidentRepository residents,
-            WarmUps warmUps,
+            HoursRead read,
             AbsenceRepository absences,
             Households households,
             Clock clock) {
         this.residents = residents;
-        this.warmUps = warmUps;
+        this.read = read;
         this.absences = absences;
         this.households = households;
         this.clock = clock;
@@ -70,18 +67,11 @@ public class Hours {
 
     private Known read() {
         var zone = households.current().settings().zone();
-        Map<Resident, List<Presence.Otherwise>> people = new LinkedHashMap<>();
-        residents.withAbsences().forEach(row -> {
-            List<Presence.Otherwise> exceptions = people.computeIfAbsent(row.resident(), first -> new ArrayList<>());
-            Optional.ofNullable(row.absence()).map(Absence::otherwise).ifPresent(exceptions::add);
-        });
-        List<Presence> week = people.isEmpty()
-                ? HomeHours.usual(zone).people()
-                : people.entrySet().stream()
-                        .map(person -> person.getKey().presence(person.getValue()))
-                        .toList();
+        HoursRead.All all = read.all();
+        List<Presence> week = all.people().isEmpty() ? HomeHours.usual(zone).people() : all.people();
         return new Known(
-                new HomeHours(week, zone, households.heatAlone(), WarmUp.learned(warmUps.latest())), !people.isEmpty());
+                new HomeHours(week, zone, households.heatAlone(), WarmUp.learned(all.warmUps())),
+                !all.people().isEmpty());
     }
 
     /** Tells whether anybody has said theirs. */

@@ -2,7 +2,6 @@ package app.velvetcrock.hours;
 
 import app.velvetcrock.stillroom.Current;
 import java.time.Duration;
-import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -11,28 +10,10 @@ import org.springframework.stereotype.Component;
 @Component
 public class WarmUps {
 
-    /** Enough to be sure of, few enough to follow a new cooker. */
-    private static final int MOST = 10;
-
     private final JdbcClient sql;
 
     WarmUps(JdbcClient sql) {
         this.sql = sql;
-    }
-
-    /** The latest ones measured, the newest first. */
-    List<Duration> latest() {
-        return sql
-                .sql(
-                        """
-                        select minutes from warm_up where stillroom_id = :stillroom order by id desc limit :most""")
-                .param("stillroom", Current.stillroom())
-                .param("most", MOST)
-                .query(Integer.class)
-                .list()
-                .stream()
-                .map(Duration::ofMinutes)
-                .toList();
     }
 
     /** Keeps what a reading showed. */

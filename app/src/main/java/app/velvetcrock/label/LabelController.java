@@ -1,6 +1,8 @@
 package app.velvetcrock.label;
 
+import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.label.Paper;
+import app.velvetcrock.cupboard.ForHer;
 import app.velvetcrock.labelled.LabelLook;
 import app.velvetcrock.labelled.LabelLooks;
 import app.velvetcrock.labelled.Labelling;
@@ -34,6 +36,7 @@ class LabelController {
     private final LabelLooks looks;
     private final Printings printings;
     private final Lines lines;
+    private final ForHer forHer;
     private final Households households;
 
     LabelController(
@@ -43,6 +46,7 @@ class LabelController {
             LabelLooks looks,
             Printings printings,
             Lines lines,
+            ForHer forHer,
             Households households) {
         this.printing = printing;
         this.labelling = labelling;
@@ -50,6 +54,7 @@ class LabelController {
         this.looks = looks;
         this.printings = printings;
         this.lines = lines;
+        this.forHer = forHer;
         this.households = households;
     }
 
@@ -65,7 +70,7 @@ class LabelController {
         model.addAttribute("address", address);
         model.addAttribute("papers", LabelsPage.papers(job.papers()));
         model.addAttribute("main", job.stacks().get(0).paper().key());
-        model.addAttribute("rows", LabelsPage.rows(job, address));
+        model.addAttribute("rows", LabelsPage.rows(job, address, this::reacts));
         model.addAttribute("sheets", LabelsPage.sheets(job, address));
         model.addAttribute("sale", queue.wanted().stream().anyMatch(Queue.Wanted::sale));
         model.addAttribute("count", job.count());
@@ -73,6 +78,14 @@ class LabelController {
         model.addAttribute("offset", LabelsPage.offset(queue.right(job.look()), queue.down(job.look())));
         model.addAttribute("due", LabelsPage.due(labelling.due(), address, households.current()));
         return "label/labels";
+    }
+
+    private List<Caution> reacts(Queue.Wanted wanted) {
+        return switch (wanted.kind()) {
+            case BATCH -> forHer.whoReactsToBatch(wanted.id());
+            case LOT -> forHer.whoReacts(wanted.id());
+            case DOT, LID, SHEET -> List.of();
+        };
     }
 
     /** What was printed lately, each with its code. */

@@ -1,5 +1,6 @@
 package app.velvetcrock.label;
 
+import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.label.Claims;
 import app.velvetcrock.core.label.LabelLayout;
 import app.velvetcrock.core.label.LabelLine.Role;
@@ -19,6 +20,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -78,6 +80,7 @@ final class LabelsPage {
             @Nullable UUID lot,
             String own,
             List<Claimed> claims,
+            List<Caution> reacts,
             String missing,
             String without,
             String byHand,
@@ -171,14 +174,15 @@ final class LabelsPage {
                 .toList();
     }
 
-    static List<Row> rows(Printing.Job job, Address address) {
+    /** {@code reacts}: who is known to react to what a label is for. */
+    static List<Row> rows(Printing.Job job, Address address, Function<Queue.Wanted, List<Caution>> reacts) {
         return job.things().stream()
                 .sorted((one, other) -> Integer.compare(one.at(), other.at()))
-                .map(thing -> row(thing, address))
+                .map(thing -> row(thing, address, reacts.apply(thing.wanted())))
                 .toList();
     }
 
-    private static Row row(Printing.Thing thing, Address address) {
+    private static Row row(Printing.Thing thing, Address address, List<Caution> reacts) {
         Queue.Wanted wanted = thing.wanted();
         LabelLayout.Result result = thing.result();
         String bare = "%s.%s".formatted(wanted.kind().name().toLowerCase(Locale.ROOT), wanted.id());
@@ -198,6 +202,7 @@ final class LabelsPage {
                 wanted.kind() == Kind.LOT ? wanted.id() : null,
                 thing.words(),
                 thing.saying().claims().stream().map(one -> claimed(one, thing)).toList(),
+                reacts,
                 wanted.sale() ? String.join("; ", thing.saying().missing()) : "",
                 address.without(wanted),
                 "%s/by-hand?of=%s.%d".formatted(LabelController.PLACE, bare, wanted.copies()),

@@ -3,6 +3,7 @@ package app.velvetcrock.pan;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.OwnRights;
+import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.larder.Infused;
 import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Kind;
@@ -10,6 +11,7 @@ import app.velvetcrock.core.melt.MixPlan;
 import app.velvetcrock.core.melt.MixPlanner;
 import app.velvetcrock.core.melt.PanShelves;
 import app.velvetcrock.core.melt.PanThing;
+import app.velvetcrock.core.parting.Recipient;
 import app.velvetcrock.melt.Wished;
 import app.velvetcrock.parting.Persons;
 import app.velvetcrock.stillroom.Current;
@@ -104,12 +106,12 @@ class PanPlanner {
     }
 
     /** Who is known to react to something in it, in its oils as well. */
-    List<String> whoReacts(MixPlan plan) {
-        return persons.whoReactsTo(Stream.concat(
-                        plan.kindKeys().stream(),
-                        infusions(plan.batches()).stream().flatMap(one -> one.request().kindKeys().stream()))
-                .distinct()
-                .toList());
+    List<Caution> whoReacts(MixPlan plan) {
+        List<Infused> oils = infusions(plan.batches());
+        return persons.whoReactsTo(Recipient.borne(
+                Stream.concat(plan.kindKeys().stream(), oils.stream().flatMap(one -> one.request().kindKeys().stream()))
+                        .toList(),
+                plan.borne(oils)));
     }
 
     /** How others of its kind turned out, and what the batches of its oils, and others of the same herbs, taught. */

@@ -1,15 +1,19 @@
 package app.velvetcrock.parting;
 
+import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.parting.Recipient;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.PerRequest;
 import app.velvetcrock.web.Refused;
 import java.sql.Timestamp;
 import java.time.Clock;
-import java.util.Collection;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.dao.DuplicateKeyException;
@@ -117,19 +121,22 @@ public class Persons {
                 .update();
     }
 
-    /** Who is known to react to something of these kinds: "Inga reacts to yarrow". */
+    /** Who is known to react to something, or to its relatives: "Inga reacts to yarrow", and what follows. */
     @Transactional(readOnly = true)
-    public List<String> whoReactsTo(Collection<String> kindKeys) {
-        return kindKeys.isEmpty()
-                ? List.of()
-                : sql.sql("select r.nickname, k.name from known_reaction k "
-                                + "join recipient r on r.stillroom_id = k.stillroom_id and r.id = k.recipient_id and r.dropped_at is null "
-                                + "where k.stillroom_id = :stillroom and k.kind_key in (:keys) order by 1, 2 limit "
-                                + MOST)
-                        .param("stillroom", Current.stillroom())
-                        .param("keys", kindKeys)
-                        .query((row, at) -> "%s reacts to %s".formatted(row.getString(1), row.getString(2)))
-                        .list();
+    public List<Caution> whoReactsTo(Set<String> borne) {
+        List<Person> people = PerRequest.of("people", Current.person(), this::all);
+        List<Caution> told = new ArrayList<>();
+        for (Person person : people) {
+            for (Recipient.Reacts one : person.who().reacts()) {
+                String head = "%s reacts to %s".formatted(person.nickname(), one.name());
+                one.in(borne)
+                        .map(level -> level == Level.REFUSE
+                                ? new Caution(level, head, "Nothing of this is for her skin.", true)
+                                : new Caution(level, head, "A relative of that is in this: ask her first.", true))
+                        .ifPresent(told::add);
+            }
+        }
+        return told;
     }
 
     /** It was something else. */

@@ -10,6 +10,7 @@ import app.velvetcrock.core.larder.Origin;
 import app.velvetcrock.core.measure.Density;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.parting.Recipient;
 import app.velvetcrock.core.wish.WishAnswer;
 import app.velvetcrock.hours.Hours;
 import app.velvetcrock.parting.Persons;
@@ -81,11 +82,11 @@ class WishController {
         model.addAttribute(
                 "reacts",
                 worked.answer()
-                        .map(one -> persons.whoReactsTo(Stream.concat(
-                                        one.bench().plan().request().kindKeys().stream(),
-                                        one.pan().stream().flatMap(pan -> pan.kindKeys().stream()))
-                                .distinct()
-                                .toList()))
+                        .map(one -> persons.whoReactsTo(Recipient.borne(
+                                one.pan().stream()
+                                        .flatMap(pan -> pan.kindKeys().stream())
+                                        .toList(),
+                                Recipient.borne(one.bench().plan().request()))))
                         .orElse(List.of()));
         model.addAttribute(
                 "lessons",

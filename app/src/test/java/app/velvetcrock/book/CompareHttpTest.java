@@ -134,6 +134,7 @@ class CompareHttpTest {
         assertThat(tove.get("/shelf").page().select(".of-book").text())
                 .as("on the day the next is strained")
                 .contains("Nettle, last time: “Shake it more in the second week”");
+        heeded(one);
         tove.submit("/stores", "form[action$=herbs]", Map.of("herb", "Yarrow", "amount", "200 g"));
         String yarrow = tove.get("/bench")
                 .page()
@@ -148,6 +149,30 @@ class CompareHttpTest {
         tove.post(Visitor.form(batch, "li:contains(Shake it more) form[action$=undo]", Map.of()));
         assertThat(tove.get("/bench").page().select("#worked").text()).doesNotContain("Last time");
         assertThat(tove.get("/book").page().select("#lessons")).isEmpty();
+    }
+
+    /** Where the next is strained it is said whether it was heeded; changed it is counted once, and its own batch is not asked. */
+    private void heeded(String taught) {
+        String next = tove.get("/press")
+                .page()
+                .select("a[href^=/press/]:contains(Strain)")
+                .attr("href");
+        Document press = tove.get(next).page();
+        Answer yes = tove.post(Visitor.form(press, ".last-time form", Map.of("heeded", "false")));
+        assertThat(yes.page().select(".last-time").text()).contains("heeded 0 of 1 time");
+        Document again = tove.post(Visitor.form(yes.page(), ".last-time form", Map.of("heeded", "true")))
+                .page();
+        assertThat(again.select(".last-time").text()).contains("heeded 1 of 1 time");
+        assertThat(again.select(".last-time button[aria-pressed=true]").text()).isEqualTo("Heeded this time");
+        assertThat(tove.get("/bench").page().select(".last-time").text()).contains("heeded 1 of 1 time");
+        assertThat(tove.get("/book").page().select("#lessons").text()).contains("heeded 1 of 1 time");
+        assertThat(tove.get("/press/" + taught).page().select(".last-time")).isEmpty();
+        String itself = "/lessons/%s/%s".formatted(taught, taught);
+        assertThat(tove.post(itself, Map.of("heeded", "true")).status()).isEqualTo(404);
+        assertThat(tove.post("/lessons/%s/%s".formatted(taught, next.substring(7)), Map.of("heeded", "perhaps"))
+                        .status())
+                .isLessThan(500);
+        assertThat(tove.get("/book").page().select("#lessons").text()).contains("heeded 1 of 1 time");
     }
 
     @Test

@@ -149,6 +149,19 @@ class ReactionsHttpTest {
                         .page()
                         .select(".who-reacts"))
                 .isEmpty();
+        assertThat(tove.get("/wish?amount=20+g&herb=dandelion&oil=rapeseed&what=a+salve")
+                        .page()
+                        .select(".who-reacts")
+                        .text())
+                .as("a relative is named too")
+                .contains("Inga reacts to yarrow", "A relative of that is in this: ask her first.");
+        String yarrow =
+                tove.get("/cupboard").page().select(".bottle:contains(Yarrow)").attr("href");
+        assertThat(tove.get("/labels?of=lot." + yarrow.substring(yarrow.lastIndexOf('/') + 1) + ".1")
+                        .page()
+                        .select(".who-reacts.REFUSE")
+                        .text())
+                .contains("Inga reacts to yarrow", "Nothing of this is for her skin.");
         Document not = tove.post(PLACE + "/known", Map.of("who", who(known), "key", "yarrow", "not", "yes"))
                 .page();
         assertThat(not.select(".lead").text()).doesNotContain("yarrow");

@@ -1,6 +1,7 @@
 package app.velvetcrock.core.melt;
 
 import app.velvetcrock.core.caution.Caution;
+import app.velvetcrock.core.larder.Infused;
 import app.velvetcrock.core.making.Ceilings;
 import app.velvetcrock.core.making.Cooling;
 import app.velvetcrock.core.making.Filling;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 
@@ -63,6 +65,11 @@ public record MixPlan(
                 .map(PanThing::key)
                 .distinct()
                 .toList();
+    }
+
+    /** What it bears of the table of who it is for, with what its oils bear. */
+    public Set<String> borne(List<Infused> from) {
+        return MixKeeping.borne(read, from);
     }
 
     /** Whether something in it is past its own date. */

@@ -4,6 +4,8 @@ import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.caution.Cautions;
 import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.caution.Use;
+import app.velvetcrock.core.planning.PlanRequest;
+import app.velvetcrock.core.planning.Planner;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -11,6 +13,7 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -27,6 +30,9 @@ public record Recipient(Set<Use> uses, Set<String> avoids, List<Reacts> reacts) 
 
     /** What somebody may have to keep away from, as it is said, and the traits that bear it (craft: cautions; labels: allergens). */
     public static final Map<String, Avoided> AVOIDABLE = avoidable();
+
+    private static final String BEFORE = "She reacted to it before.";
+    private static final String ASK_FIRST = "She reacted to that before: ask her first.";
 
     public Recipient {
         uses = uses.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(uses));
@@ -48,6 +54,25 @@ public record Recipient(Set<Use> uses, Set<String> avoids, List<Reacts> reacts) 
         public Reacts {
             family = Set.copyOf(family);
         }
+
+        /** How gravely it stands against what bears this: refused where it is in it, warned of where a relative is; else absent. */
+        public Optional<Level> in(Set<String> borne) {
+            return borne.contains(trait(key))
+                    ? Optional.of(Level.REFUSE)
+                    : family.stream().anyMatch(borne::contains) ? Optional.of(Level.WARN) : Optional.empty();
+        }
+    }
+
+    /** What is borne by things of these kinds and with these traits. */
+    public static Set<String> borne(Collection<String> kindKeys, Collection<String> traits) {
+        Set<String> borne = new TreeSet<>(traits);
+        kindKeys.forEach(key -> borne.add(trait(key)));
+        return borne;
+    }
+
+    /** What is borne by an oil made as it was asked for. */
+    public static Set<String> borne(PlanRequest request) {
+        return borne(request.kindKeys(), Planner.borne(request));
     }
 
     /** By which what holds a kind of thing is told from what only holds its relatives. */
@@ -114,15 +139,11 @@ public record Recipient(Set<Use> uses, Set<String> avoids, List<Reacts> reacts) 
             }
         }
         for (Reacts one : reacts) {
-            if (borne.contains(trait(one.key()))) {
-                all.add(new Caution(Level.REFUSE, "has " + one.name(), "She reacted to it before.", true));
-            } else if (one.family().stream().anyMatch(borne::contains)) {
-                all.add(new Caution(
-                        Level.WARN,
-                        "has a relative of " + one.name(),
-                        "She reacted to that before: ask her first.",
-                        true));
-            }
+            one.in(borne)
+                    .map(level -> level == Level.REFUSE
+                            ? new Caution(level, "has " + one.name(), BEFORE, true)
+                            : new Caution(level, "has a relative of " + one.name(), ASK_FIRST, true))
+                    .ifPresent(all::add);
         }
         Collection<Use> judged = uses.isEmpty() ? List.of(Use.ADULT_SKIN) : uses;
         judged.stream()
