@@ -1,5 +1,6 @@
 import './drag.js';
 import './rounds.js';
+import './round.js';
 import './time.js';
 import './live.js';
 import './scale.js';

@@ -56,8 +56,12 @@ public final class PageBenchmark {
      */
     public static void main(String[] arguments) throws IOException, InterruptedException {
         System.setProperty("spring.profiles.active", "test,bench");
-        try (ConfigurableApplicationContext application =
-                SpringApplication.run(VelvetCrock.class, "--server.port=0", "--crock.demo=true")) {
+        try (ConfigurableApplicationContext application = SpringApplication.run(
+                VelvetCrock.class,
+                "--server.port=0",
+                "--crock.demo=true",
+                // Ten years are grown in long statements.
+                "--spring.datasource.hikari.data-source-properties.socketTimeout=600")) {
             int port = Integer.parseInt(application.getEnvironment().getProperty("local.server.port", "0"));
             Visitor runa = Visitor.demo(port);
             PageBenchmark benchmark = new PageBenchmark("http://127.0.0.1:" + port, runa.cookie());

@@ -302,11 +302,13 @@ public class Conditions {
     }
 
     /**
-     * Refuses straining what an open condition holds back, unless it had happened when it was said.
+     * Refuses to a batch what an open condition holds back, unless it had happened when it was said.
+     *
+     * @param field the field its moment stands in
      */
     @Transactional(readOnly = true)
-    public void refuseStraining(UUID batch, Instant at) {
-        holding(batch, null, Held.STRAIN).ifPresent(one -> refuseYetToHappen("on", one.refusal(Held.STRAIN), at));
+    public void refuseHeld(UUID batch, Held deed, String field, Instant at) {
+        holding(batch, null, deed).ifPresent(one -> refuseYetToHappen(field, one.refusal(deed), at));
     }
 
     /** Refuses, beside the field of its moment, what is yet to happen; what already happened is written down. */

@@ -164,7 +164,7 @@ class OilCare implements Deeds.Hands {
                 switch (doing.deed().what()) {
                     case GIVE -> Cause.GIVEN;
                     case SELL -> Cause.SOLD;
-                    case USE, STRAIN, BOTTLE, DRAW -> Cause.DRAWN;
+                    case USE, SHAKE, STRAIN, BOTTLE, DRAW -> Cause.DRAWN;
                 };
         return oils.draw(
                 doing.deed().lot(),

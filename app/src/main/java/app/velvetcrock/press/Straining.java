@@ -17,6 +17,7 @@ import app.velvetcrock.core.keeping.Antioxidant;
 import app.velvetcrock.core.keeping.KeepUntil;
 import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.look.Condition;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Sign;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
@@ -77,7 +78,7 @@ class Straining implements Deeds.Hands {
         Deed.Strain deed = doing.deed();
         UUID id = sheet.id();
         House house = households.current();
-        conditions.refuseStraining(id, doing.at());
+        conditions.refuseHeld(id, Held.STRAIN, "on", doing.at());
         PlanRequest request = sheet.plan().request();
         Volume out = request.carrier().kind().density().volumeOf(deed.out());
         Finish finish = sheet.finish(house.dayOf(doing.at()));

@@ -69,6 +69,17 @@ public record RoundsOfToday(
                 + asked.size();
     }
 
+    /** The jars of today's round that still want a look or a shake, in words; empty where none does. */
+    public String jars() {
+        long jars = Stream.concat(untilNow.stream(), afterNow.stream())
+                .filter(row -> row.isOpen() && row.state() != Row.State.COMING)
+                .filter(row -> RoundWay.AT_THE_JAR.contains(row.key().kind()))
+                .map(Row::batch)
+                .distinct()
+                .count();
+        return jars == 0 ? "" : jars == 1 ? "Go the round: 1 jar" : "Go the round: %d jars".formatted(jars);
+    }
+
     /** How much is to be done, in words. */
     public String summary() {
         long open = openToday();

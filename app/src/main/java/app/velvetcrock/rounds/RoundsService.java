@@ -301,9 +301,7 @@ public class RoundsService {
     private static void add(List<RowWords.Found> found, BatchSheet sheet, List<Task> open, Today today) {
         List<Task> tasks = new ArrayList<>(Rounds.doneBetween(sheet.log(), today.start(), today.end()));
         // What is mouldy is not shaken, read or strained any more: the row that says so is all that is asked of it.
-        if (sheet.condition().filter(told -> told.kind().isEnd()).isEmpty()) {
-            tasks.addAll(open);
-        }
+        open.stream().filter(task -> sheet.holding(task.held()).isEmpty()).forEach(tasks::add);
         for (Task task : tasks) {
             Row.State state = today.state(task, sheet.course().stage().pace());
             boolean foreseen = FORESEEN.contains(task.key().kind())

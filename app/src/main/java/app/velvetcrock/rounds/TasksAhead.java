@@ -81,8 +81,8 @@ class TasksAhead {
         List<CalendarFile.Event> events = new ArrayList<>();
         for (BatchSheet sheet : sheets) {
             List<Task> wanted = sheet.foresight().until(until());
-            boolean over = sheet.condition().filter(told -> told.kind().isEnd()).isPresent();
-            wanted.forEach(task -> events.add(new CalendarFile.Event(sheet, task, over)));
+            wanted.forEach(task -> events.add(new CalendarFile.Event(
+                    sheet, task, sheet.holding(task.held()).isPresent())));
             if (sheet.course().state() != Course.State.STANDING) {
                 Set<String> kept =
                         wanted.stream().map(task -> task.key().toString()).collect(Collectors.toSet());

@@ -45,7 +45,7 @@ public enum Cause {
             case DRAW -> DRAWN;
             case GIVE -> GIVEN;
             case SELL -> SOLD;
-            case USE, STRAIN, BOTTLE -> throw new IllegalArgumentException(
+            case USE, SHAKE, STRAIN, BOTTLE -> throw new IllegalArgumentException(
                     "nothing is taken out to be " + taking.word());
         };
     }

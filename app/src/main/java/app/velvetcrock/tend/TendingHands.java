@@ -18,6 +18,8 @@ import app.velvetcrock.core.heat.HeatReading;
 import app.velvetcrock.core.heat.WarmUp;
 import app.velvetcrock.core.keeping.Bottle;
 import app.velvetcrock.core.larder.Stock;
+import app.velvetcrock.core.look.Held;
+import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.planning.Carriers;
 import app.velvetcrock.core.planning.Take;
 import app.velvetcrock.core.rounds.Task;
@@ -78,13 +80,21 @@ class TendingHands implements Deeds.Hands {
     /** Somebody else's doing of the same task is said, not written twice. */
     private UUID tend(BatchSheet sheet, Doing<Deed.Tend> doing) {
         refuseIfDone(sheet, Optional.of(doing.deed().task()));
+        if (doing.deed().task().kind() == TaskKind.SHAKE) {
+            conditions.refuseHeld(sheet.id(), Held.SHAKE, "when", doing.at());
+        }
         UUID entry = log.write(sheet.id(), new Line.Tended(doing.deed().task()), doing);
         heat.keepHeat(sheet.id(), entry);
         return entry;
     }
 
     private UUID look(BatchSheet sheet, Doing<Deed.LookAt> doing) {
-        Optional<TaskKey> task = doing.deed().task().or(() -> next(sheet, TaskKind.LOOK));
+        // A look through the glass is no answer to the one that asks for a nose.
+        Optional<TaskKey> task = doing.deed()
+                .task()
+                .or(() -> doing.deed().look().smell() == Smell.NOT_SMELLED
+                        ? Optional.empty()
+                        : next(sheet, TaskKind.LOOK));
         refuseIfDone(sheet, task);
         UUID entry = log.write(sheet.id(), new Line.Looked(task, doing.deed().look()), doing);
         conditions.found(doing.deed().look().conditions(), sheet.subject(), Finding.by(entry, doing.at()));

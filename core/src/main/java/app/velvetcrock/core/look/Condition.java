@@ -11,7 +11,7 @@ public enum Condition implements Worded {
     MOULD("mould", Sign.MOULD.advice(), EnumSet.allOf(Held.class), Ruin.MOULD),
     FERMENT("fermenting", Sign.FERMENTED.advice(), EnumSet.allOf(Held.class), Ruin.FERMENTED),
     OFF("smells off", Sign.RANCID.advice(), EnumSet.allOf(Held.class), Ruin.RANCID),
-    WATER("water under it", Sign.WATER.advice(), EnumSet.of(Held.BOTTLE, Held.GIVE, Held.SELL), Ruin.WATER),
+    WATER("water under it", Sign.WATER.advice(), EnumSet.of(Held.SHAKE, Held.BOTTLE, Held.GIVE, Held.SELL), Ruin.WATER),
     OVERHEATED(
             "overheated",
             "It was above its ceiling for ten minutes or more. Look and sniff: scent is lost, and it keeps less long if it smells fried.",

@@ -6,6 +6,8 @@ import app.velvetcrock.core.measure.Worded;
 public enum Held implements Worded {
     /** Going into a batch, or together with anything else. */
     USE("used"),
+    /** Water would be shaken in, spores would be shaken through it. */
+    SHAKE("shaken"),
     STRAIN("strained"),
     BOTTLE("bottled"),
     DRAW("drawn from"),

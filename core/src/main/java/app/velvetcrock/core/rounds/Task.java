@@ -1,6 +1,8 @@
 package app.velvetcrock.core.rounds;
 
 import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.look.Held;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
@@ -16,6 +18,11 @@ public record Task(TaskKey key, Instant due, Optional<Instant> done, Optional<UU
 
     public static Task open(TaskKey key, Instant due) {
         return new Task(key, due, Optional.empty(), Optional.empty());
+    }
+
+    /** What holds it back while something wrong is open: what is mouldy is nothing any more, what has water under it is not shaken. */
+    public Held held() {
+        return key.kind() == TaskKind.SHAKE ? Held.SHAKE : Held.STRAIN;
     }
 
     public boolean isOpen() {
