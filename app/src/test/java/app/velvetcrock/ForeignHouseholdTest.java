@@ -778,6 +778,19 @@ class ForeignHouseholdTest {
                 "POST /lessons/{taughtBy}/{batch}",
                 route -> isNotHere(
                         stranger.post("/lessons/%s/%s".formatted(batch, strained), Map.of("heeded", "true"))));
+        cases.put("GET /round", route -> showsNothing(stranger.get("/round?all=true")));
+        for (String what : new String[] {"well", "shaken"}) {
+            cases.put(
+                    "POST /round/{batch}/" + what,
+                    route -> isNotHere(stranger.post("/round/%s/%s".formatted(batch, what), Map.of())));
+        }
+        cases.put(
+                "POST /round/{batch}/seen/{glimpse}/{which}",
+                route -> isNotHere(stranger.post("/round/%s/seen/WATER/0".formatted(batch), Map.of())));
+        cases.put("POST /round/shaken", route -> isNotHere(stranger.post("/round/shaken", Map.of("jars", batch))));
+        cases.put(
+                "POST /round/undo",
+                route -> isNotHere(stranger.post("/round/undo", Map.of("entry", batch + "." + entry))));
         cases.put("GET /conditions/{id}", route -> isNotHere(stranger.get("/conditions/" + condition)));
         cases.put(
                 "POST /conditions/{id}/answer",

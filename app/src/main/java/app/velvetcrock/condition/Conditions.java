@@ -301,11 +301,7 @@ public class Conditions {
         return telling.told(List.of(one)).get(0);
     }
 
-    /**
-     * Refuses to a batch what an open condition holds back, unless it had happened when it was said.
-     *
-     * @param field the field its moment stands in
-     */
+    /** Refuses to a batch what is held back, unless it had happened when it was said: {@code field} bears its moment. */
     @Transactional(readOnly = true)
     public void refuseHeld(UUID batch, Held deed, String field, Instant at) {
         holding(batch, null, deed).ifPresent(one -> refuseYetToHappen(field, one.refusal(deed), at));

@@ -9,6 +9,7 @@ import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.rounds.Round;
 import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -104,7 +105,9 @@ class RoundController {
                         .orElse(null));
         model.addAttribute(
                 "stops", RoundPage.stops(way, here.map(Round.Stop::batch).orElse(null), all));
-        model.addAttribute("done", way.round().done());
+        int jars = way.round().stops().size();
+        model.addAttribute("done", "%d of %d done".formatted(way.round().done(), jars));
+        model.addAttribute("over", jars == 0 ? "No jar wants you today" : "The round is done");
         model.addAttribute("all", all);
         model.addAttribute("fields", fields);
         model.addAttribute("when", when == null ? "" : when);
@@ -233,7 +236,7 @@ class RoundController {
         return reply.tap(leadsTo, () -> {
             List<String> all = entry == null ? List.of() : entry;
             for (int one = all.size() - 1; one >= 0; one--) {
-                String[] parts = app.velvetcrock.core.text.Linear.split(all.get(one), "\\.");
+                String[] parts = Linear.split(all.get(one), "\\.");
                 UUID[] ids = parts.length == 2 ? ids(parts) : new UUID[0];
                 if (ids.length != 2) {
                     throw new NotHere("that line");

@@ -16,6 +16,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -54,12 +55,12 @@ record RoundPage(
     private static final double HIGH = 150;
 
     /** Something seen, and what it may come to, each a button with an address of its own. */
-    record Finding(Glimpse seen, List<Answer> answers) {}
+    record Finding(int at, Glimpse seen, List<Answer> answers) {}
 
     record Answer(String words, String to) {}
 
     /** A jar of the way, to be tapped. */
-    record Stop(UUID batch, String href, String name, String state, boolean isHere, boolean canShake) {}
+    record Stop(UUID batch, String href, String name, String state, @Nullable String current, boolean canShake) {}
 
     static RoundPage of(RoundWay.Way way, BatchSheet sheet, boolean all, House house, Instant now) {
         Round round = way.round();
@@ -67,7 +68,6 @@ record RoundPage(
         boolean shut = sheet.holding(Held.SHAKE).isPresent();
         Optional<Task> shake = way.task(id, TaskKind.SHAKE);
         boolean turn = sheet.plan().found().cover() == Cover.COVERS_PUSHED_UNDER;
-        String shaking = turn ? "shaken and turned" : "shaken";
         return new RoundPage(
                 id,
                 "%d of %d".formatted(round.place(id) + 1, round.stops().size()),
@@ -75,8 +75,8 @@ record RoundPage(
                 lead(sheet),
                 last(sheet, house, now),
                 asks(way, sheet, turn),
-                shut ? "" : shake.isPresent() ? "Well, and " + shaking : "All well",
-                shut || shake.isEmpty() ? "" : "Only " + shaking,
+                shut ? "" : shake.isPresent() ? turn ? "Well, shaken and turned" : "Well, and shaken" : "All well",
+                shut || shake.isEmpty() ? "" : turn ? "Only shaken, turned" : "Only shaken",
                 sheet.condition().orElse(null),
                 sheet.drawing(JarDrawing.scaleToFit(sheet.course().charge().vessel(), WIDE, HIGH)),
                 findings(way, id),
@@ -131,6 +131,7 @@ record RoundPage(
                     List<Glimpse.Comes> comes =
                             seen.comes(way.task(batch, TaskKind.LOOK).map(Task::key));
                     return new Finding(
+                            seen.ordinal() + 1,
                             seen,
                             IntStream.range(0, comes.size())
                                     .mapToObj(at -> new Answer(
@@ -144,8 +145,7 @@ record RoundPage(
     static List<Stop> stops(RoundWay.Way way, @Nullable UUID here, boolean all) {
         return way.round().stops().stream()
                 .map(stop -> {
-                    BatchSheet sheet =
-                            java.util.Objects.requireNonNull(way.sheets().get(stop.batch()));
+                    BatchSheet sheet = Objects.requireNonNull(way.sheets().get(stop.batch()));
                     return new Stop(
                             stop.batch(),
                             href(stop.batch(), all),
@@ -153,7 +153,7 @@ record RoundPage(
                             stop.isSuspect()
                                     ? "! " + sheet.condition().map(Told::tag).orElse("")
                                     : stop.isDone() ? "done" : "",
-                            stop.batch().equals(here),
+                            stop.batch().equals(here) ? "step" : null,
                             way.task(stop.batch(), TaskKind.SHAKE).isPresent());
                 })
                 .toList();

@@ -131,6 +131,7 @@ class BatchPage {
 
     private static List<Tap> taps(BatchSheet sheet) {
         return sheet.open().stream()
+                .filter(task -> sheet.holding(task.held()).isEmpty())
                 .flatMap(task -> tapWord(sheet, task.key().kind())
                         .map(words -> new Tap("/batch/%s/tasks/%s".formatted(sheet.id(), task.key()), words))
                         .stream())

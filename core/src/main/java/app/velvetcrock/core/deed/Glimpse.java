@@ -17,11 +17,13 @@ public enum Glimpse implements Worded {
     STANDS_OUT("stands out of the oil", Sign.STANDS_OUT.advice()),
     FLUFF(
             "fluff, spots",
-            "Leave it shut, and do not shake it. Fuzzy or coloured growth anywhere is mould: all of it goes, herb too. Wash your hands after."),
+            "Leave it shut, and do not shake it. Fuzzy or coloured growth anywhere is mould: all of it goes, herb too. "
+                    + "Wash your hands after."),
     WATER("water under it", Sign.WATER.advice()),
     BUBBLES(
             "bubbles, hiss",
-            "Of the first day they are trapped air: stir them out. Later they are moisture or ferment: do not smell it close to; sour, it goes."),
+            "Of the first day they are trapped air: stir them out. Later they are moisture or ferment: do not smell it close to; "
+                    + "sour, it goes."),
     SMELL("smells sour, sharp", "Sour is fermenting, sharp and waxy is rancid: both go. Fried: keep it apart."),
     LID("drops in the lid", Sign.CONDENSATION.advice());
 
