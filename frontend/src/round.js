@@ -17,7 +17,7 @@ document.addEventListener('keydown', (event) => {
     seen?.focus();
   } else {
     const button = walk().querySelector(`button[data-key="${CSS.escape(event.key)}"]`);
-    if (!button) return;
+    if (!button?.offsetParent) return;
     button.click();
   }
   event.preventDefault();

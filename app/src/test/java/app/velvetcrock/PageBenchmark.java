@@ -123,6 +123,7 @@ public final class PageBenchmark {
         String batch = runa.get("/shelf").page().select("a.jar[href]").attr("href");
         pages.put("plain", PLAIN);
         pages.put("Shelf", "/shelf");
+        pages.put("Round", "/round");
         pages.put("Stores", "/stores");
         pages.put("Press", "/press");
         pages.put("Cupboard", "/cupboard");

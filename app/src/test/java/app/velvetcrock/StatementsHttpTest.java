@@ -44,6 +44,7 @@ class StatementsHttpTest {
                         last(tove.get("/stores").page().select("a[href*=lots]").attr("href")));
         List<String> pages = List.of(
                 "/shelf",
+                "/round",
                 "/stores",
                 "/press",
                 "/cupboard",

@@ -11,7 +11,6 @@ import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
-import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
@@ -84,7 +83,7 @@ class NextYearController {
             return new Done(
                     PLACE,
                     "%s is on the list to buy.".formatted(one.name()),
-                    Errands.takenBack(errands.add(List.of(words), "next year")));
+                    Errands.takenBack(errands.addAnew(one.name(), words, "next year")));
         });
     }
 

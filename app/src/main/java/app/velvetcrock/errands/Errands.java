@@ -46,6 +46,24 @@ public class Errands {
                 .toList();
     }
 
+    /**
+     * Puts one thing on the list, with how much; asked again, what is on it for the same reason and not got yet says the newer amount.
+     *
+     * @param words begin with what it is called and a colon
+     */
+    @Transactional
+    public List<UUID> addAnew(String called, String words, String because) {
+        households.oneAtATime();
+        int there = sql.sql("update to_buy set words = :words where stillroom_id = :stillroom and got_at is null "
+                        + "and because = :because and starts_with(lower(words), lower(:called))")
+                .param("stillroom", Current.stillroom())
+                .param("words", cut(words))
+                .param("because", cut(because))
+                .param("called", called + ":")
+                .update();
+        return there > 0 ? List.of() : add(List.of(words), because);
+    }
+
     private Optional<UUID> add(String words, String because) {
         List<UUID> there = sql.sql("select id from to_buy where stillroom_id = :stillroom and got_at is null "
                         + "and lower(words) = lower(:words) and because = :because")

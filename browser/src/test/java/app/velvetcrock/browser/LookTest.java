@@ -66,6 +66,7 @@ class LookTest {
                     "/book/next-year",
                     "/book/seasons",
                     "/book/own-numbers",
+                    "/round?all=true",
                     "/book/search?q=dry+jars",
                     compared,
                     reacted,

@@ -1,7 +1,6 @@
 package app.velvetcrock.core.rounds;
 
 import app.velvetcrock.core.course.TaskKey;
-import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.look.Held;
 import java.time.Instant;
 import java.util.Optional;
@@ -20,9 +19,15 @@ public record Task(TaskKey key, Instant due, Optional<Instant> done, Optional<UU
         return new Task(key, due, Optional.empty(), Optional.empty());
     }
 
-    /** What holds it back while something wrong is open: what is mouldy is nothing any more, what has water under it is not shaken. */
+    /**
+     * What holds it back while something wrong is open: what is mouldy is nothing any more; what has water under it is neither shaken nor
+     * opened, and its finding asks for the look.
+     */
     public Held held() {
-        return key.kind() == TaskKind.SHAKE ? Held.SHAKE : Held.STRAIN;
+        return switch (key.kind()) {
+            case SHAKE, LOOK, PUSH_UNDER -> Held.SHAKE;
+            default -> Held.STRAIN;
+        };
     }
 
     public boolean isOpen() {
