@@ -1,0 +1,345 @@
+package app.velvetcrock.core.jot;
+
+import app.velvetcrock.core.heat.HeatChange;
+import app.velvetcrock.core.jot.Lexicon.Says;
+import app.velvetcrock.core.jot.Lexicon.Verb;
+import app.velvetcrock.core.look.Held;
+import app.velvetcrock.core.look.Look;
+import app.velvetcrock.core.look.Ruin;
+import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.measure.Quantity;
+import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.strain.Pressing;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/** What a part of a line comes to, while it is read word by word. */
+final class Draft {
+
+    private static final int OFFERED = 6;
+
+    private final Names names;
+    private final String text;
+    private final int offset;
+    private final Optional<Thing> before;
+    private final List<Sentence> sentences = new ArrayList<>(List.of(new Sentence()));
+    private final List<Jotted.Doubt> doubts = new ArrayList<>();
+
+    /** Things are looked for among {@code names}; {@code offset} is where the part begins, {@code before} what the one before was of. */
+    Draft(Names names, String text, int offset, Optional<Thing> before) {
+        this.names = names;
+        this.text = text;
+        this.offset = offset;
+        this.before = before;
+    }
+
+    /** What is named at one place: several, where several go by that name. */
+    private record Named(List<Thing> all, Word first, Word last) {}
+
+    private record At(Fact fact, Word first, Word last) {}
+
+    private record Open(Verb verb, Word first, Word last) {}
+
+    private record Loose(Word first, Word last, Optional<Quantity> amount, Optional<Temperature> degrees) {}
+
+    private static final class Sentence {
+        private final List<Named> things = new ArrayList<>();
+        private final List<At> facts = new ArrayList<>();
+        private final List<Loose> loose = new ArrayList<>();
+        private @Nullable Open open;
+        private @Nullable Pressing pressing;
+        private @Nullable LocalDateTime at;
+        private String to = "";
+        private String note = "";
+        private boolean endsWithThing;
+    }
+
+    private Sentence here() {
+        return sentences.get(sentences.size() - 1);
+    }
+
+    void doubt(Word first, Word last, String why, List<String> choices) {
+        doubts.add(new Jotted.Doubt(offset + first.from(), offset + last.to(), why, choices));
+    }
+
+    List<Jotted.Doubt> doubts() {
+        return doubts;
+    }
+
+    void at(LocalDateTime at) {
+        here().at = at;
+        here().endsWithThing = false;
+    }
+
+    void note(List<Word> words) {
+        List<Word> said = words.stream().dropWhile(Word::isSign).toList();
+        if (!said.isEmpty()) {
+            here().note =
+                    text.substring(said.get(0).from(), said.get(said.size() - 1).to());
+        }
+    }
+
+    void says(Says says, Word first, Word last) {
+        Sentence here = here();
+        here.endsWithThing = false;
+        Optional<Ruin> cause = here.open != null && here.open.verb() == Verb.THROW_OUT
+                ? Lexicon.cause(first.text())
+                : Optional.empty();
+        if (cause.isPresent()) {
+            thrownOut(here, cause.get(), last);
+        } else if (says instanceof Says.Whole whole) {
+            boolean bath = whole.fact() instanceof Fact.Turned turned && turned.change() == HeatChange.BATH_TOPPED_UP;
+            if (bath && here.open != null && here.open.verb() == Verb.TOP_UP) {
+                here.open = null;
+            }
+            add(here, whole.fact(), first, last);
+        } else if (says instanceof Says.Wants wants) {
+            here.open = new Open(wants.verb(), first, last);
+            here.loose.stream()
+                    .filter(one -> one.amount().isPresent() && one.degrees().isEmpty())
+                    .findFirst()
+                    .ifPresent(one -> {
+                        here.loose.remove(one);
+                        amount(one.amount().get(), one.first(), last);
+                    });
+        } else if (says instanceof Says.Pressed pressed) {
+            here.pressing = pressed.how();
+        } else if (says instanceof Says.Unclear unclear) {
+            doubt(first, last, "which of these is meant?", unclear.instead());
+        }
+    }
+
+    private static void add(Sentence here, Fact fact, Word first, Word last) {
+        if (here.facts.stream().noneMatch(one -> one.fact().equals(fact))) {
+            here.facts.add(new At(fact, first, last));
+        }
+    }
+
+    void smelled(Smell smell, String said, Word first, Word last) {
+        here().endsWithThing = false;
+        add(here(), new Fact.Looked(new Look(smell, false, false), said), first, last);
+    }
+
+    void warm(Temperature degrees, Word first, Word last) {
+        here().endsWithThing = false;
+        add(here(), new Fact.Warm(degrees), first, last);
+    }
+
+    /** An amount goes to the verb that waits for one, or waits for its verb. */
+    void amount(Quantity amount, Word first, Word last) {
+        Sentence here = here();
+        here.endsWithThing = false;
+        Open open = here.open;
+        if (open == null || open.verb() == Verb.THROW_OUT) {
+            here.loose.add(new Loose(first, last, Optional.of(amount), Optional.empty()));
+            return;
+        }
+        here.open = null;
+        switch (open.verb()) {
+            case TOP_UP -> add(here, new Fact.ToppedUp(amount), open.first(), last);
+            case STRAIN -> add(here, new Fact.Strained(amount, Optional.empty()), open.first(), last);
+            case DRAW -> add(here, new Fact.Took(Held.DRAW, amount, ""), open.first(), last);
+            case GIVE -> add(here, new Fact.Took(Held.GIVE, amount, ""), open.first(), last);
+            case SELL -> add(here, new Fact.Took(Held.SELL, amount, ""), open.first(), last);
+            case THROW_OUT -> throw new IllegalStateException("nothing is thrown out by its amount");
+        }
+    }
+
+    /** A number that names nothing: grams, while somebody waits for what came out; else nobody knows yet. */
+    void number(Word word, Optional<Quantity> grams, Optional<Temperature> degrees) {
+        Sentence here = here();
+        here.endsWithThing = false;
+        if (here.open != null && here.open.verb() == Verb.STRAIN && grams.isPresent()) {
+            amount(grams.get(), word, word);
+        } else {
+            here.loose.add(new Loose(word, word, grams, degrees));
+        }
+    }
+
+    /** Tells whether a whole number names a jar here, and takes it: the one of several it belongs to, or one by itself. */
+    boolean takesNumber(int number, Word word) {
+        if (takesOneOf(number, word)) {
+            return true;
+        }
+        Sentence here = here();
+        Optional<Thing> numbered = names.numbered(number).filter(one -> here.things.isEmpty() || here.endsWithThing);
+        numbered.ifPresent(one -> thing(List.of(one), word, word));
+        return numbered.isPresent();
+    }
+
+    /** Tells whether a number says which of several is meant that were just named, and takes it. */
+    boolean takesOneOf(int number, Word word) {
+        Sentence here = here();
+        if (!here.endsWithThing) {
+            return false;
+        }
+        Named last = here.things.get(here.things.size() - 1);
+        Optional<Thing> one =
+                last.all().stream().filter(thing -> thing.number() == number).findFirst();
+        one.ifPresent(thing -> here.things.set(here.things.size() - 1, new Named(List.of(thing), last.first(), word)));
+        return one.isPresent();
+    }
+
+    /** Something is named: of what was said so far, one of several it was done to, or the next. */
+    void thing(List<Thing> all, Word first, Word last) {
+        Sentence here = here();
+        boolean isNext = !here.things.isEmpty()
+                && !here.endsWithThing
+                && !(here.facts.isEmpty() && here.loose.isEmpty() && here.open == null);
+        if (isNext) {
+            sentences.add(new Sentence());
+        }
+        here().things.add(new Named(all, first, last));
+        here().endsWithThing = true;
+    }
+
+    /** Tells whether a word is who something went to, or why it was thrown out, and takes it. */
+    boolean takesName(Word word, String behind) {
+        Sentence here = here();
+        Optional<Ruin> cause =
+                here.open != null && here.open.verb() == Verb.THROW_OUT ? Lexicon.cause(word.text()) : Optional.empty();
+        if (cause.isPresent()) {
+            thrownOut(here, cause.get(), word);
+            return true;
+        }
+        boolean gave =
+                here.facts.stream().anyMatch(one -> one.fact() instanceof Fact.Took took && took.how() != Held.DRAW)
+                        || here.open != null && (here.open.verb() == Verb.GIVE || here.open.verb() == Verb.SELL);
+        if (gave && behind.equals("to") && here.to.isEmpty()) {
+            here.to = text.substring(word.from(), word.to());
+            return true;
+        }
+        return false;
+    }
+
+    private static void thrownOut(Sentence here, Ruin why, Word last) {
+        Open open = here.open;
+        here.open = null;
+        if (open != null) {
+            add(here, new Fact.ThrownOut(why), open.first(), last);
+        }
+    }
+
+    /** All that was said, with a note on the last of it; what is not settled stands among the doubts. */
+    List<Jotted.Said> finish(String note) {
+        Sentence last = here();
+        last.note = last.note.isEmpty() ? note : last.note;
+        List<Jotted.Said> said = new ArrayList<>();
+        for (Sentence one : sentences) {
+            loose(one);
+            if (one.open != null) {
+                boolean out = one.open.verb() == Verb.THROW_OUT;
+                doubt(
+                        one.open.first(),
+                        one.open.last(),
+                        out ? "why?" : "how much?",
+                        out
+                                ? Stream.of("mould", "sour", "rancid", "spilled")
+                                        .map(why -> "thrown out, " + why)
+                                        .toList()
+                                : List.of());
+            }
+            settle(one, said);
+        }
+        return said;
+    }
+
+    private void loose(Sentence one) {
+        boolean heated = !one.things.isEmpty()
+                && one.things.stream()
+                        .allMatch(named -> named.all().stream().anyMatch(thing -> thing.kind() == Thing.Kind.HEATED));
+        for (Loose number : one.loose) {
+            boolean alone = one.things.isEmpty()
+                    && one.facts.isEmpty()
+                    && !number.first().isWhole();
+            if (number.degrees().isPresent() && (heated || alone)) {
+                add(one, new Fact.Warm(number.degrees().get()), number.first(), number.last());
+            } else {
+                doubt(number.first(), number.last(), "what is this of?", List.of());
+            }
+        }
+    }
+
+    private void settle(Sentence one, List<Jotted.Said> said) {
+        List<Fact> facts = one.facts.stream()
+                .sorted(Comparator.comparing(at -> at.first().from()))
+                .map(at -> complete(at.fact(), one))
+                .toList();
+        if (one.things.isEmpty()) {
+            if (facts.isEmpty() && one.note.isEmpty()) {
+                return;
+            }
+            Optional<Thing> same = before.filter(thing -> fits(thing, facts));
+            if (same.isPresent()) {
+                said.add(new Jotted.Said(same.get(), facts, Optional.ofNullable(one.at), one.note));
+            } else if (doubts.isEmpty()) {
+                doubts.add(new Jotted.Doubt(
+                        offset + text.length(),
+                        offset + text.length(),
+                        "which is it?",
+                        names.all().stream()
+                                .filter(thing -> fits(thing, facts))
+                                .map(Thing::exactly)
+                                .limit(OFFERED)
+                                .toList()));
+            }
+            return;
+        }
+        for (Named named : one.things) {
+            which(named, one, facts)
+                    .ifPresent(thing -> said.add(new Jotted.Said(thing, facts, Optional.ofNullable(one.at), one.note)));
+        }
+    }
+
+    private Optional<Thing> which(Named named, Sentence one, List<Fact> facts) {
+        if (facts.isEmpty() && one.note.isEmpty()) {
+            if (doubts.isEmpty()) {
+                doubt(named.first(), named.last(), "what of it?", List.of());
+            }
+            return Optional.empty();
+        }
+        List<Thing> fit =
+                named.all().stream().filter(thing -> fits(thing, facts)).toList();
+        String typed = text.substring(named.first().from(), named.last().to()).toLowerCase(Locale.ROOT);
+        String words = typed.startsWith("the ") ? typed.substring("the ".length()) : typed;
+        List<Thing> exact = fit.stream()
+                .filter(thing -> thing.name().toLowerCase(Locale.ROOT).equals(words))
+                .toList();
+        List<Thing> best = fit.size() > 1 && exact.size() == 1 ? exact : fit;
+        if (best.size() == 1) {
+            return Optional.of(best.get(0));
+        }
+        if (best.isEmpty()) {
+            one.facts.stream()
+                    .filter(at ->
+                            named.all().stream().noneMatch(thing -> at.fact().fits(thing.kind())))
+                    .findFirst()
+                    .ifPresent(at -> doubt(at.first(), at.last(), "that is not done to it", List.of()));
+        } else {
+            doubt(
+                    named.first(),
+                    named.last(),
+                    "there are %d of these".formatted(best.size()),
+                    best.stream().map(Thing::exactly).limit(OFFERED).toList());
+        }
+        return Optional.empty();
+    }
+
+    private static boolean fits(Thing thing, List<Fact> facts) {
+        return facts.stream().allMatch(fact -> fact.fits(thing.kind()));
+    }
+
+    /** How it was pressed and to whom it went stands beside the amount, before or behind it. */
+    private static Fact complete(Fact fact, Sentence one) {
+        if (fact instanceof Fact.Strained strained) {
+            return new Fact.Strained(strained.out(), Optional.ofNullable(one.pressing));
+        }
+        return fact instanceof Fact.Took took ? new Fact.Took(took.how(), took.amount(), one.to) : fact;
+    }
+}

@@ -1,0 +1,63 @@
+package app.velvetcrock.core.jot;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * A word of a line, where it stands.
+ *
+ * @param text in small letters; a sign that parts by itself
+ */
+record Word(String text, int from, int to) {
+
+    private static final String PARTS = ",;:&+";
+
+    /** Parts a line into words; a comma or point between figures stays in the number, a colon in the hour. */
+    static List<Word> of(String line) {
+        List<Word> words = new ArrayList<>();
+        int at = 0;
+        while (at < line.length()) {
+            char sign = line.charAt(at);
+            if (Character.isWhitespace(sign) || sign == '#') {
+                at++;
+            } else if (PARTS.indexOf(sign) >= 0) {
+                words.add(new Word(String.valueOf(sign), at, at + 1));
+                at++;
+            } else {
+                int end = at + 1;
+                while (end < line.length() && !ends(line, end)) {
+                    end++;
+                }
+                int last = end;
+                while (last > at + 1 && ".!?’'".indexOf(line.charAt(last - 1)) >= 0) {
+                    last--;
+                }
+                words.add(new Word(line.substring(at, last).toLowerCase(Locale.ROOT), at, last));
+                at = end;
+            }
+        }
+        return words;
+    }
+
+    private static boolean ends(String line, int at) {
+        char sign = line.charAt(at);
+        boolean inNumber = Character.isDigit(line.charAt(at - 1))
+                && at + 1 < line.length()
+                && Character.isDigit(line.charAt(at + 1));
+        return Character.isWhitespace(sign) || PARTS.indexOf(sign) >= 0 && !((sign == ',' || sign == ':') && inNumber);
+    }
+
+    boolean isSign() {
+        return text.length() == 1 && PARTS.contains(text);
+    }
+
+    boolean isNumber() {
+        return text.chars().allMatch(c -> Character.isDigit(c) || c == '.' || c == ',')
+                && Character.isDigit(text.charAt(0));
+    }
+
+    boolean isWhole() {
+        return text.chars().allMatch(Character::isDigit) && text.length() < 7;
+    }
+}
