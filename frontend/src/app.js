@@ -1,6 +1,7 @@
 import './drag.js';
 import './rounds.js';
 import './round.js';
+import './jot.js';
 import './time.js';
 import './live.js';
 import './scale.js';

@@ -51,7 +51,7 @@ class ArchitectureTest {
             Set.of("recipes", "errands", "labelled", "parting", "learned"),
             Set.of("melt"),
             Set.of("bench", "tend", "press", "cupboard", "pan", "devices"),
-            Set.of("rounds", "stores", "recipepages", "hob", "wish", "arrivals", "toolshelf", "label", "stall"),
+            Set.of("rounds", "jot", "stores", "recipepages", "hob", "wish", "arrivals", "toolshelf", "label", "stall"),
             Set.of("book"),
             Set.of("shelf", "front"),
             Set.of("demo", "upkeep"));

@@ -778,6 +778,11 @@ class ForeignHouseholdTest {
                 "POST /lessons/{taughtBy}/{batch}",
                 route -> isNotHere(
                         stranger.post("/lessons/%s/%s".formatted(batch, strained), Map.of("heeded", "true"))));
+        cases.put("GET /jot", route -> showsNothing(stranger.get("/jot?line=nettle+shaken")));
+        cases.put("GET /jot/echo", route -> showsNothing(stranger.get("/jot/echo?line=nettle+shaken")));
+        cases.put("POST /jot", route -> assertThat(
+                        stranger.post("/jot", Map.of("line", "1 shaken")).status())
+                .isEqualTo(422));
         cases.put("GET /round", route -> showsNothing(stranger.get("/round?all=true")));
         for (String what : new String[] {"well", "shaken"}) {
             cases.put(

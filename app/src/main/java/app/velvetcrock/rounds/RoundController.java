@@ -225,14 +225,15 @@ class RoundController {
                 });
     }
 
-    /** What one tap did is taken back by one tap. */
+    /** What one tap or one line did is taken back by one tap. */
     @PostMapping("/round/undo")
     @Transactional
     public String undo(
             @RequestParam(required = false) @Nullable List<String> entry,
             @RequestParam(required = false) @Nullable UUID at,
+            @RequestParam(required = false) @Nullable String back,
             Reply reply) {
-        String leadsTo = RoundPage.PLACE + (at == null ? "" : "?at=" + at);
+        String leadsTo = "jot".equals(back) ? "/jot" : RoundPage.PLACE + (at == null ? "" : "?at=" + at);
         return reply.tap(leadsTo, () -> {
             List<String> all = entry == null ? List.of() : entry;
             for (int one = all.size() - 1; one >= 0; one--) {

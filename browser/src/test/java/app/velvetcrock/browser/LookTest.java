@@ -67,6 +67,7 @@ class LookTest {
                     "/book/seasons",
                     "/book/own-numbers",
                     "/round?all=true",
+                    "/jot?line=yarrow+shakn%2C+crock+46.2",
                     "/book/search?q=dry+jars",
                     compared,
                     reacted,
@@ -217,11 +218,13 @@ class LookTest {
                                 "reactions",
                                 "look",
                                 "printed",
-                                "by-hand")
+                                "by-hand",
+                                "jot",
+                                "round")
                         .contains(name);
         boolean phone = width == 390
                 && scheme == ColorScheme.LIGHT
-                && List.of("shelf", "reactions", "stall", "watch").contains(name);
+                && List.of("shelf", "reactions", "stall", "watch", "round").contains(name);
         boolean dark = width == 1280 && scheme == ColorScheme.DARK && name.equals("shelf");
         if (wide || phone || dark) {
             String suffix = wide ? "" : phone ? "-phone" : "-dark";

@@ -77,8 +77,10 @@ class RoundJourneyTest {
                   const touch = (x) => new Touch({ identifier: 1, target: walk, clientX: x, clientY: 300 });
                   const from = to === 'right' ? 80 : 300;
                   const end = to === 'right' ? 300 : 80;
-                  walk.dispatchEvent(new TouchEvent('touchstart', { bubbles: true, touches: [touch(from)], changedTouches: [touch(from)] }));
-                  walk.dispatchEvent(new TouchEvent('touchend', { bubbles: true, touches: [], changedTouches: [touch(end)] }));
+                  const tell = (type, at, touches) => walk.dispatchEvent(
+                    new TouchEvent(type, { bubbles: true, touches, changedTouches: [touch(at)] }));
+                  tell('touchstart', from, [touch(from)]);
+                  tell('touchend', end, []);
                 }""",
                 to);
     }
@@ -106,5 +108,25 @@ class RoundJourneyTest {
         page.click("text=Several were only shaken");
         assertThat(page.locator("#many .tick").allInnerTexts()).containsExactly("Nettle 3", "Nettle 4");
         window.isAccessible("the round");
+    }
+
+    /** One line from the desk: / leads to it, the echo asks which of four, a choice settles it, Enter writes, arrow up brings it back. */
+    @Test
+    void oneLine() {
+        window.go("/shelf");
+        page.keyboard().press("/");
+        page.waitForSelector("#line");
+        page.fill("#line", "nettle shaken, smells green");
+        page.waitForSelector(".jot-line mark:has-text('nettle')");
+        page.click("#jot-echo >> text=Nettle 2");
+        page.waitForSelector("#jot-echo:has-text('Nettle, jar 2: shaken, smells green')");
+        page.press("#line", "Enter");
+        page.waitForSelector(".notice:has-text('Nettle, jar 2: shaken, smells green')");
+        assertThat(page.inputValue("#line")).isEmpty();
+        page.press("#line", "ArrowUp");
+        assertThat(page.inputValue("#line")).isEqualTo("Nettle 2 shaken, smells green");
+        window.isAccessible("jot");
+        page.click(".notice >> text=Take it back");
+        page.waitForSelector(".notice:has-text('Taken back')");
     }
 }

@@ -1,0 +1,178 @@
+package app.velvetcrock.jot;
+
+import app.velvetcrock.batch.BatchSheet;
+import app.velvetcrock.batch.Batches;
+import app.velvetcrock.core.charge.Vessel;
+import app.velvetcrock.core.course.Course;
+import app.velvetcrock.core.course.TaskKey;
+import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.jot.Fact;
+import app.velvetcrock.core.jot.JotReader;
+import app.velvetcrock.core.jot.Jotted;
+import app.velvetcrock.core.jot.Thing;
+import app.velvetcrock.core.larder.Stock;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Oils;
+import app.velvetcrock.stock.Stores;
+import app.velvetcrock.web.PerRequest;
+import app.velvetcrock.web.Refused;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What a line may be about, and what it comes to: the deeds the forms send. */
+@Component
+class JotDesk {
+
+    private final Batches batches;
+    private final Oils oils;
+    private final Stores stores;
+    private final Households households;
+    private final Clock clock;
+
+    JotDesk(Batches batches, Oils oils, Stores stores, Households households, Clock clock) {
+        this.batches = batches;
+        this.oils = oils;
+        this.stores = stores;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    /** A deed of a batch, with where it stands in the line. */
+    record Of(UUID batch, Deed deed, Instant at) {}
+
+    @Transactional(readOnly = true)
+    public List<Thing> things() {
+        List<Thing> all = new ArrayList<>();
+        batches.standing()
+                .forEach(sheet -> all.add(new Thing(
+                        sheet.id(),
+                        sheet.course().method().isHeated() ? Thing.Kind.HEATED : Thing.Kind.JAR,
+                        sheet.number(),
+                        sheet.name(),
+                        called(sheet))));
+        List<Stock.OfOil> left = oils.left();
+        left.forEach(oil -> all.add(new Thing(
+                oil.id(), Thing.Kind.OIL, numbers(left).getOrDefault(oil.batch(), 0), oil.name(), List.of())));
+        return all;
+    }
+
+    private Map<UUID, Integer> numbers(List<Stock.OfOil> left) {
+        return PerRequest.of(
+                "numbers of oils",
+                left.stream().map(Stock.OfOil::batch).toList(),
+                () -> batches.numbers(left.stream().map(Stock.OfOil::batch).toList()));
+    }
+
+    /** A pot goes by its name, and by the last word of it: "the crock". */
+    private static List<String> called(BatchSheet sheet) {
+        Vessel vessel = sheet.plan().request().vessel();
+        String name = vessel.name();
+        return vessel.open() ? List.of(name, name.substring(name.lastIndexOf(' ') + 1)) : List.of();
+    }
+
+    Jotted read(String line) {
+        House house = households.current();
+        LocalDateTime now =
+                LocalDateTime.ofInstant(clock.instant(), house.settings().zone());
+        return new JotReader(things(), house.settings().units(), now).read(line);
+    }
+
+    /** The page where what a line says is done, where a line cannot do it yet; absent where it can. */
+    static Optional<String> elsewhere(Jotted.Said said) {
+        boolean strains = said.facts().stream().anyMatch(Fact.Strained.class::isInstance);
+        return said.thing().kind() == Thing.Kind.OIL
+                ? Optional.of("/cupboard/" + said.thing().id())
+                : strains ? Optional.of("/press/" + said.thing().id()) : Optional.empty();
+    }
+
+    /** What a line comes to, deed by deed; a note behind it goes into the log as well. */
+    List<Of> deeds(Jotted.Said said) {
+        BatchSheet sheet = batches.sheet(said.thing().id());
+        if (sheet.course().state() != Course.State.STANDING) {
+            throw new Refused("%s, jar %d, does not stand any more: the page was older. Nothing was written."
+                    .formatted(sheet.name(), sheet.number()));
+        }
+        House house = households.current();
+        Instant at = said.at()
+                .map(there -> there.atZone(house.settings().zone()).toInstant())
+                .orElseGet(clock::instant);
+        List<Of> deeds = new ArrayList<>();
+        boolean lesson = false;
+        for (Fact fact : said.facts()) {
+            deeds.add(new Of(sheet.id(), deed(sheet, fact, said.note()), at));
+            lesson |= fact instanceof Fact.ThrownOut;
+        }
+        if (!said.note().isEmpty() && !lesson) {
+            deeds.add(new Of(sheet.id(), new Deed.Note(said.note()), at));
+        }
+        return deeds;
+    }
+
+    private Deed deed(BatchSheet sheet, Fact fact, String note) {
+        if (fact instanceof Fact.Did did) {
+            return new Deed.Tend(task(sheet, did.what()));
+        } else if (fact instanceof Fact.Looked looked) {
+            return new Deed.LookAt(Optional.empty(), looked.look());
+        } else if (fact instanceof Fact.Found found) {
+            return new Deed.Find(found.what(), note, Optional.empty());
+        } else if (fact instanceof Fact.Warm warm) {
+            return new Deed.Read(Optional.empty(), warm.temperature());
+        } else if (fact instanceof Fact.Turned turned) {
+            return new Deed.Turn(turned.change(), turned.to());
+        } else if (fact instanceof Fact.ToppedUp poured) {
+            return topUp(sheet, poured);
+        } else if (fact instanceof Fact.ThrownOut out) {
+            return new Deed.ThrowOut(out.why(), note, Optional.empty());
+        } else if (fact instanceof Fact.Noted noted) {
+            return new Deed.Note(noted.note());
+        }
+        throw new Refused("That is not written from here yet. Nothing was written.");
+    }
+
+    private static TaskKey task(BatchSheet sheet, TaskKind kind) {
+        return sheet.open().stream()
+                .map(Task::key)
+                .filter(key -> key.kind() == kind)
+                .findFirst()
+                .orElseThrow(() -> new Refused("“%s” is not asked of %s, jar %d, as it stands. Nothing was written."
+                        .formatted(kind.word(), sheet.name(), sheet.number())));
+    }
+
+    /** Of its own oil, from the one bottle of it that is here. */
+    private Deed topUp(BatchSheet sheet, Fact.ToppedUp poured) {
+        List<Stock.OfCarrier> bottles = sheet.plan().request().carriers().parts().stream()
+                .map(part -> part.carrier().kind())
+                .distinct()
+                .flatMap(kind -> stores.carriers(kind).stream())
+                .toList();
+        if (bottles.size() != 1) {
+            throw new Refused(
+                    bottles.isEmpty()
+                            ? "No bottle of its oil is in the stores. Nothing was written."
+                            : "There are %d bottles of its oil: say on the batch's page from which. Nothing was written."
+                                    .formatted(bottles.size()));
+        }
+        Stock.OfCarrier bottle = bottles.get(0);
+        Volume oil = poured.oil() instanceof Mass mass ? bottle.density().volumeOf(mass) : (Volume) poured.oil();
+        if (oil.compareTo(bottle.volumeLeft()) > 0) {
+            throw new Refused("Understood %s; the bottle holds %s. Nothing was written."
+                    .formatted(
+                            households.current().volume(oil),
+                            households.current().volume(bottle.volumeLeft())));
+        }
+        return new Deed.TopUp(bottle.id(), oil);
+    }
+}

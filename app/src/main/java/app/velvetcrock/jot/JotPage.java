@@ -1,0 +1,126 @@
+package app.velvetcrock.jot;
+
+import app.velvetcrock.core.jot.Fact;
+import app.velvetcrock.core.jot.Jotted;
+import app.velvetcrock.core.jot.Thing;
+import app.velvetcrock.stillroom.House;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A line as it was understood, worded.
+ *
+ * @param parts the line in pieces, those in doubt marked; empty while all is clear
+ * @param canWrite whether Enter writes it
+ */
+record JotPage(List<Said> said, List<Part> parts, List<Asked> asked, boolean canWrite) {
+
+    /**
+     * A sentence as the log will show it.
+     *
+     * @param elsewhere the page where it is done; null where the line does it
+     */
+    record Said(String thing, String facts, String when, @Nullable String elsewhere) {}
+
+    record Part(String text, boolean doubt) {}
+
+    /** What is asked of some words, and the whole line with each choice in their place. */
+    record Asked(String words, String why, List<Choice> choices) {}
+
+    record Choice(String words, String line) {}
+
+    /** A line to learn from, by the household's own things. */
+    record Example(String line) {}
+
+    static JotPage of(String line, Jotted read, House house) {
+        List<Said> said = read.said().stream()
+                .map(one -> new Said(
+                        "%s, %s %d"
+                                .formatted(
+                                        one.thing().name(),
+                                        what(one.thing()),
+                                        one.thing().number()),
+                        facts(one, house),
+                        one.at()
+                                .map(at -> house.moment(
+                                        at.atZone(house.settings().zone()).toInstant()))
+                                .orElse("now"),
+                        JotDesk.elsewhere(one).orElse(null)))
+                .toList();
+        return new JotPage(
+                said,
+                read.doubts().isEmpty() ? List.of() : parts(line, read.doubts()),
+                read.doubts().stream().map(doubt -> asked(line, doubt)).toList(),
+                read.isClear() && said.stream().allMatch(one -> one.elsewhere() == null));
+    }
+
+    private static String what(Thing thing) {
+        return thing.kind() == Thing.Kind.OIL ? "batch" : "jar";
+    }
+
+    private static String facts(Jotted.Said said, House house) {
+        String facts = said.facts().stream()
+                .map((Fact fact) -> fact.words(house.wording()))
+                .collect(Collectors.joining(", "));
+        return Stream.of(facts, said.note().isEmpty() ? "" : "“%s”".formatted(said.note()))
+                .filter(words -> !words.isEmpty())
+                .collect(Collectors.joining(", "));
+    }
+
+    private static List<Part> parts(String line, List<Jotted.Doubt> doubts) {
+        List<Part> parts = new ArrayList<>();
+        int at = 0;
+        for (Jotted.Doubt doubt : doubts.stream()
+                .sorted((one, other) -> one.from() - other.from())
+                .toList()) {
+            if (doubt.from() < at || doubt.from() == doubt.to()) {
+                continue;
+            }
+            parts.add(new Part(line.substring(at, doubt.from()), false));
+            parts.add(new Part(line.substring(doubt.from(), doubt.to()), true));
+            at = doubt.to();
+        }
+        parts.add(new Part(line.substring(at), false));
+        return parts.stream().filter(part -> !part.text().isEmpty()).toList();
+    }
+
+    private static Asked asked(String line, Jotted.Doubt doubt) {
+        String words = line.substring(doubt.from(), doubt.to());
+        return new Asked(
+                words,
+                doubt.why(),
+                doubt.choices().stream()
+                        .map(choice -> new Choice(
+                                choice,
+                                words.isEmpty()
+                                        ? "%s %s".formatted(choice, line.strip())
+                                        : line.substring(0, doubt.from()) + choice + line.substring(doubt.to())))
+                        .toList());
+    }
+
+    /** What this household could scribble now. */
+    static List<Example> examples(List<Thing> things) {
+        List<Example> all = new ArrayList<>();
+        things.stream().filter(one -> one.kind() == Thing.Kind.JAR).findFirst().ifPresent(jar -> {
+            String name = jar.exactly().toLowerCase(Locale.ROOT);
+            all.add(new Example(name + " shaken, smells green"));
+            all.add(new Example(name + " shaken yesterday 18:30"));
+            all.add(new Example(name + " stands out, pushed under - more leaf than last year"));
+        });
+        things.stream()
+                .filter(one -> one.kind() == Thing.Kind.HEATED)
+                .findFirst()
+                .ifPresent(pot -> {
+                    String name = pot.alsoCalled().isEmpty()
+                            ? pot.exactly()
+                            : "the " + pot.alsoCalled().get(pot.alsoCalled().size() - 1);
+                    all.add(new Example(name.toLowerCase(Locale.ROOT) + " 46.2, water topped up"));
+                    all.add(new Example(name.toLowerCase(Locale.ROOT) + " lid off, to warm"));
+                });
+        return all;
+    }
+}

@@ -1,0 +1,145 @@
+package app.velvetcrock.jot;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.velvetcrock.HttpTest;
+import app.velvetcrock.Visitor;
+import app.velvetcrock.Visitor.Answer;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jsoup.nodes.Document;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.boot.test.web.server.LocalServerPort;
+
+/** One line of shorthand, all of it or none. The clock stands at 9 o'clock on Tuesday, 24 November. */
+@HttpTest
+class JotHttpTest {
+
+    @LocalServerPort
+    int port;
+
+    private Visitor tove;
+    private String nettle;
+    private String other;
+
+    @BeforeEach
+    void twoJars() {
+        tove = Visitor.stocked(port, "Jot");
+        tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "300 mL", "width", "70 mm", "pieces", "5"));
+        nettle = start();
+        other = start();
+    }
+
+    private String start() {
+        Answer started = tove.post(
+                Visitor.form(tove.get("/bench?amount=10+g&start=2026-11-21").page(), "#bench", Map.of()));
+        assertThat(started.path()).startsWith("/batch/");
+        return started.path();
+    }
+
+    private Answer write(String line) {
+        return tove.post("/jot", Map.of("line", line, "key", UUID.randomUUID().toString()));
+    }
+
+    private Document echo(String line) {
+        return tove.get("/jot/echo?line=" + java.net.URLEncoder.encode(line, java.nio.charset.StandardCharsets.UTF_8))
+                .page();
+    }
+
+    private List<String> log(String batch) {
+        return tove.get(batch).page().select(".log li").eachText();
+    }
+
+    /** The echo is what the notice and the log then say; taken back by one tap, all of it. */
+    @Test
+    void whatIsUnderstoodIsWrittenAndTakenBackAsOne() {
+        Document echo = echo("nettle 1 shaken yesterday 18:30, smells green; 2 topped up 20 ml - a little dry");
+        assertThat(echo.select("#jot-echo p:has(b)").eachText())
+                .containsExactly(
+                        "Nettle, jar 1: shaken, smells green · 23 Nov 2026, 18:30",
+                        "Nettle, jar 2: topped up with 20 mL, “a little dry” · now");
+        assertThat(log(nettle)).as("an echo writes nothing").hasSize(1);
+        Answer done = write("nettle 1 shaken yesterday 18:30, smells green; 2 topped up 20 ml - a little dry");
+        assertThat(done.status()).isEqualTo(200);
+        assertThat(done.page().select(".notice").text())
+                .contains("Nettle, jar 1: shaken, smells green; Nettle, jar 2: topped up with 20 mL, “a little dry”.");
+        assertThat(String.join(" ", log(nettle))).contains("Shake", "herb under the oil", "18:30");
+        assertThat(String.join(" ", log(other))).contains("20 mL", "a little dry");
+        Answer back = tove.post(Visitor.form(done.page(), ".notice form", Map.of()));
+        assertThat(back.page().select(".notice").text()).contains("Taken back");
+        assertThat(back.path()).isEqualTo("/jot");
+        assertThat(tove.get(other)
+                                .page()
+                                .select(".log del, .log s, .log .struck")
+                                .text()
+                        + log(other))
+                .contains("20 mL");
+        assertThat(tove.get("/shelf").page().select(".go-round").text()).contains("2 jars");
+    }
+
+    /** While a word is in doubt nothing is written; its choices are one tap; what was typed stays. */
+    @Test
+    void whatIsInDoubtIsMarkedAndNothingIsWritten() {
+        for (String line : List.of(
+                "nettle shaken",
+                "1 danced",
+                "1 shaken danced",
+                "shaken",
+                "thyme shaken",
+                "1 46.2",
+                "1 shaken; 2 topped up")) {
+            Answer refused = write(line);
+            assertThat(refused.status()).as(line).isEqualTo(422);
+            assertThat(refused.page().select("#line").attr("value")).isEqualTo(line);
+            assertThat(refused.page().select("#refused").text()).isNotEmpty();
+            assertThat(refused.page().select("#jot-echo button")).isEmpty();
+        }
+        assertThat(log(nettle)).hasSize(1);
+        Document asked = echo("nettle shaken");
+        assertThat(asked.select(".jot-line mark").text()).isEqualTo("nettle");
+        assertThat(asked.select("[data-jot]").eachAttr("data-jot"))
+                .containsExactly("Nettle 1 shaken", "Nettle 2 shaken");
+        assertThat(write(asked.select("[data-jot]").first().attr("data-jot")).status())
+                .isEqualTo(200);
+        assertThat(String.join(" ", log(nettle))).contains("Shake");
+    }
+
+    /** Half a line that may not be is none of it: the second jar cannot be topped up with more than there is. */
+    @Test
+    void allOfALineOrNone() {
+        Answer refused = write("1 shaken; 2 topped up 4 l");
+        assertThat(refused.status()).isGreaterThanOrEqualTo(400);
+        assertThat(refused.page().select("#refused").text()).contains("the bottle holds");
+        assertThat(log(nettle)).hasSize(1);
+        String key = UUID.randomUUID().toString();
+        for (int twice = 0; twice < 2; twice++) {
+            assertThat(tove.post("/jot", Map.of("line", "1 shaken", "key", key)).status())
+                    .isEqualTo(200);
+        }
+        assertThat(log(nettle)).hasSize(2);
+        assertThat(write("1 shaken tomorrow 8:00").status()).isEqualTo(422);
+        assertThat(write("1 shaken on 1 Nov 2026").status())
+                .as("before it was begun")
+                .isEqualTo(422);
+        Answer mould = write("2 mould on top");
+        assertThat(mould.page().select(".notice").text()).contains("Nettle, jar 2: mould");
+        assertThat(write("2 shaken").status())
+                .as("what is mouldy is not shaken")
+                .isGreaterThanOrEqualTo(400);
+        assertThat(write("2 thrown out, mould - the jar was wet").status()).isEqualTo(200);
+        assertThat(tove.get("/press").page().text()).contains("mould: the jar was wet");
+    }
+
+    @Test
+    void whatAnybodyMayTypeIsAnswered() {
+        for (String line : List.of(
+                "", " ", "\"", ";;;", "%", "<b>1</b> shaken", "x".repeat(501), "1 - ", "薬 shaken", "1 shaken\u0000")) {
+            assertThat(write(line).status()).as(line).isIn(400, 422);
+        }
+        assertThat(tove.post("/jot", Map.of()).status()).isEqualTo(422);
+        assertThat(tove.get("/jot").page().select("[data-jot]").text()).contains("nettle 1 shaken, smells green");
+        assertThat(log(nettle)).hasSize(1);
+    }
+}
