@@ -15,3 +15,6 @@ create table lesson_answer (
     foreign key (stillroom_id, taught_by) references batch (stillroom_id, id),
     foreign key (stillroom_id, batch_id) references batch (stillroom_id, id)
 );
+
+-- What came into a lot: a handful, where what was taken of it may be thousands. The walk to what is in a thing goes by it.
+create index movement_in on movement (stillroom_id, lot_id) where amount > 0;

@@ -59,7 +59,7 @@ class JotDesk {
         batches.standing()
                 .forEach(sheet -> all.add(new Thing(
                         sheet.id(),
-                        sheet.course().method().isHeated() ? Thing.Kind.HEATED : Thing.Kind.JAR,
+                        sheet.course().heat().isPresent() ? Thing.Kind.HEATED : Thing.Kind.JAR,
                         sheet.number(),
                         sheet.name(),
                         called(sheet))));
@@ -76,11 +76,18 @@ class JotDesk {
                 () -> batches.numbers(left.stream().map(Stock.OfOil::batch).toList()));
     }
 
-    /** A pot goes by its name, and by the last word of it: "the crock". */
+    /** What is on heat is the crock, as on the Shelf; a pot goes by its name as well, and by the last word of it. */
     private static List<String> called(BatchSheet sheet) {
         Vessel vessel = sheet.plan().request().vessel();
         String name = vessel.name();
-        return vessel.open() ? List.of(name, name.substring(name.lastIndexOf(' ') + 1)) : List.of();
+        List<String> all = new ArrayList<>();
+        if (sheet.course().heat().isPresent()) {
+            all.addAll(List.of("pot", "crock"));
+        }
+        if (vessel.open()) {
+            all.addAll(List.of(name, name.substring(name.lastIndexOf(' ') + 1)));
+        }
+        return all;
     }
 
     Jotted read(String line) {

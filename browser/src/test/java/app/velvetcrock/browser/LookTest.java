@@ -220,6 +220,7 @@ class LookTest {
                                 "printed",
                                 "by-hand",
                                 "jot",
+                                "time",
                                 "round")
                         .contains(name);
         boolean phone = width == 390

@@ -260,7 +260,7 @@ final class Draft {
                     && !number.first().isWhole();
             if (number.degrees().isPresent() && (heated || alone)) {
                 add(one, new Fact.Warm(number.degrees().get()), number.first(), number.last());
-            } else {
+            } else if (doubts.isEmpty()) {
                 doubt(number.first(), number.last(), "what is this of?", List.of());
             }
         }

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Reads a line of shorthand: what it is about, what was done to it, when. What is not understood is marked, never guessed. Never throws,
@@ -138,7 +139,12 @@ public final class JotReader {
             return 1;
         }
         if (!FILLERS.contains(word.text())) {
-            draft.doubt(word, word, "this is not understood", names.like(word.text()));
+            draft.doubt(
+                    word,
+                    word,
+                    "this is not understood",
+                    Stream.concat(names.like(word.text()).stream(), Lexicon.like(word.text()).stream())
+                            .toList());
         }
         return 1;
     }

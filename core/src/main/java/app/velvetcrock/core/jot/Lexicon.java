@@ -49,6 +49,10 @@ final class Lexicon {
 
     static final int LONGEST = 5;
 
+    private static final int LEAST_LETTERS = 4;
+    private static final int LONG = 6;
+    private static final int OFFERED = 3;
+
     private static final Map<String, Says> PHRASES = phrases();
     private static final Map<String, Smell> SMELLS = smells();
     private static final Map<String, Ruin> CAUSES = causes();
@@ -57,6 +61,19 @@ final class Lexicon {
 
     static Optional<Says> says(String phrase) {
         return Optional.ofNullable(PHRASES.get(phrase));
+    }
+
+    /** What else a word may have been meant for, among those that say something by themselves. */
+    static List<String> like(String word) {
+        return word.length() < LEAST_LETTERS
+                ? List.of()
+                : PHRASES.keySet().stream()
+                        .filter(phrase -> phrase.length() >= LEAST_LETTERS
+                                && phrase.indexOf(' ') < 0
+                                && Names.apart(word, phrase) <= (word.length() < LONG ? 1 : Names.NEAR))
+                        .sorted()
+                        .limit(OFFERED)
+                        .toList();
     }
 
     static Optional<Smell> smell(String word) {

@@ -13,7 +13,7 @@ final class Names {
 
     static final int LONGEST = 6;
 
-    private static final int NEAR = 2;
+    static final int NEAR = 2;
     private static final int LEAST_LETTERS = 4;
     private static final int OFFERED = 3;
 
@@ -74,7 +74,7 @@ final class Names {
     }
 
     /** How many letters must be changed, put in or taken out to make one of the other; bounded by the lengths of names. */
-    private static int apart(String one, String other) {
+    static int apart(String one, String other) {
         if (Math.abs(one.length() - other.length()) > NEAR) {
             return NEAR + 1;
         }
