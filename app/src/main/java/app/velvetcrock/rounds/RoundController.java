@@ -140,7 +140,8 @@ class RoundController {
 
     /** Something was seen; it is written down as what it comes to, and the jar is not shaken. */
     @PostMapping("/round/{batch}/seen/{glimpse}/{which}")
-    String seen(@PathVariable UUID batch, @PathVariable String glimpse, @PathVariable int which, Tap tap, Reply reply) {
+    String seen(
+            @PathVariable UUID batch, @PathVariable String glimpse, @PathVariable String which, Tap tap, Reply reply) {
         Glimpse seen = Stream.of(Glimpse.values())
                 .filter(one -> one.name().equals(glimpse))
                 .findFirst()
@@ -148,12 +149,13 @@ class RoundController {
         return does(batch, tap, reply, (way, sheet) -> {
             List<Glimpse.Comes> comes =
                     seen.comes(way.task(batch, TaskKind.LOOK).map(Task::key));
-            if (which < 0 || which >= comes.size()) {
+            int one = Linear.matches(which, "\\d{1,2}") ? Integer.parseInt(which) : comes.size();
+            if (one >= comes.size()) {
                 throw new NotHere("that finding");
             }
             return new Said(
-                    List.of(comes.get(which).deed()),
-                    "%s. %s".formatted(comes.get(which).words(), seen.advice()),
+                    List.of(comes.get(one).deed()),
+                    "%s. %s".formatted(comes.get(one).words(), seen.advice()),
                     false);
         });
     }
