@@ -24,6 +24,7 @@ import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -210,11 +211,22 @@ class PressController {
         return "press/measured";
     }
 
+    /** What was known by the time it was strained: what was learned since could not be heeded. */
+    private List<Batches.Taught> lessons(BatchSheet sheet) {
+        Instant until = sheet.log().entries().stream()
+                .filter(entry -> entry.line() instanceof Line.Strained)
+                .map(entry -> entry.happenedAt())
+                .findFirst()
+                .orElse(clock.instant());
+        return batches.lessonsAt(sheet.id(), sheet.plan().request().herbKeys(), LESSONS).stream()
+                .filter(lesson -> !lesson.at().isAfter(until))
+                .toList();
+    }
+
     /** What both pages draw: the glass, and whether the batch had its time. */
     private void glass(Model model, BatchSheet sheet) {
         model.addAttribute("batch", sheet);
-        model.addAttribute(
-                "lessons", batches.lessonsAt(sheet.id(), sheet.plan().request().herbKeys(), LESSONS));
+        model.addAttribute("lessons", lessons(sheet));
         model.addAttribute("glass", PressPage.glass(sheet, households.current()));
         model.addAttribute("picture", LevelPicture.of(sheet));
         model.addAttribute(
