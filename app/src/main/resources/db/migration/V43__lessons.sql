@@ -8,10 +8,11 @@ create table lesson_answer (
     taught_by uuid not null,
     batch_id uuid not null,
     heeded boolean not null,
-    said_by uuid not null references account,
+    said_by uuid not null,
     said_at timestamptz not null,
     primary key (stillroom_id, taught_by, batch_id),
     check (taught_by <> batch_id),
+    foreign key (stillroom_id, said_by) references membership (stillroom_id, account_id),
     foreign key (stillroom_id, taught_by) references batch (stillroom_id, id),
     foreign key (stillroom_id, batch_id) references batch (stillroom_id, id)
 );
