@@ -181,16 +181,16 @@ public class Batches {
     /** What the newest batches of some herbs or kinds taught, or of any where none is named; what was taken back taught nothing. */
     @Transactional(readOnly = true)
     public List<Taught> lessons(Collection<String> like, int most) {
-        return taught(like, null, most);
+        return taught(like, null, clock.instant(), most);
     }
 
-    /** The same as it is told at a batch, by what was said there of each. */
+    /** The same as it is told at a batch, by what was said there of each, and of what was learned {@code until} then. */
     @Transactional(readOnly = true)
-    public List<Taught> lessonsAt(UUID batch, Collection<String> like, int most) {
-        return taught(like, batch, most);
+    public List<Taught> lessonsAt(UUID batch, Collection<String> like, Instant until, int most) {
+        return taught(like, batch, until, most);
     }
 
-    private List<Taught> taught(Collection<String> like, @Nullable UUID at, int most) {
+    private List<Taught> taught(Collection<String> like, @Nullable UUID at, Instant until, int most) {
         List<BatchRows.Teacher> teachers = rows.withLessons(like, at, most);
         if (teachers.isEmpty()) {
             return List.of();
@@ -200,6 +200,7 @@ public class Batches {
                         .collect(Collectors.groupingBy(entry -> entry.batchId));
         return teachers.stream()
                 .flatMap(one -> taught(one, logs.getOrDefault(one.row().id(), List.of())))
+                .filter(one -> !one.at().isAfter(until))
                 .limit(most)
                 .toList();
     }

@@ -307,7 +307,7 @@ public class Conditions {
         holding(batch, null, deed).ifPresent(one -> refuseYetToHappen(field, one.refusal(deed), at));
     }
 
-    /** Refuses, beside the field of its moment, what is yet to happen; what already happened is written down. */
+    /** Refuses, beside its moment, what is yet to happen; what already happened is written down. */
     public void refuseYetToHappen(String field, String why, Instant at) {
         if (!May.hasHappened(at, clock.instant())) {
             throw new Refused(field, why, "when it was, if it happened already");
@@ -319,22 +319,25 @@ public class Conditions {
     public Optional<Told> holding(@Nullable UUID batch, @Nullable UUID lot, Held deed) {
         return open().stream()
                 .filter(one -> one.holds(deed))
-                .filter(one -> lot != null ? one.isOfLot(batch, lot) : batch != null && one.isOfBatch(batch))
+                .filter(one -> isOf(one, batch, lot))
                 .findFirst()
                 .map(one -> one.at(batch, lot));
     }
 
-    /** Why a lot is never sold, as it follows a colon: it was hot enough to scorch, or what is in it was. */
+    private static boolean isOf(Told one, @Nullable UUID batch, @Nullable UUID lot) {
+        return lot != null ? one.isOfLot(batch, lot) : batch != null && one.isOfBatch(batch);
+    }
+
+    /** Why a lot, or a batch as a whole, is never sold, as it follows a colon: it was hot enough to scorch, or what is in it was. */
     @Transactional(readOnly = true)
-    public Optional<String> neverSold(@Nullable UUID batch, UUID lot) {
+    public Optional<String> neverSold(@Nullable UUID batch, @Nullable UUID lot) {
         return PerRequest.of("scorched", Current.person(), () -> telling.told(findings.scorched())).stream()
-                .filter(one -> one.isOfLot(batch, lot))
+                .filter(one -> isOf(one, batch, lot))
                 .findFirst()
-                .map(one -> one.at(batch, lot))
-                .map(one -> one.inIt()
-                        ? "in it is %s, and that was hot enough to scorch."
-                                .formatted(one.subject().name())
-                        : "it was hot enough to scorch.");
+                .map(one -> one.at(batch, lot).inIt()
+                        ? "in it is %s, and that".formatted(one.subject().name())
+                        : "it")
+                .map(what -> what + " was hot enough to scorch.");
     }
 
     private void answer(FoundCondition one, Answer answer, String words, @Nullable UUID source) {

@@ -262,11 +262,7 @@ class CupboardController {
                         .toList());
         boolean food = shown.batch().plan().isMoistFood();
         model.addAttribute(
-                "neverSold",
-                this.conditions
-                        .neverSold(shown.batch().id(), lot)
-                        .map("It is never sold: "::concat)
-                        .orElse(null));
+                "neverSold", this.conditions.neverSold(shown.batch().id(), lot).orElse(null));
         model.addAttribute(
                 "empties",
                 empties().stream()

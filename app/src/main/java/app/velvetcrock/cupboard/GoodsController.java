@@ -120,11 +120,7 @@ class GoodsController {
         model.addAttribute("shelf", GoodOnShelf.of(good, care.open(), house.dayOf(clock.instant()), house));
         model.addAttribute("sheet", sheet);
         model.addAttribute("sent", sent);
-        model.addAttribute(
-                "neverSold",
-                care.neverSold(good.batch(), lot)
-                        .map("It is never sold: "::concat)
-                        .orElse(null));
+        model.addAttribute("neverSold", care.neverSold(good.batch(), lot).orElse(null));
         model.addAttribute("conditions", care.conditions(good));
         model.addAttribute("claims", claims.ofName(good.name()));
         model.addAttribute("whys", whys());

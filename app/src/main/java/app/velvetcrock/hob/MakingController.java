@@ -109,8 +109,9 @@ class MakingController {
         model.addAttribute("sheet", sheet);
         model.addAttribute(
                 "lessons",
-                batches.lessonsAt(sheet.id(), List.of(sheet.plan().made().kind()), LESSONS));
+                batches.lessonsAt(sheet.id(), List.of(sheet.plan().made().kind()), now, LESSONS));
         model.addAttribute("conditions", conditions.ofBatch(sheet.id()));
+        model.addAttribute("neverSold", conditions.neverSold(sheet.id(), null).orElse(null));
         MakingPage page = MakingPage.of(
                 sheet,
                 new MakingPage.Judged(

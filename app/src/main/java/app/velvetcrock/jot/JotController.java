@@ -3,6 +3,7 @@ package app.velvetcrock.jot;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.core.jot.JotReader;
 import app.velvetcrock.core.jot.Jotted;
+import app.velvetcrock.core.jot.Thing;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
@@ -15,6 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -61,8 +63,10 @@ class JotController {
         model.addAttribute("line", typed);
         model.addAttribute("longest", JotReader.LONGEST);
         model.addAttribute("fields", fields);
-        model.addAttribute("echo", typed.isBlank() ? null : JotPage.of(typed, desk.read(typed), households.current()));
-        model.addAttribute("examples", JotPage.examples(desk.things()));
+        List<Thing> things = desk.things();
+        model.addAttribute(
+                "echo", typed.isBlank() ? null : JotPage.of(typed, desk.read(typed, things), households.current()));
+        model.addAttribute("examples", JotPage.examples(things));
     }
 
     /** Writes all of a line, or nothing of it. */
@@ -71,7 +75,7 @@ class JotController {
         Fields fields = fields();
         String typed = line == null ? "" : line;
         UUID once = key == null ? UUID.randomUUID() : key;
-        Jotted read = desk.read(typed);
+        Jotted read = desk.read(typed, desk.things());
         boolean elsewhere =
                 read.said().stream().anyMatch(one -> JotDesk.elsewhere(one).isPresent());
         if (!read.isClear() || elsewhere) {
@@ -93,7 +97,8 @@ class JotController {
                 () -> {
                     List<String> entries = new ArrayList<>();
                     for (Jotted.Said said : read.said()) {
-                        for (JotDesk.Of one : desk.deeds(said)) {
+                        for (Supplier<JotDesk.Of> next : desk.deeds(said)) {
+                            JotDesk.Of one = next.get();
                             UUID own = UUID.nameUUIDFromBytes(
                                     (once + "/" + entries.size()).getBytes(StandardCharsets.UTF_8));
                             entries.add("entry=%s.%s".formatted(one.batch(), deed(one, own, typed)));

@@ -12,6 +12,7 @@ import app.velvetcrock.core.jot.JotReader;
 import app.velvetcrock.core.jot.Jotted;
 import app.velvetcrock.core.jot.Thing;
 import app.velvetcrock.core.larder.Stock;
+import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.rounds.Task;
@@ -19,7 +20,6 @@ import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Oils;
 import app.velvetcrock.stock.Stores;
-import app.velvetcrock.web.PerRequest;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
@@ -29,6 +29,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -64,16 +65,11 @@ class JotDesk {
                         sheet.name(),
                         called(sheet))));
         List<Stock.OfOil> left = oils.left();
-        left.forEach(oil -> all.add(new Thing(
-                oil.id(), Thing.Kind.OIL, numbers(left).getOrDefault(oil.batch(), 0), oil.name(), List.of())));
+        Map<UUID, Integer> numbers =
+                batches.numbers(left.stream().map(Stock.OfOil::batch).distinct().toList());
+        left.forEach(oil -> all.add(
+                new Thing(oil.id(), Thing.Kind.OIL, numbers.getOrDefault(oil.batch(), 0), oil.name(), List.of())));
         return all;
-    }
-
-    private Map<UUID, Integer> numbers(List<Stock.OfOil> left) {
-        return PerRequest.of(
-                "numbers of oils",
-                left.stream().map(Stock.OfOil::batch).toList(),
-                () -> batches.numbers(left.stream().map(Stock.OfOil::batch).toList()));
     }
 
     /** What is on heat is the crock, as on the Shelf; a pot goes by its name as well, and by the last word of it. */
@@ -90,11 +86,11 @@ class JotDesk {
         return all;
     }
 
-    Jotted read(String line) {
+    Jotted read(String line, List<Thing> things) {
         House house = households.current();
         LocalDateTime now =
                 LocalDateTime.ofInstant(clock.instant(), house.settings().zone());
-        return new JotReader(things(), house.settings().units(), now).read(line);
+        return new JotReader(things, house.settings().units(), now).read(line);
     }
 
     /** The page where what a line says is done, where a line cannot do it yet; absent where it can. */
@@ -105,34 +101,49 @@ class JotDesk {
                 : strains ? Optional.of("/press/" + said.thing().id()) : Optional.empty();
     }
 
-    /** What a line comes to, deed by deed; a note behind it goes into the log as well. */
-    List<Of> deeds(Jotted.Said said) {
-        BatchSheet sheet = batches.sheet(said.thing().id());
-        if (sheet.course().state() != Course.State.STANDING) {
-            throw new Refused("%s, jar %d, does not stand any more: the page was older. Nothing was written."
-                    .formatted(sheet.name(), sheet.number()));
-        }
+    /**
+     * What a line comes to, deed by deed, each worked out when those before it are done: who writes that the herb stands out is only then
+     * asked to push it under. A note behind it goes into the log as well.
+     */
+    List<Supplier<Of>> deeds(Jotted.Said said) {
+        UUID batch = said.thing().id();
+        boolean out = standing(batch).course().standsOut();
         House house = households.current();
         Instant at = said.at()
                 .map(there -> there.atZone(house.settings().zone()).toInstant())
                 .orElseGet(clock::instant);
-        List<Of> deeds = new ArrayList<>();
-        boolean lesson = false;
+        List<Supplier<Of>> deeds = new ArrayList<>();
+        Optional<Look> look = Fact.look(said.facts(), out);
+        boolean looked = false;
+        boolean noted = said.note().isEmpty();
         for (Fact fact : said.facts()) {
-            deeds.add(new Of(sheet.id(), deed(sheet, fact, said.note()), at));
-            lesson |= fact instanceof Fact.ThrownOut;
+            if (!(fact instanceof Fact.Looked)) {
+                deeds.add(() -> new Of(batch, deed(standing(batch), fact, said.note()), at));
+            } else if (!looked) {
+                // All that was seen and smelled is one look.
+                looked = true;
+                look.ifPresent(seen -> deeds.add(() -> new Of(batch, new Deed.LookAt(Optional.empty(), seen), at)));
+            }
+            noted |= fact instanceof Fact.ThrownOut || fact instanceof Fact.Found;
         }
-        if (!said.note().isEmpty() && !lesson) {
-            deeds.add(new Of(sheet.id(), new Deed.Note(said.note()), at));
+        if (!noted) {
+            deeds.add(() -> new Of(batch, new Deed.Note(said.note()), at));
         }
         return deeds;
+    }
+
+    private BatchSheet standing(UUID batch) {
+        BatchSheet sheet = batches.sheet(batch);
+        if (sheet.course().state() != Course.State.STANDING) {
+            throw new Refused("%s, jar %d, does not stand any more. Nothing was written."
+                    .formatted(sheet.name(), sheet.number()));
+        }
+        return sheet;
     }
 
     private Deed deed(BatchSheet sheet, Fact fact, String note) {
         if (fact instanceof Fact.Did did) {
             return new Deed.Tend(task(sheet, did.what()));
-        } else if (fact instanceof Fact.Looked looked) {
-            return new Deed.LookAt(Optional.empty(), looked.look());
         } else if (fact instanceof Fact.Found found) {
             return new Deed.Find(found.what(), note, Optional.empty());
         } else if (fact instanceof Fact.Warm warm) {

@@ -96,9 +96,13 @@ record JotPage(List<Said> said, List<Part> parts, List<Asked> asked, boolean can
                 doubt.choices().stream()
                         .map(choice -> new Choice(
                                 choice,
-                                words.isEmpty()
-                                        ? "%s %s".formatted(choice, line.strip())
-                                        : line.substring(0, doubt.from()) + choice + line.substring(doubt.to())))
+                                // What is missing is said where its part of the line ends.
+                                "%s%s%s%s"
+                                        .formatted(
+                                                line.substring(0, doubt.from()),
+                                                words.isEmpty() ? " " : "",
+                                                choice,
+                                                line.substring(doubt.to()))))
                         .toList());
     }
 

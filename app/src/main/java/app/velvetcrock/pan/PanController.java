@@ -144,6 +144,8 @@ class PanController {
                                         desk.shelves().containers())))
                         .orElse(null));
         model.addAttribute("reacts", desk.planned().map(planner::whoReacts).orElse(List.of()));
+        model.addAttribute(
+                "neverSold", desk.planned().flatMap(planner::neverSold).orElse(null));
         model.addAttribute("lessons", desk.planned().map(planner::lessons).orElse(List.of()));
         model.addAttribute("whole", PanWhole.of(desk));
         model.addAttribute(

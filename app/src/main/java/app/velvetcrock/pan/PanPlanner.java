@@ -3,6 +3,7 @@ package app.velvetcrock.pan;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.OwnRights;
+import app.velvetcrock.condition.Conditions;
 import app.velvetcrock.core.caution.Caution;
 import app.velvetcrock.core.larder.Infused;
 import app.velvetcrock.core.making.Cooling;
@@ -36,9 +37,11 @@ class PanPlanner {
     private final Batches batches;
     private final Costs costs;
     private final Persons persons;
+    private final Conditions conditions;
     private final MixPlanner planner = new MixPlanner();
 
-    PanPlanner(OwnRights rights, Batches batches, Costs costs, Persons persons) {
+    PanPlanner(OwnRights rights, Batches batches, Costs costs, Persons persons, Conditions conditions) {
+        this.conditions = conditions;
         this.persons = persons;
         this.rights = rights;
         this.batches = batches;
@@ -112,6 +115,15 @@ class PanPlanner {
                 Stream.concat(plan.kindKeys().stream(), oils.stream().flatMap(one -> one.request().kindKeys().stream()))
                         .toList(),
                 plan.borne(oils)));
+    }
+
+    /** Why what is made of it is never sold; absent where nothing in it forbids that. */
+    Optional<String> neverSold(MixPlan plan) {
+        return Stream.concat(
+                        plan.batches().stream().flatMap(batch -> conditions.neverSold(batch, null).stream()),
+                        plan.taken().stream().flatMap(one -> conditions.neverSold(null, one.lot()).stream()))
+                .findFirst()
+                .map(why -> "What is made of it is never sold: in it is oil that was hot enough to scorch.");
     }
 
     /** How others of its kind turned out, and what the batches of its oils, and others of the same herbs, taught. */

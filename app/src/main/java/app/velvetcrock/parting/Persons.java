@@ -39,7 +39,11 @@ public class Persons {
 
     @Transactional(readOnly = true)
     public List<Person> all() {
-        return sql.sql(COLUMNS + "and dropped_at is null order by lower(nickname) limit " + MOST)
+        return read("");
+    }
+
+    private List<Person> read(String which) {
+        return sql.sql(COLUMNS + which + "and dropped_at is null order by lower(nickname) limit " + MOST)
                 .param("stillroom", Current.stillroom())
                 .query((row, at) -> new Person(
                         row.getObject(1, UUID.class),
@@ -124,7 +128,11 @@ public class Persons {
     /** Who is known to react to something, or to its relatives: "Inga reacts to yarrow", and what follows. */
     @Transactional(readOnly = true)
     public List<Caution> whoReactsTo(Set<String> borne) {
-        List<Person> people = PerRequest.of("people", Current.person(), this::all);
+        List<Person> people = PerRequest.of(
+                "who reacts",
+                Current.person(),
+                () -> read("and exists (select from known_reaction k where k.stillroom_id = r.stillroom_id "
+                        + "and k.recipient_id = r.id) "));
         List<Caution> told = new ArrayList<>();
         for (Person person : people) {
             for (Recipient.Reacts one : person.who().reacts()) {

@@ -218,9 +218,7 @@ class PressController {
                 .map(entry -> entry.happenedAt())
                 .findFirst()
                 .orElse(clock.instant());
-        return batches.lessonsAt(sheet.id(), sheet.plan().request().herbKeys(), LESSONS).stream()
-                .filter(lesson -> !lesson.at().isAfter(until))
-                .toList();
+        return batches.lessonsAt(sheet.id(), sheet.plan().request().herbKeys(), until, LESSONS);
     }
 
     /** What both pages draw: the glass, and whether the batch had its time. */

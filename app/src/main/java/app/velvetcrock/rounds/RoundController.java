@@ -5,6 +5,7 @@ import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.Glimpse;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.rounds.Round;
@@ -31,7 +32,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -49,10 +49,12 @@ class RoundController {
 
     private final RoundWay ways;
     private final Deeds deeds;
+    private final TakingBack takingBack;
     private final Households households;
     private final Clock clock;
 
-    RoundController(RoundWay ways, Deeds deeds, Households households, Clock clock) {
+    RoundController(RoundWay ways, Deeds deeds, TakingBack takingBack, Households households, Clock clock) {
+        this.takingBack = takingBack;
         this.ways = ways;
         this.deeds = deeds;
         this.households = households;
@@ -118,6 +120,9 @@ class RoundController {
     @PostMapping("/round/{batch}/well")
     String well(@PathVariable UUID batch, Tap tap, Reply reply) {
         return does(batch, tap, reply, (way, sheet) -> {
+            sheet.holding(Held.SHAKE).ifPresent(told -> {
+                throw new Refused(told.refusal(Held.SHAKE));
+            });
             List<Deed> all = new ArrayList<>();
             Optional<Task> look = way.task(batch, TaskKind.LOOK);
             all.add(new Deed.LookAt(look.map(Task::key), look.isPresent() ? Look.ALL_WELL : LOOKS_WELL));
@@ -147,8 +152,9 @@ class RoundController {
                 .findFirst()
                 .orElseThrow(() -> new NotHere("that finding"));
         return does(batch, tap, reply, (way, sheet) -> {
-            List<Glimpse.Comes> comes =
-                    seen.comes(way.task(batch, TaskKind.LOOK).map(Task::key));
+            List<Glimpse.Comes> comes = seen.comes(
+                    way.task(batch, TaskKind.LOOK).map(Task::key),
+                    sheet.course().standsOut());
             int one = Linear.matches(which, "\\d{1,2}") ? Integer.parseInt(which) : comes.size();
             if (one >= comes.size()) {
                 throw new NotHere("that finding");
@@ -227,35 +233,18 @@ class RoundController {
                 });
     }
 
-    /** What one tap or one line did is taken back by one tap. */
+    /** What one tap or one line did is taken back by one tap, all of it or nothing. */
     @PostMapping("/round/undo")
-    @Transactional
-    public String undo(
+    String undo(
             @RequestParam(required = false) @Nullable List<String> entry,
             @RequestParam(required = false) @Nullable UUID at,
             @RequestParam(required = false) @Nullable String back,
             Reply reply) {
         String leadsTo = "jot".equals(back) ? "/jot" : RoundPage.PLACE + (at == null ? "" : "?at=" + at);
         return reply.tap(leadsTo, () -> {
-            List<String> all = entry == null ? List.of() : entry;
-            for (int one = all.size() - 1; one >= 0; one--) {
-                String[] parts = Linear.split(all.get(one), "\\.");
-                UUID[] ids = parts.length == 2 ? ids(parts) : new UUID[0];
-                if (ids.length != 2) {
-                    throw new NotHere("that line");
-                }
-                deeds.done(ids[0], Current.doing(new Deed.TakeBack(ids[1]), UUID.randomUUID(), clock.instant(), ""));
-            }
+            takingBack.all(entry == null ? List.of() : entry);
             return new Done(leadsTo, "Taken back. The log keeps both lines.");
         });
-    }
-
-    private static UUID[] ids(String[] parts) {
-        try {
-            return new UUID[] {UUID.fromString(parts[0]), UUID.fromString(parts[1])};
-        } catch (IllegalArgumentException none) {
-            return new UUID[0];
-        }
     }
 
     private static String undo(List<String> entries, @Nullable UUID at) {

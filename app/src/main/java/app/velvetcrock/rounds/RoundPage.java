@@ -79,7 +79,7 @@ record RoundPage(
                 shut || shake.isEmpty() ? "" : turn ? "Only shaken, turned" : "Only shaken",
                 sheet.condition().orElse(null),
                 sheet.drawing(JarDrawing.scaleToFit(sheet.course().charge().vessel(), WIDE, HIGH)),
-                findings(way, id),
+                findings(way, sheet),
                 round.beside(id, -1).map(stop -> href(stop.batch(), all)).orElse(null),
                 round.beside(id, 1).map(stop -> href(stop.batch(), all)).orElse(null));
     }
@@ -89,12 +89,14 @@ record RoundPage(
     }
 
     private static String lead(BatchSheet sheet) {
-        return "jar %d, %s %d of %d%s"
+        int length = sheet.course().length();
+        Pace pace = sheet.course().stage().pace();
+        return "jar %d, %s%s"
                 .formatted(
                         sheet.number(),
-                        sheet.course().stage().pace() == Pace.DAYS ? "day" : "hour",
-                        sheet.course().day(),
-                        sheet.course().length(),
+                        pace == Pace.DAYS
+                                ? "day %d of %d".formatted(sheet.course().day(), length)
+                                : "in its " + pace.words(length),
                         sheet.isPressing() ? ", " + sheet.tagWord() : "");
     }
 
@@ -125,11 +127,13 @@ record RoundPage(
         return asks.isEmpty() ? "" : "Then %s.".formatted(String.join(", ", asks));
     }
 
-    private static List<Finding> findings(RoundWay.Way way, UUID batch) {
+    private static List<Finding> findings(RoundWay.Way way, BatchSheet sheet) {
+        UUID batch = sheet.id();
         return List.of(Glimpse.values()).stream()
                 .map(seen -> {
-                    List<Glimpse.Comes> comes =
-                            seen.comes(way.task(batch, TaskKind.LOOK).map(Task::key));
+                    List<Glimpse.Comes> comes = seen.comes(
+                            way.task(batch, TaskKind.LOOK).map(Task::key),
+                            sheet.course().standsOut());
                     return new Finding(
                             seen.ordinal() + 1,
                             seen,

@@ -2,19 +2,20 @@ package app.velvetcrock.rounds;
 
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
+import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.rounds.Round;
 import app.velvetcrock.core.rounds.Rounds;
 import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.stillroom.Households;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -64,25 +65,31 @@ class RoundWay {
         RoundsService.Today today = RoundsService.Today.of(clock.instant(), households.current());
         Map<UUID, BatchSheet> sheets = new LinkedHashMap<>();
         Map<UUID, List<Task>> open = new LinkedHashMap<>();
-        List<Round.Stop> stops = batches.standing().stream()
-                .flatMap(sheet -> {
-                    List<Task> asked = sheet.open().stream()
-                            .filter(task -> AT_THE_JAR.contains(task.key().kind())
-                                    && task.due().isBefore(today.end())
-                                    && sheet.holding(task.held()).isEmpty())
-                            .toList();
-                    boolean done = Rounds.doneBetween(sheet.log(), today.start(), today.end()).stream()
-                            .anyMatch(task -> AT_THE_JAR.contains(task.key().kind()));
-                    boolean suspect = sheet.condition().isPresent();
-                    boolean onTheWay = all || done || suspect || !asked.isEmpty();
-                    sheets.put(sheet.id(), sheet);
-                    open.put(sheet.id(), asked);
-                    return Optional.of(new Round.Stop(
-                                    sheet.id(), sheet.number(), suspect, asked.isEmpty() && (done || suspect || !all)))
-                            .filter(stop -> onTheWay)
-                            .stream();
-                })
-                .collect(Collectors.toList());
+        List<Round.Stop> stops = new ArrayList<>();
+        for (BatchSheet sheet : batches.standing()) {
+            List<Task> asked = sheet.open().stream()
+                    .filter(task -> AT_THE_JAR.contains(task.key().kind())
+                            && task.due().isBefore(today.end())
+                            && sheet.holding(task.held()).isEmpty())
+                    .toList();
+            boolean done = isDone(sheet, today);
+            boolean suspect = sheet.condition().isPresent();
+            sheets.put(sheet.id(), sheet);
+            open.put(sheet.id(), asked);
+            if (all || done || suspect || !asked.isEmpty()) {
+                stops.add(new Round.Stop(
+                        sheet.id(), sheet.number(), suspect, asked.isEmpty() && (done || suspect || !all)));
+            }
+        }
         return new Way(new Round(stops), sheets, open);
+    }
+
+    /** Seen to today: by what was asked, or by a look nobody had asked for. */
+    private static boolean isDone(BatchSheet sheet, RoundsService.Today today) {
+        return Rounds.doneBetween(sheet.log(), today.start(), today.end()).stream()
+                        .anyMatch(task -> AT_THE_JAR.contains(task.key().kind()))
+                || sheet.log().entries().stream()
+                        .anyMatch(entry -> entry.line() instanceof Line.Looked
+                                && !entry.happenedAt().isBefore(today.start()));
     }
 }

@@ -54,6 +54,13 @@ class ScorchedHttpTest {
                 .filter(one -> !one.equals(jug))
                 .findFirst()
                 .orElseThrow();
+        assertThat(words(
+                        tove,
+                        "/pan?was=salve&kind=salve&much=1&oil=" + jug.substring(10) + "&into=" + pot,
+                        "#never-sold"))
+                .as("said before it is made")
+                .contains("never sold", "hot enough to scorch");
+        assertThat(words(tove, making, "#never-sold")).contains("never sold: in it is");
         assertThat(words(tove, pots, "#never-sold")).contains("in it is", "hot enough to scorch");
         assertThat(words(tove, jug, "#never-sold")).contains("It is never sold: it was hot enough to scorch");
         assertThat(words(tove, second, "#never-sold")).contains("in it is", "hot enough to scorch");

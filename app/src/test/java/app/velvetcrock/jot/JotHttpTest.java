@@ -106,6 +106,32 @@ class JotHttpTest {
         assertThat(String.join(" ", log(nettle))).contains("Shake");
     }
 
+    /** What is said of a look is one look, and what nobody spoke of stays: the herb stands out until it is pushed under. */
+    @Test
+    void severalSayingsAreOneLook() {
+        assertThat(write("1 stands out, smells green").status()).isEqualTo(200);
+        assertThat(String.join(" ", log(nettle))).contains("smells right, herb stands out of the oil");
+        assertThat(write("1 smells green").status()).isEqualTo(200);
+        assertThat(tove.get("/shelf").page().select(".tag:contains(Nettle 1)").text())
+                .contains("standing out");
+        assertThat(write("2 looks ok").status()).isEqualTo(200);
+        assertThat(String.join(" ", log(other))).as("nobody smelled it").contains("not smelled, herb under the oil");
+        assertThat(tove.get("/round?at=" + other.substring(7))
+                        .page()
+                        .select(".walk-it")
+                        .text())
+                .as("so it is still asked")
+                .contains("open it and smell");
+        Answer both = write("2 stands out, pushed under - more leaf than last year");
+        assertThat(both.page().select(".notice").text()).contains("herb stands out, pushed under");
+        assertThat(tove.get("/shelf").page().select(".tag:contains(Nettle 2)").text())
+                .doesNotContain("standing out");
+        assertThat(write("2 water under it - a finger's width").status()).isEqualTo(200);
+        assertThat(log(other).stream().filter(line -> line.contains("a finger's width")))
+                .as("its words stand once")
+                .hasSize(1);
+    }
+
     /** Half a line that may not be is none of it: the second jar cannot be topped up with more than there is. */
     @Test
     void allOfALineOrNone() {

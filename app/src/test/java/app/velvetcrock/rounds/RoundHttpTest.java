@@ -154,6 +154,62 @@ class RoundHttpTest {
         assertThat(tove.get("/shelf").page().select(".go-round").text()).isEqualTo("Go the round: 3 jars");
     }
 
+    /** Every jar once, and then it is over, though nobody asked for a look. */
+    @Test
+    void goneRoundAllItEnds() {
+        for (int jar = 1; jar <= 3; jar++) {
+            tap(tove.get("/round").page(), "well");
+        }
+        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "rapeseed", "amount", "2 L"));
+        String fresh = start("2026-11-24");
+        Document page = tove.get("/round?all=true").page();
+        for (int jar = 0; jar < 4 && page.select("#walk-done").isEmpty(); jar++) {
+            page = tap(page, "well").page();
+        }
+        assertThat(page.select("#walk-done h1").text()).isEqualTo("The round is done");
+        assertThat(log(fresh)).contains("not smelled");
+    }
+
+    /** A page that is older than the finding does not say that the jar is well; who smells it says nothing of the herb. */
+    @Test
+    void whatWasFoundSinceIsNotWell() {
+        Document old = tove.get("/round?at=" + first).page();
+        tove.post("/round/%s/seen/STANDS_OUT/0".formatted(second), once());
+        tove.post("/round/%s/seen/SMELL/3".formatted(second), once());
+        assertThat(tove.get("/round?at=" + second).page().select(".walk-it").text())
+                .as("it stands out still")
+                .contains("push the herb under");
+        tove.post("/round/%s/seen/WATER/0".formatted(first), once());
+        Answer well = tap(old, "well");
+        assertThat(well.page().select("#refused").text()).contains("water under it", "not shaken");
+        assertThat(log(first)).doesNotContain("no mould");
+    }
+
+    /** What may not be taken back is refused in words, and what was to be taken back with it stays. */
+    @Test
+    void takenBackAllOrNothing() {
+        Answer done = tap(tove.get("/round").page(), "well");
+        String undo = done.page().select(".notice form").attr("action");
+        String back = tove.get("/press").page().text().replaceAll(".*?about (\\d+ mL).*", "$1");
+        Answer out = tove.submit("/press/" + second, "form[action*=press]", Map.of("out", back));
+        assertThat(out.path()).as(back + out.page().select("#refused").text()).startsWith("/press/");
+        String jug = tove.get("/cupboard").page().select(".bottle").attr("href");
+        tove.submit(jug, "form[action$=draw]", Map.of("amount", "20 mL", "why", "DRAWN"));
+        String strained = tove.get("/batch/" + second)
+                .page()
+                .select(".log li:contains(Strained) form[action$=undo]")
+                .attr("action");
+        assertThat(strained).contains("/entries/");
+        String line = second + "." + strained.replaceAll(".*/entries/(.*)/undo", "$1");
+        Answer refused = tove.post(undo + "&entry=" + line, once());
+        assertThat(refused.status()).isEqualTo(200);
+        assertThat(refused.page().select(".notice, .alarm").text()).contains("since");
+        assertThat(tove.get("/shelf").page().select(".go-round").text())
+                .as("nothing of it was taken back")
+                .isEqualTo("Go the round: 1 jar");
+        assertThat(tove.post("/round/undo?entry=x", once()).status()).isEqualTo(404);
+    }
+
     private Answer tap(Document page, String what) {
         Map<String, String> sent = new HashMap<>();
         page.select("#walk input[type=hidden]").forEach(input -> sent.put(input.attr("name"), input.attr("value")));

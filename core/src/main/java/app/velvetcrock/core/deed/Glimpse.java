@@ -59,8 +59,9 @@ public enum Glimpse implements Worded {
      * What it may come to, the likeliest first.
      *
      * @param task the look that was asked for; absent where none was
+     * @param out whether the herb stood out before, of which a nose says nothing
      */
-    public List<Comes> comes(Optional<TaskKey> task) {
+    public List<Comes> comes(Optional<TaskKey> task, boolean out) {
         return switch (this) {
             case STANDS_OUT -> List.of(look("The herb stands out", task, new Look(Smell.NOT_SMELLED, true, false)));
             case FLUFF -> List.of(found("It is mould", Condition.MOULD), unsure("spots, seen through the glass"));
@@ -70,10 +71,10 @@ public enum Glimpse implements Worded {
                     found("It smells sour: it ferments", Condition.FERMENT),
                     unsure("bubbles, or a hiss"));
             case SMELL -> List.of(
-                    look("Sour or yeasty", task, new Look(Smell.SOUR, false, false)),
-                    look("Sharp, waxy, crayons", task, new Look(Smell.RANCID, false, false)),
-                    look("Fried", task, new Look(Smell.FRIED, false, false)),
-                    look("Hardly smells", task, new Look(Smell.FAINT, false, false)));
+                    look("Sour or yeasty", task, new Look(Smell.SOUR, out, false)),
+                    look("Sharp, waxy, crayons", task, new Look(Smell.RANCID, out, false)),
+                    look("Fried", task, new Look(Smell.FRIED, out, false)),
+                    look("Hardly smells", task, new Look(Smell.FAINT, out, false)));
             case LID -> List.of(noted("Wiped, under cloth till dry", "drops in the lid, wiped; under cloth till dry"));
         };
     }

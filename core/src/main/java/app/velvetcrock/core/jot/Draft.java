@@ -4,7 +4,6 @@ import app.velvetcrock.core.heat.HeatChange;
 import app.velvetcrock.core.jot.Lexicon.Says;
 import app.velvetcrock.core.jot.Lexicon.Verb;
 import app.velvetcrock.core.look.Held;
-import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Quantity;
@@ -31,7 +30,7 @@ final class Draft {
     private final List<Sentence> sentences = new ArrayList<>(List.of(new Sentence()));
     private final List<Jotted.Doubt> doubts = new ArrayList<>();
 
-    /** Things are looked for among {@code names}; {@code offset} is where the part begins, {@code before} what the one before was of. */
+    /** {@code offset}: where the part begins; {@code before}: what the one before it was of. */
     Draft(Names names, String text, int offset, Optional<Thing> before) {
         this.names = names;
         this.text = text;
@@ -116,14 +115,20 @@ final class Draft {
     }
 
     private static void add(Sentence here, Fact fact, Word first, Word last) {
-        if (here.facts.stream().noneMatch(one -> one.fact().equals(fact))) {
+        // That it looks well says nothing more beside what else was seen or smelled.
+        boolean looked = fact instanceof Fact.Looked;
+        here.facts.removeIf(one -> looked && one.fact().equals(Fact.LOOKS_WELL));
+        boolean more = looked
+                && fact.equals(Fact.LOOKS_WELL)
+                && here.facts.stream().anyMatch(one -> one.fact() instanceof Fact.Looked);
+        if (!more && here.facts.stream().noneMatch(one -> one.fact().equals(fact))) {
             here.facts.add(new At(fact, first, last));
         }
     }
 
     void smelled(Smell smell, String said, Word first, Word last) {
         here().endsWithThing = false;
-        add(here(), new Fact.Looked(new Look(smell, false, false), said), first, last);
+        add(here(), new Fact.Looked(smell, Optional.empty(), said), first, last);
     }
 
     void warm(Temperature degrees, Word first, Word last) {

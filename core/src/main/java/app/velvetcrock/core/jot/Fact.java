@@ -8,11 +8,13 @@ import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
+import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Quantity;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.strain.Pressing;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 
@@ -43,8 +45,13 @@ public sealed interface Fact {
         }
     }
 
-    /** Looked at, or smelled: {@code said} is how. */
-    record Looked(Look look, String said) implements Fact {
+    /**
+     * Looked at, or smelled.
+     *
+     * @param standsOut whether the herb stands out; absent where nothing was said of it
+     * @param said how it was said
+     */
+    record Looked(Smell smell, Optional<Boolean> standsOut, String said) implements Fact {
         @Override
         public String words(Wording say) {
             return said;
@@ -52,8 +59,35 @@ public sealed interface Fact {
 
         @Override
         public boolean fits(Thing.Kind kind) {
-            return kind != Thing.Kind.OIL || !look.standsOut();
+            return kind != Thing.Kind.OIL || !standsOut.orElse(false);
         }
+    }
+
+    /** Seen with the eyes alone: nobody said that it was smelled. */
+    Looked LOOKS_WELL = new Looked(Smell.NOT_SMELLED, Optional.of(false), "looks well, not smelled");
+
+    /**
+     * The one look that several sayings come to: what was smelled, the gravest of it, and whether the herb stands out.
+     *
+     * @param before whether it stood out before, where nothing is said of it now
+     */
+    static Optional<Look> look(List<Fact> facts, boolean before) {
+        List<Looked> said = facts.stream()
+                .filter(Looked.class::isInstance)
+                .map(Looked.class::cast)
+                .toList();
+        if (said.isEmpty()) {
+            return Optional.empty();
+        }
+        Smell smell = said.stream()
+                .map(Looked::smell)
+                .filter(one -> one.sign().isPresent())
+                .findFirst()
+                .orElseGet(() ->
+                        said.stream().anyMatch(one -> one.smell() == Smell.RIGHT) ? Smell.RIGHT : Smell.NOT_SMELLED);
+        List<Boolean> out =
+                said.stream().flatMap(one -> one.standsOut().stream()).toList();
+        return Optional.of(new Look(smell, out.isEmpty() ? before : out.contains(true), false));
     }
 
     /** Found wrong with it. */

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -128,6 +129,7 @@ public final class JotReader {
     /** Reads what stands at a word, and tells how many words that took. */
     private int step(List<Word> words, int at, Draft draft) {
         int took = when(words, at, draft);
+        took = took > 0 || named(words, at) <= said(words, at) ? took : thing(words, at, draft);
         took = took > 0 ? took : phrase(words, at, draft);
         took = took > 0 ? took : amount(words, at, draft);
         took = took > 0 ? took : thing(words, at, draft);
@@ -147,6 +149,24 @@ public final class JotReader {
                             .toList());
         }
         return 1;
+    }
+
+    /** How many words from here are a name; and how many say something: "water mint" is a name, though water says something. */
+    private int named(List<Word> words, int at) {
+        return longest(Names.LONGEST, words, at, text -> !names.named(text).isEmpty());
+    }
+
+    private static int said(List<Word> words, int at) {
+        return longest(Lexicon.LONGEST, words, at, text -> Lexicon.says(text).isPresent());
+    }
+
+    private static int longest(int most, List<Word> words, int at, Predicate<String> is) {
+        for (int count = Math.min(most, words.size() - at); count > 0; count--) {
+            if (is.test(join(words, at, count))) {
+                return count;
+            }
+        }
+        return 0;
     }
 
     private int when(List<Word> words, int at, Draft draft) {

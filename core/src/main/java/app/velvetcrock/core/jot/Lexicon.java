@@ -4,7 +4,6 @@ import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.heat.HeatChange;
 import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.look.Condition;
-import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.strain.Pressing;
@@ -97,18 +96,21 @@ final class Lexicon {
         did(all, TaskKind.FRIDGE_OUT, "out of the fridge|out of the refrigerator");
         whole(
                 all,
-                new Fact.Looked(Look.ALL_WELL, "looked, all well"),
-                "looked|looked ok|looks ok|looks good|looks fine|looks well|ok|fine|good|well|all well|all ok|no mould|no mold|"
-                        + "nothing wrong|looked fine|looked good|looked at");
+                new Fact.Looked(Smell.RIGHT, Optional.of(false), "looked, all well"),
+                "ok|fine|good|well|all well|all ok|nothing wrong");
         whole(
                 all,
-                new Fact.Looked(new Look(Smell.NOT_SMELLED, true, false), "herb stands out"),
+                Fact.LOOKS_WELL,
+                "looked|looked ok|looks ok|looks good|looks fine|looks well|looked fine|looked good|looked at|no mould|no mold");
+        whole(
+                all,
+                new Fact.Looked(Smell.NOT_SMELLED, Optional.of(true), "herb stands out"),
                 "stands out|standing out|sticking out|sticking out of the oil|out of the oil|standing out of the oil|"
                         + "stands out of the oil|above the oil|herb above the oil");
-        whole(all, new Fact.Looked(new Look(Smell.FAINT, false, false), "no smell"), "no smell|no scent");
+        whole(all, new Fact.Looked(Smell.FAINT, Optional.empty(), "no smell"), "no smell|no scent");
         whole(
                 all,
-                new Fact.Looked(new Look(Smell.FAINT, false, false), "hardly smells"),
+                new Fact.Looked(Smell.FAINT, Optional.empty(), "hardly smells"),
                 "hardly smells|hardly any smell|smells faint");
         whole(
                 all,
@@ -150,11 +152,11 @@ final class Lexicon {
         wants(all, Verb.DRAW, "drew|used|took|drawn|taken|took out");
         wants(all, Verb.GIVE, "gave|gave away|given|given away");
         wants(all, Verb.SELL, "sold");
-        put(all, new Says.Pressed(Pressing.HAND), "pressed|pressed by hand|squeezed|wrung");
-        put(all, new Says.Pressed(Pressing.DRIP), "dripped|left to drip|drip");
-        put(all, new Says.Pressed(Pressing.SCREW), "in the press|screw press|ricer");
-        put(all, new Says.Smells(), "smells|smell|smelled|smelt|smells of|smells like|smells a bit|smells very");
-        put(all, new Says.Note(), "note|noted");
+        each(all, new Says.Pressed(Pressing.HAND), "pressed|pressed by hand|squeezed|wrung");
+        each(all, new Says.Pressed(Pressing.DRIP), "dripped|left to drip|drip");
+        each(all, new Says.Pressed(Pressing.SCREW), "in the press|screw press|ricer");
+        each(all, new Says.Smells(), "smells|smell|smelled|smelt|smells of|smells like|smells a bit|smells very");
+        each(all, new Says.Note(), "note|noted");
         return Map.copyOf(all);
     }
 
@@ -167,18 +169,11 @@ final class Lexicon {
     }
 
     private static void wants(Map<String, Says> all, Verb verb, String phrases) {
-        put(all, new Says.Wants(verb), phrases);
+        each(all, new Says.Wants(verb), phrases);
     }
 
     private static void whole(Map<String, Says> all, Fact fact, String phrases) {
-        put(all, new Says.Whole(fact), phrases);
-    }
-
-    private static void put(Map<String, Says> all, Says says, String phrases) {
-        StringTokenizer each = new StringTokenizer(phrases, "|");
-        while (each.hasMoreTokens()) {
-            all.put(each.nextToken(), says);
-        }
+        each(all, new Says.Whole(fact), phrases);
     }
 
     private static Map<String, Smell> smells() {

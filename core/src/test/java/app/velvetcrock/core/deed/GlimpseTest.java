@@ -36,7 +36,7 @@ class GlimpseTest {
     }
 
     private static Stream<Condition> opened(Glimpse seen) {
-        return seen.comes(Optional.of(LOOK)).stream()
+        return seen.comes(Optional.of(LOOK), false).stream()
                 .flatMap(one -> one.deed() instanceof Deed.Find found
                         ? Stream.of(found.what())
                         : one.deed() instanceof Deed.LookAt look ? look.look().conditions().stream() : Stream.empty());
@@ -46,15 +46,19 @@ class GlimpseTest {
     @Test
     void onlyALookAnswersTheTask() {
         for (Glimpse seen : Glimpse.values()) {
-            assertThat(seen.comes(Optional.of(LOOK)))
+            assertThat(seen.comes(Optional.of(LOOK), false))
                     .isNotEmpty()
                     .allMatch(one -> one.isLook()
                             == (one.deed() instanceof Deed.LookAt look
                                     && look.task().equals(Optional.of(LOOK))));
-            assertThat(seen.comes(Optional.empty()))
+            assertThat(seen.comes(Optional.empty(), false))
                     .noneMatch(one -> one.deed() instanceof Deed.LookAt look
                             && look.task().isPresent());
         }
+        assertThat(Glimpse.SMELL.comes(Optional.empty(), true))
+                .as("who smells it says nothing of the herb that stood out")
+                .allMatch(one ->
+                        one.deed() instanceof Deed.LookAt look && look.look().standsOut());
         Set<Condition> shut = List.of(Condition.values()).stream()
                 .filter(one -> one.holds(Held.SHAKE))
                 .collect(Collectors.toSet());
