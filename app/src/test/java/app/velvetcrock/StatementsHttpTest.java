@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Isolated;
@@ -89,6 +90,52 @@ class StatementsHttpTest {
             assertThat(many).as(page + " of many").isLessThanOrEqualTo(one.get(page));
             assertThat(many).as(page).isLessThanOrEqualTo(most(page));
         }
+    }
+
+    /** Cold jars, one on heat, oils and what was made of them, for the shelf and for sale. */
+    @Test
+    void aQueueOfAllSortsAsksNoMore() {
+        Visitor tove = Visitor.stocked(port, "All sorts");
+        tove.submit("/stores", "form[action$=jars]", Map.of("capacity", "100 mL", "width", "50 mm", "pieces", "9"));
+        tove.submit("/stores", "form[action$=carriers]", Map.of("carrier", "jojoba", "amount", "4 L"));
+        tove.submit("/stores/supplies", "#add-supply", Map.of("kind", "beeswax", "amount", "400 g"));
+        tove.submit("/stores/supplies", "#add-container", Map.of("name", "Pot", "holds", "15 mL", "pieces", "40"));
+        String hot = tove.post(Visitor.form(
+                        tove.get("/bench?method=slow-warm&start=2026-11-20&amount=40+g")
+                                .page(),
+                        "#bench",
+                        Map.of()))
+                .path();
+        tove.submit(hot, "form[action*=heat-on]", Map.of("when", "2026-11-21 08:00"));
+        tove.submit(hot, "form[action$=heat]", Map.of("temperature", "55 °C", "when", "2026-11-21 09:00"));
+        String cold = start(tove);
+        String strained = start(tove);
+        strain(tove, strained);
+        String oil = last(tove.get("/cupboard").page().select(".bottle").attr("href"));
+        String pot =
+                tove.get("/pan").page().select("#into option:contains(Pot)").attr("value");
+        String making = tove.post(Visitor.form(
+                        tove.get("/pan?was=salve&kind=salve&much=2&oil=%s&into=%s".formatted(oil, pot))
+                                .page(),
+                        "#pan",
+                        Map.of()))
+                .path();
+        tove.post(making + "/pour", Map.of("into", pot, "count", "2", "when", ""));
+        String pots = last(tove.get("/cupboard").page().select("a.goods").attr("href"));
+        assertThat(pots).as("it was poured").hasSize(36);
+        String queue = "/labels?"
+                + Stream.of(
+                                "batch." + last(hot),
+                                "sheet." + last(hot),
+                                "dot." + last(cold),
+                                "batch." + last(cold),
+                                "lot." + oil,
+                                "lid." + oil,
+                                "lot." + pots)
+                        .map("of=%s.1"::formatted)
+                        .collect(Collectors.joining("&"))
+                + "&of=lot." + pots + ".2.sale";
+        assertThat(count(tove, queue)).isLessThanOrEqualTo(MOST_ON_LABELS);
     }
 
     private static int most(String page) {

@@ -22,6 +22,7 @@ import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.web.PerRequest;
+import app.velvetcrock.web.trip.Trip;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -55,6 +56,7 @@ class BatchReader {
     private final ProbedHeat probed;
     private final Warming warming;
     private final Baths baths;
+    private final Trip trip;
     private final Clock clock;
 
     BatchReader(
@@ -69,6 +71,7 @@ class BatchReader {
             ProbedHeat probed,
             Warming warming,
             Baths baths,
+            Trip trip,
             Clock clock) {
         this.entries = entries;
         this.rows = rows;
@@ -81,6 +84,7 @@ class BatchReader {
         this.probed = probed;
         this.warming = warming;
         this.baths = baths;
+        this.trip = trip;
         this.clock = clock;
     }
 
@@ -114,6 +118,7 @@ class BatchReader {
         List<UUID> ids = batches.stream().map(BatchRows.Row::id).toList();
         Reading reading = new Reading(
                 households.current(), Lazy.of(hours::home), Lazy.of(people::namesHere), conditions.open(), List.of());
+        trip.ahead(List.of(entries.question(ids), plans.question(ids)));
         Map<UUID, FrozenPlan> holding = plans.holding(ids, rows::plans);
         Map<UUID, List<ProbeSpan>> spans =
                 probed.spans(ids.stream().filter(id -> isHeated(holding, id)).toList());

@@ -10,6 +10,7 @@ import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.PerRequest;
 import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Refused.AlreadyDone;
+import app.velvetcrock.web.trip.Trip;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
@@ -34,7 +35,7 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 public class Conditions {
 
     private final ConditionRepository conditions;
-    private final Findings findings;
+    private final Trip trip;
     private final Telling telling;
     private final FollowUps followUps;
     private final Asking asking;
@@ -43,14 +44,14 @@ public class Conditions {
 
     Conditions(
             ConditionRepository conditions,
-            Findings findings,
+            Trip trip,
             Telling telling,
             FollowUps followUps,
             Asking asking,
             StandingNames standing,
             Clock clock) {
         this.conditions = conditions;
-        this.findings = findings;
+        this.trip = trip;
         this.telling = telling;
         this.followUps = followUps;
         this.asking = asking;
@@ -91,7 +92,7 @@ public class Conditions {
                     && !TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
                 conditions.flush();
             }
-            Findings.Open open = findings.read();
+            Findings.Open open = trip.answer(Findings.open());
             return new All(telling.told(open.found()), open.asked());
         });
     }
@@ -136,11 +137,7 @@ public class Conditions {
     /** Opens what a deed found; each line that finds it counts by itself, so that taking one back leaves the other. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void found(Collection<Condition> kinds, Subject subject, Finding finding) {
-        kinds.forEach(kind -> open(kind, subject, finding));
-    }
-
-    private FoundCondition open(Condition kind, Subject subject, Finding finding) {
-        return open(kind, subject, finding, false);
+        kinds.forEach(kind -> open(kind, subject, finding, false));
     }
 
     /** Who has any of it is to be told, and the bottle it came from smelled once. */
@@ -331,7 +328,8 @@ public class Conditions {
     /** Why a lot, or a batch as a whole, is never sold, as it follows a colon: it was hot enough to scorch, or what is in it was. */
     @Transactional(readOnly = true)
     public Optional<String> neverSold(@Nullable UUID batch, @Nullable UUID lot) {
-        return PerRequest.of("scorched", Current.person(), () -> telling.told(findings.scorched())).stream()
+        return PerRequest.of("scorched", Current.person(), () -> telling.told(trip.answer(Findings.scorched())))
+                .stream()
                 .filter(one -> isOf(one, batch, lot))
                 .findFirst()
                 .map(one -> one.at(batch, lot).inIt()

@@ -8,6 +8,7 @@ import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.PerRequest;
+import app.velvetcrock.web.trip.Question;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -63,6 +64,11 @@ public class Hours {
 
     private Known known() {
         return PerRequest.of("hours", Current.person(), this::read);
+    }
+
+    /** Asks for what hours are worked out of. */
+    public Question<?> question() {
+        return read.question();
     }
 
     private Known read() {

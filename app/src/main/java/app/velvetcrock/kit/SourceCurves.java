@@ -6,6 +6,8 @@ import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.trip.Question;
+import app.velvetcrock.web.trip.Trip;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -29,10 +31,12 @@ public class SourceCurves {
     private static final int LATEST = 200;
 
     private final JdbcClient sql;
+    private final Trip trip;
     private final Clock clock;
 
-    SourceCurves(JdbcClient sql, Clock clock) {
+    SourceCurves(JdbcClient sql, Trip trip, Clock clock) {
         this.sql = sql;
+        this.trip = trip;
         this.clock = clock;
     }
 
@@ -94,21 +98,29 @@ public class SourceCurves {
 
     /** The latest of each source. */
     public Map<UUID, List<SourceCurve>> all() {
-        Map<UUID, List<SourceCurve>> curves = new LinkedHashMap<>();
-        sql.sql(
-                        """
-                        (select kit_id, setting, load_ul, end_celsius, tau_seconds, began_celsius from source_curve
-                        where stillroom_id = :stillroom order by batch_id desc, ordinal limit :most)
-                        union all
-                        (select kit_id, setting, load_ul, end_celsius, tau_seconds, began_celsius from source_trial
-                        where stillroom_id = :stillroom order by tried_at desc limit :most)""")
-                .param("stillroom", Current.stillroom())
-                .param("most", LATEST)
-                .query((row, n) -> Map.entry(row.getObject(1, UUID.class), curve(row)))
-                .list()
-                .forEach(one -> curves.computeIfAbsent(one.getKey(), kit -> new ArrayList<>())
-                        .add(one.getValue()));
-        return curves;
+        return trip.answer(question());
+    }
+
+    /** Asks for the latest of each source. */
+    public Question<Map<UUID, List<SourceCurve>>> question() {
+        return new Question<>(
+                "source curves",
+                Current.person(),
+                """
+                (select kit_id, setting, load_ul, end_celsius, tau_seconds, began_celsius from source_curve
+                where stillroom_id = :stillroom order by batch_id desc, ordinal limit :most)
+                union all
+                (select kit_id, setting, load_ul, end_celsius, tau_seconds, began_celsius from source_trial
+                where stillroom_id = :stillroom order by tried_at desc limit :most)""",
+                Map.of("stillroom", Current.stillroom(), "most", LATEST),
+                row -> {
+                    Map<UUID, List<SourceCurve>> curves = new LinkedHashMap<>();
+                    while (row.next()) {
+                        curves.computeIfAbsent(row.getObject(1, UUID.class), kit -> new ArrayList<>())
+                                .add(curve(row));
+                    }
+                    return curves;
+                });
     }
 
     private static SourceCurve curve(ResultSet row) throws SQLException {

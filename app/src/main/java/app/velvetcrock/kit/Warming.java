@@ -9,8 +9,6 @@ import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.method.Method;
 import app.velvetcrock.core.method.Stage;
 import app.velvetcrock.core.timetable.HomeHours;
-import app.velvetcrock.stillroom.Current;
-import app.velvetcrock.web.PerRequest;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -41,7 +39,7 @@ public class Warming {
         if (heated.isEmpty()) {
             return home;
         }
-        Map<UUID, List<SourceCurve>> shown = PerRequest.of("source curves", Current.person(), curves::all);
+        Map<UUID, List<SourceCurve>> shown = curves.all();
         return shown.isEmpty()
                 ? home
                 : kit.sourceOf(way.sources(), stand)
@@ -67,7 +65,7 @@ public class Warming {
 
     /** What a source is known to do that the stage does not bear; empty where it bears it, or nothing is known. */
     public Optional<String> warning(Turned turned, Wording say) {
-        Map<UUID, List<SourceCurve>> shown = PerRequest.of("source curves", Current.person(), curves::all);
+        Map<UUID, List<SourceCurve>> shown = curves.all();
         return shown.isEmpty()
                 ? Optional.empty()
                 : kit.sourceOf(turned.way().sources(), turned.stand())

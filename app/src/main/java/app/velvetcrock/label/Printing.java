@@ -32,8 +32,10 @@ public class Printing {
     private final OwnPapers papers;
     private final LabelLooks looks;
     private final Codes codes;
+    private final Foreseen foreseen;
 
-    Printing(Lines lines, Printings printings, OwnPapers papers, LabelLooks looks, Codes codes) {
+    Printing(Foreseen foreseen, Lines lines, Printings printings, OwnPapers papers, LabelLooks looks, Codes codes) {
+        this.foreseen = foreseen;
         this.lines = lines;
         this.printings = printings;
         this.papers = papers;
@@ -104,6 +106,7 @@ public class Printing {
 
     @Transactional(readOnly = true)
     Job job(Queue queue) {
+        foreseen.ask();
         LabelLook look = looks.look();
         List<Paper> all = papers.all();
         Paper main = paper(all, Queue.text(queue.paper()), look.paper().orElse(""));

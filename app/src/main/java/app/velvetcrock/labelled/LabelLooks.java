@@ -5,7 +5,8 @@ import app.velvetcrock.core.label.Mark;
 import app.velvetcrock.core.label.NetWeight;
 import app.velvetcrock.core.label.Paper;
 import app.velvetcrock.stillroom.Current;
-import app.velvetcrock.web.PerRequest;
+import app.velvetcrock.web.trip.Question;
+import app.velvetcrock.web.trip.Trip;
 import java.sql.Array;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -23,9 +24,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class LabelLooks {
 
     private final JdbcClient sql;
+    private final Trip trip;
 
-    LabelLooks(JdbcClient sql) {
+    LabelLooks(JdbcClient sql, Trip trip) {
         this.sql = sql;
+        this.trip = trip;
     }
 
     /** A picture of the household's own, written anew by us. */
@@ -35,7 +38,7 @@ public class LabelLooks {
      * How labels look, the papers of the household's own, the newest first, and its own words for the newest lots: read together,
      * since every page of labels wants all three.
      */
-    record Read(LabelLook look, List<Paper> papers, Map<UUID, LotWords.Own> words) {}
+    public record Read(LabelLook look, List<Paper> papers, Map<UUID, LotWords.Own> words) {}
 
     @Transactional(readOnly = true)
     public LabelLook look() {
@@ -43,8 +46,15 @@ public class LabelLooks {
     }
 
     Read read() {
-        return PerRequest.of("label look", Current.person(), () -> sql.sql(
-                        """
+        return trip.answer(question());
+    }
+
+    /** Asks for all three. */
+    public Question<Read> question() {
+        return new Question<>(
+                "label look",
+                Current.person(),
+                """
                         select l.*, p.papers, w.lots, w.titles, w.words from (select 1) one
                         left join (select frame, mark, picture_wide, picture_high, own_line, made_where, region, smallest_for_sale,
                             offset_right, offset_down, paper from label_look where stillroom_id = :stillroom) l on true
@@ -52,14 +62,15 @@ public class LabelLooks {
                             where stillroom_id = :stillroom and dropped_at is null) p on true
                         left join (select array_agg(lot_id) as lots, array_agg(title) as titles, array_agg(words) as words
                             from (select * from label_words where stillroom_id = :stillroom
-                                order by lot_id desc limit :most) newest) w on true""")
-                .param("stillroom", Current.stillroom())
-                .param("most", LotWords.READ_TOGETHER)
-                .query((row, at) -> new Read(
-                        row.getString("frame") == null ? LabelLook.USUAL : look(row),
-                        texts(row, "papers").stream().map(Paper::read).toList(),
-                        LotWords.own(texts(row, "lots"), texts(row, "titles"), texts(row, "words"))))
-                .single());
+                                order by lot_id desc limit :most) newest) w on true""",
+                Map.of("stillroom", Current.stillroom(), "most", LotWords.READ_TOGETHER),
+                row -> {
+                    row.next();
+                    return new Read(
+                            row.getString("frame") == null ? LabelLook.USUAL : look(row),
+                            texts(row, "papers").stream().map(Paper::read).toList(),
+                            LotWords.own(texts(row, "lots"), texts(row, "titles"), texts(row, "words")));
+                });
     }
 
     private static List<String> texts(ResultSet row, String column) throws SQLException {

@@ -5,8 +5,11 @@ import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.parting.Recipient;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
-import app.velvetcrock.web.PerRequest;
 import app.velvetcrock.web.Refused;
+import app.velvetcrock.web.trip.Question;
+import app.velvetcrock.web.trip.Trip;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -17,6 +20,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.RowMapperResultSetExtractor;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,15 +29,19 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Persons {
 
+    private static final String LIVING = "and dropped_at is null order by lower(nickname) limit 500";
+
     private static final String COLUMNS = "select r.id, r.nickname, r.uses, r.avoids, r.note, " + Person.REACTS
             + " from recipient r where r.stillroom_id = :stillroom ";
     private static final int MOST = 500;
 
     private final JdbcClient sql;
+    private final Trip trip;
     private final Clock clock;
 
-    Persons(JdbcClient sql, Clock clock) {
+    Persons(JdbcClient sql, Trip trip, Clock clock) {
         this.sql = sql;
+        this.trip = trip;
         this.clock = clock;
     }
 
@@ -43,14 +51,18 @@ public class Persons {
     }
 
     private List<Person> read(String which) {
-        return sql.sql(COLUMNS + which + "and dropped_at is null order by lower(nickname) limit " + MOST)
+        return sql.sql(COLUMNS + which + LIVING)
                 .param("stillroom", Current.stillroom())
-                .query((row, at) -> new Person(
-                        row.getObject(1, UUID.class),
-                        row.getString(2),
-                        Person.read(row.getString(3), row.getString(4), row.getString(6)),
-                        row.getString(5)))
+                .query(Persons::person)
                 .list();
+    }
+
+    private static Person person(ResultSet row, int at) throws SQLException {
+        return new Person(
+                row.getObject(1, UUID.class),
+                row.getString(2),
+                Person.read(row.getString(3), row.getString(4), row.getString(6)),
+                row.getString(5));
     }
 
     /** The nicknames of everybody, those too that were dropped since. */
@@ -125,14 +137,21 @@ public class Persons {
                 .update();
     }
 
+    /** Asks for everybody who is known to react to anything. */
+    public Question<List<Person>> whoReacts() {
+        return new Question<>(
+                "who reacts",
+                Current.person(),
+                COLUMNS + "and exists (select from known_reaction k where k.stillroom_id = r.stillroom_id "
+                        + "and k.recipient_id = r.id) " + LIVING,
+                Map.of("stillroom", Current.stillroom()),
+                new RowMapperResultSetExtractor<>(Persons::person));
+    }
+
     /** Who is known to react to something, or to its relatives: "Inga reacts to yarrow", and what follows. */
     @Transactional(readOnly = true)
     public List<Caution> whoReactsTo(Set<String> borne) {
-        List<Person> people = PerRequest.of(
-                "who reacts",
-                Current.person(),
-                () -> read("and exists (select from known_reaction k where k.stillroom_id = r.stillroom_id "
-                        + "and k.recipient_id = r.id) "));
+        List<Person> people = trip.answer(whoReacts());
         List<Caution> told = new ArrayList<>();
         for (Person person : people) {
             for (Recipient.Reacts one : person.who().reacts()) {

@@ -1,10 +1,13 @@
 package app.velvetcrock.plans;
 
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.web.trip.Question;
+import app.velvetcrock.web.trip.Trip;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -17,24 +20,35 @@ import org.springframework.transaction.annotation.Transactional;
 public class PlanRevisions {
 
     private final JdbcClient sql;
+    private final Trip trip;
     private final Clock clock;
 
-    PlanRevisions(JdbcClient sql, Clock clock) {
+    PlanRevisions(JdbcClient sql, Trip trip, Clock clock) {
         this.sql = sql;
+        this.trip = trip;
         this.clock = clock;
     }
 
     /** Which revision holds of each batch that was revised. */
     Map<UUID, UUID> latest(Collection<UUID> batches) {
-        Map<UUID, UUID> latest = new HashMap<>();
-        sql.sql("select distinct on (batch_id) batch_id, id from plan_revision where stillroom_id = :stillroom "
-                        + "and batch_id in (:batches) order by batch_id, number desc")
-                .param("stillroom", Current.stillroom())
-                .param("batches", batches)
-                .query(row -> {
-                    latest.put(row.getObject(1, UUID.class), row.getObject(2, UUID.class));
+        return trip.answer(question(List.copyOf(batches)));
+    }
+
+    /** Asks for the latest revision of each of some batches. */
+    public Question<Map<UUID, UUID>> question(List<UUID> batches) {
+        return new Question<>(
+                "revisions",
+                List.of(Current.person(), batches),
+                "select distinct on (batch_id) batch_id, id from plan_revision where stillroom_id = :stillroom "
+                        + "and batch_id in (:batches) order by batch_id, number desc",
+                Map.of("stillroom", Current.stillroom(), "batches", batches),
+                row -> {
+                    Map<UUID, UUID> latest = new HashMap<>();
+                    while (row.next()) {
+                        latest.put(row.getObject(1, UUID.class), row.getObject(2, UUID.class));
+                    }
+                    return latest;
                 });
-        return latest;
     }
 
     /** Revisions as they are written. */

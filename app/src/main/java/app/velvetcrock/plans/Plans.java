@@ -1,11 +1,13 @@
 package app.velvetcrock.plans;
 
 import app.velvetcrock.core.planning.FrozenPlan;
+import app.velvetcrock.web.trip.Question;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
@@ -43,6 +45,11 @@ public class Plans {
         Map<UUID, FrozenPlan> holding = new HashMap<>();
         batches.forEach(batch -> holding.put(batch, plans.get(latest.getOrDefault(batch, batch))));
         return holding;
+    }
+
+    /** Asks which revision holds of each of some batches. */
+    public Question<?> question(List<UUID> batches) {
+        return revisions.question(batches);
     }
 
     private Map<UUID, FrozenPlan> read(Set<UUID> ids, Function<Set<UUID>, Map<UUID, String>> written) {

@@ -1,8 +1,9 @@
 package app.velvetcrock.stillroom;
 
 import app.velvetcrock.web.NotHere;
-import app.velvetcrock.web.PerRequest;
 import app.velvetcrock.web.Refused;
+import app.velvetcrock.web.trip.Question;
+import app.velvetcrock.web.trip.Trip;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
@@ -14,7 +15,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.jdbc.core.RowCallbackHandler;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
@@ -33,6 +33,7 @@ public class People implements UserDetailsService {
     private final StillroomRepository stillrooms;
     private final PasswordEncoder passwords;
     private final JdbcClient sql;
+    private final Trip trip;
     private final Clock clock;
     private final ObjectProvider<Leaving> leaving;
 
@@ -41,12 +42,14 @@ public class People implements UserDetailsService {
             StillroomRepository stillrooms,
             PasswordEncoder passwords,
             JdbcClient sql,
+            Trip trip,
             Clock clock,
             ObjectProvider<Leaving> leaving) {
         this.accounts = accounts;
         this.stillrooms = stillrooms;
         this.passwords = passwords;
         this.sql = sql;
+        this.trip = trip;
         this.clock = clock;
         this.leaving = leaving;
     }
@@ -253,16 +256,23 @@ public class People implements UserDetailsService {
     /** The names of everybody in the current stillroom. */
     @Transactional(readOnly = true)
     public Map<UUID, String> namesHere() {
-        return PerRequest.of("names", Current.person(), this::readNames);
+        return trip.answer(names());
     }
 
-    private Map<UUID, String> readNames() {
-        Map<UUID, String> names = new HashMap<>();
-        sql.sql(
-                        "select a.id, a.name from account a join membership m on m.account_id = a.id where m.stillroom_id = :stillroom")
-                .param("stillroom", Current.stillroom())
-                .query((RowCallbackHandler) row -> names.put(row.getObject(1, UUID.class), row.getString(2)));
-        return names;
+    /** Asks for the names of everybody in the current stillroom. */
+    public Question<Map<UUID, String>> names() {
+        return new Question<>(
+                "names",
+                Current.person(),
+                "select a.id, a.name from account a join membership m on m.account_id = a.id where m.stillroom_id = :stillroom",
+                Map.of("stillroom", Current.stillroom()),
+                rows -> {
+                    Map<UUID, String> names = new HashMap<>();
+                    while (rows.next()) {
+                        names.put(rows.getObject(1, UUID.class), rows.getString(2));
+                    }
+                    return names;
+                });
     }
 
     /** The person of the newest demo stillroom, when one is loaded. */

@@ -38,6 +38,11 @@ public final class PerRequest {
         page().ifPresent(page -> page.put(new Key(what, whose), read));
     }
 
+    /** Tells whether anything is kept: while a page is made. */
+    public static boolean keeps() {
+        return page().isPresent();
+    }
+
     @SuppressWarnings("unchecked")
     private static Optional<Map<Key, Object>> page() {
         if (!(RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now)

@@ -2,10 +2,13 @@ package app.velvetcrock.stock.kinship;
 
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
-import app.velvetcrock.web.PerRequest;
+import app.velvetcrock.web.trip.Question;
+import app.velvetcrock.web.trip.Trip;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.jdbc.core.RowMapperResultSetExtractor;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,9 +22,11 @@ public class Makers {
     private static final int MOST = 60;
 
     private final JdbcClient sql;
+    private final Trip trip;
 
-    Makers(JdbcClient sql) {
+    Makers(JdbcClient sql, Trip trip) {
         this.sql = sql;
+        this.trip = trip;
     }
 
     /** Empty where they are not known; {@code declared} what its maker declares of allergens. */
@@ -61,11 +66,18 @@ public class Makers {
     /** Of every lot whose maker declares something; used up or not. */
     @Transactional(readOnly = true)
     public List<Declared> declared() {
-        return PerRequest.of("declared", Current.person(), () -> sql.sql(
-                        "select id, kind_key, declared from lot where stillroom_id = :stillroom and declared <> '' order by id")
-                .param("stillroom", Current.stillroom())
-                .query((row, at) -> new Declared(row.getObject(1, UUID.class), row.getString(2), row.getString(3)))
-                .list());
+        return trip.answer(question());
+    }
+
+    /** Asks for what makers declare. */
+    public Question<List<Declared>> question() {
+        return new Question<>(
+                "declared",
+                Current.person(),
+                "select id, kind_key, declared from lot where stillroom_id = :stillroom and declared <> '' order by id",
+                Map.of("stillroom", Current.stillroom()),
+                new RowMapperResultSetExtractor<>(
+                        (row, at) -> new Declared(row.getObject(1, UUID.class), row.getString(2), row.getString(3))));
     }
 
     /** Lots whose name, supplier, maker or maker's number holds these signs, the newest first; used up or not. */
