@@ -207,6 +207,8 @@ class ArchitectureTest {
                 Map.entry("stall_thing", "parting"),
                 Map.entry("twin", "learned"),
                 Map.entry("written", "book"),
+                Map.entry("flow", "stock"),
+                Map.entry("brewed", "stock"),
                 Map.entry("twin_judging", "learned"),
                 Map.entry("reaction", "learned"),
                 Map.entry("gathering_ahead", "learned"),

@@ -1,5 +1,6 @@
 package app.velvetcrock;
 
+import app.velvetcrock.stock.flows.Adding;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -79,6 +80,7 @@ public final class PageBenchmark {
                 long began = System.nanoTime();
                 new TenYears(
                                 sql,
+                                application.getBean(Adding.class),
                                 sql.sql("select id from stillroom where demo")
                                         .query(UUID.class)
                                         .single())

@@ -136,6 +136,13 @@ class StatementsHttpTest {
                         .collect(Collectors.joining("&"))
                 + "&of=lot." + pots + ".2.sale";
         assertThat(count(tove, queue)).isLessThanOrEqualTo(MOST_ON_LABELS);
+        Visitor.Answer reacted = tove.submit(
+                "/book/reactions",
+                "#used",
+                Map.of("nickname", "Inga", "lot", pots, "strength", "CLEAR", "on", "today"));
+        assertThat(reacted.page().select("#suspects, main").text()).contains("Inga");
+        assertThat(count(tove, "/book/reactions?" + reacted.raw().uri().getQuery()))
+                .isLessThanOrEqualTo(MOST_ON_LABELS);
     }
 
     private static int most(String page) {

@@ -64,15 +64,20 @@ class BatchRows implements StandingNames {
 
     /** Batches strained or thrown out, and that holds; the newest first. */
     List<Row> finished(Batches.Ended which, int most) {
-        return rows(sql.sql(
-                        ROWS + OVER
-                                + """
+        return rows(sql.sql(ROWS
+                        + OVER
+                        + """
                          and (cast(:herb as text) is null or :herb = any (f.herbs))
                         and (cast(:carrier as text) is null or :carrier = any (f.carriers))
                         and (cast(:year as int) is null or extract(year from f.ended_on) = :year)
-                        and (cast(:state as text) is null or f.state = :state)
+                        and (%s)
                         and (cast(:before as int) is null or f.number < :before)
-                        order by f.number desc limit :most""")
+                        order by f.number desc limit :most"""
+                                // By its name, so that the index of what was thrown out serves.
+                                .formatted(
+                                        "DISCARDED".equals(which.state())
+                                                ? "f.state = 'DISCARDED'"
+                                                : "cast(:state as text) is null or f.state = :state"))
                 .param("herb", which.herb())
                 .param("carrier", which.carrier())
                 .param("year", which.year())
@@ -162,10 +167,13 @@ class BatchRows implements StandingNames {
     List<Batches.Named> newest(Collection<String> like, int most) {
         return sql.sql(
                         """
-                        select b.id, b.number, b.name, b.kind = 'MAKING', f.herbs && cast(:like as text[]), f.began_on
-                        from (select * from batch where stillroom_id = :stillroom order by number desc limit :latest) b
-                        join batch_facts f on b.stillroom_id = f.stillroom_id and b.id = f.batch_id and f.stillroom_id = :stillroom
-                        where f.state <> 'NEVER_STARTED' order by 5 desc, b.number desc limit :most""")
+                        select b.id, b.number, b.name, b.kind = 'MAKING', f.alike, f.began_on
+                        from (select batch_id, number, began_on, herbs && cast(:like as text[]) as alike
+                            from (select * from batch_facts where stillroom_id = :stillroom and state <> 'NEVER_STARTED'
+                                order by number desc limit :latest) latest
+                            order by alike desc, number desc limit :most) f
+                        cross join lateral (select * from batch where stillroom_id = :stillroom and id = f.batch_id offset 0) b
+                        order by f.alike desc, f.number desc""")
                 .param("stillroom", Current.stillroom())
                 .param("latest", LATEST)
                 .param("like", like.toArray(String[]::new))

@@ -1,5 +1,6 @@
 package app.velvetcrock.book;
 
+import app.velvetcrock.condition.Findings;
 import app.velvetcrock.core.book.NextStep;
 import app.velvetcrock.core.book.Suspects.Strength;
 import app.velvetcrock.labelled.Printed;
@@ -16,8 +17,11 @@ import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import app.velvetcrock.web.trip.Question;
+import app.velvetcrock.web.trip.Trip;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -41,6 +45,7 @@ class ReactionController {
     private static final int LONGEST_WORD = 80;
     private static final int LONGEST_NAME = 60;
 
+    private final Trip trip;
     private final Reactions reactions;
     private final ReactionPages pages;
     private final Persons persons;
@@ -51,6 +56,7 @@ class ReactionController {
     private final Clock clock;
 
     ReactionController(
+            Trip trip,
             Reactions reactions,
             ReactionPages pages,
             Persons persons,
@@ -59,6 +65,7 @@ class ReactionController {
             HoldingBack holding,
             Households households,
             Clock clock) {
+        this.trip = trip;
         this.reactions = reactions;
         this.pages = pages;
         this.persons = persons;
@@ -104,6 +111,9 @@ class ReactionController {
 
     @GetMapping(PLACE)
     String reactions(@Nullable UUID who, Model model) {
+        List<Question<?>> foreseen = new ArrayList<>(List.of(persons.question(), Findings.open()));
+        Optional.ofNullable(who).map(reactions::question).ifPresent(foreseen::add);
+        trip.ahead(foreseen);
         Optional<Person> person = Optional.ofNullable(who).map(persons::find);
         return show(
                 model,

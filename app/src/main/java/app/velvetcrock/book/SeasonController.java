@@ -72,9 +72,7 @@ class SeasonController {
                                 of,
                                 today,
                                 season.of(of, zone.getId()),
-                                flows.made(
-                                        first.atStartOfDay(zone).toInstant(),
-                                        first.plusYears(1).atStartOfDay(zone).toInstant()),
+                                flows.made(first, first.plusYears(1)),
                                 season.pricesOfGrams(),
                                 days.firstDays(),
                                 catalogue.herbs().stream().collect(Collectors.toMap(HerbKind::key, HerbKind::common))),

@@ -19,9 +19,7 @@ import app.velvetcrock.stock.flows.Flows;
 import app.velvetcrock.stock.flows.Measure;
 import app.velvetcrock.stock.flows.Thing;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.Period;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -149,7 +147,7 @@ class YearAhead {
     @Transactional(readOnly = true)
     public Ahead read() {
         LocalDate today = households.current().dayOf(clock.instant());
-        Instant since = clock.instant().minus(Period.ofDays(Pace.YEAR));
+        LocalDate since = today.minusDays(Pace.YEAR);
         HeldBack held = HeldBack.from(Held.USE, conditions.open());
         Map<Thing, List<Lasting.Left>> left = flows.left().stream()
                 .filter(one -> held.isFree(one.batch(), one.lot()))
@@ -161,7 +159,7 @@ class YearAhead {
                 .collect(Collectors.groupingBy(Flows.Taken::thing, LinkedHashMap::new, Collectors.toList()))
                 .forEach((thing, taken) -> sums.put(thing, Sum.of(taken)));
         Map<String, List<Flows.Made>> made =
-                flows.made(since, clock.instant()).stream().collect(Collectors.groupingBy(Flows.Made::herb));
+                flows.made(since, today.plusDays(1)).stream().collect(Collectors.groupingBy(Flows.Made::herb));
         Map<String, FirstDays> firsts = gathered.firstDays().stream()
                 .collect(Collectors.groupingBy(
                         GatheringDays.Day::kindKey,

@@ -22,9 +22,10 @@ public final class Findings {
     }
 
     /** What is open, the oldest first, and what is asked and not ticked. */
-    record Open(List<FoundCondition> found, List<Asked> asked) {}
+    public record Open(List<FoundCondition> found, List<Asked> asked) {}
 
-    static Question<Open> open() {
+    /** What is open, and what that asks of somebody. */
+    public static Question<Open> open() {
         return new Question<>(
                 "findings",
                 Current.person(),

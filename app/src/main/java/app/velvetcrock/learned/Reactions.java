@@ -4,6 +4,8 @@ import app.velvetcrock.core.book.Suspects.Strength;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
+import app.velvetcrock.web.trip.Question;
+import app.velvetcrock.web.trip.Trip;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -12,8 +14,10 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.jdbc.core.RowMapperResultSetExtractor;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,10 +33,12 @@ public class Reactions {
                     + "noted_at from reaction where stillroom_id = :stillroom and dropped_at is null ";
 
     private final JdbcClient sql;
+    private final Trip trip;
     private final Clock clock;
 
-    Reactions(JdbcClient sql, Clock clock) {
+    Reactions(JdbcClient sql, Trip trip, Clock clock) {
         this.sql = sql;
+        this.trip = trip;
         this.clock = clock;
     }
 
@@ -70,11 +76,17 @@ public class Reactions {
 
     @Transactional(readOnly = true)
     public List<Kept> of(UUID person) {
-        return sql.sql(COLUMNS + "and recipient_id = :person order by noted_at desc, id limit " + MOST)
-                .param("stillroom", Current.stillroom())
-                .param("person", person)
-                .query((row, at) -> kept(row))
-                .list();
+        return trip.answer(question(person));
+    }
+
+    /** Asks for somebody's. */
+    public Question<List<Kept>> question(UUID person) {
+        return new Question<>(
+                "reactions",
+                List.of(Current.person(), person),
+                COLUMNS + "and recipient_id = :person order by noted_at desc, id limit " + MOST,
+                Map.of("stillroom", Current.stillroom(), "person", person),
+                new RowMapperResultSetExtractor<>((row, at) -> kept(row)));
     }
 
     /** How anybody's skin took some lots. */

@@ -5,6 +5,7 @@ import app.velvetcrock.core.caution.Level;
 import app.velvetcrock.core.parting.Recipient;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
+import app.velvetcrock.web.PerRequest;
 import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.trip.Question;
 import app.velvetcrock.web.trip.Trip;
@@ -29,11 +30,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Persons {
 
-    private static final String LIVING = "and dropped_at is null order by lower(nickname) limit 500";
+    private static final int MOST = 500;
+
+    private static final String LIVING = "and dropped_at is null order by lower(nickname) limit " + MOST;
 
     private static final String COLUMNS = "select r.id, r.nickname, r.uses, r.avoids, r.note, " + Person.REACTS
             + " from recipient r where r.stillroom_id = :stillroom ";
-    private static final int MOST = 500;
 
     private final JdbcClient sql;
     private final Trip trip;
@@ -47,14 +49,21 @@ public class Persons {
 
     @Transactional(readOnly = true)
     public List<Person> all() {
-        return read("");
+        return trip.answer(question());
     }
 
-    private List<Person> read(String which) {
-        return sql.sql(COLUMNS + which + LIVING)
-                .param("stillroom", Current.stillroom())
-                .query(Persons::person)
-                .list();
+    /** Asks for everybody, by nickname. */
+    public Question<List<Person>> question() {
+        return asked("people", "");
+    }
+
+    private static Question<List<Person>> asked(String what, String which) {
+        return new Question<>(
+                what,
+                Current.person(),
+                COLUMNS + which + LIVING,
+                Map.of("stillroom", Current.stillroom()),
+                new RowMapperResultSetExtractor<>(Persons::person));
     }
 
     private static Person person(ResultSet row, int at) throws SQLException {
@@ -80,14 +89,18 @@ public class Persons {
     /** One of them, also of those that were dropped since. */
     @Transactional(readOnly = true)
     public Person find(UUID id) {
+        return PerRequest.<List<Person>>kept("people", Current.person()).stream()
+                .flatMap(List::stream)
+                .filter(one -> one.id().equals(id))
+                .findFirst()
+                .orElseGet(() -> read(id));
+    }
+
+    private Person read(UUID id) {
         return sql.sql(COLUMNS + "and id = :id")
                 .param("stillroom", Current.stillroom())
                 .param("id", id)
-                .query((row, at) -> new Person(
-                        row.getObject(1, UUID.class),
-                        row.getString(2),
-                        Person.read(row.getString(3), row.getString(4), row.getString(6)),
-                        row.getString(5)))
+                .query(Persons::person)
                 .optional()
                 .orElseThrow(() -> new NotHere("that person"));
     }
@@ -139,13 +152,9 @@ public class Persons {
 
     /** Asks for everybody who is known to react to anything. */
     public Question<List<Person>> whoReacts() {
-        return new Question<>(
+        return asked(
                 "who reacts",
-                Current.person(),
-                COLUMNS + "and exists (select from known_reaction k where k.stillroom_id = r.stillroom_id "
-                        + "and k.recipient_id = r.id) " + LIVING,
-                Map.of("stillroom", Current.stillroom()),
-                new RowMapperResultSetExtractor<>(Persons::person));
+                "and exists (select from known_reaction k where k.stillroom_id = r.stillroom_id and k.recipient_id = r.id) ");
     }
 
     /** Who is known to react to something, or to its relatives: "Inga reacts to yarrow", and what follows. */

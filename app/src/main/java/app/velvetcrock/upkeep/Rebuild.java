@@ -5,6 +5,7 @@ import app.velvetcrock.batch.Makings;
 import app.velvetcrock.book.Written;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.People;
+import app.velvetcrock.stock.flows.Adding;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -34,6 +35,7 @@ public class Rebuild implements ApplicationRunner {
     private final BatchFacts facts;
     private final Makings makings;
     private final Written written;
+    private final Adding sums;
     private final People people;
     private final TransactionTemplate together;
     private final ConfigurableApplicationContext context;
@@ -43,6 +45,7 @@ public class Rebuild implements ApplicationRunner {
             BatchFacts facts,
             Makings makings,
             Written written,
+            Adding sums,
             People people,
             PlatformTransactionManager transactions,
             ConfigurableApplicationContext context,
@@ -50,6 +53,7 @@ public class Rebuild implements ApplicationRunner {
         this.facts = facts;
         this.makings = makings;
         this.written = written;
+        this.sums = sums;
         this.people = people;
         this.together = new TransactionTemplate(transactions);
         this.context = context;
@@ -59,7 +63,7 @@ public class Rebuild implements ApplicationRunner {
     /**
      * What was found.
      *
-     * @param otherwise numbers of batches whose facts stood otherwise than their plans and logs say, and what the search missed
+     * @param otherwise numbers of batches whose facts stood otherwise than their plans and logs say, and what search and sums missed
      */
     public record Found(int households, int batches, List<String> otherwise) {}
 
@@ -98,6 +102,7 @@ public class Rebuild implements ApplicationRunner {
 
     private int household(boolean mend, List<String> otherwise) {
         written.compare(mend).forEach(one -> otherwise.add("%s: search, %s".formatted(Current.stillroom(), one)));
+        sums.compare(mend).forEach(one -> otherwise.add("%s: %s".formatted(Current.stillroom(), one)));
         return all(facts::compare, mend, otherwise) + all(makings::compare, mend, otherwise);
     }
 

@@ -23,6 +23,7 @@ import app.velvetcrock.stillroom.HouseSettings;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stillroom.SignedIn;
 import app.velvetcrock.stock.deeds.StoreDeeds;
+import app.velvetcrock.stock.flows.Adding;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
 import java.time.Instant;
@@ -71,6 +72,9 @@ class LedgerTest {
 
     @Autowired
     JdbcClient sql;
+
+    @Autowired
+    Adding sums;
 
     @Autowired
     PlatformTransactionManager transactions;
@@ -128,6 +132,7 @@ class LedgerTest {
                     .isZero();
         }
         assertThat(refused).isBetween(1, 120);
+        assertThat(sumsOtherwise()).isEmpty();
         // what only moves between lots neither makes nor loses any
         assertThat(sql.sql("select coalesce(sum(amount), 0) from movement where stillroom_id = :stillroom and cause in "
                                 + "('SPLIT', 'MERGED')")
@@ -164,6 +169,57 @@ class LedgerTest {
                 where back <> 0 and back * 2 <> moved"""))
                 .as("a deed taken back in part")
                 .isZero();
+    }
+
+    /** Whatever is done, said otherwise of a lot, or added up: what the database summed is what the ledger says. */
+    @Test
+    void theSumsOfADayFollowEveryDeed() {
+        Random random = new Random(13);
+        Current.as(person, () -> List.of(herb(400), herb(250), herb(120)));
+        List<UUID> done = new ArrayList<>();
+        for (int i = 0; i < 80; i++) {
+            try {
+                done.add(Current.as(person, () -> deed(random, done)));
+            } catch (Refused expected) {
+                assertThat(expected.getMessage()).isNotBlank();
+            }
+            if (i % 8 == 3) {
+                sql.sql("update lot set name = :name, moisture = :moisture, acquired_on = :day where id = "
+                                + "(select id from lot where stillroom_id = :stillroom order by random() limit 1)")
+                        .param("stillroom", person.stillroom())
+                        .param("name", "Bag " + i)
+                        .param("moisture", i % 16 == 3 ? "WILTED" : "DRIED")
+                        .param("day", LocalDate.of(2026, 1 + random.nextInt(10), 3))
+                        .update();
+            }
+            if (i % 10 == 7) {
+                sums.clear(5_000);
+            }
+            if (i % 20 == 11) {
+                sql.sql("update stillroom set zone = :zone where id = :stillroom")
+                        .param("stillroom", person.stillroom())
+                        .param("zone", i % 40 == 11 ? "Pacific/Auckland" : "Atlantic/Faroe")
+                        .update();
+            }
+            assertThat(sumsOtherwise()).as("after deed %d", i).isEmpty();
+        }
+        sums.clear(5_000);
+        assertThat(count("select count(*) from (select 1 from flow where stillroom_id = :stillroom "
+                        + "group by kind, key, unit, part, cut, moisture, cause, day having count(*) > 1) several"))
+                .as("one row a day")
+                .isZero();
+        assertThat(count("select count(*) from flow where stillroom_id = :stillroom"))
+                .isPositive();
+        sql.sql("delete from flow where stillroom_id = :stillroom and cause = 'DRAWN'")
+                .param("stillroom", person.stillroom())
+                .update();
+        assertThat(sumsOtherwise()).as("what is lost is seen").isNotEmpty();
+        Current.as(person, () -> sums.compare(true));
+        assertThat(sumsOtherwise()).as("and mended").isEmpty();
+    }
+
+    private List<String> sumsOtherwise() {
+        return Current.as(person, () -> sums.compare(false));
     }
 
     private long count(String query) {

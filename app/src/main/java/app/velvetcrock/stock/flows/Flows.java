@@ -8,8 +8,6 @@ import app.velvetcrock.core.water.WaterContent;
 import app.velvetcrock.stillroom.Current;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Timestamp;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -20,64 +18,53 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Sums over the ledger. A herb is counted as if dried, whatever water it held; an oil in millilitres; what was taken back was never
- * taken, and what is poured on, bottled, split or dried goes nowhere.
+ * Sums over the ledger, as the database keeps them by the day. A herb is counted as if dried, whatever water it held; an oil in
+ * millilitres; what was taken back was never taken, and what is poured on, bottled, split or dried goes nowhere.
  */
 @Service
 public class Flows {
 
     private static final int MOST = 2000;
 
-    static final String KEY = "case when l.kind in ('INFUSED_OIL', 'MADE') then lower(l.name) else l.kind_key end";
+    private static final String KEY =
+            "case when l.kind in ('INFUSED_OIL', 'MADE') then lower(l.name) else l.kind_key end";
 
     /** In grams, millilitres or pieces, of a sum in a lot's own unit. */
-    static final String MEASURED =
+    private static final String MEASURED =
             "case when l.unit = 'PIECE' then 1 when l.kind in ('INFUSED_OIL', 'CARRIER') then 1000 * l.density else 1000 end";
-
-    static final String HOLDS =
-            "not exists (select from movement b where b.stillroom_id = m.stillroom_id and b.reverses = m.id)";
-
-    static final String NO_MELT = "not (l.kind = 'MADE' and l.kind_key = 'melt')";
 
     private static final String TAKEN =
             """
-            select t.*, least(t.first, (select f.created_at::date from lot f where f.stillroom_id = :stillroom and f.kind = t.kind
-                    and (case when f.kind in ('INFUSED_OIL', 'MADE') then lower(f.name) else f.kind_key end) = t.key
-                    order by f.created_at limit 1)) as since
+            select t.*, least(t.first,
+                (select f.created_at::date from lot f where f.stillroom_id = :stillroom and f.kind = t.kind and %1$s = t.key
+                    order by f.created_at limit 1),
+                (select f.acquired_on from lot f where f.stillroom_id = :stillroom and f.kind = t.kind and %1$s = t.key
+                    and f.acquired_on is not null order by f.acquired_on limit 1)) as since
             from (select a.*, min(a.moved) over (partition by a.kind, a.key) as first from (
-                select l.kind, %1$s as key, max(l.name) as name, l.unit, l.part, l.cut, l.moisture, m.cause,
-                    sum(-m.amount / %2$s)::float8 as amount, count(*)::int as times,
-                    least(min(l.acquired_on), min(m.happened_at)::date) as moved
-                from movement m join lot l on l.stillroom_id = m.stillroom_id and l.id = m.lot_id
-                where m.stillroom_id = :stillroom and m.happened_at >= :since and m.cause <> 'UNDONE' and %4$s and %3$s
-                group by 1, 2, 4, 5, 6, 7, 8) a) t
+                select kind, key, max(name) as name, unit, part, cut, moisture, cause, sum(amount)::float8 as amount,
+                    sum(times)::int as times, min(day) as moved
+                from %2$s f group by 1, 2, 4, 5, 6, 7, 8) a) t
             where t.cause in ('USED', 'DRAWN', 'GIVEN', 'SOLD') order by t.kind, t.key"""
-                    .formatted(KEY, MEASURED, HOLDS, NO_MELT);
+                    .formatted(
+                            "case when f.kind in ('INFUSED_OIL', 'MADE') then lower(f.name) else f.kind_key end",
+                            days("day >= :since"));
 
     private static final String LEFT =
             """
             select l.kind, %1$s as key, l.name, l.unit, l.part, l.cut, l.moisture, (l.balance / %2$s)::float8 as amount,
                 l.id, l.batch_id, l.best_before
-            from lot l where l.stillroom_id = :stillroom and l.balance > 0 and %3$s
+            from lot l where l.stillroom_id = :stillroom and l.balance > 0
+                and not (l.kind = 'MADE' and l.kind_key = 'melt')
             order by l.name, l.created_at, l.id limit :most"""
-                    .formatted(KEY, MEASURED, NO_MELT);
+                    .formatted(KEY, MEASURED);
 
     private static final String MADE =
             """
-            with strained as (
-                select m.batch_id, lower(l.name) as oil, sum(m.amount / (1000 * l.density))::float8 as millilitres
-                from movement m join lot l on l.stillroom_id = m.stillroom_id and l.id = m.lot_id and l.kind = 'INFUSED_OIL'
-                where m.stillroom_id = :stillroom and m.happened_at >= :since and m.happened_at < :until
-                    and m.cause = 'STRAINED' and m.amount > 0 and %1$s
-                group by 1, 2),
-            totals as (select oil, count(*)::int as batches, sum(millilitres) as millilitres from strained group by 1)
-            select s.oil, l.kind_key, l.part, l.cut, l.moisture, t.batches, t.millilitres, sum(u.amount)::float8 as amount
-            from strained s join totals t on t.oil = s.oil
-            cross join lateral (select m.lot_id, sum(-m.amount / 1000.0) as amount from movement m
-                where m.stillroom_id = :stillroom and m.batch_id = s.batch_id and m.cause = 'USED' and m.amount < 0 and %1$s group by 1) u
-            join lot l on l.stillroom_id = :stillroom and l.id = u.lot_id and l.kind = 'HERB'
-            group by 1, 2, 3, 4, 5, 6, 7 order by 1, 2"""
-                    .formatted(HOLDS);
+            select oil, kind_key, part, cut, moisture, t.batches, t.millilitres, sum(grams)::float8 as amount
+            from brewed join (select oil, sum(batches)::int as batches, sum(millilitres)::float8 as millilitres from brewed
+                where stillroom_id = :stillroom and day >= :since and day < :until group by 1) t using (oil)
+            where stillroom_id = :stillroom and day >= :since and day < :until and kind_key <> ''
+            group by 1, 2, 3, 4, 5, 6, 7 order by 1, 2""";
 
     private final JdbcClient sql;
 
@@ -127,12 +114,12 @@ public class Flows {
      */
     public record Made(String oil, String herb, int batches, double millilitres, double grams) {}
 
-    /** What was taken since a moment, most a year ago, of each thing and for each reason. */
+    /** What was taken since a day, most a year ago, of each thing and for each reason. */
     @Transactional(readOnly = true)
-    public List<Taken> taken(Instant since) {
+    public List<Taken> taken(LocalDate since) {
         return sql.sql(TAKEN)
                 .param("stillroom", Current.stillroom())
-                .param("since", Timestamp.from(since))
+                .param("since", since)
                 .query((row, at) -> {
                     Thing thing = thing(row);
                     return new Taken(
@@ -169,13 +156,13 @@ public class Flows {
                 .list();
     }
 
-    /** What oils were strained from a moment until another, and of how much of each herb. */
+    /** What oils were strained from a day until another, and of how much of each herb. */
     @Transactional(readOnly = true)
-    public List<Made> made(Instant since, Instant until) {
+    public List<Made> made(LocalDate since, LocalDate until) {
         return sql.sql(MADE)
                 .param("stillroom", Current.stillroom())
-                .param("since", Timestamp.from(since))
-                .param("until", Timestamp.from(until))
+                .param("since", since)
+                .param("until", until)
                 .query((row, at) -> new Made(
                         row.getString("oil"),
                         row.getString("kind_key"),
@@ -183,6 +170,16 @@ public class Flows {
                         row.getDouble("millilitres"),
                         dried(row)))
                 .list();
+    }
+
+    /** Some days of the household's sums, of each what holds: a day on which all was taken back is none. */
+    static String days(String which) {
+        return """
+                (select kind, key, max(name) as name, unit, part, cut, moisture, cause, day, sum(amount) as amount, sum(times) as times,
+                    sum(paid) as paid
+                from flow where stillroom_id = :stillroom and %s
+                group by kind, key, unit, part, cut, moisture, cause, day having sum(times) > 0)"""
+                .formatted(which);
     }
 
     static Thing thing(ResultSet row) throws SQLException {
@@ -200,14 +197,16 @@ public class Flows {
     }
 
     private static Optional<Part> part(ResultSet row) throws SQLException {
-        return Optional.ofNullable(row.getString("part")).map(Part::valueOf);
+        return Optional.ofNullable(row.getString("part"))
+                .filter(part -> !part.isEmpty())
+                .map(Part::valueOf);
     }
 
     /** An amount; of a herb as if it were dried: the same dry matter at a tenth of water (craft: water). */
     static double dried(ResultSet row) throws SQLException {
         double amount = row.getDouble("amount");
         String moisture = row.getString("moisture");
-        return moisture == null
+        return moisture == null || moisture.isEmpty()
                 ? amount
                 : amount
                         * driedOf(

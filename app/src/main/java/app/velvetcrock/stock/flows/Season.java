@@ -19,21 +19,22 @@ public class Season {
 
     private static final String MOVED =
             """
-            select l.kind, %1$s as key, max(l.name) as name, l.unit, l.part, l.cut, l.moisture, m.cause, d.month,
-                sum(abs(m.amount) / %2$s)::float8 as amount, count(*)::int as times, min(d.day) as first,
-                coalesce(sum(case when m.cause = 'BOUGHT' then l.price_minor * m.amount / l.price_for::numeric end), 0)::float8 as paid,
-                coalesce(string_agg(distinct nullif(m.note, ''), ', ') filter (where m.cause = 'DISCARDED'), '') as notes
-            from movement m join lot l on l.stillroom_id = m.stillroom_id and l.id = m.lot_id
-            cross join lateral (select day, extract(month from day)::int as month from (
-                -- What was gathered was gathered on its day, whenever it was written down.
-                select case when m.cause in ('GATHERED', 'BOUGHT') and l.acquired_on is not null then l.acquired_on
-                    else (m.happened_at at time zone :zone)::date end as day) one) d
-            where m.stillroom_id = :stillroom and m.cause in
-                    ('GATHERED', 'BOUGHT', 'DRIED', 'STRAINED', 'POURED', 'USED', 'DRAWN', 'GIVEN', 'SOLD', 'DISCARDED')
-                and (m.amount > 0) = (m.cause in ('GATHERED', 'BOUGHT', 'DRIED', 'STRAINED', 'POURED'))
-                and d.day >= :first and d.day < :end and m.happened_at >= :early and l.kind <> 'CONTAINER' and %4$s and %3$s
-            group by 1, 2, 4, 5, 6, 7, 8, 9 order by 1, 2, 9 limit :most"""
-                    .formatted(Flows.KEY, Flows.MEASURED, Flows.HOLDS, Flows.NO_MELT);
+            select f.*, case when f.cause = 'DISCARDED' then (
+                select coalesce(string_agg(distinct nullif(m.note, ''), ', '), '')
+                from movement m join lot l on l.stillroom_id = m.stillroom_id and l.id = m.lot_id
+                where m.stillroom_id = :stillroom and m.cause = 'DISCARDED' and l.kind = f.kind
+                    and case when l.kind in ('INFUSED_OIL', 'MADE') then lower(l.name) else l.kind_key end = f.key
+                    and (m.happened_at at time zone :zone)::date between f.first and f.last
+                    and m.happened_at >= :early and m.happened_at < :late
+                    and not exists (select from movement b where b.stillroom_id = m.stillroom_id and b.reverses = m.id))
+                else '' end as notes
+            from (
+                select kind, key, max(name) as name, unit, part, cut, moisture, cause, extract(month from day)::int as month,
+                    sum(amount)::float8 as amount, sum(times)::int as times, min(day) as first, max(day) as last,
+                    sum(paid)::float8 as paid
+                from %s d group by 1, 2, 4, 5, 6, 7, 8, 9) f
+            order by 1, 2, 9 limit :most"""
+                    .formatted(Flows.days("day >= :first and day < :end and kind <> 'CONTAINER'"));
 
     private static final int MOST = 4000;
 
@@ -72,6 +73,7 @@ public class Season {
                 .param("first", first)
                 .param("end", first.plusYears(1))
                 .param("early", first.minusDays(1))
+                .param("late", first.plusYears(1).plusDays(1))
                 .param("most", MOST)
                 .query((row, at) -> {
                     Thing thing = Flows.thing(row);

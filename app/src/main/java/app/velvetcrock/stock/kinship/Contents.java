@@ -46,7 +46,9 @@ public class Contents {
                 ) n
             )
             select u.origin, l.id, l.kind, l.kind_key, l.name, l.batch_id from up u
-            join lot l on l.stillroom_id = :stillroom and l.id = u.lot order by l.created_at, l.id"""
+            -- Looked up one by one: what was walked to is little beside all lots there ever were.
+            cross join lateral (select * from lot where stillroom_id = :stillroom and id = u.lot offset 0) l
+            order by l.created_at, l.id"""
                     .formatted(HOLDS);
 
     private static final int MOST = 300;

@@ -56,7 +56,7 @@ class LotKinship implements Kinship {
                 ) n
             )
             select d.origin, d.lot, d.batch, l.name, l.batch_id, l.balance > 0 from down d
-            left join lot l on l.stillroom_id = :stillroom and l.id = d.lot"""
+            left join lateral (select * from lot where stillroom_id = :stillroom and id = d.lot offset 0) l on true"""
                     .formatted(HOLDS);
 
     /** What was poured into a batch, or out of what a lot was made or filled from at the stores. */
