@@ -4,15 +4,21 @@ import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.materia.HerbKind;
+import app.velvetcrock.pan.BoughtPrices;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Cause;
 import app.velvetcrock.stock.GatheringDays;
 import app.velvetcrock.stock.flows.Flows;
 import app.velvetcrock.stock.flows.Season;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -30,6 +36,7 @@ class SeasonController {
     private static final int THROWN_OUT = 12;
 
     private final Season season;
+    private final BoughtPrices prices;
     private final Flows flows;
     private final GatheringDays days;
     private final Catalogue catalogue;
@@ -39,6 +46,7 @@ class SeasonController {
 
     SeasonController(
             Season season,
+            BoughtPrices prices,
             Flows flows,
             GatheringDays days,
             Catalogue catalogue,
@@ -46,6 +54,7 @@ class SeasonController {
             Households households,
             Clock clock) {
         this.season = season;
+        this.prices = prices;
         this.flows = flows;
         this.days = days;
         this.catalogue = catalogue;
@@ -65,15 +74,17 @@ class SeasonController {
         int of = year == null || year < EARLIEST || year > today.getYear() ? today.getYear() : year;
         ZoneId zone = house.settings().zone();
         LocalDate first = LocalDate.of(of, 1, 1);
+        List<Season.Moved> moved = season.of(of, zone.getId());
         model.addAttribute(
                 "page",
                 SeasonPage.of(
                         new SeasonPage.Read(
                                 of,
                                 today,
-                                season.of(of, zone.getId()),
+                                moved,
                                 flows.made(first, first.plusYears(1)),
                                 season.pricesOfGrams(),
+                                bought(moved),
                                 days.firstDays(),
                                 catalogue.herbs().stream().collect(Collectors.toMap(HerbKind::key, HerbKind::common))),
                         house));
@@ -87,5 +98,20 @@ class SeasonController {
                                 sheet.lesson()))
                         .toList());
         return "book/seasons";
+    }
+
+    /** What a bought one of each thing that was poured costs, where the household said it of its kind. */
+    private Map<String, Long> bought(List<Season.Moved> moved) {
+        Set<String> poured = moved.stream()
+                .filter(one -> one.cause() == Cause.POURED)
+                .map(one -> one.thing().key())
+                .collect(Collectors.toSet());
+        Map<String, Long> prices = poured.isEmpty() ? Map.of() : this.prices.all();
+        Map<String, Long> bought = new HashMap<>();
+        if (!prices.isEmpty()) {
+            season.kindsOfMade(poured).forEach((name, kind) -> Optional.ofNullable(prices.get(kind))
+                    .ifPresent(price -> bought.put(name, price)));
+        }
+        return bought;
     }
 }

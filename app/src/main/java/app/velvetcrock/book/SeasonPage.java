@@ -17,6 +17,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.StringJoiner;
@@ -71,13 +72,19 @@ record SeasonPage(
 
     record Dot(double x, String mark, String words) {}
 
-    /** What the page is made of. */
+    /**
+     * What the page is made of.
+     *
+     * @param prices of a gram of each herb, where it was bought
+     * @param bought what a bought one of a made thing costs, by its name in lower case
+     */
     record Read(
             int year,
             LocalDate today,
             List<Season.Moved> moved,
             List<Flows.Made> made,
             Map<String, Double> prices,
+            Map<String, Long> bought,
             List<GatheringDays.Day> firsts,
             Map<String, String> names) {}
 
@@ -261,10 +268,34 @@ record SeasonPage(
                 lines.add("what was gathered would have cost %s, at what was paid for the same herbs here"
                         .formatted(money(spared)));
             }
+            made().ifPresent(lines::add);
             if (unknown.length() > 0) {
                 lines.add("never bought here, so no price is known: " + unknown);
             }
             return lines;
+        }
+
+        /** What was poured, beside what the household says that a bought one of its kind costs. */
+        private Optional<String> made() {
+            Map<String, List<Season.Moved>> poured = read.moved().stream()
+                    .filter(one -> one.cause() == Cause.POURED
+                            && one.measure() == Measure.PIECE
+                            && read.bought().containsKey(one.thing().key()))
+                    .collect(Collectors.groupingBy(Season.Moved::name, TreeMap::new, Collectors.toList()));
+            double all = 0;
+            StringJoiner each = new StringJoiner(", ");
+            for (Map.Entry<String, List<Season.Moved>> one : poured.entrySet()) {
+                double pieces = one.getValue().stream()
+                        .mapToDouble(Season.Moved::amount)
+                        .sum();
+                long price = Objects.requireNonNull(
+                        read.bought().get(one.getValue().get(0).thing().key()));
+                all += pieces * price;
+                each.add("%s × %s at %s".formatted(Decimals.upTo(pieces, 0), one.getKey(), money(price)));
+            }
+            return poured.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of("what was made would have cost %s, bought: %s".formatted(money(all), each));
         }
 
         private String money(double minor) {

@@ -3,6 +3,8 @@ package app.velvetcrock.pan;
 import app.velvetcrock.stillroom.Current;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -10,7 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What a bought one of a kind costs, as the household said last. */
 @Service
-class BoughtPrices {
+public class BoughtPrices {
 
     private final JdbcClient sql;
     private final Clock clock;
@@ -28,6 +30,18 @@ class BoughtPrices {
                 .param("kind", kind)
                 .query(Long.class)
                 .optional();
+    }
+
+    /** By kind, in minor units. */
+    @Transactional(readOnly = true)
+    public Map<String, Long> all() {
+        Map<String, Long> all = new HashMap<>();
+        sql.sql("select kind, minor from bought_price where stillroom_id = :stillroom")
+                .param("stillroom", Current.stillroom())
+                .query(row -> {
+                    all.put(row.getString(1), row.getLong(2));
+                });
+        return all;
     }
 
     /** Remembers it for the next making of the kind. */

@@ -82,6 +82,25 @@ class SeasonsHttpTest {
         assertThat(tove.get(PLACE + "?year=soon").status()).isBetween(400, 499);
     }
 
+    @Test
+    void whatWasMadeStandsBesideWhatABoughtOneCosts() {
+        tove.submit("/stores/supplies", "#add-supply", Map.of("kind", "beeswax", "amount", "400 g"));
+        tove.submit("/stores/supplies", "#add-container", Map.of("name", "Pot", "holds", "15 mL", "pieces", "40"));
+        String batch = tove.post(Visitor.form(tove.get("/bench?amount=30+g").page(), "#bench", Map.of()))
+                .path();
+        tove.submit(batch.replace("batch", "press"), "form[action*=press]", Map.of("out", "140 mL"));
+        String oil = tove.get("/cupboard").page().select(".bottle").attr("href").substring(10);
+        String pot =
+                tove.get("/pan").page().select("#into option:contains(Pot)").attr("value");
+        Document pan = tove.get("/pan?was=salve&kind=salve&much=3&oil=%s&into=%s".formatted(oil, pot))
+                .page();
+        String making =
+                tove.post(Visitor.form(pan, "#pan", Map.of("bought", "9.50"))).path();
+        tove.post(making + "/pour", Map.of("into", pot, "count", "3", "when", ""));
+        assertThat(tove.get(PLACE).page().select("#money").text())
+                .contains("what was made would have cost 28.50 EUR, bought: 3 ×", "at 9.50 EUR");
+    }
+
     private Answer herb(String name, String amount, Map<String, String> more) {
         Map<String, String> all = new HashMap<>(more);
         all.putAll(Map.of("herb", name, "amount", amount, "sure", "yes"));

@@ -6,6 +6,7 @@ import app.velvetcrock.core.materia.Part;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stock.Cause;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -90,6 +91,26 @@ public class Season {
                             row.getString("notes"));
                 })
                 .list();
+    }
+
+    /** Of which kind some made things are, by their names in lower case. */
+    @Transactional(readOnly = true)
+    public Map<String, String> kindsOfMade(Collection<String> names) {
+        Map<String, String> kinds = new HashMap<>();
+        if (!names.isEmpty()) {
+            sql.sql(
+                            """
+                            select n.name, l.kind_key from unnest(cast(:names as text[])) n (name)
+                            cross join lateral (select l.kind_key from lot l where l.stillroom_id = :stillroom and l.kind = 'MADE'
+                                and case when l.kind in ('INFUSED_OIL', 'MADE') then lower(l.name) else l.kind_key end = n.name
+                                order by l.created_at limit 1) l""")
+                    .param("stillroom", Current.stillroom())
+                    .param("names", names.toArray(String[]::new))
+                    .query(row -> {
+                        kinds.put(row.getString(1), row.getString(2));
+                    });
+        }
+        return kinds;
     }
 
     /** What a gram of each herb, as if dried, cost where it was bought, in minor units: the mean over all that has a price. */
