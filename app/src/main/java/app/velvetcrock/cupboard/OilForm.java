@@ -116,28 +116,16 @@ record OilForm(
     Optional<Mass> drawn(Fields fields, Stock.OfOil oil, House house) {
         return fields.massOf("amount", amount, Expect.LIQUID, KnownDensity.ofOil(oil.density()))
                 .map(Fields.Weighed::mass)
-                .filter(mass -> {
-                    // The last of it is often said a little too high, since it was rounded when it was shown.
-                    boolean sensible = mass.toMilligrams() > 0
-                            && mass.grams() <= oil.left().grams() * 1.02;
-                    if (!sensible) {
+                .flatMap(mass -> {
+                    Optional<Mass> sensible = Drawable.of(mass, oil, house);
+                    if (sensible.isEmpty()) {
                         fields.trouble(
                                 "amount",
-                                "Understood %s; %s is left."
-                                        .formatted(
-                                                house.volume(oil.density().volumeOf(mass)),
-                                                house.volume(oil.volumeLeft())),
+                                Drawable.refusal(mass, oil, house),
                                 "what was taken out, such as 20 mL or 1 tbsp");
                     }
                     return sensible;
-                })
-                .map(mass -> mass.compareTo(oil.left()) > 0 || isAllAsShown(mass, oil, house) ? oil.left() : mass);
-    }
-
-    /** What is left was rounded when it was shown; typing it back means all of it, and no drop is to stay behind. */
-    private static boolean isAllAsShown(Mass mass, Stock.OfOil oil, House house) {
-        return mass.grams() >= oil.left().grams() * 0.98
-                && house.volume(oil.density().volumeOf(mass)).equals(house.volume(oil.volumeLeft()));
+                });
     }
 
     Optional<Taking> taking(Fields fields) {

@@ -17,7 +17,7 @@ import org.springframework.stereotype.Component;
 
 /** To whom something left, and for how much, as the Cupboard's forms ask it; both may be left out. */
 @Component
-class ToWhom {
+public class ToWhom {
 
     private static final int LONGEST = 60;
 
@@ -32,13 +32,19 @@ class ToWhom {
     }
 
     /** What was read; {@code happened} whether it is told of afterwards. */
-    record Said(Optional<String> who, Optional<Long> price, boolean happened) {}
+    public record Said(Optional<String> who, Optional<Long> price, boolean happened) {}
 
     Said read(Fields fields, House house, @Nullable String who, @Nullable String price, Instant at) {
         return new Said(
                 fields.optionalWords("who", who, LONGEST).filter(said -> !said.isBlank()),
                 price == null || price.isBlank() ? Optional.empty() : fields.money("price", price, house.money()),
                 May.hasHappened(at, clock.instant()));
+    }
+
+    /** The same, where only a name was said; empty for nobody named. */
+    public static Said said(String who, Instant at, Instant now) {
+        return new Said(
+                Optional.of(who.strip()).filter(name -> !name.isEmpty()), Optional.empty(), May.hasHappened(at, now));
     }
 
     /** How it left, by why it was taken out; absent where it stayed in the house. */
@@ -51,7 +57,7 @@ class ToWhom {
     }
 
     /** Whom it goes to is written down where she is not yet; what she must not have is refused. */
-    Parting.Terms terms(Said said, UUID lot) {
+    public Parting.Terms terms(Said said, UUID lot) {
         Optional<Person> person = said.who().map(persons::named);
         person.ifPresent(one -> forHer.refuse(one.who(), one.nickname(), lot, said.happened()));
         return new Parting.Terms(person.map(Person::id), said.price(), false, Optional.empty());

@@ -1,10 +1,8 @@
 package app.velvetcrock.jot;
 
-import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.core.jot.JotReader;
 import app.velvetcrock.core.jot.Jotted;
 import app.velvetcrock.core.jot.Thing;
-import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Refused;
@@ -16,7 +14,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -32,12 +29,12 @@ class JotController {
     private static final String PLACE = "/jot";
 
     private final JotDesk desk;
-    private final Deeds deeds;
+    private final JotWork work;
     private final Households households;
 
-    JotController(JotDesk desk, Deeds deeds, Households households) {
+    JotController(JotDesk desk, JotWork work, Households households) {
         this.desk = desk;
-        this.deeds = deeds;
+        this.work = work;
         this.households = households;
     }
 
@@ -76,16 +73,12 @@ class JotController {
         String typed = line == null ? "" : line;
         UUID once = key == null ? UUID.randomUUID() : key;
         Jotted read = desk.read(typed, desk.things());
-        boolean elsewhere =
-                read.said().stream().anyMatch(one -> JotDesk.elsewhere(one).isPresent());
-        if (!read.isClear() || elsewhere) {
+        if (!read.isClear()) {
             fields.trouble(
                     "line",
                     typed.isBlank()
                             ? "Nothing is written here yet."
-                            : elsewhere && read.isClear()
-                                    ? "Part of this is done on a page of its own: it is linked below."
-                                    : "Not all of it is understood: the words are marked below.",
+                            : "Not all of it is understood: the words are marked below.",
                     "");
         }
         return reply.answer(
@@ -95,26 +88,25 @@ class JotController {
                     return "jot/jot";
                 },
                 () -> {
-                    List<String> entries = new ArrayList<>();
+                    List<String> done = new ArrayList<>();
                     for (Jotted.Said said : read.said()) {
-                        for (Supplier<JotDesk.Of> next : desk.deeds(said)) {
-                            JotDesk.Of one = next.get();
-                            UUID own = UUID.nameUUIDFromBytes(
-                                    (once + "/" + entries.size()).getBytes(StandardCharsets.UTF_8));
-                            entries.add("entry=%s.%s".formatted(one.batch(), deed(one, own, typed)));
+                        for (JotWork.Step step : work.steps(said)) {
+                            UUID own =
+                                    UUID.nameUUIDFromBytes((once + "/" + done.size()).getBytes(StandardCharsets.UTF_8));
+                            done.add("did=" + does(step, own, typed));
                         }
                     }
                     String words = JotPage.of(typed, read, households.current()).said().stream()
                             .map(one -> "%s: %s".formatted(one.thing(), one.facts()))
                             .collect(Collectors.joining("; "));
-                    return new Done(PLACE, words + ".", "/round/undo?back=jot&" + String.join("&", entries));
+                    return new Done(PLACE, words + ".", "/round/undo?back=jot&" + String.join("&", done));
                 });
     }
 
     /** What hangs on a field of a form hangs on the line here. */
-    private UUID deed(JotDesk.Of one, UUID key, String typed) {
+    private static String does(JotWork.Step step, UUID key, String typed) {
         try {
-            return deeds.done(one.batch(), Current.doing(one.deed(), key, one.at(), typed));
+            return step.done(key, typed);
         } catch (Refused refused) {
             throw Optional.of(refused.field())
                     .filter(field -> !field.isEmpty())

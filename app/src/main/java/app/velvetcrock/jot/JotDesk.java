@@ -16,8 +16,10 @@ import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.core.rounds.Task;
+import app.velvetcrock.press.StrainLine;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Goods;
 import app.velvetcrock.stock.Oils;
 import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Refused;
@@ -25,6 +27,8 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,13 +43,24 @@ class JotDesk {
 
     private final Batches batches;
     private final Oils oils;
+    private final Goods goods;
+    private final StrainLine straining;
     private final Stores stores;
     private final Households households;
     private final Clock clock;
 
-    JotDesk(Batches batches, Oils oils, Stores stores, Households households, Clock clock) {
+    JotDesk(
+            Batches batches,
+            Oils oils,
+            Goods goods,
+            StrainLine straining,
+            Stores stores,
+            Households households,
+            Clock clock) {
         this.batches = batches;
         this.oils = oils;
+        this.goods = goods;
+        this.straining = straining;
         this.stores = stores;
         this.households = households;
         this.clock = clock;
@@ -64,12 +79,31 @@ class JotDesk {
                         sheet.number(),
                         sheet.name(),
                         called(sheet))));
-        List<Stock.OfOil> left = oils.left();
-        Map<UUID, Integer> numbers =
-                batches.numbers(left.stream().map(Stock.OfOil::batch).distinct().toList());
-        left.forEach(oil -> all.add(
-                new Thing(oil.id(), Thing.Kind.OIL, numbers.getOrDefault(oil.batch(), 0), oil.name(), List.of())));
+        Map<UUID, Finished> finished = new LinkedHashMap<>();
+        // Of several bottles of one batch the one that was begun is meant; of the tins of a making those there are most
+        // of.
+        oils.left().stream()
+                .sorted(Comparator.comparing(Stock.OfOil::left))
+                .forEach(oil -> finished.putIfAbsent(
+                        oil.batch(), new Finished(oil.id(), Thing.Kind.OIL, oil.name(), oil.batch())));
+        goods.inStock().stream()
+                .filter(Stock.OfGood::inPieces)
+                .sorted(Comparator.comparing(Stock.OfGood::left).reversed())
+                .forEach(good -> finished.putIfAbsent(
+                        good.batch(), new Finished(good.id(), Thing.Kind.GOOD, good.name(), good.batch())));
+        Map<UUID, Integer> numbers = batches.numbers(List.copyOf(finished.keySet()));
+        finished.values()
+                .forEach(one -> all.add(new Thing(
+                        one.lot(), one.kind(), numbers.getOrDefault(one.batch(), 0), one.name(), lastWord(one))));
         return all;
+    }
+
+    private record Finished(UUID lot, Thing.Kind kind, String name, UUID batch) {}
+
+    /** A salve goes by what it is as well. */
+    private static List<String> lastWord(Finished one) {
+        int space = one.name().lastIndexOf(' ');
+        return one.kind() == Thing.Kind.GOOD && space > 0 ? List.of(one.name().substring(space + 1)) : List.of();
     }
 
     /** What is on heat is the crock, as on the Shelf; a pot goes by its name as well, and by the last word of it. */
@@ -93,12 +127,12 @@ class JotDesk {
         return new JotReader(things, house.settings().units(), now).read(line);
     }
 
-    /** The page where what a line says is done, where a line cannot do it yet; absent where it can. */
-    static Optional<String> elsewhere(Jotted.Said said) {
-        boolean strains = said.facts().stream().anyMatch(Fact.Strained.class::isInstance);
-        return said.thing().kind() == Thing.Kind.OIL
-                ? Optional.of("/cupboard/" + said.thing().id())
-                : strains ? Optional.of("/press/" + said.thing().id()) : Optional.empty();
+    /** When it was done; now where nothing was said. */
+    Instant at(Jotted.Said said) {
+        return said.at()
+                .map(there ->
+                        there.atZone(households.current().settings().zone()).toInstant())
+                .orElseGet(clock::instant);
     }
 
     /**
@@ -108,17 +142,15 @@ class JotDesk {
     List<Supplier<Of>> deeds(Jotted.Said said) {
         UUID batch = said.thing().id();
         boolean out = standing(batch).course().standsOut();
-        House house = households.current();
-        Instant at = said.at()
-                .map(there -> there.atZone(house.settings().zone()).toInstant())
-                .orElseGet(clock::instant);
+        Instant at = at(said);
         List<Supplier<Of>> deeds = new ArrayList<>();
         Optional<Look> look = Fact.look(said.facts(), out);
-        boolean looked = false;
+        // What was smelled at the straining stands in its line.
+        boolean looked = said.facts().stream().anyMatch(Fact.Strained.class::isInstance);
         boolean noted = said.note().isEmpty();
         for (Fact fact : said.facts()) {
             if (!(fact instanceof Fact.Looked)) {
-                deeds.add(() -> new Of(batch, deed(standing(batch), fact, said.note()), at));
+                deeds.add(() -> new Of(batch, deed(standing(batch), fact, new With(said.note(), look, at)), at));
             } else if (!looked) {
                 // All that was seen and smelled is one look.
                 looked = true;
@@ -141,11 +173,14 @@ class JotDesk {
         return sheet;
     }
 
-    private Deed deed(BatchSheet sheet, Fact fact, String note) {
+    /** What else was said, and when it was. */
+    private record With(String note, Optional<Look> look, Instant at) {}
+
+    private Deed deed(BatchSheet sheet, Fact fact, With with) {
         if (fact instanceof Fact.Did did) {
             return new Deed.Tend(task(sheet, did.what()));
         } else if (fact instanceof Fact.Found found) {
-            return new Deed.Find(found.what(), note, Optional.empty());
+            return new Deed.Find(found.what(), with.note(), Optional.empty());
         } else if (fact instanceof Fact.Warm warm) {
             return new Deed.Read(Optional.empty(), warm.temperature());
         } else if (fact instanceof Fact.Turned turned) {
@@ -153,7 +188,12 @@ class JotDesk {
         } else if (fact instanceof Fact.ToppedUp poured) {
             return topUp(sheet, poured);
         } else if (fact instanceof Fact.ThrownOut out) {
-            return new Deed.ThrowOut(out.why(), note, Optional.empty());
+            return new Deed.ThrowOut(out.why(), with.note(), Optional.empty());
+        } else if (fact instanceof Fact.Strained strained) {
+            return straining.read(
+                    sheet,
+                    new StrainLine.Said(
+                            strained.out(), strained.pressing(), with.look().map(Look::smell), with.at()));
         } else if (fact instanceof Fact.Noted noted) {
             return new Deed.Note(noted.note());
         }

@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 
 /**
  * A line as it was understood, worded.
@@ -19,12 +18,8 @@ import org.jspecify.annotations.Nullable;
  */
 record JotPage(List<Said> said, List<Part> parts, List<Asked> asked, boolean canWrite) {
 
-    /**
-     * A sentence as the log will show it.
-     *
-     * @param elsewhere the page where it is done; null where the line does it
-     */
-    record Said(String thing, String facts, String when, @Nullable String elsewhere) {}
+    /** A sentence as the log will show it. */
+    record Said(String thing, String facts, String when) {}
 
     record Part(String text, boolean doubt) {}
 
@@ -48,18 +43,17 @@ record JotPage(List<Said> said, List<Part> parts, List<Asked> asked, boolean can
                         one.at()
                                 .map(at -> house.moment(
                                         at.atZone(house.settings().zone()).toInstant()))
-                                .orElse("now"),
-                        JotDesk.elsewhere(one).orElse(null)))
+                                .orElse("now")))
                 .toList();
         return new JotPage(
                 said,
                 read.doubts().isEmpty() ? List.of() : parts(line, read.doubts()),
                 read.doubts().stream().map(doubt -> asked(line, doubt)).toList(),
-                read.isClear() && said.stream().allMatch(one -> one.elsewhere() == null));
+                read.isClear());
     }
 
     private static String what(Thing thing) {
-        return thing.kind() == Thing.Kind.OIL ? "batch" : "jar";
+        return thing.kind().isStanding() ? "jar" : "batch";
     }
 
     private static String facts(Jotted.Said said, House house) {
@@ -125,6 +119,15 @@ record JotPage(List<Said> said, List<Part> parts, List<Asked> asked, boolean can
                     all.add(new Example(name.toLowerCase(Locale.ROOT) + " 46.2, water topped up"));
                     all.add(new Example(name.toLowerCase(Locale.ROOT) + " lid off, to warm"));
                 });
+        things.stream().filter(one -> one.kind() == Thing.Kind.OIL).findFirst().ifPresent(oil -> {
+            String name = oil.exactly().toLowerCase(Locale.ROOT);
+            all.add(new Example(name + " drew 20 ml, smells ok"));
+        });
+        things.stream()
+                .filter(one -> one.kind() == Thing.Kind.GOOD)
+                .findFirst()
+                .ifPresent(good -> all.add(
+                        new Example("gave a %s to Inga".formatted(good.exactly().toLowerCase(Locale.ROOT)))));
         return all;
     }
 }

@@ -237,12 +237,16 @@ class RoundController {
     @PostMapping("/round/undo")
     String undo(
             @RequestParam(required = false) @Nullable List<String> entry,
+            @RequestParam(required = false) @Nullable List<String> did,
             @RequestParam(required = false) @Nullable UUID at,
             @RequestParam(required = false) @Nullable String back,
             Reply reply) {
         String leadsTo = "jot".equals(back) ? "/jot" : RoundPage.PLACE + (at == null ? "" : "?at=" + at);
         return reply.tap(leadsTo, () -> {
-            takingBack.all(entry == null ? List.of() : entry);
+            takingBack.all(Stream.of(entry, did)
+                    .flatMap(Stream::ofNullable)
+                    .flatMap(List::stream)
+                    .toList());
             return new Done(leadsTo, "Taken back. The log keeps both lines.");
         });
     }

@@ -158,6 +158,73 @@ class JotHttpTest {
         assertThat(tove.get("/press").page().text()).contains("mould: the jar was wet");
     }
 
+    /** A straining, what is drawn of the oil, and to whom it went: each by the rules of its own page, and taken back as one. */
+    @Test
+    void fromTheJarToWhoeverHasIt() {
+        assertThat(write("1 strained 4 l").page().select("#refused").text())
+                .as("more than went in")
+                .contains("went in", "Nothing was written");
+        Answer strained = write("1 strained 95 ml dripped, smells green - next time longer");
+        assertThat(strained.status())
+                .as(strained.page().select("#refused").text())
+                .isEqualTo(200);
+        assertThat(String.join(" ", log(nettle))).contains("95 mL", "smells right", "next time longer");
+        String bottle = tove.get("/cupboard").page().select(".bottle").attr("href");
+        assertThat(tove.get(bottle).page().select("main").text()).contains("95 mL");
+        assertThat(write("nettle drew 5 l").page().select("#refused").text()).contains("95 mL is left");
+        Answer gone = write("nettle oil 1 drew 5 ml; gave 10 ml to Inga - for her hands");
+        assertThat(gone.page().select(".notice").text())
+                .as(gone.page().select("#refused").text())
+                .contains(
+                        "Nettle in cold-pressed rapeseed, batch 1: drew 5 mL; Nettle in cold-pressed rapeseed, batch 1: gave 10 mL to Inga");
+        assertThat(left(bottle)).contains("80 mL");
+        assertThat(tove.get("/cupboard/people").page().text()).contains("Inga");
+        tove.post(Visitor.form(gone.page(), ".notice form", Map.of()));
+        assertThat(left(bottle)).as("both taken back").contains("95 mL");
+        assertThat(write("nettle oil 1 smells rancid").status()).isEqualTo(200);
+        assertThat(write("nettle oil 1 gave 5 ml to Inga").status())
+                .as("what smells off is given to nobody")
+                .isGreaterThanOrEqualTo(400);
+        assertThat(write("nettle oil 1 hardly smells").page().select("#refused").text())
+                .contains("good or off");
+    }
+
+    private String left(String thing) {
+        return tove.get(thing).page().select("#left, .left, main").text();
+    }
+
+    @Test
+    void whatIsCountedIsTakenByThePiece() {
+        tove.submit("/stores/supplies", "#add-supply", Map.of("kind", "beeswax", "amount", "400 g"));
+        tove.submit("/stores/supplies", "#add-container", Map.of("name", "Pot", "holds", "15 mL", "pieces", "40"));
+        assertThat(write("1 strained 95 ml").status()).isEqualTo(200);
+        String oil = tove.get("/cupboard").page().select(".bottle").attr("href").substring(10);
+        String pot =
+                tove.get("/pan").page().select("#into option:contains(Pot)").attr("value");
+        String making = tove.post(Visitor.form(
+                        tove.get("/pan?was=salve&kind=salve&much=2&oil=%s&into=%s".formatted(oil, pot))
+                                .page(),
+                        "#pan",
+                        Map.of()))
+                .path();
+        tove.post(making + "/pour", Map.of("into", pot, "count", "2", "when", ""));
+        Document page = tove.get("/cupboard").page();
+        String pots = page.select("a.goods").attr("href");
+        assertThat(tove.get(pots).page().select("#left").text()).contains("2 ×");
+        assertThat(write("sold 3 salves").page().select("#refused").text()).contains("there are 2");
+        Answer gave = write("gave a salve to Inga; 2 shaken");
+        assertThat(gave.page().select(".notice").text())
+                .as(gave.page().select("#refused, mark").text())
+                .contains("gave 1 to Inga; Nettle, jar 2: shaken");
+        assertThat(tove.get(pots).page().select("#left").text()).contains("1 ×");
+        tove.post(Visitor.form(gave.page(), ".notice form", Map.of()));
+        assertThat(tove.get(pots).page().select("#left").text()).contains("2 ×");
+        assertThat(write("salve smells rancid - only the lid").status()).isEqualTo(200);
+        assertThat(write("sold a salve").status()).as("held back").isGreaterThanOrEqualTo(400);
+        assertThat(write("salve thrown out, rancid").status()).isEqualTo(200);
+        assertThat(tove.get("/cupboard").page().select("a.goods")).isEmpty();
+    }
+
     @Test
     void whatAnybodyMayTypeIsAnswered() {
         for (String line : List.of(

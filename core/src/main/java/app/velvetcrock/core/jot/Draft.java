@@ -3,12 +3,10 @@ package app.velvetcrock.core.jot;
 import app.velvetcrock.core.heat.HeatChange;
 import app.velvetcrock.core.jot.Lexicon.Says;
 import app.velvetcrock.core.jot.Lexicon.Verb;
-import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Quantity;
 import app.velvetcrock.core.measure.Temperature;
-import app.velvetcrock.core.strain.Pressing;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -16,7 +14,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 
 /** What a part of a line comes to, while it is read word by word. */
 final class Draft {
@@ -36,27 +33,6 @@ final class Draft {
         this.text = text;
         this.offset = offset;
         this.before = before;
-    }
-
-    /** What is named at one place: several, where several go by that name. */
-    private record Named(List<Thing> all, Word first, Word last) {}
-
-    private record At(Fact fact, Word first, Word last) {}
-
-    private record Open(Verb verb, Word first, Word last) {}
-
-    private record Loose(Word first, Word last, Optional<Quantity> amount, Optional<Temperature> degrees) {}
-
-    private static final class Sentence {
-        private final List<Named> things = new ArrayList<>();
-        private final List<At> facts = new ArrayList<>();
-        private final List<Loose> loose = new ArrayList<>();
-        private @Nullable Open open;
-        private @Nullable Pressing pressing;
-        private @Nullable LocalDateTime at;
-        private String to = "";
-        private String note = "";
-        private boolean endsWithThing;
     }
 
     private Sentence here() {
@@ -91,15 +67,15 @@ final class Draft {
                 ? Lexicon.cause(first.text())
                 : Optional.empty();
         if (cause.isPresent()) {
-            thrownOut(here, cause.get(), last);
+            here.thrownOut(cause.get(), last);
         } else if (says instanceof Says.Whole whole) {
             boolean bath = whole.fact() instanceof Fact.Turned turned && turned.change() == HeatChange.BATH_TOPPED_UP;
             if (bath && here.open != null && here.open.verb() == Verb.TOP_UP) {
                 here.open = null;
             }
-            add(here, whole.fact(), first, last);
+            here.add(whole.fact(), first, last);
         } else if (says instanceof Says.Wants wants) {
-            here.open = new Open(wants.verb(), first, last);
+            here.open = new Sentence.Open(wants.verb(), first, last);
             here.loose.stream()
                     .filter(one -> one.amount().isPresent() && one.degrees().isEmpty())
                     .findFirst()
@@ -114,46 +90,46 @@ final class Draft {
         }
     }
 
-    private static void add(Sentence here, Fact fact, Word first, Word last) {
-        // That it looks well says nothing more beside what else was seen or smelled.
-        boolean looked = fact instanceof Fact.Looked;
-        here.facts.removeIf(one -> looked && one.fact().equals(Fact.LOOKS_WELL));
-        boolean more = looked
-                && fact.equals(Fact.LOOKS_WELL)
-                && here.facts.stream().anyMatch(one -> one.fact() instanceof Fact.Looked);
-        if (!more && here.facts.stream().noneMatch(one -> one.fact().equals(fact))) {
-            here.facts.add(new At(fact, first, last));
-        }
-    }
-
     void smelled(Smell smell, String said, Word first, Word last) {
         here().endsWithThing = false;
-        add(here(), new Fact.Looked(smell, Optional.empty(), said), first, last);
+        here().add(new Fact.Looked(smell, Optional.empty(), said), first, last);
     }
 
     void warm(Temperature degrees, Word first, Word last) {
         here().endsWithThing = false;
-        add(here(), new Fact.Warm(degrees), first, last);
+        here().add(new Fact.Warm(degrees), first, last);
     }
 
     /** An amount goes to the verb that waits for one, or waits for its verb. */
     void amount(Quantity amount, Word first, Word last) {
         Sentence here = here();
         here.endsWithThing = false;
-        Open open = here.open;
+        Sentence.Open open = here.open;
         if (open == null || open.verb() == Verb.THROW_OUT) {
-            here.loose.add(new Loose(first, last, Optional.of(amount), Optional.empty()));
+            here.loose.add(new Sentence.Loose(first, last, Optional.of(amount), Optional.empty()));
             return;
         }
         here.open = null;
         switch (open.verb()) {
-            case TOP_UP -> add(here, new Fact.ToppedUp(amount), open.first(), last);
-            case STRAIN -> add(here, new Fact.Strained(amount, Optional.empty()), open.first(), last);
-            case DRAW -> add(here, new Fact.Took(Held.DRAW, amount, ""), open.first(), last);
-            case GIVE -> add(here, new Fact.Took(Held.GIVE, amount, ""), open.first(), last);
-            case SELL -> add(here, new Fact.Took(Held.SELL, amount, ""), open.first(), last);
+            case TOP_UP -> here.add(new Fact.ToppedUp(amount), open.first(), last);
+            case STRAIN -> here.add(new Fact.Strained(amount, Optional.empty()), open.first(), last);
+            case DRAW, GIVE, SELL -> here.add(
+                    new Fact.Took(open.verb().how(), amount, here.whom()), open.first(), last);
             case THROW_OUT -> throw new IllegalStateException("nothing is thrown out by its amount");
         }
+    }
+
+    /** Tells whether a number says how many pieces were used, given or sold, and takes it. */
+    boolean takesCount(int pieces, Word word) {
+        Sentence here = here();
+        Sentence.Open open = here.open;
+        if (open == null || !open.verb().isTaking() || pieces < 1) {
+            return false;
+        }
+        here.open = null;
+        here.endsWithThing = false;
+        here.add(new Fact.TookPieces(open.verb().how(), pieces, here.whom()), open.first(), word);
+        return true;
     }
 
     /** A number that names nothing: grams, while somebody waits for what came out; else nobody knows yet. */
@@ -163,7 +139,7 @@ final class Draft {
         if (here.open != null && here.open.verb() == Verb.STRAIN && grams.isPresent()) {
             amount(grams.get(), word, word);
         } else {
-            here.loose.add(new Loose(word, word, grams, degrees));
+            here.loose.add(new Sentence.Loose(word, word, grams, degrees));
         }
     }
 
@@ -184,10 +160,11 @@ final class Draft {
         if (!here.endsWithThing) {
             return false;
         }
-        Named last = here.things.get(here.things.size() - 1);
+        Sentence.Named last = here.things.get(here.things.size() - 1);
         Optional<Thing> one =
                 last.all().stream().filter(thing -> thing.number() == number).findFirst();
-        one.ifPresent(thing -> here.things.set(here.things.size() - 1, new Named(List.of(thing), last.first(), word)));
+        one.ifPresent(thing ->
+                here.things.set(here.things.size() - 1, new Sentence.Named(List.of(thing), last.first(), word)));
         return one.isPresent();
     }
 
@@ -200,7 +177,7 @@ final class Draft {
         if (isNext) {
             sentences.add(new Sentence());
         }
-        here().things.add(new Named(all, first, last));
+        here().things.add(new Sentence.Named(all, first, last));
         here().endsWithThing = true;
     }
 
@@ -210,25 +187,10 @@ final class Draft {
         Optional<Ruin> cause =
                 here.open != null && here.open.verb() == Verb.THROW_OUT ? Lexicon.cause(word.text()) : Optional.empty();
         if (cause.isPresent()) {
-            thrownOut(here, cause.get(), word);
+            here.thrownOut(cause.get(), word);
             return true;
         }
-        boolean gave =
-                here.facts.stream().anyMatch(one -> one.fact() instanceof Fact.Took took && took.how() != Held.DRAW)
-                        || here.open != null && (here.open.verb() == Verb.GIVE || here.open.verb() == Verb.SELL);
-        if (gave && behind.equals("to") && here.to.isEmpty()) {
-            here.to = text.substring(word.from(), word.to());
-            return true;
-        }
-        return false;
-    }
-
-    private static void thrownOut(Sentence here, Ruin why, Word last) {
-        Open open = here.open;
-        here.open = null;
-        if (open != null) {
-            add(here, new Fact.ThrownOut(why), open.first(), last);
-        }
+        return behind.equals("to") && here.takesWhom(text.substring(word.from(), word.to()));
     }
 
     /** All that was said, with a note on the last of it; what is not settled stands among the doubts. */
@@ -259,12 +221,12 @@ final class Draft {
         boolean heated = !one.things.isEmpty()
                 && one.things.stream()
                         .allMatch(named -> named.all().stream().anyMatch(thing -> thing.kind() == Thing.Kind.HEATED));
-        for (Loose number : one.loose) {
+        for (Sentence.Loose number : one.loose) {
             boolean alone = one.things.isEmpty()
                     && one.facts.isEmpty()
                     && !number.first().isWhole();
             if (number.degrees().isPresent() && (heated || alone)) {
-                add(one, new Fact.Warm(number.degrees().get()), number.first(), number.last());
+                one.add(new Fact.Warm(number.degrees().get()), number.first(), number.last());
             } else if (doubts.isEmpty()) {
                 doubt(number.first(), number.last(), "what is this of?", List.of());
             }
@@ -274,7 +236,7 @@ final class Draft {
     private void settle(Sentence one, List<Jotted.Said> said) {
         List<Fact> facts = one.facts.stream()
                 .sorted(Comparator.comparing(at -> at.first().from()))
-                .map(at -> complete(at.fact(), one))
+                .map(at -> one.complete(at.fact()))
                 .toList();
         if (one.things.isEmpty()) {
             if (facts.isEmpty() && one.note.isEmpty()) {
@@ -296,13 +258,13 @@ final class Draft {
             }
             return;
         }
-        for (Named named : one.things) {
+        for (Sentence.Named named : one.things) {
             which(named, one, facts)
                     .ifPresent(thing -> said.add(new Jotted.Said(thing, facts, Optional.ofNullable(one.at), one.note)));
         }
     }
 
-    private Optional<Thing> which(Named named, Sentence one, List<Fact> facts) {
+    private Optional<Thing> which(Sentence.Named named, Sentence one, List<Fact> facts) {
         if (facts.isEmpty() && one.note.isEmpty()) {
             if (doubts.isEmpty()) {
                 doubt(named.first(), named.last(), "what of it?", List.of());
@@ -338,13 +300,5 @@ final class Draft {
 
     private static boolean fits(Thing thing, List<Fact> facts) {
         return facts.stream().allMatch(fact -> fact.fits(thing.kind()));
-    }
-
-    /** How it was pressed and to whom it went stands beside the amount, before or behind it. */
-    private static Fact complete(Fact fact, Sentence one) {
-        if (fact instanceof Fact.Strained strained) {
-            return new Fact.Strained(strained.out(), Optional.ofNullable(one.pressing));
-        }
-        return fact instanceof Fact.Took took ? new Fact.Took(took.how(), took.amount(), one.to) : fact;
     }
 }

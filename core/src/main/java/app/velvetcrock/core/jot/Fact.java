@@ -41,7 +41,7 @@ public sealed interface Fact {
         @Override
         public boolean fits(Thing.Kind kind) {
             boolean heat = what == TaskKind.HEAT_ON || what == TaskKind.HEAT_OFF;
-            return heat ? kind == Thing.Kind.HEATED : kind != Thing.Kind.OIL;
+            return heat ? kind == Thing.Kind.HEATED : kind.isStanding();
         }
     }
 
@@ -59,7 +59,7 @@ public sealed interface Fact {
 
         @Override
         public boolean fits(Thing.Kind kind) {
-            return kind != Thing.Kind.OIL || !standsOut.orElse(false);
+            return kind.isStanding() || !standsOut.orElse(false);
         }
     }
 
@@ -99,7 +99,7 @@ public sealed interface Fact {
 
         @Override
         public boolean fits(Thing.Kind kind) {
-            return true;
+            return kind != Thing.Kind.GOOD;
         }
     }
 
@@ -137,7 +137,7 @@ public sealed interface Fact {
 
         @Override
         public boolean fits(Thing.Kind kind) {
-            return kind != Thing.Kind.OIL;
+            return kind.isStanding();
         }
     }
 
@@ -153,7 +153,7 @@ public sealed interface Fact {
 
         @Override
         public boolean fits(Thing.Kind kind) {
-            return kind != Thing.Kind.OIL;
+            return kind.isStanding();
         }
     }
 
@@ -173,19 +173,38 @@ public sealed interface Fact {
     record Took(Held how, Quantity amount, String to) implements Fact {
         @Override
         public String words(Wording say) {
-            String verb =
-                    switch (how) {
-                        case GIVE -> "gave";
-                        case SELL -> "sold";
-                        default -> "drew";
-                    };
-            return "%s %s%s".formatted(verb, measured(amount, say), to.isEmpty() ? "" : " to " + to);
+            return "%s %s%s".formatted(verb(how, "drew"), measured(amount, say), whom(to));
         }
 
         @Override
         public boolean fits(Thing.Kind kind) {
             return kind == Thing.Kind.OIL;
         }
+    }
+
+    /** Some pieces of what is counted were used, given or sold: {@code to} whom, empty for nobody named. */
+    record TookPieces(Held how, int pieces, String to) implements Fact {
+        @Override
+        public String words(Wording say) {
+            return "%s %d%s".formatted(verb(how, "used"), pieces, whom(to));
+        }
+
+        @Override
+        public boolean fits(Thing.Kind kind) {
+            return kind == Thing.Kind.GOOD;
+        }
+    }
+
+    private static String verb(Held how, String otherwise) {
+        return switch (how) {
+            case GIVE -> "gave";
+            case SELL -> "sold";
+            default -> otherwise;
+        };
+    }
+
+    private static String whom(String to) {
+        return to.isEmpty() ? "" : " to " + to;
     }
 
     /** In no words of ours. */
@@ -197,7 +216,7 @@ public sealed interface Fact {
 
         @Override
         public boolean fits(Thing.Kind kind) {
-            return kind != Thing.Kind.OIL;
+            return kind.isStanding();
         }
     }
 

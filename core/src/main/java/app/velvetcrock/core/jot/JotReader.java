@@ -137,6 +137,11 @@ public final class JotReader {
             return took;
         }
         Word word = words.get(at);
+        if (Lexicon.count(word.text())
+                .filter(count -> draft.takesCount(count, word))
+                .isPresent()) {
+            return 1;
+        }
         if (draft.takesName(word, at > 0 ? words.get(at - 1).text() : "")) {
             return 1;
         }
@@ -284,6 +289,9 @@ public final class JotReader {
 
     /** A bare number: a jar's while nothing else is named, what came out in grams, or how warm it is. */
     private int bare(Word word, Draft draft) {
+        if (word.isWhole() && draft.takesCount(Integer.parseInt(word.text()), word)) {
+            return 1;
+        }
         if (word.isWhole() && draft.takesNumber(Integer.parseInt(word.text()), word)) {
             return 1;
         }

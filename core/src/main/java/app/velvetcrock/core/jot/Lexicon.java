@@ -4,6 +4,7 @@ import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.heat.HeatChange;
 import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.look.Condition;
+import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.strain.Pressing;
@@ -43,7 +44,15 @@ final class Lexicon {
         THROW_OUT,
         DRAW,
         GIVE,
-        SELL
+        SELL;
+
+        boolean isTaking() {
+            return this == DRAW || this == GIVE || this == SELL;
+        }
+
+        Held how() {
+            return this == GIVE ? Held.GIVE : this == SELL ? Held.SELL : Held.DRAW;
+        }
     }
 
     static final int LONGEST = 5;
@@ -53,6 +62,9 @@ final class Lexicon {
     private static final int OFFERED = 3;
 
     private static final Map<String, Says> PHRASES = phrases();
+    private static final List<String> COUNTS =
+            List.of("one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve");
+
     private static final Map<String, Smell> SMELLS = smells();
     private static final Map<String, Ruin> CAUSES = causes();
 
@@ -77,6 +89,12 @@ final class Lexicon {
 
     static Optional<Smell> smell(String word) {
         return Optional.ofNullable(SMELLS.get(word));
+    }
+
+    /** How many, in words: "a", "one", "three". */
+    static Optional<Integer> count(String word) {
+        int at = COUNTS.indexOf(word.equals("a") || word.equals("an") ? "one" : word);
+        return at < 0 ? Optional.empty() : Optional.of(at + 1);
     }
 
     static Optional<Ruin> cause(String word) {

@@ -35,6 +35,7 @@ final class Names {
             }
             thing.alsoCalled().forEach(also -> {
                 add(also.toLowerCase(Locale.ROOT), thing);
+                add(also.toLowerCase(Locale.ROOT) + "s", thing);
                 add(also.toLowerCase(Locale.ROOT) + "'s", thing);
             });
         }

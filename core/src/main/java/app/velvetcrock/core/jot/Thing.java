@@ -6,7 +6,7 @@ import java.util.UUID;
 /**
  * What a line may be about.
  *
- * @param id of the batch, or of the lot of an oil
+ * @param id of the batch, or of the lot of an oil or of what was made of one
  * @param number of its batch
  * @param name as the household calls it: "Yarrow", "Yarrow oil"
  * @param alsoCalled its vessel, where that has a name: "crock"
@@ -24,7 +24,13 @@ public record Thing(UUID id, Kind kind, int number, String name, List<String> al
         /** Stands on heat, or is put on it. */
         HEATED,
         /** A finished oil. */
-        OIL
+        OIL,
+        /** Poured of an oil, and counted: tins, sticks, bars. */
+        GOOD;
+
+        public boolean isStanding() {
+            return this == JAR || this == HEATED;
+        }
     }
 
     /** As a choice among several is written, and read again: "Yarrow 12". */

@@ -36,7 +36,9 @@ class JotReaderTest {
             thing(16, "Birch bud", Thing.Kind.HEATED, "crock"),
             thing(17, "Elderflower", Thing.Kind.JAR),
             thing(3, "Yarrow oil", Thing.Kind.OIL),
-            thing(5, "Nettle oil", Thing.Kind.OIL));
+            thing(5, "Nettle oil", Thing.Kind.OIL),
+            thing(21, "Healing salve", Thing.Kind.GOOD, "salve"),
+            thing(22, "Lip balm", Thing.Kind.GOOD, "balm"));
 
     private static final JotReader READER = new JotReader(STANDS, HouseholdUnits.METRIC, NOW);
 

@@ -1,0 +1,204 @@
+package app.velvetcrock.jot;
+
+import app.velvetcrock.batch.Deeds;
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.deed.PanDeed;
+import app.velvetcrock.core.jot.Fact;
+import app.velvetcrock.core.jot.Jotted;
+import app.velvetcrock.core.jot.Thing;
+import app.velvetcrock.core.larder.Stock;
+import app.velvetcrock.core.look.Held;
+import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.measure.Mass;
+import app.velvetcrock.core.measure.Quantity;
+import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.cupboard.Drawable;
+import app.velvetcrock.cupboard.ToWhom;
+import app.velvetcrock.melt.PanDeeds;
+import app.velvetcrock.parting.Leaving;
+import app.velvetcrock.parting.Parting;
+import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.House;
+import app.velvetcrock.stillroom.Households;
+import app.velvetcrock.stock.Cause;
+import app.velvetcrock.stock.Goods;
+import app.velvetcrock.stock.Oils;
+import app.velvetcrock.web.Refused;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Component;
+
+/** Does what a line says, step by step, and tells of each how it is taken back. */
+@Component
+class JotWork {
+
+    private static final String ENTRY = "entry";
+    private static final String PAN = "pan";
+    private static final String MOVED = "moved";
+
+    private final JotDesk desk;
+    private final Deeds deeds;
+    private final Oils oils;
+    private final Goods goods;
+    private final PanDeeds pan;
+    private final Parting parting;
+    private final ToWhom toWhom;
+    private final Households households;
+    private final Clock clock;
+
+    JotWork(
+            JotDesk desk,
+            Deeds deeds,
+            Oils oils,
+            Goods goods,
+            PanDeeds pan,
+            Parting parting,
+            ToWhom toWhom,
+            Households households,
+            Clock clock) {
+        this.desk = desk;
+        this.deeds = deeds;
+        this.oils = oils;
+        this.goods = goods;
+        this.pan = pan;
+        this.parting = parting;
+        this.toWhom = toWhom;
+        this.households = households;
+        this.clock = clock;
+    }
+
+    /** One deed of a line; done, it tells by what it is taken back. */
+    interface Step {
+        String done(UUID key, String typed);
+    }
+
+    private static String back(String kind, UUID of, UUID what) {
+        return "%s.%s.%s".formatted(kind, of, what);
+    }
+
+    /** What is said of one thing, in order. */
+    List<Step> steps(Jotted.Said said) {
+        List<Step> steps = new ArrayList<>();
+        Instant at = desk.at(said);
+        switch (said.thing().kind()) {
+            case JAR, HEATED -> desk.deeds(said).forEach(next -> steps.add((key, typed) -> batch(next, key, typed)));
+            case OIL -> said.facts()
+                    .forEach(fact -> steps.add((key, typed) -> oil(said, fact, new Parting.Once(key, at, typed))));
+            case GOOD -> said.facts()
+                    .forEach(fact -> steps.add((key, typed) -> good(said, fact, new Parting.Once(key, at, typed))));
+        }
+        boolean noted = said.note().isEmpty()
+                || said.facts().stream().anyMatch(fact -> fact instanceof Fact.ThrownOut || fact instanceof Fact.Found);
+        if (!said.thing().kind().isStanding() && !noted) {
+            steps.add((key, typed) -> note(said, new Parting.Once(key, at, typed)));
+        }
+        return steps;
+    }
+
+    private String batch(Supplier<JotDesk.Of> next, UUID key, String typed) {
+        JotDesk.Of one = next.get();
+        return back(ENTRY, one.batch(), deeds.done(one.batch(), Current.doing(one.deed(), key, one.at(), typed)));
+    }
+
+    private String note(Jotted.Said said, Parting.Once once) {
+        UUID lot = said.thing().id();
+        if (said.thing().kind() == Thing.Kind.OIL) {
+            return entry(oils.find(lot), new Deed.Note(said.note()), once);
+        }
+        UUID making = goods.find(lot).batch();
+        return back(
+                PAN, making, pan.done(making, Current.doing(new PanDeed.Note(said.note()), once.key(), once.at(), "")));
+    }
+
+    private String entry(Stock.OfOil oil, Deed deed, Parting.Once once) {
+        return back(
+                ENTRY, oil.batch(), deeds.done(oil.batch(), Current.doing(deed, once.key(), once.at(), once.typed())));
+    }
+
+    private String oil(Jotted.Said said, Fact fact, Parting.Once once) {
+        Stock.OfOil oil = oils.find(said.thing().id());
+        if (fact instanceof Fact.Took took) {
+            Mass mass = drawn(took.amount(), oil);
+            Optional<Leaving.Kind> left = kind(took.how());
+            UUID movement = left.isPresent()
+                    ? parting.oil(oil.id(), mass, left.get(), terms(took.to(), oil.id(), once), once)
+                    : deeds.done(
+                            oil.batch(),
+                            Current.doing(
+                                    new Deed.Draw(oil.id(), mass, took.how()), once.key(), once.at(), once.typed()));
+            return back(MOVED, oil.id(), movement);
+        } else if (fact instanceof Fact.Looked looked) {
+            return entry(oil, new Deed.Sniff(oil.id(), smellsWell(looked)), once);
+        } else if (fact instanceof Fact.Found found) {
+            return entry(oil, new Deed.Find(found.what(), said.note(), Optional.of(oil.id())), once);
+        } else if (fact instanceof Fact.ThrownOut out) {
+            return entry(oil, new Deed.ThrowOut(out.why(), said.note(), Optional.of(oil.id())), once);
+        }
+        throw notHere();
+    }
+
+    private String good(Jotted.Said said, Fact fact, Parting.Once once) {
+        Stock.OfGood good = goods.find(said.thing().id());
+        if (fact instanceof Fact.TookPieces took) {
+            if (took.pieces() > good.left()) {
+                throw new Refused("Understood %d; of “%s” there are %d. Nothing was written."
+                        .formatted(took.pieces(), good.name(), good.left()));
+            }
+            Optional<Leaving.Kind> left = kind(took.how());
+            return back(
+                    MOVED,
+                    good.id(),
+                    left.isPresent()
+                            ? parting.good(
+                                    good.id(), took.pieces(), left.get(), terms(took.to(), good.id(), once), once)
+                            : goods.draw(good.id(), took.pieces(), Cause.DRAWN, once.at()));
+        } else if (fact instanceof Fact.Looked looked) {
+            PanDeed smell = new PanDeed.Smell(good.id(), smellsWell(looked));
+            return back(PAN, good.batch(), pan.done(good.batch(), Current.doing(smell, once.key(), once.at(), "")));
+        } else if (fact instanceof Fact.ThrownOut out) {
+            String why = said.note().isEmpty()
+                    ? out.why().word()
+                    : "%s: %s".formatted(out.why().word(), said.note());
+            return back(MOVED, good.id(), goods.draw(good.id(), good.left(), Cause.DISCARDED, once.at(), why));
+        }
+        throw notHere();
+    }
+
+    private static Refused notHere() {
+        return new Refused("That is not written from here. Nothing was written.");
+    }
+
+    private Mass drawn(Quantity amount, Stock.OfOil oil) {
+        House house = households.current();
+        Mass mass = amount instanceof Mass weighed ? weighed : oil.density().massOf((Volume) amount);
+        return Drawable.of(mass, oil, house)
+                .orElseThrow(() -> new Refused(Drawable.refusal(mass, oil, house) + " Nothing was written."));
+    }
+
+    private static Optional<Leaving.Kind> kind(Held how) {
+        return switch (how) {
+            case GIVE -> Optional.of(Leaving.Kind.GIVEN);
+            case SELL -> Optional.of(Leaving.Kind.SOLD);
+            default -> Optional.empty();
+        };
+    }
+
+    private Parting.Terms terms(String to, UUID lot, Parting.Once once) {
+        return toWhom.terms(ToWhom.said(to, once.at(), clock.instant()), lot);
+    }
+
+    /** Of what is finished only good and off are told apart. */
+    private static boolean smellsWell(Fact.Looked looked) {
+        Smell smell = looked.smell();
+        if (smell == Smell.NOT_SMELLED || smell == Smell.FAINT) {
+            throw new Refused(
+                    "Say how it smells, good or off: “%s” says neither. Nothing was written.".formatted(looked.said()));
+        }
+        return smell == Smell.RIGHT;
+    }
+}
