@@ -7,7 +7,31 @@ const put = (line, words) => {
   line.focus();
 };
 
+// Over whatever page it is written, and back to that page; what was typed and not sent is there again.
+const open = async () => {
+  const dialog = document.getElementById('jot-over');
+  if (dialog && !document.getElementById('line')) {
+    await window.htmx.ajax('GET', '/jot?part=inner', { target: '#jot-inner', swap: 'innerHTML' });
+  }
+  const line = document.getElementById('line');
+  if (!line) return;
+  if (dialog?.contains(line) && !dialog.open) {
+    line.form.elements.back.value = location.pathname + location.search;
+    dialog.showModal();
+  }
+  line.focus();
+};
+
+// What comes of it takes the whole page's place: a dialog that is over it must be closed, not only gone.
+document.addEventListener('htmx:beforeSwap', (event) => {
+  if (event.detail.target === document.body) document.getElementById('jot-over')?.close();
+});
 document.addEventListener('click', (event) => {
+  if (event.target.closest('[data-jot-open]') && !event.ctrlKey && !event.metaKey) {
+    event.preventDefault();
+    open();
+    return;
+  }
   const choice = event.target.closest('[data-jot]');
   const line = document.getElementById('line');
   if (!choice || !line || event.ctrlKey || event.metaKey) return;
@@ -24,7 +48,6 @@ document.addEventListener('keydown', (event) => {
     put(line, last);
   } else if (event.key === '/' && !event.target.closest('input, select, textarea')) {
     event.preventDefault();
-    if (line) line.focus();
-    else document.querySelector('a[href$="/jot"]')?.click();
+    open();
   }
 });

@@ -34,6 +34,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.data.util.Lazy;
@@ -111,19 +112,37 @@ class BatchReader {
         return PerRequest.kept(KEPT, List.of(Current.person(), id));
     }
 
+    /** What went into some and came out of them, without all that was seen and done in between: enough for sums over many. */
+    List<BatchSheet> measured(List<BatchRows.Row> batches) {
+        return batches.isEmpty() ? List.of() : sheets(batches, entries::measures, Map.of());
+    }
+
     private List<BatchSheet> unread(List<BatchRows.Row> batches) {
         if (batches.isEmpty()) {
             return List.of();
         }
-        List<UUID> ids = batches.stream().map(BatchRows.Row::id).toList();
-        Reading reading = new Reading(
-                households.current(), Lazy.of(hours::home), Lazy.of(people::namesHere), conditions.open(), List.of());
+        List<UUID> ids = ids(batches);
         trip.ahead(List.of(entries.question(ids), plans.question(ids)));
         Map<UUID, FrozenPlan> holding = plans.holding(ids, rows::plans);
-        Map<UUID, List<ProbeSpan>> spans =
-                probed.spans(ids.stream().filter(id -> isHeated(holding, id)).toList());
+        return sheets(
+                batches,
+                entries::ofBatches,
+                probed.spans(ids.stream().filter(id -> isHeated(holding, id)).toList()));
+    }
+
+    private static List<UUID> ids(List<BatchRows.Row> batches) {
+        return batches.stream().map(BatchRows.Row::id).toList();
+    }
+
+    private List<BatchSheet> sheets(
+            List<BatchRows.Row> batches,
+            Function<List<UUID>, List<BatchEntry>> lines,
+            Map<UUID, List<ProbeSpan>> spans) {
+        Reading reading = new Reading(
+                households.current(), Lazy.of(hours::home), Lazy.of(people::namesHere), conditions.open(), List.of());
+        Map<UUID, FrozenPlan> holding = plans.holding(ids(batches), rows::plans);
         Map<UUID, List<BatchEntry>> logs =
-                entries.ofBatches(ids).stream().collect(Collectors.groupingBy(entry -> entry.batchId));
+                lines.apply(ids(batches)).stream().collect(Collectors.groupingBy(entry -> entry.batchId));
         return batches.stream()
                 .map(batch -> sheet(
                         batch,

@@ -54,6 +54,14 @@ class BatchRows implements StandingNames {
         return rows(sql.sql(ROWS + STANDING + " order by f.number"));
     }
 
+    /** What stands or is in the pan. */
+    List<UUID> unfinished() {
+        return sql.sql("select batch_id from batch_facts where stillroom_id = :stillroom and state = 'STANDING'")
+                .param("stillroom", Current.stillroom())
+                .query(UUID.class)
+                .list();
+    }
+
     /** Batches that stand, and some others besides. */
     List<Row> unstrainedAnd(Collection<UUID> ids) {
         return ids.isEmpty()

@@ -83,6 +83,12 @@ public class Batches {
         return PerRequest.of("unstrained", Current.person(), rows::unstrained);
     }
 
+    /** Batches that stand, and makings in the pan. */
+    @Transactional(readOnly = true)
+    public List<UUID> unfinished() {
+        return rows.unfinished();
+    }
+
     /** How many of each size of jar, and of each pot, are in use. */
     @Transactional(readOnly = true)
     public Map<UUID, Long> inUse() {
@@ -100,6 +106,12 @@ public class Batches {
     @Transactional(readOnly = true)
     public List<BatchSheet> finished(Ended which, int most) {
         return reader.read(rows.finished(which, most));
+    }
+
+    /** The same, with what went in and came out of each, but nothing of what was seen and done in between. */
+    @Transactional(readOnly = true)
+    public List<BatchSheet> measured(Ended which, int most) {
+        return reader.measured(rows.finished(which, most));
     }
 
     /**

@@ -41,6 +41,18 @@ class Entries {
                 new RowMapperResultSetExtractor<>((row, at) -> BatchEntry.of(row)));
     }
 
+    /** Of those lines only what tells what went in and came out, and what of them was taken back or corrected. */
+    List<BatchEntry> measures(List<UUID> batches) {
+        return sql.sql(
+                        "select * from batch_entry where stillroom_id = :stillroom and batch_id in (:batches) and (corrects_id is not null "
+                                + "or kind in ('CHARGED', 'TOPPED_UP', 'STRAINED', 'BOTTLED', 'SETTLED', 'DISCARDED')) "
+                                + "order by happened_at, recorded_at, id")
+                .param("stillroom", Current.stillroom())
+                .param("batches", batches)
+                .query((row, at) -> BatchEntry.of(row))
+                .list();
+    }
+
     /** The line that a deed with this one-time key left; absent where it is still to be done. */
     Optional<BatchEntry> by(UUID key) {
         return sql.sql("select * from batch_entry where stillroom_id = :stillroom and client_key = :key")

@@ -44,7 +44,7 @@ class ForecastController {
     @Transactional(readOnly = true)
     public String forecasts(Model model) {
         List<BatchSheet> strained =
-                batches.finished(new Batches.Ended(null, null, null, "STRAINED", null), LATEST).stream()
+                batches.measured(new Batches.Ended(null, null, null, "STRAINED", null), LATEST).stream()
                         .filter(sheet ->
                                 sheet.strained().isPresent() && !sheet.log().isByHand())
                         .toList();

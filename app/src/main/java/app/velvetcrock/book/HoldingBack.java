@@ -45,7 +45,7 @@ class HoldingBack {
         ReactionPages.Case found = pages.of(person.id());
         Set<UUID> before = held();
         List<String> held = new ArrayList<>();
-        for (Contents.In lot : pages.lots(suspect(found, what, key), found.in())) {
+        for (Contents.In lot : pages.lots(suspect(found, what, key), found)) {
             if (!before.contains(lot.lot())) {
                 conditions.found(
                         List.of(Condition.ON_HOLD),

@@ -1,9 +1,8 @@
 package app.velvetcrock.book;
 
+import app.velvetcrock.batch.Batches;
 import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.condition.Conditions;
-import app.velvetcrock.condition.Kinship;
-import app.velvetcrock.condition.Reach;
 import app.velvetcrock.core.book.NextStep;
 import app.velvetcrock.core.book.Relatives;
 import app.velvetcrock.core.book.Suspects;
@@ -48,7 +47,7 @@ class ReactionPages {
 
     private final Reactions reactions;
     private final Contents contents;
-    private final Kinship kinship;
+    private final Batches batches;
     private final Goods goods;
     private final Oils oils;
     private final Catalogue catalogue;
@@ -60,7 +59,7 @@ class ReactionPages {
     ReactionPages(
             Reactions reactions,
             Contents contents,
-            Kinship kinship,
+            Batches batches,
             Goods goods,
             Oils oils,
             Catalogue catalogue,
@@ -70,7 +69,7 @@ class ReactionPages {
             Clock clock) {
         this.reactions = reactions;
         this.contents = contents;
-        this.kinship = kinship;
+        this.batches = batches;
         this.goods = goods;
         this.oils = oils;
         this.catalogue = catalogue;
@@ -112,13 +111,15 @@ class ReactionPages {
             List<String> free,
             int waiting) {}
 
-    /** What is suspected of a person, with what it is in. */
-    record Case(List<Reactions.Kept> kept, Map<UUID, List<In>> in, List<Suspect> suspects) {}
+    /** What is suspected of a person, with what it is in; {@code anywhere} what is in anything that is here, stands or is in the pan. */
+    record Case(List<Reactions.Kept> kept, Map<UUID, List<In>> in, Set<UUID> anywhere, List<Suspect> suspects) {}
 
     Case of(UUID person) {
         List<Reactions.Kept> kept = reactions.of(person);
         Set<UUID> lots = kept.stream().flatMap(one -> one.used().lot().stream()).collect(Collectors.toSet());
-        here().forEach(one -> lots.add(one.id()));
+        Set<UUID> there = new HashSet<>(contents.usedIn(batches.unfinished()));
+        here().forEach(one -> there.add(one.id()));
+        lots.addAll(there);
         Map<UUID, List<In>> in = contents.of(lots);
         List<Outcome> outcomes = kept.stream()
                 .filter(Reactions.Kept::counts)
@@ -127,6 +128,10 @@ class ReactionPages {
         return new Case(
                 kept,
                 in,
+                there.stream()
+                        .flatMap(lot -> in.getOrDefault(lot, List.of()).stream())
+                        .map(In::lot)
+                        .collect(Collectors.toSet()),
                 outcomes.stream().allMatch(one -> one.strength() == Suspects.Strength.NONE)
                         ? List.of()
                         : Suspects.of(outcomes));
@@ -238,11 +243,16 @@ class ReactionPages {
                 .flatMap(told -> Optional.ofNullable(told.subject().lot()).stream())
                 .collect(Collectors.toSet());
         List<Suspect> shown = found.suspects().stream().limit(SHOWN).toList();
-        Map<String, List<In>> kinds = ofKinds(shown.stream()
-                .map(Suspect::hypothesis)
-                .filter(one -> one.what() == What.KIND)
-                .map(Hypothesis::key)
-                .toList());
+        Map<String, List<In>> kinds = contents
+                .ofKinds(
+                        shown.stream()
+                                .map(Suspect::hypothesis)
+                                .filter(one -> one.what() == What.KIND)
+                                .map(Hypothesis::key)
+                                .toList(),
+                        found.anywhere())
+                .stream()
+                .collect(Collectors.groupingBy(In::kindKey));
         return shown.stream()
                 .map(one -> new Line(
                         one.hypothesis().what().name(),
@@ -258,7 +268,7 @@ class ReactionPages {
                         evidence(one),
                         (one.hypothesis().what() == What.KIND
                                         ? kinds.getOrDefault(one.hypothesis().key(), List.of())
-                                        : lots(one.hypothesis(), found.in()))
+                                        : lots(one.hypothesis(), found))
                                 .stream()
                                         .map(lot -> new Lot(lot.lot(), lot.name(), held.contains(lot.lot())))
                                         .toList(),
@@ -279,31 +289,16 @@ class ReactionPages {
     }
 
     /** The lots of what is suspected: of a kind each that is here, or is in anything that is here, stands or is in the pan. */
-    List<In> lots(Hypothesis suspect, Map<UUID, List<In>> in) {
+    List<In> lots(Hypothesis suspect, Case found) {
         if (suspect.what() == What.KIND) {
-            return ofKinds(List.of(suspect.key())).getOrDefault(suspect.key(), List.of());
+            return contents.ofKinds(List.of(suspect.key()), found.anywhere());
         }
         Map<UUID, In> lots = new LinkedHashMap<>();
-        in.values().stream()
+        found.in().values().stream()
                 .flatMap(List::stream)
                 .filter(one -> is(suspect, one))
                 .forEach(one -> lots.putIfAbsent(one.lot(), one));
         return List.copyOf(lots.values());
-    }
-
-    /** The same of several kinds, read together. */
-    private Map<String, List<In>> ofKinds(List<String> keys) {
-        List<In> all = contents.ofKinds(keys);
-        Map<UUID, Reach> reach = kinship.madeOf(all.stream()
-                .map(one -> new Kinship.Origin(one.lot(), null, one.lot()))
-                .toList());
-        return all.stream()
-                .filter(one -> isAnywhere(reach.getOrDefault(one.lot(), Reach.NOTHING)))
-                .collect(Collectors.groupingBy(In::kindKey));
-    }
-
-    private static boolean isAnywhere(Reach reach) {
-        return !reach.there().isEmpty() || !reach.unfinished().isEmpty();
     }
 
     private static boolean is(Hypothesis suspect, In one) {

@@ -9,6 +9,7 @@ import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
+import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,15 +40,18 @@ class JotController {
     }
 
     @GetMapping(PLACE)
-    String jot(@RequestParam(required = false) @Nullable String line, Model model) {
-        show(model, line, fields());
-        return "jot/jot";
+    String jot(
+            @RequestParam(required = false) @Nullable String line,
+            @RequestParam(required = false) @Nullable String part,
+            Model model) {
+        show(model, line, fields(), "");
+        return "inner".equals(part) ? "jot/jot :: inner" : "jot/jot";
     }
 
     /** What was understood so far, while it is typed. */
     @GetMapping(PLACE + "/echo")
     String echo(@RequestParam(required = false) @Nullable String line, Model model) {
-        show(model, line, fields());
+        show(model, line, fields(), "");
         return "jot/jot :: echo";
     }
 
@@ -55,7 +59,8 @@ class JotController {
         return new Fields(households.current().reader());
     }
 
-    private void show(Model model, @Nullable String line, Fields fields) {
+    private void show(Model model, @Nullable String line, Fields fields, String back) {
+        model.addAttribute("back", back);
         String typed = line == null ? "" : line;
         model.addAttribute("line", typed);
         model.addAttribute("longest", JotReader.LONGEST);
@@ -68,7 +73,12 @@ class JotController {
 
     /** Writes all of a line, or nothing of it. */
     @PostMapping(PLACE)
-    String write(@RequestParam(required = false) @Nullable String line, @Nullable UUID key, Reply reply) {
+    String write(
+            @RequestParam(required = false) @Nullable String line,
+            @RequestParam(required = false) @Nullable String back,
+            @Nullable UUID key,
+            Reply reply) {
+        String leadsTo = Reply.inside(back, PLACE);
         Fields fields = fields();
         String typed = line == null ? "" : line;
         UUID once = key == null ? UUID.randomUUID() : key;
@@ -84,7 +94,7 @@ class JotController {
         return reply.answer(
                 new FormSent("", once, fields, PLACE),
                 () -> {
-                    show(reply.model(), typed, fields);
+                    show(reply.model(), typed, fields, leadsTo);
                     return "jot/jot";
                 },
                 () -> {
@@ -99,7 +109,11 @@ class JotController {
                     String words = JotPage.of(typed, read, households.current()).said().stream()
                             .map(one -> "%s: %s".formatted(one.thing(), one.facts()))
                             .collect(Collectors.joining("; "));
-                    return new Done(PLACE, words + ".", "/round/undo?back=jot&" + String.join("&", done));
+                    return new Done(
+                            leadsTo,
+                            words + ".",
+                            "/round/undo?back=" + URLEncoder.encode(leadsTo, StandardCharsets.UTF_8) + "&"
+                                    + String.join("&", done));
                 });
     }
 

@@ -241,7 +241,7 @@ class RoundController {
             @RequestParam(required = false) @Nullable UUID at,
             @RequestParam(required = false) @Nullable String back,
             Reply reply) {
-        String leadsTo = "jot".equals(back) ? "/jot" : RoundPage.PLACE + (at == null ? "" : "?at=" + at);
+        String leadsTo = Reply.inside(back, RoundPage.PLACE + (at == null ? "" : "?at=" + at));
         return reply.tap(leadsTo, () -> {
             takingBack.all(Stream.of(entry, did)
                     .flatMap(Stream::ofNullable)

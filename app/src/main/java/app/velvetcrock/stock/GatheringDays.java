@@ -52,10 +52,12 @@ public class GatheringDays {
     /** The day each herb was first gathered or cut here, year by year. */
     @Transactional(readOnly = true)
     public List<Day> firstDays() {
-        return sql.sql("select kind_key, min(acquired_on) from lot where stillroom_id = :stillroom "
-                        + "and kind = 'HERB' and origin in ('GATHERED', 'GROWN') and acquired_on is not null "
-                        + NOT_TAKEN_BACK
-                        + " group by kind_key, extract(year from acquired_on) order by 1, 2")
+        return sql.sql(
+                        """
+                        select key, min(day) from (select key, day from flow
+                            where stillroom_id = :stillroom and cause = 'GATHERED' and kind = 'HERB'
+                            group by key, day, unit, part, cut, moisture having sum(times) > 0) gathered
+                        group by key, extract(year from day) order by 1, 2""")
                 .param("stillroom", Current.stillroom())
                 .query((row, at) -> new Day(row.getString(1), row.getObject(2, LocalDate.class)))
                 .list();

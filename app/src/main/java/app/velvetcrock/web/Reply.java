@@ -21,6 +21,8 @@ import org.springframework.web.servlet.support.RequestContextUtils;
  */
 public final class Reply {
 
+    private static final int LONGEST_PATH = 300;
+
     /** The name under which a page finds what was refused. */
     public static final String REFUSALS = "refusals";
 
@@ -167,4 +169,13 @@ public final class Reply {
      * @param leadsTo where it leads when somebody did the same before
      */
     public record FormSent(String prefix, @Nullable UUID key, Fields fields, String leadsTo) {}
+
+    /** A page of this house that a form named to go back to; another address, or none, is not gone to. */
+    public static String inside(@Nullable String path, String otherwise) {
+        if (path == null || path.length() < 2 || path.length() > LONGEST_PATH) {
+            return otherwise;
+        }
+        boolean plain = path.chars().allMatch(sign -> sign > ' ' && sign < 0x7f && sign != '\\');
+        return plain && path.charAt(0) == '/' && path.charAt(1) != '/' ? path : otherwise;
+    }
 }

@@ -225,6 +225,30 @@ class JotHttpTest {
         assertThat(tove.get("/cupboard").page().select("a.goods")).isEmpty();
     }
 
+    /** Written over a page it leads back to that page, and never out of the house. */
+    @Test
+    void itLeadsBackToThePageItWasWrittenOver() {
+        for (String[] to : new String[][] {
+            {"/stores?sort=name", "/stores"}, {"//elsewhere.example/x", "/jot"}, {"https://elsewhere.example", "/jot"},
+            {"/\\elsewhere.example", "/jot"}, {"/stores\r\nX: y", "/jot"}, {"", "/jot"}
+        }) {
+            Answer done = tove.post(
+                    "/jot",
+                    Map.of(
+                            "line",
+                            "1 looks ok",
+                            "back",
+                            to[0],
+                            "key",
+                            UUID.randomUUID().toString()));
+            assertThat(done.path()).as(to[0]).isEqualTo(to[1]);
+            Answer back = tove.post(Visitor.form(done.page(), ".notice form", Map.of()));
+            assertThat(back.path()).as(to[0]).isEqualTo(to[1]);
+        }
+        assertThat(tove.get("/jot?part=inner").page().select("form#jot input[name=back]"))
+                .hasSize(1);
+    }
+
     @Test
     void whatAnybodyMayTypeIsAnswered() {
         for (String line : List.of(

@@ -110,23 +110,31 @@ class RoundJourneyTest {
         window.isAccessible("the round");
     }
 
-    /** One line from the desk: / leads to it, the echo asks which of four, a choice settles it, Enter writes, arrow up brings it back. */
+    /** One line over whatever page: / opens it, the echo asks which of four, a choice settles it, Enter writes, arrow up brings it back. */
     @Test
     void oneLine() {
-        window.go("/shelf");
+        window.go("/stores");
         page.keyboard().press("/");
-        page.waitForSelector("#line");
+        page.waitForSelector("#jot-over[open] #line");
         page.fill("#line", "nettle shaken, smells green");
         page.waitForSelector(".jot-line mark:has-text('nettle')");
+        window.isAccessible("jot over the stores");
+        page.keyboard().press("Escape");
+        page.keyboard().press("/");
+        assertThat(page.inputValue("#line")).as("typed and not sent").isEqualTo("nettle shaken, smells green");
         page.click("#jot-echo >> text=Nettle 2");
         page.waitForSelector("#jot-echo:has-text('Nettle, jar 2: shaken, smells green')");
         page.press("#line", "Enter");
         page.waitForSelector(".notice:has-text('Nettle, jar 2: shaken, smells green')");
+        assertThat(page.url()).as("where it was written").endsWith("/stores");
+        page.click(".me [data-jot-open]");
+        page.waitForSelector("#jot-over[open] #line");
         assertThat(page.inputValue("#line")).isEmpty();
         page.press("#line", "ArrowUp");
         assertThat(page.inputValue("#line")).isEqualTo("Nettle 2 shaken, smells green");
-        window.isAccessible("jot");
+        page.keyboard().press("Escape");
         page.click(".notice >> text=Take it back");
         page.waitForSelector(".notice:has-text('Taken back')");
+        assertThat(page.url()).endsWith("/stores");
     }
 }

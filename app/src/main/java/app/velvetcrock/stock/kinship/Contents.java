@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -68,17 +69,18 @@ public class Contents {
         }
     }
 
-    /** The newest lots of some kinds, as they were bought or gathered; used up or not. */
+    /** Lots of some kinds, as they were bought or gathered, of which any is left or that are among some; the newest first. */
     @Transactional(readOnly = true)
-    public List<In> ofKinds(Collection<String> kindKeys) {
+    public List<In> ofKinds(Collection<String> kindKeys, Collection<UUID> among) {
         return kindKeys.isEmpty()
                 ? List.of()
                 : sql.sql(
                                 "select id, kind, kind_key, name from lot where stillroom_id = :stillroom and kind_key in (:keys) "
-                                        + "and kind not in ('INFUSED_OIL', 'MADE', 'CONTAINER') order by created_at desc, id limit "
-                                        + MOST)
+                                        + "and kind not in ('INFUSED_OIL', 'MADE', 'CONTAINER') and (balance > 0 or id = any(:among)) "
+                                        + "order by created_at desc, id limit " + MOST)
                         .param("stillroom", Current.stillroom())
                         .param("keys", kindKeys)
+                        .param("among", among.toArray(UUID[]::new))
                         .query((row, at) -> new In(
                                 row.getObject(1, UUID.class),
                                 LotKind.valueOf(row.getString(2)),
@@ -86,6 +88,20 @@ public class Contents {
                                 row.getString(4),
                                 Optional.empty()))
                         .list();
+    }
+
+    /** What was taken into some batches and makings, and was not taken back. */
+    @Transactional(readOnly = true)
+    public Set<UUID> usedIn(Collection<UUID> batches) {
+        return batches.isEmpty()
+                ? Set.of()
+                : Set.copyOf(sql.sql(
+                                "select distinct m.lot_id from movement m where m.stillroom_id = :stillroom and m.batch_id in (:batches) "
+                                        + "and m.cause = 'USED' and m.amount < 0 and " + HOLDS)
+                        .param("stillroom", Current.stillroom())
+                        .param("batches", batches)
+                        .query(UUID.class)
+                        .list());
     }
 
     /** What came of some batches, whether any of it is left or not: each lot with its batch. */
