@@ -23,7 +23,8 @@ create table flow (
     primary key (stillroom_id, id)
 );
 create index flow_of_day on flow (stillroom_id, day);
-create index flow_gathered on flow (stillroom_id, key, day) where cause = 'GATHERED' and kind = 'HERB';
+create index flow_gathered on flow (stillroom_id, key, day) include (unit, part, cut, moisture, times)
+    where cause = 'GATHERED' and kind = 'HERB';
 
 -- What should stand in it, movement by movement, taken back or not.
 create view flow_source as

@@ -20,7 +20,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 class ForecastController {
 
     /** The latest so many say how it is now. */
-    private static final int LATEST = 100;
+    private static final int LATEST = 60;
 
     private static final double WIDTH = 420;
     private static final double HALF = 210;

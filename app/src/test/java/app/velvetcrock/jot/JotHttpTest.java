@@ -175,8 +175,7 @@ class JotHttpTest {
         Answer gone = write("nettle oil 1 drew 5 ml; gave 10 ml to Inga - for her hands");
         assertThat(gone.page().select(".notice").text())
                 .as(gone.page().select("#refused").text())
-                .contains(
-                        "Nettle in cold-pressed rapeseed, batch 1: drew 5 mL; Nettle in cold-pressed rapeseed, batch 1: gave 10 mL to Inga");
+                .contains("rapeseed, batch 1: drew 5 mL; Nettle in cold-pressed rapeseed, batch 1: gave 10 mL to Inga");
         assertThat(left(bottle)).contains("80 mL");
         assertThat(tove.get("/cupboard/people").page().text()).contains("Inga");
         tove.post(Visitor.form(gone.page(), ".notice form", Map.of()));

@@ -47,7 +47,10 @@ final class Draft {
         return doubts;
     }
 
-    void at(LocalDateTime at) {
+    void at(LocalDateTime at, Word first, Word last) {
+        if (here().at != null && !at.equals(here().at)) {
+            doubt(first, last, "there are two times: part them by a semicolon", List.of());
+        }
         here().at = at;
         here().endsWithThing = false;
     }
@@ -69,6 +72,7 @@ final class Draft {
         if (cause.isPresent()) {
             here.thrownOut(cause.get(), last);
         } else if (says instanceof Says.Whole whole) {
+            here.lightVerbIsOver(whole.fact());
             boolean bath = whole.fact() instanceof Fact.Turned turned && turned.change() == HeatChange.BATH_TOPPED_UP;
             if (bath && here.open != null && here.open.verb() == Verb.TOP_UP) {
                 here.open = null;
@@ -117,6 +121,21 @@ final class Draft {
                     new Fact.Took(open.verb().how(), amount, here.whom()), open.first(), last);
             case THROW_OUT -> throw new IllegalStateException("nothing is thrown out by its amount");
         }
+    }
+
+    /** Tells whether a verb waits for an amount. */
+    boolean waits() {
+        Sentence.Open open = here().open;
+        return open != null && open.verb() != Verb.THROW_OUT;
+    }
+
+    /** Tells whether a word behind a verb of giving is whom it went to, and takes it; somebody's name begins with a capital. */
+    boolean takesWhom(Word word, Word behind) {
+        Sentence.Open open = here().open;
+        return open != null
+                && open.last().equals(behind)
+                && Character.isUpperCase(text.charAt(word.from()))
+                && here().takesWhom(text.substring(word.from(), word.to()));
     }
 
     /** Tells whether a number says how many pieces were used, given or sold, and takes it. */
@@ -200,6 +219,7 @@ final class Draft {
         List<Jotted.Said> said = new ArrayList<>();
         for (Sentence one : sentences) {
             loose(one);
+            one.thrownOutForWhatWasFound();
             if (one.open != null) {
                 boolean out = one.open.verb() == Verb.THROW_OUT;
                 doubt(
@@ -258,8 +278,11 @@ final class Draft {
             }
             return;
         }
+        List<Thing> settled = new ArrayList<>();
         for (Sentence.Named named : one.things) {
             which(named, one, facts)
+                    // "birch bud crock" is one.
+                    .filter(thing -> !settled.contains(thing) && settled.add(thing))
                     .ifPresent(thing -> said.add(new Jotted.Said(thing, facts, Optional.ofNullable(one.at), one.note)));
         }
     }

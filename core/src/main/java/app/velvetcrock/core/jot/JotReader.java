@@ -31,9 +31,60 @@ public final class JotReader {
 
     /** Words that say nothing by themselves. */
     private static final Set<String> FILLERS = Set.of(
-            ",", "&", "+", ":", "-", "–", "and", "the", "a", "it", "was", "is", "has", "been", "jar", "batch", "no",
-            "nr", "of", "at", "in", "its", "now", "just", "then", "reads", "read", "with", "from", "again", "herb",
-            "oil", "also", "to", "degrees", "degree", "deg");
+            ",",
+            "&",
+            "+",
+            ":",
+            "-",
+            "–",
+            "and",
+            "the",
+            "a",
+            "it",
+            "was",
+            "is",
+            "has",
+            "been",
+            "jar",
+            "batch",
+            "no",
+            "nr",
+            "of",
+            "at",
+            "in",
+            "its",
+            "now",
+            "just",
+            "then",
+            "reads",
+            "read",
+            "with",
+            "from",
+            "again",
+            "herb",
+            "oil",
+            "also",
+            "to",
+            "degrees",
+            "degree",
+            "deg",
+            "jars",
+            "batches",
+            "up",
+            "temp",
+            "temperature",
+            "put",
+            "switched",
+            "bath",
+            "opened",
+            "away",
+            "because",
+            "went",
+            "gone",
+            "out");
+
+    /** By which an amount begins that is said without figures: "half a cup". */
+    private static final Set<String> AMOUNTS_IN_WORDS = Set.of("half", "quarter", "a", "one", "two", "three");
 
     private final Names names;
     private final AmountReader amounts;
@@ -110,6 +161,11 @@ public final class JotReader {
         if (dashed.isThere()) {
             Clause plain = said(dashed.without(text), from, before, dashed.words());
             Clause all = said(dashed.spaced(text), from, before, "");
+            // "- 20 ml" is no note: something was done with so much of it.
+            if (plain.said().stream().allMatch(one -> one.facts().isEmpty())
+                    && Character.isDigit((dashed.words() + " ").charAt(0))) {
+                return all;
+            }
             boolean nothing = plain.said().stream().allMatch(one -> one.facts().isEmpty());
             return all.doubts().isEmpty() && (nothing || !plain.doubts().isEmpty()) ? all : plain;
         }
@@ -143,6 +199,13 @@ public final class JotReader {
             return 1;
         }
         if (draft.takesName(word, at > 0 ? words.get(at - 1).text() : "")) {
+            return 1;
+        }
+        // "gave Inga 50 ml": a name nobody here has, right behind the verb.
+        if (at > 0
+                && names.like(word.text()).isEmpty()
+                && Lexicon.like(word.text()).isEmpty()
+                && draft.takesWhom(word, words.get(at - 1))) {
             return 1;
         }
         if (!FILLERS.contains(word.text())) {
@@ -192,7 +255,7 @@ public final class JotReader {
                 if (there.isAfter(now.plusMinutes(GRACE_MINUTES))) {
                     draft.doubt(words.get(at), last, "what was done lies before now", List.of());
                 } else if (!there.equals(now)) {
-                    draft.at(there);
+                    draft.at(there, words.get(at), last);
                 }
                 return count;
             }
@@ -239,6 +302,10 @@ public final class JotReader {
                         .contains(words.get(next).text())) {
             next++;
         }
+        // "smelled the yarrow, fine": how it was is said behind.
+        if (next < words.size() && (words.get(next).text().equals("the") || named(words, next) > 0)) {
+            return 0;
+        }
         if (next >= words.size() || words.get(next).isSign()) {
             draft.doubt(
                     first,
@@ -261,8 +328,9 @@ public final class JotReader {
 
     private int amount(List<Word> words, int at, Draft draft) {
         Word first = words.get(at);
-        if (!Character.isDigit(first.text().charAt(0))
-                && "½¼¾".indexOf(first.text().charAt(0)) < 0) {
+        boolean figure = Character.isDigit(first.text().charAt(0))
+                || "½¼¾".indexOf(first.text().charAt(0)) >= 0;
+        if (!figure && !(draft.waits() && AMOUNTS_IN_WORDS.contains(first.text()))) {
             return 0;
         }
         if (first.isWhole() && draft.takesOneOf(Integer.parseInt(first.text()), first)) {
@@ -270,7 +338,7 @@ public final class JotReader {
         }
         for (int count = Math.min(AMOUNT_WORDS, words.size() - at); count > 0; count--) {
             String text = join(words, at, count);
-            boolean unit = text.chars().anyMatch(c -> Character.isLetter(c) || c == '°');
+            boolean unit = (figure || count > 1) && text.chars().anyMatch(c -> Character.isLetter(c) || c == '°');
             Word last = words.get(at + count - 1);
             if (!unit || last.isSign()) {
                 continue;
@@ -284,7 +352,7 @@ public final class JotReader {
                 return count;
             }
         }
-        return first.isNumber() ? bare(first, draft) : 0;
+        return figure && first.isNumber() ? bare(first, draft) : 0;
     }
 
     /** A bare number: a jar's while nothing else is named, what came out in grams, or how warm it is. */

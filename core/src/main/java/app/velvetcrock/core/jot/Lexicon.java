@@ -91,6 +91,16 @@ final class Lexicon {
         return Optional.ofNullable(SMELLS.get(word));
     }
 
+    /** For what it was thrown out, where what was found says it. */
+    static Optional<Ruin> ruin(Condition found) {
+        return switch (found) {
+            case MOULD -> Optional.of(Ruin.MOULD);
+            case FERMENT -> Optional.of(Ruin.FERMENTED);
+            case WATER -> Optional.of(Ruin.WATER);
+            default -> Optional.empty();
+        };
+    }
+
     /** How many, in words: "a", "one", "three". */
     static Optional<Integer> count(String word) {
         int at = COUNTS.indexOf(word.equals("a") || word.equals("an") ? "one" : word);
@@ -103,29 +113,44 @@ final class Lexicon {
 
     private static Map<String, Says> phrases() {
         Map<String, Says> all = new HashMap<>();
-        did(all, TaskKind.SHAKE, "shaken|shook|shake|turned|turned over|rolled|shaken and turned|turned and shaken");
+        did(
+                all,
+                TaskKind.SHAKE,
+                "shaken|shook|shake|turned|turned over|rolled|shaken and turned|turned and shaken|a shake|a good shake|a quick shake");
         did(
                 all,
                 TaskKind.PUSH_UNDER,
-                "pushed under|pushed it under|push under|herb pushed under|pressed under|under again|pushed down|pushed|under");
+                "pushed under|pushed it under|push under|herb pushed under|pressed under|under again|pushed down|pushed|under|"
+                        + "poked under|poked down");
         did(all, TaskKind.HEAT_ON, "heat on|on the heat|put on heat|on");
         did(all, TaskKind.HEAT_OFF, "heat off|off the heat|taken off|taken off the heat|off");
-        did(all, TaskKind.FRIDGE_IN, "to the fridge|in the fridge|into the fridge|into the refrigerator|fridge");
-        did(all, TaskKind.FRIDGE_OUT, "out of the fridge|out of the refrigerator");
+        did(
+                all,
+                TaskKind.FRIDGE_IN,
+                "to the fridge|in the fridge|into the fridge|into the refrigerator|in the refrigerator|to the refrigerator|back in the fridge|"
+                        + "back to the fridge|back into the fridge|fridge");
+        did(
+                all,
+                TaskKind.FRIDGE_OUT,
+                "out of the fridge|out of the refrigerator|taken out of the fridge|took out of the fridge");
         whole(
                 all,
                 new Fact.Looked(Smell.RIGHT, Optional.of(false), "looked, all well"),
-                "ok|fine|good|well|all well|all ok|nothing wrong");
+                "ok|fine|good|well|all well|all ok|all good|all fine|all right|alright|nothing wrong");
         whole(
                 all,
                 Fact.LOOKS_WELL,
-                "looked|looked ok|looks ok|looks good|looks fine|looks well|looked fine|looked good|looked at|no mould|no mold");
+                "looked|looked ok|looks ok|looks good|looks fine|looks well|looked fine|looked good|looked at|no mould|no mold|no mould on|"
+                        + "no mold on|checked|checked on|had a look at");
         whole(
                 all,
                 new Fact.Looked(Smell.NOT_SMELLED, Optional.of(true), "herb stands out"),
                 "stands out|standing out|sticking out|sticking out of the oil|out of the oil|standing out of the oil|"
-                        + "stands out of the oil|above the oil|herb above the oil");
-        whole(all, new Fact.Looked(Smell.FAINT, Optional.empty(), "no smell"), "no smell|no scent");
+                        + "stands out of the oil|above the oil|herb above the oil|floats|floating|floats above the oil|floating above the oil");
+        whole(
+                all,
+                new Fact.Looked(Smell.FAINT, Optional.empty(), "no smell"),
+                "no smell|no scent|doesn't smell|does not smell");
         whole(
                 all,
                 new Fact.Looked(Smell.FAINT, Optional.empty(), "hardly smells"),
@@ -133,18 +158,19 @@ final class Lexicon {
         whole(
                 all,
                 new Fact.Found(Condition.MOULD),
-                "mould|mold|mouldy|moldy|mould on top|mold on top|mould on|fluff|fluffy|fluff on top|fuzz|fuzzy|spots");
+                "mould|mold|mouldy|moldy|mould on top|mold on top|mould on|fluff|fluffy|fluff on top|fuzz|fuzzy|spots|"
+                        + "some mould|some mould on|spot of mould|spot of mould on|spots of mould|spots of mould on|white fluff|white fluff on|fluff on");
         whole(
                 all,
                 new Fact.Found(Condition.WATER),
-                "water under it|water at the bottom|water layer|water below|layer of water|water in it");
+                "water under it|water under|water at the bottom|water layer|water below|layer of water|water in it");
         whole(all, new Fact.Found(Condition.FERMENT), "fizzing|fizz|fizzes|hissing|hisses|hiss|fermenting|ferments");
         all.put("bubbles", new Says.Unclear(List.of("fermenting", "“bubbles of the first day”")));
         all.put("bubbling", new Says.Unclear(List.of("fermenting", "“bubbles of the first day”")));
         whole(
                 all,
                 new Fact.Noted("drops in the lid"),
-                "drops in the lid|drops in lid|drops inside the lid|condensation|wet lid|lid wet");
+                "drops in the lid|drops in lid|drops inside the lid|drops under the lid|condensation|wet lid|lid wet|lid is wet");
         turned(all, HeatChange.LID_ON, Optional.empty(), "lid on|covered");
         turned(all, HeatChange.LID_OFF, Optional.empty(), "lid off|uncovered");
         turned(
@@ -152,22 +178,22 @@ final class Lexicon {
                 HeatChange.BATH_TOPPED_UP,
                 Optional.empty(),
                 "water|water topped up|topped up water|topped up the water|topped up the bath|bath topped up|topped up bath|"
-                        + "topped up water bath|water in the bath topped up");
+                        + "topped up water bath|water in the bath topped up|water bath");
         for (HeatSetting to : HeatSetting.values()) {
             turned(
                     all,
                     HeatChange.SETTING,
                     Optional.of(to),
-                    "to %1$s|turned to %1$s|turned %1$s|on %1$s|%1$s|set to %1$s|turned down to %1$s|turned up to %1$s"
+                    "to %1$s|turned to %1$s|turned %1$s|on %1$s|%1$s|set to %1$s|turned down to %1$s|turned up to %1$s|down to %1$s|up to %1$s"
                             .formatted(to.word()));
         }
-        wants(all, Verb.TOP_UP, "topped up|topped up with|topped it up|top up|topped");
-        wants(all, Verb.STRAIN, "strained|strained out|squeezed out|pressed out|filtered");
+        wants(all, Verb.TOP_UP, "topped up|topped up with|topped it up|top up|topped|added|filled up|filled");
+        wants(all, Verb.STRAIN, "strained|strained out|squeezed out|pressed out|filtered|got");
         wants(
                 all,
                 Verb.THROW_OUT,
-                "threw out|thrown out|threw it out|threw away|thrown away|binned|discarded|composted");
-        wants(all, Verb.DRAW, "drew|used|took|drawn|taken|took out");
+                "threw out|thrown out|threw it out|threw away|thrown away|threw|thrown|binned|discarded|composted");
+        wants(all, Verb.DRAW, "drew|used|took|drawn|taken|took out|poured|poured out|poured off");
         wants(all, Verb.GIVE, "gave|gave away|given|given away");
         wants(all, Verb.SELL, "sold");
         each(all, new Says.Pressed(Pressing.HAND), "pressed|pressed by hand|squeezed|wrung");

@@ -26,6 +26,7 @@ final class Names {
             String name = thing.name().toLowerCase(Locale.ROOT);
             add(name, thing);
             add(name + "s", thing);
+            add(name + "'s", thing);
             add(name.replace("-", " "), thing);
             add(name.replace("-", ""), thing);
             String first = new StringTokenizer(name + " x").nextToken();

@@ -1,5 +1,7 @@
 package app.velvetcrock.core.jot;
 
+import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.heat.HeatChange;
 import app.velvetcrock.core.jot.Lexicon.Verb;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Ruin;
@@ -10,10 +12,13 @@ import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /** What is said of one or several things, while it is read. */
 final class Sentence {
+
+    private static final Set<String> LIGHT = Set.of("took", "taken", "gave", "given");
 
     final List<Named> things = new ArrayList<>();
     final List<At> facts = new ArrayList<>();
@@ -54,6 +59,34 @@ final class Sentence {
                 && facts.stream().anyMatch(one -> one.fact() instanceof Fact.Looked);
         if (!more && facts.stream().noneMatch(one -> one.fact().equals(fact))) {
             facts.add(new At(fact, first, last));
+        }
+    }
+
+    /** "gave it a shake", "took it off the heat": the verb says nothing by itself; "turned to low" is no shaking. */
+    void lightVerbIsOver(Fact fact) {
+        boolean did = fact instanceof Fact.Did || fact instanceof Fact.Turned;
+        if (did && open != null && LIGHT.contains(open.first().text())) {
+            open = null;
+        }
+        if (fact instanceof Fact.Turned turned && turned.change() == HeatChange.SETTING) {
+            facts.removeIf(one -> one.fact().equals(new Fact.Did(TaskKind.SHAKE))
+                    && one.first().text().equals("turned"));
+        }
+    }
+
+    /** "went mouldy, threw it out": why is what was found. */
+    void thrownOutForWhatWasFound() {
+        Open out = open;
+        if (out == null || out.verb() != Verb.THROW_OUT) {
+            return;
+        }
+        for (At one : List.copyOf(facts)) {
+            Optional<Ruin> why = one.fact() instanceof Fact.Found found ? Lexicon.ruin(found.what()) : Optional.empty();
+            if (why.isPresent()) {
+                facts.remove(one);
+                thrownOut(why.get(), out.last());
+                return;
+            }
         }
     }
 

@@ -19,7 +19,7 @@ record Word(String text, int from, int to) {
         int at = 0;
         while (at < line.length()) {
             char sign = line.charAt(at);
-            if (Character.isWhitespace(sign) || sign == '#') {
+            if (Character.isWhitespace(sign) || "#()".indexOf(sign) >= 0) {
                 at++;
             } else if (PARTS.indexOf(sign) >= 0) {
                 words.add(new Word(String.valueOf(sign), at, at + 1));
@@ -45,7 +45,9 @@ record Word(String text, int from, int to) {
         boolean inNumber = Character.isDigit(line.charAt(at - 1))
                 && at + 1 < line.length()
                 && Character.isDigit(line.charAt(at + 1));
-        return Character.isWhitespace(sign) || PARTS.indexOf(sign) >= 0 && !((sign == ',' || sign == ':') && inNumber);
+        return Character.isWhitespace(sign)
+                || "()".indexOf(sign) >= 0
+                || PARTS.indexOf(sign) >= 0 && !((sign == ',' || sign == ':') && inNumber);
     }
 
     boolean isSign() {
