@@ -23,7 +23,7 @@ create table flow (
     primary key (stillroom_id, id)
 );
 create index flow_of_day on flow (stillroom_id, day);
-create index flow_gathered on flow (stillroom_id, key, day) include (unit, part, cut, moisture, times)
+create index flow_gathered on flow (stillroom_id, key, day) include (times)
     where cause = 'GATHERED' and kind = 'HERB';
 
 -- What should stand in it, movement by movement, taken back or not.
@@ -46,12 +46,23 @@ create function flow_moved(household uuid, which uuid, sign integer) returns voi
     select s.stillroom_id, s.kind, s.key, s.name, s.unit, s.part, s.cut, s.moisture, s.cause, s.day, sign * s.amount, sign, sign * s.paid
     from flow_source s where s.stillroom_id = household and s.movement_id = which;
 $$;
+-- What is taken back goes where it stands by itself; else its opposite comes beside it. A row somebody holds is left to its opposite.
+create function flow_back(household uuid, which uuid) returns void language sql as $$
+    with undone as (select * from flow_source s where s.stillroom_id = household and s.movement_id = which),
+    gone as (delete from flow f where f.stillroom_id = household and f.id = (
+        select g.id from flow g join undone u on g.kind = u.kind and g.key = u.key and g.unit = u.unit and g.part = u.part
+            and g.cut = u.cut and g.moisture = u.moisture and g.cause = u.cause and g.day = u.day and g.amount = u.amount and g.paid = u.paid
+        where g.stillroom_id = household and g.times = 1 limit 1 for update of g skip locked) returning f.id)
+    insert into flow (stillroom_id, kind, key, name, unit, part, cut, moisture, cause, day, amount, times, paid)
+    select u.stillroom_id, u.kind, u.key, u.name, u.unit, u.part, u.cut, u.moisture, u.cause, u.day, -u.amount, -1, -u.paid from undone u
+    where not exists (select from gone);
+$$;
 create function follow_flow() returns trigger language plpgsql as $$
 begin
     if new.reverses is null then
         perform flow_moved(new.stillroom_id, new.id, 1);
     else
-        perform flow_moved(new.stillroom_id, new.reverses, -1);
+        perform flow_back(new.stillroom_id, new.reverses);
     end if;
     return null;
 end $$;

@@ -56,7 +56,7 @@ public class GatheringDays {
                         """
                         select key, min(day) from (select key, day from flow
                             where stillroom_id = :stillroom and cause = 'GATHERED' and kind = 'HERB'
-                            group by key, day, unit, part, cut, moisture having sum(times) > 0) gathered
+                            group by key, day having sum(times) > 0) gathered
                         group by key, extract(year from day) order by 1, 2""")
                 .param("stillroom", Current.stillroom())
                 .query((row, at) -> new Day(row.getString(1), row.getObject(2, LocalDate.class)))

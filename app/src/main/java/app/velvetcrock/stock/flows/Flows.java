@@ -42,12 +42,10 @@ public class Flows {
                     and f.acquired_on is not null order by f.acquired_on limit 1)) as since
             from (select a.*, min(a.moved) over (partition by a.kind, a.key) as first from (
                 select kind, key, max(name) as name, unit, part, cut, moisture, cause, sum(amount)::float8 as amount,
-                    sum(times)::int as times, min(day) as moved
-                from %2$s f group by 1, 2, 4, 5, 6, 7, 8) a) t
+                    sum(times)::int as times, min(day) filter (where times > 0) as moved
+                from flow where stillroom_id = :stillroom and day >= :since group by 1, 2, 4, 5, 6, 7, 8 having sum(times) > 0) a) t
             where t.cause in ('USED', 'DRAWN', 'GIVEN', 'SOLD') order by t.kind, t.key"""
-                    .formatted(
-                            "case when f.kind in ('INFUSED_OIL', 'MADE') then lower(f.name) else f.kind_key end",
-                            days("day >= :since"));
+                    .formatted("case when f.kind in ('INFUSED_OIL', 'MADE') then lower(f.name) else f.kind_key end");
 
     private static final String LEFT =
             """
@@ -60,11 +58,11 @@ public class Flows {
 
     private static final String MADE =
             """
-            select oil, kind_key, part, cut, moisture, t.batches, t.millilitres, sum(grams)::float8 as amount
-            from brewed join (select oil, sum(batches)::int as batches, sum(millilitres)::float8 as millilitres from brewed
-                where stillroom_id = :stillroom and day >= :since and day < :until group by 1) t using (oil)
-            where stillroom_id = :stillroom and day >= :since and day < :until and kind_key <> ''
-            group by 1, 2, 3, 4, 5, 6, 7 order by 1, 2""";
+            select * from (select oil, kind_key, part, cut, moisture, sum(grams)::float8 as amount,
+                (sum(sum(batches)) over of_oil)::int as batches, (sum(sum(millilitres)) over of_oil)::float8 as millilitres
+                from brewed where stillroom_id = :stillroom and day >= :since and day < :until
+                group by 1, 2, 3, 4, 5 window of_oil as (partition by oil)) t
+            where kind_key <> '' order by 1, 2""";
 
     private final JdbcClient sql;
 

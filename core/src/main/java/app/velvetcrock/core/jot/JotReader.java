@@ -4,7 +4,6 @@ import app.velvetcrock.core.kitchen.AmountReader;
 import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.kitchen.Reading;
-import app.velvetcrock.core.kitchen.WhenReader;
 import app.velvetcrock.core.measure.Quantity;
 import app.velvetcrock.core.measure.Temperature;
 import java.time.LocalDateTime;
@@ -13,7 +12,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -26,8 +24,6 @@ public final class JotReader {
     public static final int LONGEST = 500;
 
     private static final int AMOUNT_WORDS = 3;
-    private static final int WHEN_WORDS = 5;
-    private static final int GRACE_MINUTES = 5;
 
     /** Words that say nothing by themselves. */
     private static final Set<String> FILLERS = Set.of(
@@ -88,15 +84,13 @@ public final class JotReader {
 
     private final Names names;
     private final AmountReader amounts;
-    private final WhenReader when;
-    private final LocalDateTime now;
+    private final Moments moments;
 
     /** @param things what stands in the household, and {@code now} in its zone */
     public JotReader(List<Thing> things, HouseholdUnits units, LocalDateTime now) {
         this.names = new Names(things);
         this.amounts = new AmountReader(units);
-        this.when = WhenReader.ofThePast(now);
-        this.now = now;
+        this.moments = new Moments(now);
     }
 
     public Jotted read(String line) {
@@ -184,7 +178,7 @@ public final class JotReader {
 
     /** Reads what stands at a word, and tells how many words that took. */
     private int step(List<Word> words, int at, Draft draft) {
-        int took = when(words, at, draft);
+        int took = moments.read(words, at, draft);
         took = took > 0 || named(words, at) <= said(words, at) ? took : thing(words, at, draft);
         took = took > 0 ? took : phrase(words, at, draft);
         took = took > 0 ? took : amount(words, at, draft);
@@ -230,52 +224,16 @@ public final class JotReader {
 
     private static int longest(int most, List<Word> words, int at, Predicate<String> is) {
         for (int count = Math.min(most, words.size() - at); count > 0; count--) {
-            if (is.test(join(words, at, count))) {
+            if (is.test(Word.join(words, at, count))) {
                 return count;
             }
         }
         return 0;
-    }
-
-    private int when(List<Word> words, int at, Draft draft) {
-        for (int count = Math.min(WHEN_WORDS, words.size() - at); count > 0; count--) {
-            Word last = words.get(at + count - 1);
-            String text = join(words, at, count);
-            if (last.isSign() || !couldBeWhen(words.get(at).text(), text)) {
-                continue;
-            }
-            Optional<LocalDateTime> read = when.moment(text);
-            if (read.isPresent()) {
-                LocalDateTime there = read.get();
-                boolean clock =
-                        text.chars().noneMatch(Character::isLetter) || text.startsWith("at ") && !text.contains("day");
-                if (there.isAfter(now.plusMinutes(GRACE_MINUTES)) && clock) {
-                    there = there.minusDays(1);
-                }
-                if (there.isAfter(now.plusMinutes(GRACE_MINUTES))) {
-                    draft.doubt(words.get(at), last, "what was done lies before now", List.of());
-                } else if (!there.equals(now)) {
-                    draft.at(there, words.get(at), last);
-                }
-                return count;
-            }
-        }
-        return 0;
-    }
-
-    /** A bare number is no hour; "at 46.2" is no moment either. */
-    private static boolean couldBeWhen(String first, String text) {
-        boolean words = text.chars().anyMatch(Character::isLetter) || text.contains(":");
-        boolean number =
-                !first.equals("at") && first.chars().allMatch(c -> Character.isDigit(c) || c == '.' || c == ',');
-        boolean counted =
-                text.contains("ago") || text.contains("am") || text.contains("pm") || text.contains("o'clock");
-        return words && (!number || counted || text.contains(":"));
     }
 
     private int phrase(List<Word> words, int at, Draft draft) {
         for (int count = Math.min(Lexicon.LONGEST, words.size() - at); count > 0; count--) {
-            Optional<Lexicon.Says> says = Lexicon.says(join(words, at, count));
+            Optional<Lexicon.Says> says = Lexicon.says(Word.join(words, at, count));
             if (says.isPresent()) {
                 Word first = words.get(at);
                 Word last = words.get(at + count - 1);
@@ -317,7 +275,7 @@ public final class JotReader {
         Word of = words.get(next);
         Lexicon.smell(of.text())
                 .ifPresentOrElse(
-                        smell -> draft.smelled(smell, join(words, at, words.indexOf(of) - at + 1), first, of),
+                        smell -> draft.smelled(smell, Word.join(words, at, words.indexOf(of) - at + 1), first, of),
                         () -> draft.doubt(
                                 of,
                                 of,
@@ -337,7 +295,7 @@ public final class JotReader {
             return 1;
         }
         for (int count = Math.min(AMOUNT_WORDS, words.size() - at); count > 0; count--) {
-            String text = join(words, at, count);
+            String text = Word.join(words, at, count);
             boolean unit = (figure || count > 1) && text.chars().anyMatch(c -> Character.isLetter(c) || c == '°');
             Word last = words.get(at + count - 1);
             if (!unit || last.isSign()) {
@@ -376,16 +334,12 @@ public final class JotReader {
 
     private int thing(List<Word> words, int at, Draft draft) {
         for (int count = Math.min(Names.LONGEST, words.size() - at); count > 0; count--) {
-            List<Thing> named = names.named(join(words, at, count));
+            List<Thing> named = names.named(Word.join(words, at, count));
             if (!named.isEmpty()) {
                 draft.thing(named, words.get(at), words.get(at + count - 1));
                 return count;
             }
         }
         return 0;
-    }
-
-    private static String join(List<Word> words, int at, int count) {
-        return words.subList(at, at + count).stream().map(Word::text).collect(Collectors.joining(" "));
     }
 }

@@ -127,7 +127,8 @@ final class Lexicon {
         did(
                 all,
                 TaskKind.FRIDGE_IN,
-                "to the fridge|in the fridge|into the fridge|into the refrigerator|in the refrigerator|to the refrigerator|back in the fridge|"
+                "to the fridge|in the fridge|into the fridge|into the refrigerator|in the refrigerator|to the refrigerator|"
+                        + "back in the fridge|"
                         + "back to the fridge|back into the fridge|fridge");
         did(
                 all,
@@ -146,7 +147,8 @@ final class Lexicon {
                 all,
                 new Fact.Looked(Smell.NOT_SMELLED, Optional.of(true), "herb stands out"),
                 "stands out|standing out|sticking out|sticking out of the oil|out of the oil|standing out of the oil|"
-                        + "stands out of the oil|above the oil|herb above the oil|floats|floating|floats above the oil|floating above the oil");
+                        + "stands out of the oil|above the oil|herb above the oil|floats|floating|floats above the oil|"
+                        + "floating above the oil");
         whole(
                 all,
                 new Fact.Looked(Smell.FAINT, Optional.empty(), "no smell"),
@@ -159,7 +161,8 @@ final class Lexicon {
                 all,
                 new Fact.Found(Condition.MOULD),
                 "mould|mold|mouldy|moldy|mould on top|mold on top|mould on|fluff|fluffy|fluff on top|fuzz|fuzzy|spots|"
-                        + "some mould|some mould on|spot of mould|spot of mould on|spots of mould|spots of mould on|white fluff|white fluff on|fluff on");
+                        + "some mould|some mould on|spot of mould|spot of mould on|spots of mould|spots of mould on|"
+                        + "white fluff|white fluff on|fluff on");
         whole(
                 all,
                 new Fact.Found(Condition.WATER),
@@ -184,8 +187,8 @@ final class Lexicon {
                     all,
                     HeatChange.SETTING,
                     Optional.of(to),
-                    "to %1$s|turned to %1$s|turned %1$s|on %1$s|%1$s|set to %1$s|turned down to %1$s|turned up to %1$s|down to %1$s|up to %1$s"
-                            .formatted(to.word()));
+                    "to %1$s|turned to %1$s|turned %1$s|on %1$s|%1$s|set to %1$s|turned down to %1$s|turned up to %1$s|"
+                            + "down to %1$s|up to %1$s".formatted(to.word()));
         }
         wants(all, Verb.TOP_UP, "topped up|topped up with|topped it up|top up|topped|added|filled up|filled");
         wants(all, Verb.STRAIN, "strained|strained out|squeezed out|pressed out|filtered|got");

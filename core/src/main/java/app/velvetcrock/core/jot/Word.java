@@ -3,6 +3,7 @@ package app.velvetcrock.core.jot;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 
 /**
  * A word of a line, where it stands.
@@ -61,5 +62,10 @@ record Word(String text, int from, int to) {
 
     boolean isWhole() {
         return text.chars().allMatch(Character::isDigit) && text.length() < 7;
+    }
+
+    /** Some words from one on, as they are looked up. */
+    static String join(List<Word> words, int at, int count) {
+        return words.subList(at, at + count).stream().map(Word::text).collect(Collectors.joining(" "));
     }
 }
