@@ -120,7 +120,9 @@ class RoundJourneyTest {
         page.waitForSelector(".jot-line mark:has-text('nettle')");
         window.isAccessible("jot over the stores");
         page.keyboard().press("Escape");
+        page.waitForCondition(() -> page.locator("#jot-over[open]").count() == 0);
         page.keyboard().press("/");
+        page.waitForSelector("#jot-over[open] #line");
         assertThat(page.inputValue("#line")).as("typed and not sent").isEqualTo("nettle shaken, smells green");
         page.click("#jot-echo >> text=Nettle 2");
         page.waitForSelector("#jot-echo:has-text('Nettle, jar 2: shaken, smells green')");
