@@ -187,8 +187,9 @@ final class Lexicon {
                     all,
                     HeatChange.SETTING,
                     Optional.of(to),
-                    "to %1$s|turned to %1$s|turned %1$s|on %1$s|%1$s|set to %1$s|turned down to %1$s|turned up to %1$s|"
-                            + "down to %1$s|up to %1$s".formatted(to.word()));
+                    ("to %1$s|turned to %1$s|turned %1$s|on %1$s|%1$s|set to %1$s|turned down to %1$s|turned up to %1$s|"
+                                    + "down to %1$s|up to %1$s")
+                            .formatted(to.word()));
         }
         wants(all, Verb.TOP_UP, "topped up|topped up with|topped it up|top up|topped|added|filled up|filled");
         wants(all, Verb.STRAIN, "strained|strained out|squeezed out|pressed out|filtered|got");

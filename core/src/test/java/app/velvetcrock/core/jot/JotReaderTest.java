@@ -2,6 +2,9 @@ package app.velvetcrock.core.jot;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.velvetcrock.core.deed.Deed;
+import app.velvetcrock.core.deed.PanDeed;
+import app.velvetcrock.core.deed.StoreDeed;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
 import app.velvetcrock.core.kitchen.Wording;
 import java.io.IOException;
@@ -13,8 +16,11 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Random;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -58,6 +64,26 @@ class JotReaderTest {
             String scribble = row.substring(0, bar);
             return DynamicTest.dynamicTest(
                     scribble, () -> assertThat(told(scribble)).isEqualTo(row.substring(bar + 3)));
+        });
+    }
+
+    /** A deed without a row here is one nobody thought of. */
+    @Test
+    void everyDeedHasALineOrAPlace() throws IOException {
+        Map<String, String> rows = new TreeMap<>();
+        for (String row : rows("deeds-by-line.txt")) {
+            int bar = row.indexOf(" | ");
+            rows.put(row.substring(0, bar), row.substring(bar + 3));
+        }
+        assertThat(rows.keySet())
+                .isEqualTo(Stream.of(Deed.class, StoreDeed.class, PanDeed.class)
+                        .flatMap(of -> Stream.of(of.getPermittedSubclasses())
+                                .map(deed -> of.getSimpleName() + "." + deed.getSimpleName()))
+                        .collect(Collectors.toCollection(TreeSet::new)));
+        rows.forEach((deed, line) -> {
+            if (!line.startsWith("- ")) {
+                assertThat(READER.read(line).isClear()).as(deed + ": " + line).isTrue();
+            }
         });
     }
 
