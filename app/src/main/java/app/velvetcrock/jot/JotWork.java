@@ -132,7 +132,13 @@ class JotWork {
                             Current.doing(
                                     new Deed.Draw(oil.id(), mass, took.how()), once.key(), once.at(), once.typed()));
             return back(MOVED, oil.id(), movement);
-        } else if (fact instanceof Fact.Looked looked) {
+        }
+        refuseIfSeveral(
+                oils.left().stream()
+                        .filter(one -> one.batch().equals(oil.batch()))
+                        .count(),
+                oil.name());
+        if (fact instanceof Fact.Looked looked) {
             return entry(oil, new Deed.Sniff(oil.id(), smellsWell(looked)), once);
         } else if (fact instanceof Fact.Found found) {
             return entry(oil, new Deed.Find(found.what(), said.note(), Optional.of(oil.id())), once);
@@ -157,7 +163,13 @@ class JotWork {
                             ? parting.good(
                                     good.id(), took.pieces(), left.get(), terms(took.to(), good.id(), once), once)
                             : goods.draw(good.id(), took.pieces(), Cause.DRAWN, once.at()));
-        } else if (fact instanceof Fact.Looked looked) {
+        }
+        refuseIfSeveral(
+                goods.inStock().stream()
+                        .filter(one -> one.batch().equals(good.batch()))
+                        .count(),
+                good.name());
+        if (fact instanceof Fact.Looked looked) {
             PanDeed smell = new PanDeed.Smell(good.id(), smellsWell(looked));
             return back(PAN, good.batch(), pan.done(good.batch(), Current.doing(smell, once.key(), once.at(), "")));
         } else if (fact instanceof Fact.ThrownOut out) {
@@ -167,6 +179,14 @@ class JotWork {
             return back(MOVED, good.id(), goods.draw(good.id(), good.left(), Cause.DISCARDED, once.at(), why));
         }
         throw notHere();
+    }
+
+    /** Drawn from is the one that was begun; but which of several smells, is found wrong or goes out, a line does not say. */
+    private static void refuseIfSeveral(long there, String name) {
+        if (there > 1) {
+            throw new Refused("There are %d of “%s”: say it on the page of the one that is meant. Nothing was written."
+                    .formatted(there, name));
+        }
     }
 
     private static Refused notHere() {

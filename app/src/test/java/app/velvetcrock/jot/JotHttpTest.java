@@ -180,6 +180,18 @@ class JotHttpTest {
         assertThat(tove.get("/cupboard/people").page().text()).contains("Inga");
         tove.post(Visitor.form(gone.page(), ".notice form", Map.of()));
         assertThat(left(bottle)).as("both taken back").contains("95 mL");
+        tove.submit(bottle, "form[action$=bottle]", Map.of("size", "30 mL", "count", "2"));
+        for (String which : List.of("smells rancid", "thrown out, rancid", "mould")) {
+            assertThat(write("nettle oil 1 " + which).page().select("#refused").text())
+                    .as("which of three bottles: " + which)
+                    .contains("There are 3 of");
+        }
+        assertThat(write("nettle oil 1 drew 2 ml").status()).isEqualTo(200);
+    }
+
+    @Test
+    void whatSmellsOffIsGivenToNobody() {
+        assertThat(write("1 strained 95 ml").status()).isEqualTo(200);
         assertThat(write("nettle oil 1 smells rancid").status()).isEqualTo(200);
         assertThat(write("nettle oil 1 gave 5 ml to Inga").status())
                 .as("what smells off is given to nobody")
