@@ -796,6 +796,9 @@ class ForeignHouseholdTest {
         cases.put(
                 "POST /round/undo",
                 route -> isNotHere(stranger.post("/round/undo", Map.of("entry", batch + "." + entry))));
+        cases.put(
+                "POST /jot/undo",
+                route -> isNotHere(stranger.post("/jot/undo", Map.of("did", "entry." + batch + "." + entry))));
         cases.put("GET /conditions/{id}", route -> isNotHere(stranger.get("/conditions/" + condition)));
         cases.put(
                 "POST /conditions/{id}/answer",

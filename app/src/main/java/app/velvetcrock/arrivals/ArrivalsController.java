@@ -1,10 +1,7 @@
 package app.velvetcrock.arrivals;
 
-import app.velvetcrock.catalogue.Catalogue;
 import app.velvetcrock.core.intake.Arriving;
 import app.velvetcrock.core.intake.IntakeReader;
-import app.velvetcrock.core.materia.Materia;
-import app.velvetcrock.recipes.RecipeBox;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
@@ -12,8 +9,6 @@ import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
 import java.nio.charset.StandardCharsets;
-import java.time.Clock;
-import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
@@ -37,20 +32,13 @@ class ArrivalsController {
     private static final int LONGEST_REST = 1_200;
 
     private final PutAway putAway;
-    private final RecipeBox box;
-    private final Catalogue catalogue;
-    private final Materia materia;
+    private final Lists lists;
     private final Households households;
-    private final Clock clock;
 
-    ArrivalsController(
-            PutAway putAway, RecipeBox box, Catalogue catalogue, Materia materia, Households households, Clock clock) {
+    ArrivalsController(PutAway putAway, Lists lists, Households households) {
         this.putAway = putAway;
-        this.box = box;
-        this.catalogue = catalogue;
-        this.materia = materia;
+        this.lists = lists;
         this.households = households;
-        this.clock = clock;
     }
 
     /** The list as typed; {@code away} where it was looked at, and is to be put away. */
@@ -60,7 +48,7 @@ class ArrivalsController {
     @GetMapping(HERE)
     String list(@RequestParam(required = false) @Nullable String text, Model model) {
         String rest = text == null || text.length() > LONGEST_REST ? "" : text;
-        return show(model, rest, read(rest), fields());
+        return show(model, rest, lists.read(rest), fields());
     }
 
     private Fields fields() {
@@ -98,7 +86,7 @@ class ArrivalsController {
         if (text.isEmpty()) {
             fields.trouble("text", "Nothing is written here yet.", "45 g dried calendula heads");
         }
-        List<Arriving> all = fields.isTooLong("text", text, IntakeReader.LONGEST) ? List.of() : read(text);
+        List<Arriving> all = fields.isTooLong("text", text, IntakeReader.LONGEST) ? List.of() : lists.read(text);
         List<Arriving> clear =
                 all.stream().filter(one -> !(one instanceof Arriving.Doubt)).toList();
         if (fields.isClear() && (form.away() == null || clear.isEmpty())) {
@@ -122,18 +110,6 @@ class ArrivalsController {
                                     .formatted(clear.size(), rest.isEmpty() ? "" : " The rest stands here still."),
                             undo(put));
                 });
-    }
-
-    private List<Arriving> read(String text) {
-        House house = households.current();
-        return new IntakeReader(
-                        house.reader(),
-                        box.things(),
-                        materia,
-                        catalogue.carriers(),
-                        LocalDateTime.ofInstant(
-                                clock.instant(), house.settings().zone()))
-                .read(text);
     }
 
     private static String undo(PutAway.Put put) {

@@ -59,6 +59,7 @@ record ListRow(String written, String what, String wrong, String instead) {
     private static String besides(Arriving.Besides besides, House house) {
         return besides.opened().map(on -> ", opened " + house.date(on)).orElse("")
                 + besides.best().map(on -> ", best before " + house.date(on)).orElse("")
-                + (besides.from().isEmpty() ? "" : ", from " + besides.from());
+                + (besides.from().isEmpty() ? "" : ", from " + besides.from())
+                + besides.price().map(price -> ", for " + price.toPlainString()).orElse("");
     }
 }

@@ -7,17 +7,20 @@ import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Arrival;
 import app.velvetcrock.stock.Provenance;
 import app.velvetcrock.stock.Stores;
+import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Currency;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Puts away what a list was understood as, all of it or nothing, and takes it back as one. */
 @Service
-class PutAway {
+public class PutAway {
 
     private final Stores stores;
     private final Jars jars;
@@ -32,10 +35,10 @@ class PutAway {
     }
 
     /** What was put away, by what takes it back. */
-    record Put(List<UUID> lots, List<UUID> jars) {}
+    public record Put(List<UUID> lots, List<UUID> jars) {}
 
     @Transactional
-    Put all(List<Arriving> list) {
+    public Put all(List<Arriving> list) {
         households.oneAtATime();
         LocalDate today = households.current().dayOf(clock.instant());
         List<UUID> lots = new ArrayList<>();
@@ -50,7 +53,7 @@ class PutAway {
                         herb.mass(),
                         herb.moisture().isDried() ? null : today,
                         herb.besides().best().orElse(null),
-                        new Provenance(herb.origin(), herb.besides().from(), "", null),
+                        new Provenance(herb.origin(), herb.besides().from(), "", price(herb.besides())),
                         herb.written())));
             } else if (one instanceof Arriving.Oil oil) {
                 lots.add(stores.add(new Arrival.Carrier(
@@ -80,15 +83,29 @@ class PutAway {
         return new Put(lots, glasses);
     }
 
-    private static Provenance from(Arriving.Besides besides) {
-        return besides.from().isEmpty()
-                ? Provenance.UNSAID
-                : new Provenance(Provenance.UNSAID.origin(), besides.from(), "", null);
+    private Provenance from(Arriving.Besides besides) {
+        return new Provenance(Provenance.UNSAID.origin(), besides.from(), "", price(besides));
+    }
+
+    /** In minor units; coins the currency does not have are refused. */
+    private @Nullable Long price(Arriving.Besides besides) {
+        Currency currency = households.current().money();
+        int places = Math.max(0, currency.getDefaultFractionDigits());
+        return besides.price()
+                .map(price -> price.stripTrailingZeros())
+                .map(price -> {
+                    if (price.scale() > places) {
+                        throw new Refused("%s has no coin so small as in %s. Nothing was put away."
+                                .formatted(currency.getCurrencyCode(), price.toPlainString()));
+                    }
+                    return price.movePointRight(places).longValueExact();
+                })
+                .orElse(null);
     }
 
     /** Takes all of it back, or nothing: what was used since is named. */
     @Transactional
-    void takeBack(Put put) {
+    public void takeBack(Put put) {
         put.lots().forEach(stores::takeBack);
         put.jars().forEach(jars::takeBack);
     }

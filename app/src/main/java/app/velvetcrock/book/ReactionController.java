@@ -38,9 +38,6 @@ class ReactionController {
 
     static final String PLACE = "/book/reactions";
 
-    /** [E] The skin is looked at again so many days after, before "nothing" is believed. */
-    private static final int AGAIN_DAYS = 3;
-
     private static final int LONGEST = 200;
     private static final int LONGEST_WORD = 80;
     private static final int LONGEST_NAME = 60;
@@ -172,18 +169,12 @@ class ReactionController {
                                     lasted.orElse(""),
                                     form.isPatch(),
                                     on),
-                            again(strength.orElseThrow(), on, today));
+                            Reactions.again(strength.orElseThrow(), on, today));
                     return new Done(
                             PLACE + "?who=" + person.id(),
                             "%s is written down. What else was used in seven days?".formatted(what.name()),
                             PLACE + "/" + id + "/drop");
                 });
-    }
-
-    /** Of what was used long enough ago there is nothing more to wait for. */
-    private static Optional<LocalDate> again(Strength strength, LocalDate on, LocalDate today) {
-        LocalDate again = on.plusDays(AGAIN_DAYS);
-        return strength == Strength.NONE && !again.isAfter(today) ? Optional.empty() : Optional.of(again);
     }
 
     private record Thing(Optional<UUID> lot, String name) {}

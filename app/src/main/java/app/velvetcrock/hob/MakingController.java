@@ -11,8 +11,6 @@ import app.velvetcrock.core.making.Felt;
 import app.velvetcrock.core.making.Formula;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
-import app.velvetcrock.core.melt.PanShelves;
-import app.velvetcrock.core.melt.PanThing;
 import app.velvetcrock.core.pan.Fault;
 import app.velvetcrock.core.pan.MakingCourse;
 import app.velvetcrock.core.pan.MakingStep;
@@ -59,6 +57,7 @@ class MakingController {
     private final Batches batches;
     private final PanDeeds deeds;
     private final BroughtIn broughtIn;
+    private final Correcting correcting;
     private final PanStock stock;
     private final PanLimits limits;
     private final Conditions conditions;
@@ -70,6 +69,7 @@ class MakingController {
             Batches batches,
             PanDeeds deeds,
             BroughtIn broughtIn,
+            Correcting correcting,
             PanStock stock,
             PanLimits limits,
             Conditions conditions,
@@ -80,6 +80,7 @@ class MakingController {
         this.batches = batches;
         this.deeds = deeds;
         this.broughtIn = broughtIn;
+        this.correcting = correcting;
         this.stock = stock;
         this.conditions = conditions;
         this.households = households;
@@ -196,32 +197,18 @@ class MakingController {
     @PostMapping("/pan/{id}/correct")
     String correct(@PathVariable UUID id, MakingForm form, Reply reply) {
         Asked asked = asked(id, "correct", "c-", form);
-        Optional<Formula.Stuff> stuff = Stream.concat(
-                        asked.sheet().course().formula().parts().stream().map(Formula.Part::stuff),
-                        Stream.of(new Formula.Stuff("beeswax", "Beeswax", Formula.Role.WAX, 1)))
-                .filter(one -> one.key().equals(form.of()))
-                .findFirst();
+        Optional<Formula.Stuff> stuff = Correcting.stuff(asked.sheet(), form.of());
         if (stuff.isEmpty()) {
             asked.fields().trouble("of", "It is not said what went in.", "one from the list");
         }
-        PanShelves shelves = stock.shelves(asked.house(), asked.house().dayOf(clock.instant()));
-        KnownDensity known = stuff.flatMap(
-                        one -> shelves.lots(Optional.empty(), one.key()).findFirst())
-                .map(PanThing::known)
-                .orElse(KnownDensity.SOME_OIL);
+        KnownDensity known = stuff.map(correcting::known).orElse(KnownDensity.SOME_OIL);
         Optional<Mass> mass = asked.fields()
                 .massOf("amount", form.amount(), Expect.SOLID, known)
                 .map(Fields.Weighed::mass);
         if (mass.filter(much -> much.grams() <= 0 || much.grams() > MOST_GRAMS).isPresent()) {
             asked.fields().trouble("amount", "More than nothing, and at most 5 kg.", "14.8 g");
         }
-        // Of the lot it was weighed from, or another of its kind where that has not so much left.
-        Optional<UUID> lot = stuff.flatMap(
-                        one -> shelves.lots(asked.sheet().plan().lotOf(one), one.key())
-                                .filter(here -> mass.filter(much -> here.left().compareTo(much) >= 0)
-                                        .isPresent())
-                                .findFirst())
-                .flatMap(PanThing::lot);
+        Optional<UUID> lot = stuff.flatMap(one -> mass.flatMap(much -> correcting.lot(asked.sheet(), one, much)));
         if (stuff.isPresent() && mass.isPresent() && lot.isEmpty() && !"yes".equals(form.bring())) {
             asked.fields()
                     .trouble(

@@ -8,7 +8,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What was typed on one of a making's small forms; each uses a few of these. */
@@ -43,8 +42,12 @@ record MakingForm(
 
     /** What stands in the pouring before anything is typed: as it was planned. */
     static MakingForm pouring(Optional<MakingPlan.Into> planned) {
+        return pouring(planned, planned.map(one -> String.valueOf(one.count())).orElse(""));
+    }
+
+    /** So many of what was planned. */
+    static MakingForm pouring(Optional<MakingPlan.Into> planned, String count) {
         String into = planned.flatMap(MakingPlan.Into::lot).map(UUID::toString).orElse("");
-        String count = planned.map(one -> String.valueOf(one.count())).orElse("");
         return new MakingForm(null, "", "", "", "", "", "", "", into, count, "", "", "", "", "", "", List.of());
     }
 
@@ -68,9 +71,7 @@ record MakingForm(
 
     /** What can be melted in besides: what is in it, and wax. */
     static List<Fields.Option> meltable(Formula formula) {
-        return Stream.concat(
-                        formula.parts().stream().map(Formula.Part::stuff),
-                        Stream.of(new Formula.Stuff("beeswax", "Beeswax", Formula.Role.WAX, 1)))
+        return Correcting.meltable(formula)
                 .map(stuff -> new Fields.Option(stuff.key(), stuff.name()))
                 .distinct()
                 .toList();

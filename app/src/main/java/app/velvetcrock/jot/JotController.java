@@ -1,8 +1,9 @@
 package app.velvetcrock.jot;
 
+import app.velvetcrock.arrivals.Lists;
 import app.velvetcrock.core.jot.JotReader;
 import app.velvetcrock.core.jot.Jotted;
-import app.velvetcrock.core.jot.Thing;
+import app.velvetcrock.core.jot.said.Thing;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Refused;
@@ -31,11 +32,15 @@ class JotController {
 
     private final JotDesk desk;
     private final JotWork work;
+    private final JotBack back;
+    private final Lists lists;
     private final Households households;
 
-    JotController(JotDesk desk, JotWork work, Households households) {
+    JotController(JotDesk desk, JotWork work, JotBack back, Lists lists, Households households) {
         this.desk = desk;
         this.work = work;
+        this.back = back;
+        this.lists = lists;
         this.households = households;
     }
 
@@ -66,8 +71,11 @@ class JotController {
         model.addAttribute("longest", JotReader.LONGEST);
         model.addAttribute("fields", fields);
         List<Thing> things = desk.things();
+        JotReader reader = desk.reader(things);
         model.addAttribute(
-                "echo", typed.isBlank() ? null : JotPage.of(typed, desk.read(typed, things), households.current()));
+                "echo",
+                typed.isBlank() ? null : JotPage.of(typed, reader.read(typed), households.current(), lists::words));
+        model.addAttribute("ahead", reader.completions(typed));
         model.addAttribute("examples", JotPage.examples(things));
     }
 
@@ -82,7 +90,7 @@ class JotController {
         Fields fields = fields();
         String typed = line == null ? "" : line;
         UUID once = key == null ? UUID.randomUUID() : key;
-        Jotted read = desk.read(typed, desk.things());
+        Jotted read = desk.reader(desk.things()).read(typed);
         if (!read.isClear()) {
             fields.trouble(
                     "line",
@@ -98,7 +106,9 @@ class JotController {
                     return "jot/jot";
                 },
                 () -> {
-                    List<String> done = new ArrayList<>();
+                    List<String> done = new ArrayList<>(work.arrive(read.arrived()).stream()
+                            .map(one -> "did=" + one)
+                            .toList());
                     for (Jotted.Said said : read.said()) {
                         for (JotWork.Step step : work.steps(said)) {
                             UUID own =
@@ -106,15 +116,28 @@ class JotController {
                             done.add("did=" + does(step, own, typed));
                         }
                     }
-                    String words = JotPage.of(typed, read, households.current()).said().stream()
+                    String words = JotPage.of(typed, read, households.current(), lists::words).said().stream()
                             .map(one -> "%s: %s".formatted(one.thing(), one.facts()))
                             .collect(Collectors.joining("; "));
                     return new Done(
                             leadsTo,
                             words + ".",
-                            "/round/undo?back=" + URLEncoder.encode(leadsTo, StandardCharsets.UTF_8) + "&"
+                            PLACE + "/undo?back=" + URLEncoder.encode(leadsTo, StandardCharsets.UTF_8) + "&"
                                     + String.join("&", done));
                 });
+    }
+
+    /** What one line did is taken back by one tap, all of it or nothing. */
+    @PostMapping(PLACE + "/undo")
+    String undo(
+            @RequestParam(required = false) @Nullable List<String> did,
+            @RequestParam(name = "back", required = false) @Nullable String to,
+            Reply reply) {
+        String leadsTo = Reply.inside(to, PLACE);
+        return reply.tap(leadsTo, () -> {
+            back.all(did == null ? List.of() : did);
+            return new Done(leadsTo, "Taken back, all that the line did.");
+        });
     }
 
     /** What hangs on a field of a form hangs on the line here. */

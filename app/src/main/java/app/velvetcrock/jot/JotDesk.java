@@ -1,16 +1,16 @@
 package app.velvetcrock.jot;
 
+import app.velvetcrock.arrivals.Lists;
 import app.velvetcrock.batch.BatchSheet;
 import app.velvetcrock.batch.Batches;
-import app.velvetcrock.core.charge.Vessel;
 import app.velvetcrock.core.course.Course;
 import app.velvetcrock.core.course.TaskKey;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.deed.Deed;
-import app.velvetcrock.core.jot.Fact;
 import app.velvetcrock.core.jot.JotReader;
 import app.velvetcrock.core.jot.Jotted;
-import app.velvetcrock.core.jot.Thing;
+import app.velvetcrock.core.jot.said.Fact;
+import app.velvetcrock.core.jot.said.Thing;
 import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.measure.Mass;
@@ -19,49 +19,43 @@ import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.press.StrainLine;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
-import app.velvetcrock.stock.Goods;
-import app.velvetcrock.stock.Oils;
 import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 
 /** What a line may be about, and what it comes to: the deeds the forms send. */
 @Component
 class JotDesk {
 
     private final Batches batches;
-    private final Oils oils;
-    private final Goods goods;
+    private final JotThings things;
     private final StrainLine straining;
     private final Stores stores;
+    private final Lists lists;
     private final Households households;
     private final Clock clock;
 
     JotDesk(
             Batches batches,
-            Oils oils,
-            Goods goods,
+            JotThings things,
             StrainLine straining,
             Stores stores,
+            Lists lists,
             Households households,
             Clock clock) {
         this.batches = batches;
-        this.oils = oils;
-        this.goods = goods;
+        this.things = things;
         this.straining = straining;
         this.stores = stores;
+        this.lists = lists;
         this.households = households;
         this.clock = clock;
     }
@@ -69,62 +63,15 @@ class JotDesk {
     /** A deed of a batch, with where it stands in the line. */
     record Of(UUID batch, Deed deed, Instant at) {}
 
-    @Transactional(readOnly = true)
-    public List<Thing> things() {
-        List<Thing> all = new ArrayList<>();
-        batches.standing()
-                .forEach(sheet -> all.add(new Thing(
-                        sheet.id(),
-                        sheet.course().heat().isPresent() ? Thing.Kind.HEATED : Thing.Kind.JAR,
-                        sheet.number(),
-                        sheet.name(),
-                        called(sheet))));
-        Map<UUID, Finished> finished = new LinkedHashMap<>();
-        // Of several bottles of one batch the one that was begun is meant; of the tins of a making those there are most
-        // of.
-        oils.left().stream()
-                .sorted(Comparator.comparing(Stock.OfOil::left))
-                .forEach(oil -> finished.putIfAbsent(
-                        oil.batch(), new Finished(oil.id(), Thing.Kind.OIL, oil.name(), oil.batch())));
-        goods.inStock().stream()
-                .filter(Stock.OfGood::inPieces)
-                .sorted(Comparator.comparing(Stock.OfGood::left).reversed())
-                .forEach(good -> finished.putIfAbsent(
-                        good.batch(), new Finished(good.id(), Thing.Kind.GOOD, good.name(), good.batch())));
-        Map<UUID, Integer> numbers = batches.numbers(List.copyOf(finished.keySet()));
-        finished.values()
-                .forEach(one -> all.add(new Thing(
-                        one.lot(), one.kind(), numbers.getOrDefault(one.batch(), 0), one.name(), lastWord(one))));
-        return all;
+    List<Thing> things() {
+        return things.all();
     }
 
-    private record Finished(UUID lot, Thing.Kind kind, String name, UUID batch) {}
-
-    /** A salve goes by what it is as well. */
-    private static List<String> lastWord(Finished one) {
-        int space = one.name().lastIndexOf(' ');
-        return one.kind() == Thing.Kind.GOOD && space > 0 ? List.of(one.name().substring(space + 1)) : List.of();
-    }
-
-    /** What is on heat is the crock, as on the Shelf; a pot goes by its name as well, and by the last word of it. */
-    private static List<String> called(BatchSheet sheet) {
-        Vessel vessel = sheet.plan().request().vessel();
-        String name = vessel.name();
-        List<String> all = new ArrayList<>();
-        if (sheet.course().heat().isPresent()) {
-            all.addAll(List.of("pot", "crock"));
-        }
-        if (vessel.open()) {
-            all.addAll(List.of(name, name.substring(name.lastIndexOf(' ') + 1)));
-        }
-        return all;
-    }
-
-    Jotted read(String line, List<Thing> things) {
+    JotReader reader(List<Thing> things) {
         House house = households.current();
         LocalDateTime now =
                 LocalDateTime.ofInstant(clock.instant(), house.settings().zone());
-        return new JotReader(things, house.settings().units(), now).read(line);
+        return new JotReader(things, house.settings().units(), now, lists::read);
     }
 
     /** When it was done; now where nothing was said. */

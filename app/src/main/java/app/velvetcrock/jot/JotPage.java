@@ -1,12 +1,15 @@
 package app.velvetcrock.jot;
 
-import app.velvetcrock.core.jot.Fact;
+import app.velvetcrock.core.intake.Arriving;
 import app.velvetcrock.core.jot.Jotted;
-import app.velvetcrock.core.jot.Thing;
+import app.velvetcrock.core.jot.said.Fact;
+import app.velvetcrock.core.jot.said.Thing;
 import app.velvetcrock.stillroom.House;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -31,29 +34,31 @@ record JotPage(List<Said> said, List<Part> parts, List<Asked> asked, boolean can
     /** A line to learn from, by the household's own things. */
     record Example(String line) {}
 
-    static JotPage of(String line, Jotted read, House house) {
-        List<Said> said = read.said().stream()
+    static JotPage of(String line, Jotted read, House house, Function<Arriving, String> words) {
+        Stream<Said> arrived = read.arrived().stream().map(one -> new Said("Came in", words.apply(one), "today"));
+        Stream<Said> done = read.said().stream()
                 .map(one -> new Said(
-                        "%s, %s %d"
-                                .formatted(
-                                        one.thing().name(),
-                                        what(one.thing()),
-                                        one.thing().number()),
+                        named(one.thing()),
                         facts(one, house),
                         one.at()
                                 .map(at -> house.moment(
                                         at.atZone(house.settings().zone()).toInstant()))
-                                .orElse("now")))
-                .toList();
+                                .orElse("now")));
         return new JotPage(
-                said,
+                Stream.concat(arrived, done).toList(),
                 read.doubts().isEmpty() ? List.of() : parts(line, read.doubts()),
                 read.doubts().stream().map(doubt -> asked(line, doubt)).toList(),
                 read.isClear());
     }
 
-    private static String what(Thing thing) {
-        return thing.kind().isStanding() ? "jar" : "batch";
+    private static String named(Thing thing) {
+        return switch (thing.kind()) {
+            case JAR, HEATED -> "%s, jar %d".formatted(thing.name(), thing.number());
+            case OIL, GOOD -> "%s, batch %d".formatted(thing.name(), thing.number());
+            case MELT -> "%s %d, in the pan".formatted(thing.name(), thing.number());
+            case RACK -> thing.name() + ", on the rack";
+            case HERB, STORE -> thing.name();
+        };
     }
 
     private static String facts(Jotted.Said said, House house) {
@@ -128,6 +133,17 @@ record JotPage(List<Said> said, List<Part> parts, List<Asked> asked, boolean can
                 .findFirst()
                 .ifPresent(good -> all.add(
                         new Example("gave a %s to Inga".formatted(good.exactly().toLowerCase(Locale.ROOT)))));
+        example(things, Thing.Kind.RACK, "%s weighs 137 g, snaps").ifPresent(all::add);
+        example(things, Thing.Kind.STORE, "%s opened").ifPresent(all::add);
+        example(things, Thing.Kind.MELT, "%s spoon soft, +4 g wax").ifPresent(all::add);
+        all.add(new Example("came in: 100 g beeswax 6.50"));
         return all;
+    }
+
+    private static Optional<Example> example(List<Thing> things, Thing.Kind kind, String line) {
+        return things.stream()
+                .filter(one -> one.kind() == kind)
+                .findFirst()
+                .map(one -> new Example(line.formatted(one.exactly().toLowerCase(Locale.ROOT))));
     }
 }

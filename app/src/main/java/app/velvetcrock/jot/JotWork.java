@@ -1,22 +1,28 @@
 package app.velvetcrock.jot;
 
+import app.velvetcrock.arrivals.PutAway;
+import app.velvetcrock.batch.Batches;
 import app.velvetcrock.batch.Deeds;
 import app.velvetcrock.core.deed.Deed;
 import app.velvetcrock.core.deed.PanDeed;
-import app.velvetcrock.core.jot.Fact;
+import app.velvetcrock.core.intake.Arriving;
 import app.velvetcrock.core.jot.Jotted;
-import app.velvetcrock.core.jot.Thing;
+import app.velvetcrock.core.jot.said.AtTheCupboard;
+import app.velvetcrock.core.jot.said.Fact;
+import app.velvetcrock.core.jot.said.Thing;
 import app.velvetcrock.core.larder.Stock;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Quantity;
 import app.velvetcrock.core.measure.Volume;
+import app.velvetcrock.cupboard.BottleLine;
 import app.velvetcrock.cupboard.Drawable;
 import app.velvetcrock.cupboard.ToWhom;
 import app.velvetcrock.melt.PanDeeds;
 import app.velvetcrock.parting.Leaving;
 import app.velvetcrock.parting.Parting;
+import app.velvetcrock.press.SettleLine;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
@@ -31,17 +37,21 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Does what a line says, step by step, and tells of each how it is taken back. */
 @Component
 class JotWork {
 
-    private static final String ENTRY = "entry";
-    private static final String PAN = "pan";
-    private static final String MOVED = "moved";
-
     private final JotDesk desk;
+    private final JotStores stores;
+    private final JotMelt melt;
+    private final JotSkin skin;
+    private final SettleLine settling;
+    private final BottleLine bottling;
+    private final PutAway putAway;
+    private final Batches batches;
     private final Deeds deeds;
     private final Oils oils;
     private final Goods goods;
@@ -53,6 +63,13 @@ class JotWork {
 
     JotWork(
             JotDesk desk,
+            JotStores stores,
+            JotMelt melt,
+            JotSkin skin,
+            SettleLine settling,
+            BottleLine bottling,
+            PutAway putAway,
+            Batches batches,
             Deeds deeds,
             Oils oils,
             Goods goods,
@@ -62,6 +79,13 @@ class JotWork {
             Households households,
             Clock clock) {
         this.desk = desk;
+        this.stores = stores;
+        this.melt = melt;
+        this.skin = skin;
+        this.settling = settling;
+        this.bottling = bottling;
+        this.putAway = putAway;
+        this.batches = batches;
         this.deeds = deeds;
         this.oils = oils;
         this.goods = goods;
@@ -77,8 +101,13 @@ class JotWork {
         String done(UUID key, String typed);
     }
 
-    private static String back(String kind, UUID of, UUID what) {
-        return "%s.%s.%s".formatted(kind, of, what);
+    /** Puts away what came in, and tells of each thing how it is taken back. */
+    List<String> arrive(List<Arriving> arrived) {
+        PutAway.Put put = arrived.isEmpty() ? new PutAway.Put(List.of(), List.of()) : putAway.all(arrived);
+        return Stream.concat(
+                        put.lots().stream().map(lot -> JotBack.Kind.LOT.of(lot, lot)),
+                        put.jars().stream().map(jar -> JotBack.Kind.JAR.of(jar, jar)))
+                .toList();
     }
 
     /** What is said of one thing, in order. */
@@ -91,10 +120,20 @@ class JotWork {
                     .forEach(fact -> steps.add((key, typed) -> oil(said, fact, new Parting.Once(key, at, typed))));
             case GOOD -> said.facts()
                     .forEach(fact -> steps.add((key, typed) -> good(said, fact, new Parting.Once(key, at, typed))));
+            case RACK, HERB, STORE -> said.facts()
+                    .forEach(fact ->
+                            steps.add((key, typed) -> stores.does(said, fact, new Parting.Once(key, at, typed))));
+            case MELT -> said.facts().stream()
+                    .filter(fact -> JotMelt.isDeed(said, fact))
+                    .forEach(
+                            fact -> steps.add((key, typed) -> melt.does(said, fact, new Parting.Once(key, at, typed))));
         }
         boolean noted = said.note().isEmpty()
-                || said.facts().stream().anyMatch(fact -> fact instanceof Fact.ThrownOut || fact instanceof Fact.Found);
-        if (!said.thing().kind().isStanding() && !noted) {
+                || said.facts().stream()
+                        .anyMatch(fact -> fact instanceof Fact.ThrownOut
+                                || fact instanceof Fact.Found
+                                || fact instanceof AtTheCupboard.Reacted);
+        if ((said.thing().kind().isFinished() || said.thing().kind() == Thing.Kind.MELT) && !noted) {
             steps.add((key, typed) -> note(said, new Parting.Once(key, at, typed)));
         }
         return steps;
@@ -102,7 +141,8 @@ class JotWork {
 
     private String batch(Supplier<JotDesk.Of> next, UUID key, String typed) {
         JotDesk.Of one = next.get();
-        return back(ENTRY, one.batch(), deeds.done(one.batch(), Current.doing(one.deed(), key, one.at(), typed)));
+        return JotBack.Kind.ENTRY.of(
+                one.batch(), deeds.done(one.batch(), Current.doing(one.deed(), key, one.at(), typed)));
     }
 
     private String note(Jotted.Said said, Parting.Once once) {
@@ -110,19 +150,20 @@ class JotWork {
         if (said.thing().kind() == Thing.Kind.OIL) {
             return entry(oils.find(lot), new Deed.Note(said.note()), once);
         }
-        UUID making = goods.find(lot).batch();
-        return back(
-                PAN, making, pan.done(making, Current.doing(new PanDeed.Note(said.note()), once.key(), once.at(), "")));
+        UUID making =
+                said.thing().kind() == Thing.Kind.MELT ? lot : goods.find(lot).batch();
+        return JotBack.Kind.PAN.of(
+                making, pan.done(making, Current.doing(new PanDeed.Note(said.note()), once.key(), once.at(), "")));
     }
 
     private String entry(Stock.OfOil oil, Deed deed, Parting.Once once) {
-        return back(
-                ENTRY, oil.batch(), deeds.done(oil.batch(), Current.doing(deed, once.key(), once.at(), once.typed())));
+        return JotBack.Kind.ENTRY.of(
+                oil.batch(), deeds.done(oil.batch(), Current.doing(deed, once.key(), once.at(), once.typed())));
     }
 
     private String oil(Jotted.Said said, Fact fact, Parting.Once once) {
         Stock.OfOil oil = oils.find(said.thing().id());
-        if (fact instanceof Fact.Took took) {
+        if (fact instanceof AtTheCupboard.Took took) {
             Mass mass = drawn(took.amount(), oil);
             Optional<Leaving.Kind> left = kind(took.how());
             UUID movement = left.isPresent()
@@ -131,14 +172,26 @@ class JotWork {
                             oil.batch(),
                             Current.doing(
                                     new Deed.Draw(oil.id(), mass, took.how()), once.key(), once.at(), once.typed()));
-            return back(MOVED, oil.id(), movement);
+            return JotBack.Kind.MOVED.of(oil.id(), movement);
+        }
+        if (fact instanceof AtTheCupboard.Reacted reacted) {
+            return skin.keeps(said, reacted, once);
+        } else if (fact instanceof AtTheCupboard.Settled settled) {
+            return entry(
+                    oil, settling.read(batches.sheet(oil.batch()), settled.clear(), settled.water(), once.at()), once);
         }
         refuseIfSeveral(
                 oils.left().stream()
                         .filter(one -> one.batch().equals(oil.batch()))
                         .count(),
                 oil.name());
-        if (fact instanceof Fact.Looked looked) {
+        if (fact instanceof AtTheCupboard.Bottled bottled) {
+            return entry(
+                    oil,
+                    bottling.read(
+                            batches.sheet(oil.batch()), oil.id(), bottled.bottles(), bottled.size(), bottled.glass()),
+                    once);
+        } else if (fact instanceof Fact.Looked looked) {
             return entry(oil, new Deed.Sniff(oil.id(), smellsWell(looked)), once);
         } else if (fact instanceof Fact.Found found) {
             return entry(oil, new Deed.Find(found.what(), said.note(), Optional.of(oil.id())), once);
@@ -150,19 +203,21 @@ class JotWork {
 
     private String good(Jotted.Said said, Fact fact, Parting.Once once) {
         Stock.OfGood good = goods.find(said.thing().id());
-        if (fact instanceof Fact.TookPieces took) {
+        if (fact instanceof AtTheCupboard.TookPieces took) {
             if (took.pieces() > good.left()) {
                 throw new Refused("Understood %d; of “%s” there are %d. Nothing was written."
                         .formatted(took.pieces(), good.name(), good.left()));
             }
             Optional<Leaving.Kind> left = kind(took.how());
-            return back(
-                    MOVED,
+            return JotBack.Kind.MOVED.of(
                     good.id(),
                     left.isPresent()
                             ? parting.good(
                                     good.id(), took.pieces(), left.get(), terms(took.to(), good.id(), once), once)
                             : goods.draw(good.id(), took.pieces(), Cause.DRAWN, once.at()));
+        }
+        if (fact instanceof AtTheCupboard.Reacted reacted) {
+            return skin.keeps(said, reacted, once);
         }
         refuseIfSeveral(
                 goods.inStock().stream()
@@ -171,12 +226,14 @@ class JotWork {
                 good.name());
         if (fact instanceof Fact.Looked looked) {
             PanDeed smell = new PanDeed.Smell(good.id(), smellsWell(looked));
-            return back(PAN, good.batch(), pan.done(good.batch(), Current.doing(smell, once.key(), once.at(), "")));
+            return JotBack.Kind.PAN.of(
+                    good.batch(), pan.done(good.batch(), Current.doing(smell, once.key(), once.at(), "")));
         } else if (fact instanceof Fact.ThrownOut out) {
             String why = said.note().isEmpty()
                     ? out.why().word()
                     : "%s: %s".formatted(out.why().word(), said.note());
-            return back(MOVED, good.id(), goods.draw(good.id(), good.left(), Cause.DISCARDED, once.at(), why));
+            return JotBack.Kind.MOVED.of(
+                    good.id(), goods.draw(good.id(), good.left(), Cause.DISCARDED, once.at(), why));
         }
         throw notHere();
     }

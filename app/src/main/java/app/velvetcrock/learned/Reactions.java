@@ -28,6 +28,9 @@ public class Reactions {
 
     private static final int MOST = 300;
 
+    /** [E] The skin is looked at again so many days after, before "nothing" is believed. */
+    private static final int AGAIN_DAYS = 3;
+
     private static final String COLUMNS =
             "select id, recipient_id, lot_id, name, strength, spreading, place, lasted, patch, used_on, look_again_on, looked_at, "
                     + "noted_at from reaction where stillroom_id = :stillroom and dropped_at is null ";
@@ -72,6 +75,12 @@ public class Reactions {
         public boolean counts() {
             return used.strength() != Strength.NONE || again.isEmpty();
         }
+    }
+
+    /** When it is to be looked at once more: of what was used long enough ago there is nothing more to wait for. */
+    public static Optional<LocalDate> again(Strength strength, LocalDate on, LocalDate today) {
+        LocalDate again = on.plusDays(AGAIN_DAYS);
+        return strength == Strength.NONE && !again.isAfter(today) ? Optional.empty() : Optional.of(again);
     }
 
     @Transactional(readOnly = true)

@@ -16,7 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Takes back several lines at once: all of them, or, where one may not be taken back, none. */
 @Component
-class TakingBack {
+public class TakingBack {
 
     private final Deeds deeds;
     private final PanDeeds pan;

@@ -9,6 +9,7 @@ import app.velvetcrock.core.materia.SupplyKind;
 import app.velvetcrock.core.materia.Texture;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Volume;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -23,10 +24,11 @@ public sealed interface Arriving {
      * @param opened the day it was opened; absent where it is sealed
      * @param best its best before, as printed
      * @param from whom or where it came from; empty where that is not said
+     * @param price for all of it, in the household's currency
      */
-    record Besides(Optional<LocalDate> opened, Optional<LocalDate> best, String from) {
+    record Besides(Optional<LocalDate> opened, Optional<LocalDate> best, String from, Optional<BigDecimal> price) {
 
-        static final Besides NOTHING = new Besides(Optional.empty(), Optional.empty(), "");
+        static final Besides NOTHING = new Besides(Optional.empty(), Optional.empty(), "", Optional.empty());
     }
 
     /** A bag of herb. */

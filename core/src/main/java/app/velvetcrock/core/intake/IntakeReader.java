@@ -24,6 +24,7 @@ import app.velvetcrock.core.text.Linear;
 import app.velvetcrock.core.wish.Said;
 import com.google.re2j.Matcher;
 import com.google.re2j.Pattern;
+import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.Month;
@@ -59,6 +60,10 @@ public final class IntakeReader {
     private static final Pattern FROM = Pattern.compile(
             "(?i)^(.+?),? (?:from|by way of) ([^,;()]+?)((?:,? (?:opened|open since|sealed|unopened).*)?)$");
     private static final Pattern MONTH = Pattern.compile("(?i)(?:([a-z]{3,9})|(\\d{1,2}))[ /.-](\\d{4}|\\d{2})");
+    /** A sum at the end: one of two places, or any behind "for". */
+    private static final Pattern PRICE =
+            Pattern.compile("(?i)^(.+?),? (?:for (\\d{1,6}(?:[.,]\\d{2})?)|(\\d{1,6}[.,]\\d{2}))$");
+
     private static final int LONGEST_FROM = 80;
     private static final int MONTHS = 12;
     private static final int CENTURY = 100;
@@ -110,6 +115,13 @@ public final class IntakeReader {
             return new Doubt(written, "No %s is put away here: it is poisonous.".formatted(refused.get()), "");
         }
         String text = written;
+        Optional<BigDecimal> price = Optional.empty();
+        Matcher paid = PRICE.matcher(text);
+        if (paid.matches()) {
+            price = Optional.of(
+                    new BigDecimal((paid.group(2) == null ? paid.group(3) : paid.group(2)).replace(',', '.')));
+            text = paid.group(1);
+        }
         Optional<LocalDate> best = Optional.empty();
         Matcher dated = BEST.matcher(text);
         if (dated.matches()) {
@@ -131,12 +143,12 @@ public final class IntakeReader {
         text = SEALED.matcher(text).replaceFirst("");
         Matcher told = OPENED.matcher(text);
         if (!told.matches()) {
-            return thing(written, text, new Besides(Optional.empty(), best, from));
+            return thing(written, text, new Besides(Optional.empty(), best, from, price));
         }
         Optional<LocalDate> opened = day(told.group(2));
         return opened.isEmpty()
                 ? new Doubt(written, "“%s”: that is no day it was opened on.".formatted(told.group(2)), "opened 12 May")
-                : thing(written, told.group(1), new Besides(opened, best, from));
+                : thing(written, told.group(1), new Besides(opened, best, from, price));
     }
 
     /** "from the garden" says how it came, which is read as that. */
@@ -185,7 +197,7 @@ public final class IntakeReader {
                     ? pieces(written, pieces.get())
                     : new Doubt(
                             written,
-                            "Tins and jars are put away without a day or a sender.",
+                            "Tins and jars are put away without a day, a sender or a price.",
                             "%d %ss of 60 mL"
                                     .formatted(
                                             pieces.get().count(), pieces.get().of()));

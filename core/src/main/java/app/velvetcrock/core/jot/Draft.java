@@ -1,24 +1,28 @@
 package app.velvetcrock.core.jot;
 
+import app.velvetcrock.core.drying.Snap;
 import app.velvetcrock.core.heat.HeatChange;
 import app.velvetcrock.core.jot.Lexicon.Says;
 import app.velvetcrock.core.jot.Lexicon.Verb;
+import app.velvetcrock.core.jot.said.AtTheCupboard;
+import app.velvetcrock.core.jot.said.AtThePan;
+import app.velvetcrock.core.jot.said.AtTheStores;
+import app.velvetcrock.core.jot.said.Fact;
+import app.velvetcrock.core.jot.said.Thing;
+import app.velvetcrock.core.keeping.Glass;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Quantity;
 import app.velvetcrock.core.measure.Temperature;
+import app.velvetcrock.core.measure.Volume;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Stream;
 
 /** What a part of a line comes to, while it is read word by word. */
 final class Draft {
-
-    private static final int OFFERED = 6;
 
     private final Names names;
     private final String text;
@@ -78,7 +82,7 @@ final class Draft {
                 here.open = null;
             }
             here.add(whole.fact(), first, last);
-        } else if (says instanceof Says.Wants wants) {
+        } else if (says instanceof Says.Wants wants && !here.isAddedAlready(wants.verb())) {
             here.open = new Sentence.Open(wants.verb(), first, last);
             here.loose.stream()
                     .filter(one -> one.amount().isPresent() && one.degrees().isEmpty())
@@ -89,6 +93,20 @@ final class Draft {
                     });
         } else if (says instanceof Says.Pressed pressed) {
             here.pressing = pressed.how();
+        } else if (says instanceof Says.Snapped snapped) {
+            here.snapped = new Sentence.Snapped(snapped.how(), first, last);
+        } else if (says instanceof Says.Settles) {
+            here.settles(first, last);
+        } else if (says instanceof Says.Dry) {
+            if (!here.isWithout(last)) {
+                doubt(first, last, "where was none?", List.of());
+            }
+        } else if (says instanceof Says.ClearGlass) {
+            here.clearGlass = true;
+        } else if (says instanceof Says.Opened) {
+            here.opened = new Sentence.Loose(first, last, Optional.empty(), Optional.empty());
+        } else if (says instanceof Says.Reacts reacts) {
+            here.reaction().says(reacts.none(), first, last);
         } else if (says instanceof Says.Unclear unclear) {
             doubt(first, last, "which of these is meant?", unclear.instead());
         }
@@ -109,7 +127,10 @@ final class Draft {
         Sentence here = here();
         here.endsWithThing = false;
         Sentence.Open open = here.open;
-        if (open == null || open.verb() == Verb.THROW_OUT) {
+        if (open == null && here.isClear(amount, last)) {
+            return;
+        }
+        if (open == null || !open.verb().takesAmount()) {
             here.loose.add(new Sentence.Loose(first, last, Optional.of(amount), Optional.empty()));
             return;
         }
@@ -118,15 +139,28 @@ final class Draft {
             case TOP_UP -> here.add(new Fact.ToppedUp(amount), open.first(), last);
             case STRAIN -> here.add(new Fact.Strained(amount, Optional.empty()), open.first(), last);
             case DRAW, GIVE, SELL -> here.add(
-                    new Fact.Took(open.verb().how(), amount, here.whom()), open.first(), last);
-            case THROW_OUT -> throw new IllegalStateException("nothing is thrown out by its amount");
+                    new AtTheCupboard.Took(open.verb().how(), amount, here.whom()), open.first(), last);
+            case LEFT -> here.add(new AtTheStores.Left(amount), open.first(), last);
+            case WEIGH -> {
+                if (amount instanceof Mass now) {
+                    here.add(new AtTheStores.Weighed(now, Snap.NOT_TRIED), open.first(), last);
+                } else {
+                    doubt(open.first(), last, "what does it weigh?", List.of());
+                }
+            }
+            case BOTTLE -> doubt(
+                    open.first(),
+                    last,
+                    "how many of them?",
+                    List.of("bottled 1 x " + text.substring(first.from(), last.to())));
+            case THROW_OUT, STIR_IN -> throw new IllegalStateException("not done by an amount");
         }
     }
 
     /** Tells whether a verb waits for an amount. */
     boolean waits() {
         Sentence.Open open = here().open;
-        return open != null && open.verb() != Verb.THROW_OUT;
+        return here().settling != null || open != null && open.verb().takesAmount();
     }
 
     /** Tells whether a word behind a verb of giving is whom it went to, and takes it; somebody's name begins with a capital. */
@@ -147,15 +181,87 @@ final class Draft {
         }
         here.open = null;
         here.endsWithThing = false;
-        here.add(new Fact.TookPieces(open.verb().how(), pieces, here.whom()), open.first(), word);
+        here.add(new AtTheCupboard.TookPieces(open.verb().how(), pieces, here.whom()), open.first(), word);
         return true;
+    }
+
+    /** Tells whether what is weighed is no liquid: an ounce of it is one of weight. */
+    boolean isSolid() {
+        Sentence.Open open = here().open;
+        return open != null && open.verb() == Verb.WEIGH || here().all(thing -> thing.kind() == Thing.Kind.RACK);
+    }
+
+    /** Tells whether what was said to have settled had so much water under it, and takes it. */
+    boolean takesWater(Quantity amount, Word last) {
+        return here().isUnder(amount, last);
+    }
+
+    /** So many bottles of one size, where bottles are filled. */
+    boolean takesBottles(int bottles, Volume size, Word last) {
+        Sentence here = here();
+        Sentence.Open open = here.open;
+        if (open == null || open.verb() != Verb.BOTTLE && open.verb() != Verb.TOP_UP) {
+            return false;
+        }
+        here.open = null;
+        here.endsWithThing = false;
+        here.add(new AtTheCupboard.Bottled(bottles, size, Glass.DARK), open.first(), last);
+        return true;
+    }
+
+    /** Tells whether an amount is of what goes into the melt that is spoken of, and takes it. */
+    boolean takesPart(Quantity amount, Thing.Part part, Word first, Word last) {
+        Sentence here = here();
+        boolean plus = first.from() > 0
+                && text.substring(0, first.from()).stripTrailing().endsWith("+");
+        Optional<Sentence.Open> open = Optional.ofNullable(here.open);
+        boolean added = open.filter(one -> one.verb() == Verb.TOP_UP).isPresent();
+        if (part.stirredIn() || !plus && !added && !here.names(Thing.Kind.MELT)) {
+            return false;
+        }
+        Word from = added ? open.orElseThrow().first() : first;
+        here.open = added ? null : here.open;
+        here.endsWithThing = false;
+        here.add(new AtThePan.Added(amount, part), from, last);
+        return true;
+    }
+
+    /** Tells whether something was stirred in that goes by a name of the melt's, and takes it. */
+    boolean takesStirredIn(Thing.Part part, boolean in, Word first, Word last) {
+        Sentence here = here();
+        Optional<Sentence.Open> open = Optional.ofNullable(here.open);
+        boolean stirred = open.filter(one -> one.verb() == Verb.STIR_IN).isPresent();
+        if (!stirred && !(in && part.stirredIn() && here.names(Thing.Kind.MELT))) {
+            return false;
+        }
+        Word from = stirred ? open.orElseThrow().first() : first;
+        here.open = stirred ? null : here.open;
+        here.endsWithThing = false;
+        here.add(new AtThePan.StirredIn(part), from, last);
+        return true;
+    }
+
+    /** What is said of somebody's skin; absent while nothing is. */
+    Optional<Skin> skin() {
+        return Optional.ofNullable(here().skin);
+    }
+
+    /** The same; from now on something is. */
+    Skin reaction() {
+        return here().reaction();
+    }
+
+    String typed(Word word) {
+        return text.substring(word.from(), word.to());
     }
 
     /** A number that names nothing: grams, while somebody waits for what came out; else nobody knows yet. */
     void number(Word word, Optional<Quantity> grams, Optional<Temperature> degrees) {
         Sentence here = here();
         here.endsWithThing = false;
-        if (here.open != null && here.open.verb() == Verb.STRAIN && grams.isPresent()) {
+        boolean weighed = here.open != null
+                && (here.open.verb() == Verb.STRAIN || here.open.verb() == Verb.WEIGH && here.names(Thing.Kind.RACK));
+        if (weighed && grams.isPresent()) {
             amount(grams.get(), word, word);
         } else {
             here.loose.add(new Sentence.Loose(word, word, grams, degrees));
@@ -216,112 +322,6 @@ final class Draft {
     List<Jotted.Said> finish(String note) {
         Sentence last = here();
         last.note = last.note.isEmpty() ? note : last.note;
-        List<Jotted.Said> said = new ArrayList<>();
-        for (Sentence one : sentences) {
-            loose(one);
-            one.thrownOutForWhatWasFound();
-            if (one.open != null) {
-                boolean out = one.open.verb() == Verb.THROW_OUT;
-                doubt(
-                        one.open.first(),
-                        one.open.last(),
-                        out ? "why?" : "how much?",
-                        out
-                                ? Stream.of("mould", "sour", "rancid", "spilled")
-                                        .map(why -> "thrown out, " + why)
-                                        .toList()
-                                : List.of());
-            }
-            settle(one, said);
-        }
-        return said;
-    }
-
-    private void loose(Sentence one) {
-        boolean heated = !one.things.isEmpty()
-                && one.things.stream()
-                        .allMatch(named -> named.all().stream().anyMatch(thing -> thing.kind() == Thing.Kind.HEATED));
-        for (Sentence.Loose number : one.loose) {
-            boolean alone = one.things.isEmpty()
-                    && one.facts.isEmpty()
-                    && !number.first().isWhole();
-            if (number.degrees().isPresent() && (heated || alone)) {
-                one.add(new Fact.Warm(number.degrees().get()), number.first(), number.last());
-            } else if (doubts.isEmpty()) {
-                doubt(number.first(), number.last(), "what is this of?", List.of());
-            }
-        }
-    }
-
-    private void settle(Sentence one, List<Jotted.Said> said) {
-        List<Fact> facts = one.facts.stream()
-                .sorted(Comparator.comparing(at -> at.first().from()))
-                .map(at -> one.complete(at.fact()))
-                .toList();
-        if (one.things.isEmpty()) {
-            if (facts.isEmpty() && one.note.isEmpty()) {
-                return;
-            }
-            Optional<Thing> same = before.filter(thing -> fits(thing, facts));
-            if (same.isPresent()) {
-                said.add(new Jotted.Said(same.get(), facts, Optional.ofNullable(one.at), one.note));
-            } else if (doubts.isEmpty()) {
-                doubts.add(new Jotted.Doubt(
-                        offset + text.length(),
-                        offset + text.length(),
-                        "which is it?",
-                        names.all().stream()
-                                .filter(thing -> fits(thing, facts))
-                                .map(Thing::exactly)
-                                .limit(OFFERED)
-                                .toList()));
-            }
-            return;
-        }
-        List<Thing> settled = new ArrayList<>();
-        for (Sentence.Named named : one.things) {
-            which(named, one, facts)
-                    // "birch bud crock" is one.
-                    .filter(thing -> !settled.contains(thing) && settled.add(thing))
-                    .ifPresent(thing -> said.add(new Jotted.Said(thing, facts, Optional.ofNullable(one.at), one.note)));
-        }
-    }
-
-    private Optional<Thing> which(Sentence.Named named, Sentence one, List<Fact> facts) {
-        if (facts.isEmpty() && one.note.isEmpty()) {
-            if (doubts.isEmpty()) {
-                doubt(named.first(), named.last(), "what of it?", List.of());
-            }
-            return Optional.empty();
-        }
-        List<Thing> fit =
-                named.all().stream().filter(thing -> fits(thing, facts)).toList();
-        String typed = text.substring(named.first().from(), named.last().to()).toLowerCase(Locale.ROOT);
-        String words = typed.startsWith("the ") ? typed.substring("the ".length()) : typed;
-        List<Thing> exact = fit.stream()
-                .filter(thing -> thing.name().toLowerCase(Locale.ROOT).equals(words))
-                .toList();
-        List<Thing> best = fit.size() > 1 && exact.size() == 1 ? exact : fit;
-        if (best.size() == 1) {
-            return Optional.of(best.get(0));
-        }
-        if (best.isEmpty()) {
-            one.facts.stream()
-                    .filter(at ->
-                            named.all().stream().noneMatch(thing -> at.fact().fits(thing.kind())))
-                    .findFirst()
-                    .ifPresent(at -> doubt(at.first(), at.last(), "that is not done to it", List.of()));
-        } else {
-            doubt(
-                    named.first(),
-                    named.last(),
-                    "there are %d of these".formatted(best.size()),
-                    best.stream().map(Thing::exactly).limit(OFFERED).toList());
-        }
-        return Optional.empty();
-    }
-
-    private static boolean fits(Thing thing, List<Fact> facts) {
-        return facts.stream().allMatch(fact -> fact.fits(thing.kind()));
+        return new Closing(names, text, offset, before, doubts).all(sentences);
     }
 }

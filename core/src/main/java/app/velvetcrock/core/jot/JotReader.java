@@ -1,17 +1,16 @@
 package app.velvetcrock.core.jot;
 
+import app.velvetcrock.core.intake.Arriving;
+import app.velvetcrock.core.jot.said.Thing;
 import app.velvetcrock.core.kitchen.AmountReader;
-import app.velvetcrock.core.kitchen.Expect;
 import app.velvetcrock.core.kitchen.HouseholdUnits;
-import app.velvetcrock.core.kitchen.Reading;
-import app.velvetcrock.core.measure.Quantity;
-import app.velvetcrock.core.measure.Temperature;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
+import java.util.function.Function;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -22,8 +21,6 @@ public final class JotReader {
 
     /** Longer than anybody scribbles at one go. */
     public static final int LONGEST = 500;
-
-    private static final int AMOUNT_WORDS = 3;
 
     /** Words that say nothing by themselves. */
     private static final Set<String> FILLERS = Set.of(
@@ -72,40 +69,49 @@ public final class JotReader {
             "put",
             "switched",
             "bath",
-            "opened",
+            "into",
             "away",
             "because",
             "went",
             "gone",
             "out");
 
-    /** By which an amount begins that is said without figures: "half a cup". */
-    private static final Set<String> AMOUNTS_IN_WORDS = Set.of("half", "quarter", "a", "one", "two", "three");
-
     private final Names names;
-    private final AmountReader amounts;
+    private final Amounts amounts;
     private final Moments moments;
+    private final Senses senses;
+    private final CameIn cameIn;
 
-    /** @param things what stands in the household, and {@code now} in its zone */
-    public JotReader(List<Thing> things, HouseholdUnits units, LocalDateTime now) {
+    /**
+     * @param things what stands in the household, and {@code now} in its zone
+     * @param intake reads what came in, as the list of the stores does
+     */
+    public JotReader(
+            List<Thing> things, HouseholdUnits units, LocalDateTime now, Function<String, List<Arriving>> intake) {
         this.names = new Names(things);
-        this.amounts = new AmountReader(units);
+        this.amounts = new Amounts(new AmountReader(units), names);
         this.moments = new Moments(now);
+        this.senses = new Senses(names);
+        this.cameIn = new CameIn(intake);
     }
 
     public Jotted read(String line) {
         if (line.length() > LONGEST) {
             return new Jotted(
                     List.of(),
+                    List.of(),
                     List.of(new Jotted.Doubt(
                             LONGEST, line.length(), "this is longer than one line can be", List.of())));
         }
         List<Jotted.Said> said = new ArrayList<>();
+        List<Arriving> arrived = new ArrayList<>();
         List<Jotted.Doubt> doubts = new ArrayList<>();
         int from = 0;
         Optional<Thing> before = Optional.empty();
         for (int to : ends(line)) {
-            Clause clause = clause(line, from, to, before);
+            Optional<Clause> came = cameIn.read(line.substring(from, to), from);
+            Clause clause = came.isPresent() ? came.get() : clause(line, from, to, before);
+            arrived.addAll(clause.arrived());
             said.addAll(clause.said());
             doubts.addAll(clause.doubts());
             before = clause.said().stream()
@@ -114,7 +120,15 @@ public final class JotReader {
                     .or(() -> before(said));
             from = to + 1;
         }
-        return new Jotted(said, doubts);
+        return new Jotted(said, arrived, doubts);
+    }
+
+    /** How a line may go on, whole: by the names of what is here, and by what fits what is named. */
+    public List<String> completions(String line) {
+        List<Integer> ends = ends(line);
+        return line.length() > LONGEST
+                ? List.of()
+                : new Completion(names).of(line, ends.size() > 1 ? ends.get(ends.size() - 2) + 1 : 0);
     }
 
     private static Optional<Thing> before(List<Jotted.Said> said) {
@@ -139,7 +153,12 @@ public final class JotReader {
         return ends;
     }
 
-    private record Clause(List<Jotted.Said> said, List<Jotted.Doubt> doubts) {}
+    /** What a part of a line comes to. */
+    record Clause(List<Jotted.Said> said, List<Arriving> arrived, List<Jotted.Doubt> doubts) {
+        Clause(List<Jotted.Said> said, List<Jotted.Doubt> doubts) {
+            this(said, List.of(), doubts);
+        }
+    }
 
     /** A part with its note; what stands behind a dash is read as done where it can be, and nothing else was said. */
     private Clause clause(String line, int from, int to, Optional<Thing> before) {
@@ -169,6 +188,9 @@ public final class JotReader {
     private Clause said(String text, int from, Optional<Thing> before, String note) {
         Draft draft = new Draft(names, text, from, before);
         List<Word> words = Word.of(text);
+        if (IntStream.range(0, words.size()).anyMatch(at -> reacts(words, at))) {
+            draft.reaction();
+        }
         int at = 0;
         while (at < words.size()) {
             at += step(words, at, draft);
@@ -176,17 +198,34 @@ public final class JotReader {
         return new Clause(draft.finish(note), draft.doubts());
     }
 
+    private static boolean reacts(List<Word> words, int at) {
+        return Word.longest(
+                        Lexicon.LONGEST,
+                        words,
+                        at,
+                        text -> Lexicon.says(text).orElse(null) instanceof Lexicon.Says.Reacts)
+                > 0;
+    }
+
     /** Reads what stands at a word, and tells how many words that took. */
     private int step(List<Word> words, int at, Draft draft) {
-        int took = moments.read(words, at, draft);
+        boolean skin = draft.skin().isPresent()
+                && !reacts(words, at)
+                && named(words, at) == 0
+                && draft.reaction().takes(words.get(at).text());
+        int took = skin ? 1 : moments.read(words, at, draft);
+        took = took > 0 ? took : amounts.stirredIn(words, at, draft);
         took = took > 0 || named(words, at) <= said(words, at) ? took : thing(words, at, draft);
         took = took > 0 ? took : phrase(words, at, draft);
-        took = took > 0 ? took : amount(words, at, draft);
+        took = took > 0 ? took : amounts.read(words, at, draft);
         took = took > 0 ? took : thing(words, at, draft);
         if (took > 0) {
             return took;
         }
         Word word = words.get(at);
+        if (draft.skin().filter(of -> of.takesWho(draft.typed(word))).isPresent()) {
+            return 1;
+        }
         if (Lexicon.count(word.text())
                 .filter(count -> draft.takesCount(count, word))
                 .isPresent()) {
@@ -215,20 +254,12 @@ public final class JotReader {
 
     /** How many words from here are a name; and how many say something: "water mint" is a name, though water says something. */
     private int named(List<Word> words, int at) {
-        return longest(Names.LONGEST, words, at, text -> !names.named(text).isEmpty());
+        return Word.longest(Names.LONGEST, words, at, text -> !names.named(text).isEmpty());
     }
 
     private static int said(List<Word> words, int at) {
-        return longest(Lexicon.LONGEST, words, at, text -> Lexicon.says(text).isPresent());
-    }
-
-    private static int longest(int most, List<Word> words, int at, Predicate<String> is) {
-        for (int count = Math.min(most, words.size() - at); count > 0; count--) {
-            if (is.test(Word.join(words, at, count))) {
-                return count;
-            }
-        }
-        return 0;
+        return Word.longest(
+                Lexicon.LONGEST, words, at, text -> Lexicon.says(text).isPresent());
     }
 
     private int phrase(List<Word> words, int at, Draft draft) {
@@ -238,7 +269,10 @@ public final class JotReader {
                 Word first = words.get(at);
                 Word last = words.get(at + count - 1);
                 if (says.get() instanceof Lexicon.Says.Smells) {
-                    return count + smell(words, at, count, draft);
+                    return count + senses.smell(words, at, count, draft);
+                }
+                if (says.get() instanceof Lexicon.Says.Spoon) {
+                    return count + Senses.spoon(words, at, count, draft);
                 }
                 if (says.get() instanceof Lexicon.Says.Note) {
                     draft.note(words.subList(at + count, words.size()));
@@ -249,87 +283,6 @@ public final class JotReader {
             }
         }
         return 0;
-    }
-
-    /** What it smells of: the next word that is no filler. */
-    private int smell(List<Word> words, int at, int count, Draft draft) {
-        Word first = words.get(at);
-        int next = at + count;
-        while (next < words.size()
-                && Set.of("of", "like", "a", "bit", "very", "old", "as", "it", "still")
-                        .contains(words.get(next).text())) {
-            next++;
-        }
-        // "smelled the yarrow, fine": how it was is said behind.
-        if (next < words.size() && (words.get(next).text().equals("the") || named(words, next) > 0)) {
-            return 0;
-        }
-        if (next >= words.size() || words.get(next).isSign()) {
-            draft.doubt(
-                    first,
-                    words.get(at + count - 1),
-                    "what does it smell of?",
-                    List.of("smells right", "smells sour", "smells rancid"));
-            return 0;
-        }
-        Word of = words.get(next);
-        Lexicon.smell(of.text())
-                .ifPresentOrElse(
-                        smell -> draft.smelled(smell, Word.join(words, at, words.indexOf(of) - at + 1), first, of),
-                        () -> draft.doubt(
-                                of,
-                                of,
-                                "is that as it should smell?",
-                                List.of("right - smells " + of.text(), "sour", "rancid")));
-        return next - at - count + 1;
-    }
-
-    private int amount(List<Word> words, int at, Draft draft) {
-        Word first = words.get(at);
-        boolean figure = Character.isDigit(first.text().charAt(0))
-                || "½¼¾".indexOf(first.text().charAt(0)) >= 0;
-        if (!figure && !(draft.waits() && AMOUNTS_IN_WORDS.contains(first.text()))) {
-            return 0;
-        }
-        if (first.isWhole() && draft.takesOneOf(Integer.parseInt(first.text()), first)) {
-            return 1;
-        }
-        for (int count = Math.min(AMOUNT_WORDS, words.size() - at); count > 0; count--) {
-            String text = Word.join(words, at, count);
-            boolean unit = (figure || count > 1) && text.chars().anyMatch(c -> Character.isLetter(c) || c == '°');
-            Word last = words.get(at + count - 1);
-            if (!unit || last.isSign()) {
-                continue;
-            }
-            if (amounts.read(text, Expect.TEMPERATURE) instanceof Reading.Understood warm) {
-                draft.warm((Temperature) warm.amount().middle(), first, last);
-                return count;
-            }
-            if (amounts.read(text, Expect.LIQUID) instanceof Reading.Understood poured) {
-                draft.amount(poured.amount().middle(), first, last);
-                return count;
-            }
-        }
-        return figure && first.isNumber() ? bare(first, draft) : 0;
-    }
-
-    /** A bare number: a jar's while nothing else is named, what came out in grams, or how warm it is. */
-    private int bare(Word word, Draft draft) {
-        if (word.isWhole() && draft.takesCount(Integer.parseInt(word.text()), word)) {
-            return 1;
-        }
-        if (word.isWhole() && draft.takesNumber(Integer.parseInt(word.text()), word)) {
-            return 1;
-        }
-        String text = word.text();
-        Optional<Quantity> grams = amounts.read(text + " g", Expect.LIQUID) instanceof Reading.Understood weight
-                ? Optional.of(weight.amount().middle())
-                : Optional.empty();
-        Optional<Temperature> degrees = amounts.read(text, Expect.TEMPERATURE) instanceof Reading.Understood warm
-                ? Optional.of((Temperature) warm.amount().middle())
-                : Optional.empty();
-        draft.number(word, grams, degrees);
-        return 1;
     }
 
     private int thing(List<Word> words, int at, Draft draft) {

@@ -1,14 +1,25 @@
 package app.velvetcrock.core.jot;
 
+import app.velvetcrock.core.intake.Arriving;
+import app.velvetcrock.core.jot.said.Fact;
+import app.velvetcrock.core.jot.said.Thing;
 import java.time.LocalDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
-/** A line as it was understood; while anything of it is in doubt, nothing of it is written. */
-public record Jotted(List<Said> said, List<Doubt> doubts) {
+/**
+ * A line as it was understood; while anything of it is in doubt, nothing of it is written.
+ *
+ * @param arrived what came into the house: no thing that is here yet
+ */
+public record Jotted(List<Said> said, List<Arriving> arrived, List<Doubt> doubts) {
 
     public Jotted {
         said = List.copyOf(said);
+        arrived = List.copyOf(arrived);
         doubts = List.copyOf(doubts);
     }
 
@@ -22,6 +33,18 @@ public record Jotted(List<Said> said, List<Doubt> doubts) {
         public Said {
             facts = List.copyOf(facts);
         }
+
+        /** As somebody scribbles it; read again it is the same. */
+        public String scribbled() {
+            return "%s %s%s%s"
+                    .formatted(
+                            thing.exactly().toLowerCase(Locale.ROOT),
+                            facts.stream().map(Fact::scribbled).collect(Collectors.joining(", ")),
+                            at.map(moment -> " " + MOMENT.format(moment)).orElse(""),
+                            note.isEmpty() ? "" : " - " + note);
+        }
+
+        private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", Locale.ENGLISH);
     }
 
     /**
@@ -38,6 +61,6 @@ public record Jotted(List<Said> said, List<Doubt> doubts) {
     }
 
     public boolean isClear() {
-        return doubts.isEmpty() && !said.isEmpty();
+        return doubts.isEmpty() && !(said.isEmpty() && arrived.isEmpty());
     }
 }

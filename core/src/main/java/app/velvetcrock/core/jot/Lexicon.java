@@ -1,8 +1,10 @@
 package app.velvetcrock.core.jot;
 
 import app.velvetcrock.core.course.TaskKind;
+import app.velvetcrock.core.drying.Snap;
 import app.velvetcrock.core.heat.HeatChange;
 import app.velvetcrock.core.heat.HeatSetting;
+import app.velvetcrock.core.jot.said.Fact;
 import app.velvetcrock.core.look.Condition;
 import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Ruin;
@@ -34,6 +36,28 @@ final class Lexicon {
         /** Something may be meant by it, but several are. */
         record Unclear(List<String> instead) implements Says {}
 
+        /** How a stem bent, said beside what the herb weighs. */
+        record Snapped(Snap how) implements Says {}
+
+        /** A drop was felt on a spoon: how stands behind. */
+        record Spoon() implements Says {}
+
+        record Settles() implements Says {}
+
+        /** There was no water. */
+        record Dry() implements Says {}
+
+        record Opened() implements Says {}
+
+        /** What was bottled stands in clear glass. */
+        record ClearGlass() implements Says {}
+
+        /** Somebody's skin reacted, or did not. */
+        record Reacts(boolean none) implements Says {}
+
+        /** Nothing by itself. */
+        record Nothing() implements Says {}
+
         /** All behind it are the writer's own words. */
         record Note() implements Says {}
     }
@@ -44,7 +68,15 @@ final class Lexicon {
         THROW_OUT,
         DRAW,
         GIVE,
-        SELL;
+        SELL,
+        WEIGH,
+        LEFT,
+        BOTTLE,
+        STIR_IN;
+
+        boolean takesAmount() {
+            return this != THROW_OUT && this != STIR_IN;
+        }
 
         boolean isTaking() {
             return this == DRAW || this == GIVE || this == SELL;
@@ -55,7 +87,7 @@ final class Lexicon {
         }
     }
 
-    static final int LONGEST = 5;
+    static final int LONGEST = 6;
 
     private static final int LEAST_LETTERS = 4;
     private static final int LONG = 6;
@@ -122,8 +154,8 @@ final class Lexicon {
                 TaskKind.PUSH_UNDER,
                 "pushed under|pushed it under|push under|herb pushed under|pressed under|under again|pushed down|pushed|under|"
                         + "poked under|poked down");
-        did(all, TaskKind.HEAT_ON, "heat on|on the heat|put on heat|on");
-        did(all, TaskKind.HEAT_OFF, "heat off|off the heat|taken off|taken off the heat|off");
+        did(all, TaskKind.HEAT_ON, "heat on|heat on under|on the heat|put on heat|on");
+        did(all, TaskKind.HEAT_OFF, "heat off|heat off under|off the heat|taken off|taken off the heat|off");
         did(
                 all,
                 TaskKind.FRIDGE_IN,
@@ -205,6 +237,7 @@ final class Lexicon {
         each(all, new Says.Pressed(Pressing.SCREW), "in the press|screw press|ricer");
         each(all, new Says.Smells(), "smells|smell|smelled|smelt|smells of|smells like|smells a bit|smells very");
         each(all, new Says.Note(), "note|noted");
+        StoreWords.into(all);
         return Map.copyOf(all);
     }
 
@@ -216,11 +249,11 @@ final class Lexicon {
         whole(all, new Fact.Turned(change, to), phrases);
     }
 
-    private static void wants(Map<String, Says> all, Verb verb, String phrases) {
+    static void wants(Map<String, Says> all, Verb verb, String phrases) {
         each(all, new Says.Wants(verb), phrases);
     }
 
-    private static void whole(Map<String, Says> all, Fact fact, String phrases) {
+    static void whole(Map<String, Says> all, Fact fact, String phrases) {
         each(all, new Says.Whole(fact), phrases);
     }
 
@@ -250,7 +283,7 @@ final class Lexicon {
         return Map.copyOf(all);
     }
 
-    private static <T> void each(Map<String, T> all, T what, String words) {
+    static <T> void each(Map<String, T> all, T what, String words) {
         StringTokenizer each = new StringTokenizer(words, "|");
         while (each.hasMoreTokens()) {
             all.put(each.nextToken(), what);

@@ -1,5 +1,6 @@
 package app.velvetcrock.core.jot;
 
+import app.velvetcrock.core.jot.said.Thing;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -19,6 +20,7 @@ final class Names {
 
     private final List<Thing> things;
     private final Map<String, List<Thing>> named = new HashMap<>();
+    private final Map<String, Thing.Part> parts = new HashMap<>();
 
     Names(List<Thing> things) {
         this.things = List.copyOf(things);
@@ -30,7 +32,8 @@ final class Names {
             add(name.replace("-", " "), thing);
             add(name.replace("-", ""), thing);
             String first = new StringTokenizer(name + " x").nextToken();
-            if (first.length() >= LEAST_LETTERS) {
+            // Half the bags hold what is "dried".
+            if (first.length() >= LEAST_LETTERS && thing.kind() != Thing.Kind.HERB) {
                 add(first, thing);
                 add(first + "s", thing);
             }
@@ -39,6 +42,10 @@ final class Names {
                 add(also.toLowerCase(Locale.ROOT) + "s", thing);
                 add(also.toLowerCase(Locale.ROOT) + "'s", thing);
             });
+            for (Thing.Part part : thing.takes()) {
+                parts.putIfAbsent(part.name().toLowerCase(Locale.ROOT), part);
+                part.alsoCalled().forEach(also -> parts.putIfAbsent(also.toLowerCase(Locale.ROOT), part));
+            }
         }
     }
 
@@ -53,9 +60,15 @@ final class Names {
         return named.getOrDefault(words.startsWith("the ") ? words.substring("the ".length()) : words, List.of());
     }
 
+    /** What goes into a melt by that name. */
+    Optional<Thing.Part> part(String words) {
+        return Optional.ofNullable(parts.get(words));
+    }
+
     Optional<Thing> numbered(int number) {
-        List<Thing> all =
-                things.stream().filter(thing -> thing.number() == number).toList();
+        List<Thing> all = things.stream()
+                .filter(thing -> number > 0 && thing.number() == number)
+                .toList();
         return all.size() == 1 ? Optional.of(all.get(0)) : Optional.empty();
     }
 

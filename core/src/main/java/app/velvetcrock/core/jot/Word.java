@@ -3,6 +3,7 @@ package app.velvetcrock.core.jot;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -67,5 +68,15 @@ record Word(String text, int from, int to) {
     /** Some words from one on, as they are looked up. */
     static String join(List<Word> words, int at, int count) {
         return words.subList(at, at + count).stream().map(Word::text).collect(Collectors.joining(" "));
+    }
+
+    /** How many words from one on are something, the most of them that are. */
+    static int longest(int most, List<Word> words, int at, Predicate<String> is) {
+        for (int count = Math.min(most, words.size() - at); count > 0; count--) {
+            if (is.test(join(words, at, count))) {
+                return count;
+            }
+        }
+        return 0;
     }
 }

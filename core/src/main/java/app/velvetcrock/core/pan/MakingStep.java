@@ -2,6 +2,7 @@ package app.velvetcrock.core.pan;
 
 import app.velvetcrock.core.measure.Worded;
 import java.time.Duration;
+import java.util.Locale;
 import java.util.Optional;
 
 /** A step at the pan, in the order they are taken (craft: making, order of heat, whipped butter). */
@@ -51,6 +52,11 @@ public enum MakingStep implements Worded {
     @Override
     public String word() {
         return word;
+    }
+
+    /** Said among other words: "melted clear". */
+    public String said() {
+        return done.substring(0, 1).toLowerCase(Locale.ROOT) + done.substring(1);
     }
 
     String done() {

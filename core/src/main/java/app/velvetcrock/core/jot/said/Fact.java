@@ -1,14 +1,15 @@
-package app.velvetcrock.core.jot;
+package app.velvetcrock.core.jot.said;
 
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.heat.HeatChange;
 import app.velvetcrock.core.heat.HeatSetting;
 import app.velvetcrock.core.kitchen.Wording;
 import app.velvetcrock.core.look.Condition;
-import app.velvetcrock.core.look.Held;
 import app.velvetcrock.core.look.Look;
 import app.velvetcrock.core.look.Ruin;
 import app.velvetcrock.core.look.Smell;
+import app.velvetcrock.core.making.Cooling;
+import app.velvetcrock.core.measure.Decimals;
 import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Quantity;
 import app.velvetcrock.core.measure.Temperature;
@@ -19,16 +20,49 @@ import java.util.Locale;
 import java.util.Optional;
 
 /** One thing that was done or seen, as a line of shorthand says it. */
-public sealed interface Fact {
+public sealed interface Fact
+        permits Fact.Did,
+                Fact.Looked,
+                Fact.Found,
+                Fact.Warm,
+                Fact.Turned,
+                Fact.ToppedUp,
+                Fact.Strained,
+                Fact.ThrownOut,
+                Fact.Noted,
+                AtTheCupboard,
+                AtTheStores,
+                AtThePan {
 
     /** In the words of the echo. */
     String words(Wording say);
 
+    /** As somebody scribbles it, beside what it is of; read again it is the same. */
+    String scribbled();
+
     /** Tells whether it can be so of a thing. */
     boolean fits(Thing.Kind kind);
 
+    /** What the same words say of a thing of some kind: "poured 12" of a melt is no drawing of a bottle. */
+    default Fact of(Thing.Kind kind) {
+        return this;
+    }
+
     /** Shaken, pushed under, on or off the heat, into the refrigerator or out of it. */
     record Did(TaskKind what) implements Fact {
+        @Override
+        public String scribbled() {
+            return switch (what) {
+                case SHAKE -> "shaken";
+                case PUSH_UNDER -> "pushed under";
+                case HEAT_ON -> "heat on";
+                case HEAT_OFF -> "heat off";
+                case FRIDGE_IN -> "to the fridge";
+                case FRIDGE_OUT -> "out of the fridge";
+                default -> what.word().toLowerCase(Locale.ROOT);
+            };
+        }
+
         @Override
         public String words(Wording say) {
             return switch (what) {
@@ -43,6 +77,13 @@ public sealed interface Fact {
             boolean heat = what == TaskKind.HEAT_ON || what == TaskKind.HEAT_OFF;
             return heat ? kind == Thing.Kind.HEATED : kind.isStanding();
         }
+
+        @Override
+        public Fact of(Thing.Kind kind) {
+            return kind == Thing.Kind.MELT && what == TaskKind.HEAT_OFF
+                    ? new AtThePan.OffHeat(Cooling.Where.IN_AIR)
+                    : this;
+        }
     }
 
     /**
@@ -53,13 +94,20 @@ public sealed interface Fact {
      */
     record Looked(Smell smell, Optional<Boolean> standsOut, String said) implements Fact {
         @Override
+        public String scribbled() {
+            return equals(LOOKS_WELL)
+                    ? "looks ok"
+                    : said.startsWith("looked, ") ? said.substring("looked, ".length()) : said;
+        }
+
+        @Override
         public String words(Wording say) {
             return said;
         }
 
         @Override
         public boolean fits(Thing.Kind kind) {
-            return kind.isStanding() || !standsOut.orElse(false);
+            return kind.isStanding() || kind.isFinished() && !standsOut.orElse(false);
         }
     }
 
@@ -93,17 +141,27 @@ public sealed interface Fact {
     /** Found wrong with it. */
     record Found(Condition what) implements Fact {
         @Override
+        public String scribbled() {
+            return what == Condition.FERMENT ? "fermenting" : what.word();
+        }
+
+        @Override
         public String words(Wording say) {
             return what.word();
         }
 
         @Override
         public boolean fits(Thing.Kind kind) {
-            return kind != Thing.Kind.GOOD;
+            return kind.isStanding() || kind == Thing.Kind.OIL;
         }
     }
 
     record Warm(Temperature temperature) implements Fact {
+        @Override
+        public String scribbled() {
+            return Decimals.upTo(temperature.celsius(), PLACES) + " °C";
+        }
+
         @Override
         public String words(Wording say) {
             return say.temperature(temperature);
@@ -111,12 +169,22 @@ public sealed interface Fact {
 
         @Override
         public boolean fits(Thing.Kind kind) {
-            return kind == Thing.Kind.HEATED;
+            return kind == Thing.Kind.HEATED || kind == Thing.Kind.MELT;
         }
     }
 
     /** Something was done to its heat. */
     record Turned(HeatChange change, Optional<HeatSetting> to) implements Fact {
+        @Override
+        public String scribbled() {
+            return switch (change) {
+                case LID_ON -> "lid on";
+                case LID_OFF -> "lid off";
+                case BATH_TOPPED_UP -> "water topped up";
+                default -> to.map(setting -> "to " + setting.word()).orElse(change.word());
+            };
+        }
+
         @Override
         public String words(Wording say) {
             return to.map(setting -> "to " + setting.word()).orElse(change.word());
@@ -131,6 +199,11 @@ public sealed interface Fact {
     /** Topped up with so much of its own oil. */
     record ToppedUp(Quantity oil) implements Fact {
         @Override
+        public String scribbled() {
+            return "topped up " + figure(oil);
+        }
+
+        @Override
         public String words(Wording say) {
             return "topped up with " + measured(oil, say);
         }
@@ -143,6 +216,20 @@ public sealed interface Fact {
 
     /** Strained: so much came out. */
     record Strained(Quantity out, Optional<Pressing> pressing) implements Fact {
+        @Override
+        public String scribbled() {
+            return "strained %s%s"
+                    .formatted(
+                            figure(out),
+                            pressing.map(how -> switch (how) {
+                                        case HAND -> " pressed";
+                                        case DRIP -> " dripped";
+                                        case SCREW -> " in the press";
+                                        default -> " " + how.word();
+                                    })
+                                    .orElse(""));
+        }
+
         @Override
         public String words(Wording say) {
             return "strained %s%s"
@@ -159,56 +246,38 @@ public sealed interface Fact {
 
     record ThrownOut(Ruin why) implements Fact {
         @Override
+        public String scribbled() {
+            return "thrown out, "
+                    + switch (why) {
+                        case MOULD -> "mould";
+                        case FERMENTED -> "sour";
+                        case RANCID -> "rancid";
+                        case WATER -> "water";
+                        case SCORCHED -> "scorched";
+                        case PAST_DATE -> "old";
+                        case SPILLED -> "spilled";
+                        case DOUBT -> "doubt";
+                    };
+        }
+
+        @Override
         public String words(Wording say) {
             return "thrown out, " + why.word();
         }
 
         @Override
         public boolean fits(Thing.Kind kind) {
-            return true;
+            return kind != Thing.Kind.MELT && kind != Thing.Kind.RACK;
         }
-    }
-
-    /** Some of an oil was used, given or sold: {@code to} whom, empty for nobody named. */
-    record Took(Held how, Quantity amount, String to) implements Fact {
-        @Override
-        public String words(Wording say) {
-            return "%s %s%s".formatted(verb(how, "drew"), measured(amount, say), whom(to));
-        }
-
-        @Override
-        public boolean fits(Thing.Kind kind) {
-            return kind == Thing.Kind.OIL;
-        }
-    }
-
-    /** Some pieces of what is counted were used, given or sold: {@code to} whom, empty for nobody named. */
-    record TookPieces(Held how, int pieces, String to) implements Fact {
-        @Override
-        public String words(Wording say) {
-            return "%s %d%s".formatted(verb(how, "used"), pieces, whom(to));
-        }
-
-        @Override
-        public boolean fits(Thing.Kind kind) {
-            return kind == Thing.Kind.GOOD;
-        }
-    }
-
-    private static String verb(Held how, String otherwise) {
-        return switch (how) {
-            case GIVE -> "gave";
-            case SELL -> "sold";
-            default -> otherwise;
-        };
-    }
-
-    private static String whom(String to) {
-        return to.isEmpty() ? "" : " to " + to;
     }
 
     /** In no words of ours. */
     record Noted(String note) implements Fact {
+        @Override
+        public String scribbled() {
+            return note;
+        }
+
         @Override
         public String words(Wording say) {
             return note;
@@ -220,7 +289,18 @@ public sealed interface Fact {
         }
     }
 
-    private static String measured(Quantity amount, Wording say) {
+    /** An amount as it is scribbled, to a hundredth of a gram or millilitre; a third place would read as thousands. */
+    static String figure(Quantity amount) {
+        return amount instanceof Mass mass
+                ? Decimals.upTo(mass.grams(), PLACES) + " g"
+                : Decimals.upTo(((Volume) amount).millilitres(), PLACES) + " ml";
+    }
+
+    /** Of a gram or a millilitre. */
+    int PLACES = 2;
+
+    /** An amount as it is written: by weight or by volume, whichever it is. */
+    static String measured(Quantity amount, Wording say) {
         return amount instanceof Mass mass ? say.mass(mass) : say.volume((Volume) amount);
     }
 }
