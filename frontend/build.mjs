@@ -56,5 +56,12 @@ execFileSync(
   ['src/app.js', '--bundle', '--minify', '--format=esm', '--target=es2022', '--legal-comments=none', `--outfile=${join(out, 'js', 'app.js')}`],
   { cwd: here, stdio: 'inherit' },
 );
+// What keeps pages for when the network is away runs by itself, apart from any page.
+execFileSync(
+  join(here, 'node_modules', '.bin', 'esbuild'),
+  ['src/worker.js', '--bundle', '--minify', '--format=iife', '--target=es2022', '--legal-comments=none', '--define:process.env.NODE_ENV="production"', `--outfile=${join(out, 'js', 'worker.js')}`],
+  { cwd: here, stdio: 'inherit' },
+);
+copyFileSync(join(modules, 'workbox-core', 'LICENSE'), join(out, 'vendor', 'workbox.LICENSE.txt'));
 writeFileSync(stampFile, stamp + '\n');
 console.log('frontend: built');

@@ -8,6 +8,7 @@ import './scale.js';
 import './watch.js';
 import './pan.js';
 import './label.js';
+import './phone.js';
 
 // A part that is worked out anew is put into what stands there: what is being typed and what is opened stays as it is.
 Object.assign(window.Idiomorph.defaults, { ignoreActiveValue: true });

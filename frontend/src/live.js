@@ -24,7 +24,14 @@ const kept = {
 const lost = (is) => {
   const words = document.getElementById('lost');
   if (!words) return;
-  if (is && words.hidden) words.textContent = `The connection is lost; this is how it stood at ${new Date().toTimeString().slice(0, 5)}.`;
+  const now = new Date().toTimeString().slice(0, 5);
+  const blind = document.getElementById('watch') !== null;
+  words.classList.toggle('blind', blind);
+  if (is && words.hidden) {
+    words.textContent = blind
+      ? `! Blind since ${now}: look at the pot yourself.`
+      : `The connection is lost; this is how it stood at ${now}.`;
+  }
   words.hidden = !is;
 };
 

@@ -44,7 +44,7 @@ class ArchitectureTest {
             Set.of("core"),
             Set.of("web", "draw", "standin", "sentence"),
             Set.of("stillroom"),
-            Set.of("hours", "door", "condition", "plans", "live"),
+            Set.of("hours", "door", "condition", "plans", "live", "trust", "phone"),
             Set.of("catalogue", "kit", "ways", "readings"),
             Set.of("stock"),
             Set.of("rack", "batch"),

@@ -938,6 +938,9 @@ class ForeignHouseholdTest {
         cases.put("GET /sign-in", route -> isOpen(new Visitor(port).get("/sign-in"), 200));
         cases.put("GET /set-up", route -> isOpen(new Visitor(port).get("/set-up"), 200));
         cases.put("POST /set-up", route -> isNotHere(stranger.post("/set-up", Map.of("house.household", "x"))));
+        cases.put("GET /sw.js", route -> isOpen(new Visitor(port).get("/sw.js"), 200));
+        cases.put("GET /trust", route -> isOpen(new Visitor(port).get("/trust"), 200));
+        cases.put("GET /trust/authority.crt", route -> isOpen(new Visitor(port).get("/trust/authority.crt"), 404));
         cases.put("GET /sign-up", route -> isOpen(new Visitor(port).get("/sign-up"), 200));
         cases.put("POST /sign-up", route -> isOpen(new Visitor(port).submit("/sign-up", "form", Map.of()), 422));
         cases.put(
@@ -1033,7 +1036,7 @@ class ForeignHouseholdTest {
     @Test
     void nothingIsSeenWithoutSigningIn() {
         for (String route : routes()) {
-            if (route.startsWith("GET ") && !route.matches("GET /(sign-(in|up))?")) {
+            if (route.startsWith("GET ") && !route.matches("GET /(sign-(in|up)|sw[.]js|trust.*)?")) {
                 Answer answer = new Visitor(port).get(route.substring(4).replaceAll("\\{[^}]+}", batch));
                 if (route.matches("GET /(feed|join)/.*")) {
                     assertThat(answer.status())

@@ -60,6 +60,9 @@ record ListRow(String written, String what, String wrong, String instead) {
         return besides.opened().map(on -> ", opened " + house.date(on)).orElse("")
                 + besides.best().map(on -> ", best before " + house.date(on)).orElse("")
                 + (besides.from().isEmpty() ? "" : ", from " + besides.from())
-                + besides.price().map(price -> ", for " + price.toPlainString()).orElse("");
+                + besides.price()
+                        .map(price -> ", for "
+                                + PutAway.minor(price, house).map(house::money).orElse(price.toPlainString()))
+                        .orElse("");
     }
 }

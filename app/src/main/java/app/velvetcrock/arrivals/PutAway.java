@@ -3,16 +3,18 @@ package app.velvetcrock.arrivals;
 import app.velvetcrock.core.intake.Arriving;
 import app.velvetcrock.core.larder.JarGlass;
 import app.velvetcrock.kit.Jars;
+import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stock.Arrival;
 import app.velvetcrock.stock.Provenance;
 import app.velvetcrock.stock.Stores;
 import app.velvetcrock.web.Refused;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Currency;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -87,20 +89,22 @@ public class PutAway {
         return new Provenance(Provenance.UNSAID.origin(), besides.from(), "", price(besides));
     }
 
-    /** In minor units; coins the currency does not have are refused. */
     private @Nullable Long price(Arriving.Besides besides) {
-        Currency currency = households.current().money();
-        int places = Math.max(0, currency.getDefaultFractionDigits());
+        House house = households.current();
         return besides.price()
-                .map(price -> price.stripTrailingZeros())
-                .map(price -> {
-                    if (price.scale() > places) {
-                        throw new Refused("%s has no coin so small as in %s. Nothing was put away."
-                                .formatted(currency.getCurrencyCode(), price.toPlainString()));
-                    }
-                    return price.movePointRight(places).longValueExact();
-                })
+                .map(price -> minor(price, house)
+                        .orElseThrow(() -> new Refused("%s has no coin so small as in %s. Nothing was put away."
+                                .formatted(house.money().getCurrencyCode(), price.toPlainString()))))
                 .orElse(null);
+    }
+
+    /** In minor units; absent where the currency has no such coin. */
+    static Optional<Long> minor(BigDecimal price, House house) {
+        int places = Math.max(0, house.money().getDefaultFractionDigits());
+        BigDecimal plain = price.stripTrailingZeros();
+        return plain.scale() > places
+                ? Optional.empty()
+                : Optional.of(plain.movePointRight(places).longValueExact());
     }
 
     /** Takes all of it back, or nothing: what was used since is named. */

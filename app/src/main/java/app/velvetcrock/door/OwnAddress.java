@@ -56,7 +56,7 @@ public class OwnAddress {
 
     private String base() {
         return set.isEmpty()
-                ? "http://127.0.0.1:"
+                ? (environment.getProperty("crock.authority", "").isBlank() ? "http" : "https") + "://127.0.0.1:"
                         + environment.getProperty("local.server.port", environment.getProperty("server.port", "80"))
                         + environment.getProperty("server.servlet.context-path", "")
                 : set;

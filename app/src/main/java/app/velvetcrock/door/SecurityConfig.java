@@ -40,7 +40,13 @@ class SecurityConfig {
         "/vendor/**",
         "/fonts/**",
         "/favicon.svg",
-        "/feed/*"
+        "/icon-192.png",
+        "/icon-512.png",
+        "/manifest.json",
+        "/sw.js",
+        "/feed/*",
+        "/trust",
+        "/trust/authority.crt"
     };
 
     @Bean
@@ -60,7 +66,12 @@ class SecurityConfig {
     }
 
     @Bean
-    SecurityFilterChain pages(HttpSecurity http, SignInLimit limit, Entrance entrance, KeptController kept)
+    SecurityFilterChain pages(
+            HttpSecurity http,
+            SignInLimit limit,
+            Entrance entrance,
+            KeptController kept,
+            @Value("${crock.authority}") String authority)
             throws Exception {
         // Whoever opened a stream was let in then; that it ends is another pass of the same request.
         return http.authorizeHttpRequests(requests -> requests.dispatcherTypeMatchers(DispatcherType.ASYNC)
@@ -82,6 +93,14 @@ class SecurityConfig {
                 .logout(logout -> logout.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
                 .addFilterBefore(new SignInFilter(limit), UsernamePasswordAuthenticationFilter.class)
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(POLICY))
+                        // A name of a house is used for other things too, and its certificate may be taken away again:
+                        // a browser is not
+                        // told to ask for https under it for a year.
+                        .httpStrictTransportSecurity(strict -> {
+                            if (!authority.isBlank()) {
+                                strict.disable();
+                            }
+                        })
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.SAME_ORIGIN)))
                 .build();
     }

@@ -118,9 +118,11 @@ record JotPage(List<Said> said, List<Part> parts, List<Asked> asked, boolean can
                 .filter(one -> one.kind() == Thing.Kind.HEATED)
                 .findFirst()
                 .ifPresent(pot -> {
-                    String name = pot.alsoCalled().isEmpty()
-                            ? pot.exactly()
-                            : "the " + pot.alsoCalled().get(pot.alsoCalled().size() - 1);
+                    boolean one = things.stream()
+                                    .filter(each -> each.kind() == Thing.Kind.HEATED)
+                                    .count()
+                            == 1;
+                    String name = one && pot.alsoCalled().contains("crock") ? "the crock" : pot.exactly();
                     all.add(new Example(name.toLowerCase(Locale.ROOT) + " 46.2, water topped up"));
                     all.add(new Example(name.toLowerCase(Locale.ROOT) + " lid off, to warm"));
                 });

@@ -168,10 +168,12 @@ class JotThings {
                 .toList();
     }
 
-    /** A salve goes by what it is as well. */
+    /** A salve goes by what it is as well: "firm tin salve of rapeseed" by "salve", not by what it is of. */
     private static List<String> lastWord(String name) {
-        int space = name.lastIndexOf(' ');
-        return space > 0 ? List.of(name.substring(space + 1)) : List.of();
+        int of = Math.max(name.indexOf(" of "), name.indexOf(" in "));
+        String what = of > 0 ? name.substring(0, of) : name;
+        int space = what.lastIndexOf(' ');
+        return space > 0 ? List.of(what.substring(space + 1)) : List.of();
     }
 
     /** What is on heat is the crock, as on the Shelf; it goes by the name of what it stands in, a pot by the last word of that. */

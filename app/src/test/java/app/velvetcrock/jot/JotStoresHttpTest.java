@@ -84,7 +84,7 @@ class JotStoresHttpTest {
         assertThat(said(write("rapeseed used 3 l"))).contains("is left", "Nothing was written");
         assertThat(said(write("beeswax used 20 g tomorrow"))).isNotEmpty();
         Answer came = write("came in: 2 l rapeseed 14.90; beeswax used 50 g");
-        assertThat(said(came)).contains("Came in: 2 L of cold-pressed rapeseed, sealed, for 14.90");
+        assertThat(said(came)).contains("Came in: 2 L of cold-pressed rapeseed, sealed, for 14.90 EUR");
         assertThat(stores()).contains("350 g");
         takenBack(came);
         assertThat(stores()).contains("400 g");
@@ -102,7 +102,7 @@ class JotStoresHttpTest {
     @Test
     void whatCameInHasItsPrice() {
         Answer came = write("bought 100 g shea butter for 6.50");
-        assertThat(said(came)).contains("100 g of shea butter, sealed, for 6.50");
+        assertThat(said(came)).contains("100 g of shea butter, sealed, for 6.50 EUR");
         String lot = tove.get("/stores").page().select("a:contains(Shea)").attr("href");
         assertThat(tove.get(lot).page().select("main").text()).contains("6.50");
         assertThat(said(write("came in: a good mood"))).isNotEmpty();

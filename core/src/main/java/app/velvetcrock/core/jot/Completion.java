@@ -18,7 +18,7 @@ final class Completion {
     }
 
     /** @param from where the last part of the line begins */
-    List<String> of(String line, int from) {
+    List<Jotted.Ahead> of(String line, int from) {
         List<Word> words = Word.of(line.substring(from));
         if (words.isEmpty()) {
             return List.of();
@@ -28,15 +28,15 @@ final class Completion {
         List<Thing> only = names.named(Word.join(words, 0, words.size()));
         if (!only.isEmpty()) {
             return going(only, "")
-                    .map(next -> kept + part.stripTrailing() + " " + next)
+                    .map(next -> new Jotted.Ahead(next, kept + part.stripTrailing() + " " + next))
                     .toList();
         }
         for (int at = 0; at < words.size(); at++) {
             String begun = Word.join(words, at, words.size() - at);
             String before = kept + part.substring(0, words.get(at).from());
-            List<String> all = Stream.concat(
+            List<Jotted.Ahead> all = Stream.concat(
                             named(begun), at == 0 ? Stream.of() : going(names.named(Word.join(words, 0, at)), begun))
-                    .map(next -> before + next)
+                    .map(next -> new Jotted.Ahead(next, before + next))
                     .toList();
             if (begun.length() >= LEAST_LETTERS && !part.endsWith(" ") && !all.isEmpty()) {
                 return all;

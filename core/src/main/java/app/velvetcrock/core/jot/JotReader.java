@@ -124,7 +124,7 @@ public final class JotReader {
     }
 
     /** How a line may go on, whole: by the names of what is here, and by what fits what is named. */
-    public List<String> completions(String line) {
+    public List<Jotted.Ahead> completions(String line) {
         List<Integer> ends = ends(line);
         return line.length() > LONGEST
                 ? List.of()

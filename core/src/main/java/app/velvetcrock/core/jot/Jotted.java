@@ -63,4 +63,7 @@ public record Jotted(List<Said> said, List<Arriving> arrived, List<Doubt> doubts
     public boolean isClear() {
         return doubts.isEmpty() && !(said.isEmpty() && arrived.isEmpty());
     }
+
+    /** How a line may go on: the words that follow, and the line with them. */
+    public record Ahead(String words, String line) {}
 }

@@ -257,24 +257,26 @@ class JotReaderTest {
     /** What is offered goes on from what is typed, and names what is here; what fits it is read once it is filled in. */
     @Test
     void whatStandsIsOfferedWhileItIsTyped() {
-        assertThat(READER.completions("elder")).containsExactly("Elderflower 14", "Elderflower 17");
-        assertThat(READER.completions("yarrow shaken; crock water; birch b"))
+        assertThat(ahead("elder")).containsExactly("Elderflower 14", "Elderflower 17");
+        assertThat(ahead("yarrow shaken; crock water; birch b"))
                 .containsExactly("yarrow shaken; crock water; Birch bud 16");
-        assertThat(READER.completions("the nettle o")).containsExactly("the Nettle oil 5");
-        assertThat(READER.completions("meadowsweet ")).contains("meadowsweet shaken", "meadowsweet smells right");
-        assertThat(READER.completions("meadowsweet sh")).containsExactly("meadowsweet shaken");
-        assertThat(READER.completions("crock"))
-                .contains("crock water topped up")
-                .doesNotContain("crock drew ");
+        assertThat(ahead("the nettle o")).containsExactly("the Nettle oil 5");
+        assertThat(ahead("meadowsweet ")).contains("meadowsweet shaken", "meadowsweet smells right");
+        assertThat(ahead("meadowsweet sh")).containsExactly("meadowsweet shaken");
+        assertThat(ahead("crock")).contains("crock water topped up").doesNotContain("crock drew ");
         for (String line : List.of("", " ", "12", "meadowsweet shaken", "xq", ";", "\u0000")) {
-            assertThat(READER.completions(line)).as(line).allMatch(one -> one.startsWith(line.stripTrailing()));
+            assertThat(ahead(line)).as(line).allMatch(one -> one.startsWith(line.stripTrailing()));
         }
         STANDS.stream()
                 .filter(thing -> thing.number() > 0)
-                .flatMap(thing -> READER.completions(thing.exactly()).stream())
+                .flatMap(thing -> ahead(thing.exactly()).stream())
                 .filter(line -> !line.endsWith(" "))
                 .forEach(
                         line -> assertThat(READER.read(line).isClear()).as(line).isTrue());
+    }
+
+    private static List<String> ahead(String line) {
+        return READER.completions(line).stream().map(Jotted.Ahead::line).toList();
     }
 
     /** Whatever is typed: it never throws, a doubt lies within the line, and what is clear is about something and says something. */
