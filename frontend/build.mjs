@@ -62,6 +62,7 @@ execFileSync(
   ['src/worker.js', '--bundle', '--minify', '--format=iife', '--target=es2022', '--legal-comments=none', '--define:process.env.NODE_ENV="production"', `--outfile=${join(out, 'js', 'worker.js')}`],
   { cwd: here, stdio: 'inherit' },
 );
+copyFileSync(join(modules, 'idb', 'LICENSE'), join(out, 'vendor', 'idb.LICENSE.txt'));
 copyFileSync(join(modules, 'workbox-core', 'LICENSE'), join(out, 'vendor', 'workbox.LICENSE.txt'));
 writeFileSync(stampFile, stamp + '\n');
 console.log('frontend: built');

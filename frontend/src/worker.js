@@ -21,6 +21,7 @@ const KEPT = [
   /^\/labels(\/jobs\/[^/]+)?$/,
   /^\/stores\/convert$/,
   /^\/stores$/,
+  /^\/jot$/,
 ];
 const NOT_KEPT = [/^\/cupboard\/(people|recall)/];
 
@@ -58,17 +59,17 @@ const at = (seen) => {
   return then.toLocaleString('en-GB', today ? { hour: '2-digit', minute: '2-digit' } : { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 };
 
-// A page of an older release is dressed by what is here now.
+// A page of an older release is dressed by what is here now; a form that is seen again is another form, with a key of its own.
 const dressed = (text) => self.__ASSETS.reduce((all, { url }) => {
   const hashed = /^(.*-)[0-9a-f]{32}(\.[a-z]+)$/.exec(url);
   return hashed ? all.replace(new RegExp(`${hashed[1]}[0-9a-f]{32}\\${hashed[2]}`, 'g'), url) : all;
-}, text);
+}, text.replace(/(name="key" value=")[0-9a-f-]{36}"/g, (all, before) => `${before}${crypto.randomUUID()}"`));
 
 const dated = async (kept, url) => {
   const time = at(kept.headers.get('Crock-Seen'));
   const words = url.pathname.endsWith('/watch')
     ? `<p id="seen" class="blind" role="alert">! Blind since ${time}: look at the pot yourself.</p>`
-    : `<p id="seen" class="alarm no-print" role="status">The network is away. This is how it stood at <b>${time}</b>; what you do here now is not sent.</p>`;
+    : `<p id="seen" class="alarm no-print" role="status">The network is away. This is how it stood at <b>${time}</b>; what you tap on the round, and your lines, wait here until it is back.</p>`;
   const text = dressed(await kept.text()).replace(/(<main[^>]*>)/, `$1${words}`);
   return new Response(text, { headers: kept.headers });
 };
@@ -114,7 +115,9 @@ self.addEventListener('fetch', (event) => {
     if (url.pathname === '/sign-out') event.waitUntil(forget());
     return;
   }
-  if (event.request.method !== 'GET' || !isPage(event.request, url.pathname)) return;
+  // The line over a page is a part of one, and is wherever the page is.
+  const line = url.pathname === '/jot' && url.searchParams.get('part') === 'inner';
+  if (event.request.method !== 'GET' || !(line || isPage(event.request, url.pathname))) return;
   event.respondWith((async () => {
     let answer;
     try {

@@ -938,6 +938,8 @@ class ForeignHouseholdTest {
         cases.put("GET /sign-in", route -> isOpen(new Visitor(port).get("/sign-in"), 200));
         cases.put("GET /set-up", route -> isOpen(new Visitor(port).get("/set-up"), 200));
         cases.put("POST /set-up", route -> isNotHere(stranger.post("/set-up", Map.of("house.household", "x"))));
+        cases.put("GET /deeds/token", route -> isOpen(stranger.get("/deeds/token"), 200));
+        cases.put("POST /deeds", route -> isOpen(stranger.post("/deeds", Map.of("line", "1 shaken")), 400));
         cases.put("GET /sw.js", route -> isOpen(new Visitor(port).get("/sw.js"), 200));
         cases.put("GET /trust", route -> isOpen(new Visitor(port).get("/trust"), 200));
         cases.put("GET /trust/authority.crt", route -> isOpen(new Visitor(port).get("/trust/authority.crt"), 404));

@@ -6,17 +6,12 @@ import app.velvetcrock.core.jot.Jotted;
 import app.velvetcrock.core.jot.said.Thing;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Fields;
-import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
 import app.velvetcrock.web.Reply.FormSent;
-import java.net.URLEncoder;
-import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
+import java.time.Clock;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -31,17 +26,19 @@ class JotController {
     private static final String PLACE = "/jot";
 
     private final JotDesk desk;
-    private final JotWork work;
+    private final JotWriting writing;
     private final JotBack back;
     private final Lists lists;
     private final Households households;
+    private final Clock clock;
 
-    JotController(JotDesk desk, JotWork work, JotBack back, Lists lists, Households households) {
+    JotController(JotDesk desk, JotWriting writing, JotBack back, Lists lists, Households households, Clock clock) {
         this.desk = desk;
-        this.work = work;
+        this.writing = writing;
         this.back = back;
         this.lists = lists;
         this.households = households;
+        this.clock = clock;
     }
 
     @GetMapping(PLACE)
@@ -105,26 +102,7 @@ class JotController {
                     show(reply.model(), typed, fields, leadsTo);
                     return "jot/jot";
                 },
-                () -> {
-                    List<String> done = new ArrayList<>(work.arrive(read.arrived()).stream()
-                            .map(one -> "did=" + one)
-                            .toList());
-                    for (Jotted.Said said : read.said()) {
-                        for (JotWork.Step step : work.steps(said)) {
-                            UUID own =
-                                    UUID.nameUUIDFromBytes((once + "/" + done.size()).getBytes(StandardCharsets.UTF_8));
-                            done.add("did=" + does(step, own, typed));
-                        }
-                    }
-                    String words = JotPage.of(typed, read, households.current(), lists::words).said().stream()
-                            .map(one -> "%s: %s".formatted(one.thing(), one.facts()))
-                            .collect(Collectors.joining("; "));
-                    return new Done(
-                            leadsTo,
-                            words + ".",
-                            PLACE + "/undo?back=" + URLEncoder.encode(leadsTo, StandardCharsets.UTF_8) + "&"
-                                    + String.join("&", done));
-                });
+                () -> writing.write(new JotWriting.Sent(typed, once, clock.instant(), leadsTo), read));
     }
 
     /** What one line did is taken back by one tap, all of it or nothing. */
@@ -138,17 +116,5 @@ class JotController {
             back.all(did == null ? List.of() : did);
             return new Done(leadsTo, "Taken back, all that the line did.");
         });
-    }
-
-    /** What hangs on a field of a form hangs on the line here. */
-    private static String does(JotWork.Step step, UUID key, String typed) {
-        try {
-            return step.done(key, typed);
-        } catch (Refused refused) {
-            throw Optional.of(refused.field())
-                    .filter(field -> !field.isEmpty())
-                    .map(field -> new Refused("line", refused.reason(), refused.instead()))
-                    .orElse(refused);
-        }
     }
 }

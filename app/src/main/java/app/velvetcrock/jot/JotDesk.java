@@ -68,28 +68,32 @@ class JotDesk {
     }
 
     JotReader reader(List<Thing> things) {
+        return reader(things, clock.instant());
+    }
+
+    /** As a line is read that was written at a moment. */
+    JotReader reader(List<Thing> things, Instant written) {
         House house = households.current();
-        LocalDateTime now =
-                LocalDateTime.ofInstant(clock.instant(), house.settings().zone());
+        LocalDateTime now = LocalDateTime.ofInstant(written, house.settings().zone());
         return new JotReader(things, house.settings().units(), now, lists::read);
     }
 
-    /** When it was done; now where nothing was said. */
-    Instant at(Jotted.Said said) {
+    /** When it was done; where nothing was said, when it was written. */
+    Instant at(Jotted.Said said, Instant written) {
         return said.at()
                 .map(there ->
                         there.atZone(households.current().settings().zone()).toInstant())
-                .orElseGet(clock::instant);
+                .orElse(written);
     }
 
     /**
      * What a line comes to, deed by deed, each worked out when those before it are done: who writes that the herb stands out is only then
      * asked to push it under. A note behind it goes into the log as well.
      */
-    List<Supplier<Of>> deeds(Jotted.Said said) {
+    List<Supplier<Of>> deeds(Jotted.Said said, Instant written) {
         UUID batch = said.thing().id();
         boolean out = standing(batch).course().standsOut();
-        Instant at = at(said);
+        Instant at = at(said, written);
         List<Supplier<Of>> deeds = new ArrayList<>();
         Optional<Look> look = Fact.look(said.facts(), out);
         // What was smelled at the straining stands in its line.

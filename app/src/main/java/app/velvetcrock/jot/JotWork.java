@@ -111,11 +111,12 @@ class JotWork {
     }
 
     /** What is said of one thing, in order. */
-    List<Step> steps(Jotted.Said said) {
+    List<Step> steps(Jotted.Said said, Instant written) {
         List<Step> steps = new ArrayList<>();
-        Instant at = desk.at(said);
+        Instant at = desk.at(said, written);
         switch (said.thing().kind()) {
-            case JAR, HEATED -> desk.deeds(said).forEach(next -> steps.add((key, typed) -> batch(next, key, typed)));
+            case JAR, HEATED -> desk.deeds(said, written)
+                    .forEach(next -> steps.add((key, typed) -> batch(next, key, typed)));
             case OIL -> said.facts()
                     .forEach(fact -> steps.add((key, typed) -> oil(said, fact, new Parting.Once(key, at, typed))));
             case GOOD -> said.facts()

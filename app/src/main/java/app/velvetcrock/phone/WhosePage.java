@@ -31,7 +31,7 @@ class WhosePage implements WebMvcConfigurer, HandlerInterceptor {
         return true;
     }
 
-    private static String who() {
+    static String who() {
         return Current.signedIn()
                 .map(person -> UUID.nameUUIDFromBytes("%s/%s"
                                 .formatted(person.stillroom(), person.account())

@@ -6,7 +6,11 @@ import app.velvetcrock.core.charge.Cover;
 import app.velvetcrock.core.course.Line;
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.deed.Glimpse;
+import app.velvetcrock.core.jot.Jotted;
+import app.velvetcrock.core.jot.said.Fact;
+import app.velvetcrock.core.jot.said.Thing;
 import app.velvetcrock.core.look.Held;
+import app.velvetcrock.core.look.Smell;
 import app.velvetcrock.core.method.Pace;
 import app.velvetcrock.core.rounds.Round;
 import app.velvetcrock.core.rounds.Task;
@@ -31,6 +35,8 @@ import org.jspecify.annotations.Nullable;
  * @param asks what is to be done to it today
  * @param well the button that says all is well; empty where it is not to be touched
  * @param shaken the one that says no more than that it was shaken; empty where that is not asked, or not to be done
+ * @param wellLine the same in one line, by which a tap waits on a device for the network
+ * @param shakenLine the same of the other button
  * @param wrong what is wrong with it; null where nothing is
  * @param next where a swipe or an arrow leads; null at the end
  */
@@ -43,6 +49,8 @@ record RoundPage(
         String asks,
         String well,
         String shaken,
+        String wellLine,
+        String shakenLine,
         @Nullable Told wrong,
         JarDrawing drawing,
         List<Finding> findings,
@@ -77,11 +85,31 @@ record RoundPage(
                 asks(way, sheet, turn),
                 shut ? "" : shake.isPresent() ? turn ? "Well, shaken and turned" : "Well, and shaken" : "All well",
                 shut || shake.isEmpty() ? "" : turn ? "Only shaken, turned" : "Only shaken",
+                line(sheet, well(way, id)),
+                line(sheet, List.of(SHAKEN)),
                 sheet.condition().orElse(null),
                 sheet.drawing(JarDrawing.scaleToFit(sheet.course().charge().vessel(), WIDE, HIGH)),
                 findings(way, sheet),
                 round.beside(id, -1).map(stop -> href(stop.batch(), all)).orElse(null),
                 round.beside(id, 1).map(stop -> href(stop.batch(), all)).orElse(null));
+    }
+
+    private static final Fact SHAKEN = new Fact.Did(TaskKind.SHAKE);
+
+    /** What "well" says of a jar today: smelled where that was asked, shaken where that was. */
+    private static List<Fact> well(RoundWay.Way way, UUID batch) {
+        List<Fact> all = new ArrayList<>();
+        all.add(
+                way.task(batch, TaskKind.LOOK).isPresent()
+                        ? new Fact.Looked(Smell.RIGHT, Optional.of(false), "all well")
+                        : Fact.LOOKS_WELL);
+        way.task(batch, TaskKind.SHAKE).ifPresent(task -> all.add(SHAKEN));
+        return all;
+    }
+
+    private static String line(BatchSheet sheet, List<Fact> facts) {
+        Thing jar = new Thing(sheet.id(), Thing.Kind.JAR, sheet.number(), sheet.name(), List.of());
+        return new Jotted.Said(jar, facts, Optional.empty(), "").scribbled();
     }
 
     static String href(UUID batch, boolean all) {

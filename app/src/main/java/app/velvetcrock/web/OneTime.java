@@ -129,6 +129,17 @@ public class OneTime implements Clears {
     }
 
     /**
+     * What a form did that was sent from its page, where what is sent now is the same by another address: its answer did not reach the
+     * device, which therefore kept it. Absent where it did not arrive.
+     */
+    @Transactional(readOnly = true)
+    public Optional<Done> arrived(UUID stillroom, UUID formKey, String otherwise) {
+        return row(stillroom, formKey)
+                .filter(before -> !otherwise.equals(before.path()))
+                .map(Row::done);
+    }
+
+    /**
      * The first answer to a form that is sent again; absent for one that is new, or whose first answer is still under way.
      *
      * @throws Refused where its key came before with another body

@@ -1,0 +1,177 @@
+// What was tapped where the network does not reach waits on this device: as the line it says, with the key made at the tap and its moment.
+// It is shown and sent as theirs alone who tapped it, in order, and goes only when the house has answered.
+import { openDB } from 'idb';
+
+const STORE = 'waiting';
+const AGAIN = 8000;
+
+const base = openDB('crock', 1, {
+  upgrade: (db) => db.createObjectStore(STORE, { keyPath: 'n', autoIncrement: true }).createIndex('key', 'key', { unique: true }),
+});
+const box = () => document.getElementById('waiting');
+const who = () => box()?.dataset.who ?? 'nobody';
+const mine = async () => (await (await base).getAll(STORE)).filter((one) => one.who === who());
+
+// Over plain http a browser makes no such key by itself.
+const fresh = () => crypto.randomUUID?.()
+  ?? [...crypto.getRandomValues(new Uint8Array(16))].map((one) => one.toString(16).padStart(2, '0')).join('')
+    .replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+
+const time = (at) => new Date(at).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
+const button = (words, what, n) => {
+  const made = document.createElement('button');
+  made.type = 'button';
+  made.className = 'quiet';
+  made.textContent = words;
+  made.dataset[what] = n;
+  return made;
+};
+
+const show = async () => {
+  const place = box();
+  if (!place) return;
+  const all = await mine();
+  place.hidden = all.length === 0;
+  place.replaceChildren();
+  if (!all.length) return;
+  const head = document.createElement('b');
+  const refused = all.filter((one) => one.refused).length;
+  head.textContent = refused
+    ? `${all.length} not sent yet, ${refused} of them refused`
+    : `${all.length} not sent yet`;
+  const list = document.createElement('ul');
+  list.className = 'plain';
+  for (const one of all) {
+    const row = document.createElement('li');
+    const words = document.createElement('span');
+    words.textContent = `${one.line} · ${time(one.at)}`;
+    row.append(words);
+    if (one.refused) {
+      const why = document.createElement('span');
+      why.className = 'bad-word';
+      why.textContent = ` ! ${one.refused} `;
+      const mend = document.createElement('a');
+      mend.className = 'quiet';
+      mend.href = `/jot?line=${encodeURIComponent(one.line)}`;
+      mend.textContent = 'Mend it';
+      mend.setAttribute('hx-boost', 'false');
+      row.append(why, mend);
+    }
+    row.append(' ', button('Drop it', 'drop', one.n));
+    list.append(row);
+  }
+  place.append(head, list);
+};
+
+// The key is the form's own: where it arrived and only its answer was lost, the house knows it.
+const keep = async (line, key) => {
+  const db = await base;
+  if (await db.getFromIndex(STORE, 'key', key)) return;
+  await db.add(STORE, { key, line, at: new Date().toISOString(), who: who() });
+  await show();
+};
+
+let sending = false;
+const send = async () => {
+  if (sending || who() === 'nobody' || document.hidden) return;
+  const waiting = (await mine()).filter((one) => !one.refused);
+  if (!waiting.length) return;
+  sending = true;
+  try {
+    const asked = await fetch('/deeds/token', { cache: 'no-store', redirect: 'error' });
+    if (!asked.ok || asked.headers.get('Crock-Who') !== who()) return;
+    const { header, token } = await asked.json();
+    const done = [];
+    for (const one of waiting) {
+      const answer = await fetch('/deeds', {
+        method: 'POST',
+        redirect: 'error',
+        headers: { [header]: token, 'Crock-Sent': new Date().toISOString() },
+        body: new URLSearchParams({ key: one.key, line: one.line, at: one.at }),
+      });
+      if (answer.headers.get('Crock-Who') !== one.who) return;
+      const said = (answer.headers.get('Content-Type') ?? '').startsWith('application/json') ? await answer.json() : {};
+      const db = await base;
+      if (answer.ok && 'done' in said) {
+        await db.delete(STORE, one.n);
+        done.push(said.done);
+      } else if (answer.status === 409 || answer.status === 400) {
+        // Kept with its reason; what comes after it is not held up by it.
+        await db.put(STORE, { ...one, refused: said.refused ?? 'It was refused.' });
+      } else {
+        return;
+      }
+    }
+    if (done.length) {
+      const told = document.createElement('p');
+      told.className = 'notice no-print';
+      told.setAttribute('role', 'status');
+      told.textContent = `Sent: ${done.join(' ')}`;
+      box()?.after(told);
+    }
+  } catch {
+    // Away still; it is tried again.
+  } finally {
+    sending = false;
+    await show();
+  }
+};
+
+document.addEventListener('htmx:sendError', async (event) => {
+  const form = event.detail.elt?.closest?.('form');
+  const line = form?.id === 'jot'
+    ? form.elements.line.value.trim()
+    : event.detail.requestConfig?.triggeringEvent?.submitter?.dataset.line;
+  const key = form?.elements.key?.value;
+  if (!line || !key || who() === 'nobody') return;
+  await keep(line, key);
+  const alarm = document.getElementById('not-sent');
+  alarm.textContent = 'The network is away. It waits on this device, and is sent when the network is back.';
+  alarm.hidden = false;
+  if (form.id === 'jot') {
+    form.elements.line.value = '';
+    form.closest('dialog')?.close();
+  }
+  // The same form may be tapped again for the next thing: that is another deed.
+  form.elements.key.value = fresh();
+  document.querySelector('.walk-on a[rel=next]')?.click();
+});
+document.addEventListener('click', async (event) => {
+  const n = event.target.dataset?.drop;
+  if (n === undefined) return;
+  await (await base).delete(STORE, Number(n));
+  await show();
+});
+// Signing out clears what waits, after asking: nobody else is to send it.
+document.addEventListener('submit', (event) => {
+  if (!event.target.action?.endsWith('/sign-out') || event.target.dataset.asked || box()?.hidden !== false) return;
+  event.preventDefault();
+  event.stopImmediatePropagation();
+  const form = event.target;
+  mine().then(async (all) => {
+    if (all.length && !window.confirm(`${all.length} not sent yet. Sign out all the same, and drop them?`)) return;
+    const db = await base;
+    for (const one of all) await db.delete(STORE, one.n);
+    form.dataset.asked = 'yes';
+    form.requestSubmit();
+  });
+}, true);
+
+const both = async () => {
+  await show();
+  await send();
+};
+document.addEventListener('DOMContentLoaded', both);
+document.addEventListener('htmx:afterSwap', (event) => { if (event.target === document.body || event.target.contains?.(box())) both(); });
+window.addEventListener('online', both);
+setInterval(send, AGAIN);
+
+// On the round every jar is looked at ahead, so that it goes on where the network ends.
+document.addEventListener('DOMContentLoaded', () => {
+  if (!navigator.serviceWorker?.controller || who() === 'nobody') return;
+  fetch('/jot?part=inner').catch(() => {});
+  if (location.pathname !== '/round') return;
+  for (const stop of [...document.querySelectorAll('.walk-way a')].slice(0, 40)) {
+    fetch(stop.href, { headers: { 'HX-Boosted': 'true' } }).catch(() => {});
+  }
+});
