@@ -8,7 +8,7 @@ const AGAIN = 8000;
 const base = openDB('crock', 1, {
   upgrade: (db) => db.createObjectStore(STORE, { keyPath: 'n', autoIncrement: true }).createIndex('key', 'key', { unique: true }),
 });
-const box = () => document.getElementById('waiting');
+const box = () => document.getElementById('unsent');
 const who = () => box()?.dataset.who ?? 'nobody';
 const mine = async () => (await (await base).getAll(STORE)).filter((one) => one.who === who());
 
@@ -27,40 +27,62 @@ const button = (words, what, n) => {
   return made;
 };
 
+// The one dropped last, until the next page: a finger slips.
+let dropped = null;
+
+const row = (one) => {
+  const made = document.createElement('li');
+  const words = document.createElement('span');
+  words.textContent = `${one.line} · ${time(one.at)}`;
+  made.append(words);
+  if (one.refused) {
+    const why = document.createElement('span');
+    why.className = 'bad-word';
+    why.textContent = ` ! ${one.refused} `;
+    const mend = document.createElement('a');
+    mend.className = 'quiet';
+    mend.href = `/jot?line=${encodeURIComponent(one.line)}`;
+    mend.textContent = 'Mend it';
+    mend.setAttribute('hx-boost', 'false');
+    made.append(why, mend);
+  }
+  made.append(' ', button('Drop it', 'drop', one.n));
+  return made;
+};
+
+// What waits of a jar is done, as far as whoever stands before it is concerned: its buttons say so.
+const jar = (line) => /^.* \d+(?= )/.exec(line)?.[0] ?? line;
+const mark = (all) => {
+  for (const tap of document.querySelectorAll('button[data-line]')) {
+    const waits = all.some((one) => !one.refused && jar(one.line) === jar(tap.dataset.line));
+    tap.disabled = waits;
+    tap.classList.toggle('waits', waits);
+  }
+};
+
 const show = async () => {
   const place = box();
   if (!place) return;
   const all = await mine();
-  place.hidden = all.length === 0;
+  mark(all);
+  place.hidden = all.length === 0 && !dropped;
+  const open = place.querySelector('details')?.open;
   place.replaceChildren();
-  if (!all.length) return;
-  const head = document.createElement('b');
+  const fold = document.createElement('details');
+  const head = document.createElement('summary');
   const refused = all.filter((one) => one.refused).length;
-  head.textContent = refused
-    ? `${all.length} not sent yet, ${refused} of them refused`
-    : `${all.length} not sent yet`;
+  head.textContent = `${all.length} not sent yet${refused ? `, ${refused} of them refused` : ''}`;
+  fold.open = open ?? refused > 0;
   const list = document.createElement('ul');
   list.className = 'plain';
-  for (const one of all) {
-    const row = document.createElement('li');
-    const words = document.createElement('span');
-    words.textContent = `${one.line} · ${time(one.at)}`;
-    row.append(words);
-    if (one.refused) {
-      const why = document.createElement('span');
-      why.className = 'bad-word';
-      why.textContent = ` ! ${one.refused} `;
-      const mend = document.createElement('a');
-      mend.className = 'quiet';
-      mend.href = `/jot?line=${encodeURIComponent(one.line)}`;
-      mend.textContent = 'Mend it';
-      mend.setAttribute('hx-boost', 'false');
-      row.append(why, mend);
-    }
-    row.append(' ', button('Drop it', 'drop', one.n));
-    list.append(row);
+  list.append(...all.map(row));
+  if (dropped) {
+    const back = document.createElement('li');
+    back.append(`Dropped: ${dropped.line} `, button('Put it back', 'putBack', dropped.n));
+    list.append(back);
   }
-  place.append(head, list);
+  fold.append(head, list);
+  place.append(fold);
 };
 
 // The key is the form's own: where it arrived and only its answer was lost, the house knows it.
@@ -74,6 +96,10 @@ const keep = async (line, key) => {
 let sending = false;
 const send = async () => {
   if (sending || who() === 'nobody' || document.hidden) return;
+  // Of several windows one sends; over plain http, where there are no locks, each does, and the house knows a repeated key.
+  await (navigator.locks ? navigator.locks.request('crock-waiting', { ifAvailable: true }, (held) => held && sendAll()) : sendAll());
+};
+const sendAll = async () => {
   const waiting = (await mine()).filter((one) => !one.refused);
   if (!waiting.length) return;
   sending = true;
@@ -137,9 +163,16 @@ document.addEventListener('htmx:sendError', async (event) => {
   document.querySelector('.walk-on a[rel=next]')?.click();
 });
 document.addEventListener('click', async (event) => {
-  const n = event.target.dataset?.drop;
-  if (n === undefined) return;
-  await (await base).delete(STORE, Number(n));
+  const { drop, putBack } = event.target.dataset ?? {};
+  if (drop === undefined && putBack === undefined) return;
+  const db = await base;
+  if (drop !== undefined) {
+    dropped = await db.get(STORE, Number(drop));
+    await db.delete(STORE, Number(drop));
+  } else if (dropped) {
+    await db.put(STORE, dropped);
+    dropped = null;
+  }
   await show();
 });
 // Signing out clears what waits, after asking: nobody else is to send it.
@@ -158,6 +191,7 @@ document.addEventListener('submit', (event) => {
 }, true);
 
 const both = async () => {
+  dropped = null;
   await show();
   await send();
 };

@@ -80,7 +80,10 @@ const never = async () => {
     if (!name.startsWith(SEEN)) continue;
     const cache = await caches.open(name);
     for (const request of (await cache.keys()).reverse()) {
-      const title = /<title>([^<]*?)( · [^<]*)?<\/title>/.exec(await (await cache.match(request)).text())?.[1];
+      const text = await (await cache.match(request)).text();
+      const name = /<title>([^<]*?)( · [^<]*)?<\/title>/.exec(text)?.[1];
+      const head = /<h1[^>]*>(?:<a[^>]*>)?([^<]*)/.exec(text)?.[1].trim();
+      const title = head && head !== name && !head.includes(name) ? `${name}: ${head}` : name;
       const path = new URL(request.url);
       if (title) links.push(`<li><a href="${(path.pathname + path.search).replace(/[&"<>]/g, (sign) => `&#${sign.charCodeAt(0)};`)}">${title}</a></li>`);
     }

@@ -25,7 +25,7 @@ class TrustHttpTest {
     void overPlainHttpThePageSaysThatNothingIsKept() {
         Visitor anybody = new Visitor(port);
         assertThat(anybody.get("/trust").page().select("main").text())
-                .contains("plain http, so nothing is kept on this device", "CROCK_TLS=self");
+                .contains("plain http, so none is kept on this device", "CROCK_TLS=self");
         assertThat(anybody.get("/trust/authority.crt").status()).isEqualTo(404);
         Visitor tove = Visitor.household(port, "Trust");
         assertThat(tove.get("/settings").page().select("a[href=/trust]")).hasSize(1);

@@ -4,10 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.PlaywrightException;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -163,7 +165,7 @@ class TrustJourneyTest {
     /** A browser that was told of the authority, by its name, comes in without a warning; another one does not come in. */
     @Test
     void whoWasHandedItComesInWithoutAWarning() throws Exception {
-        String address = "https://localhost:%d/sign-up".formatted(port);
+        String address = at("/sign-up");
         try (Playwright playwright = Playwright.create();
                 Browser stranger = playwright.chromium().launch(browser(house.resolve("stranger")))) {
             assertThatThrownBy(() -> stranger.newPage().navigate(address))
@@ -223,7 +225,7 @@ class TrustJourneyTest {
     }
 
     private static void comeIn(Page page, String name) {
-        page.navigate("https://localhost:%d/sign-up".formatted(port));
+        page.navigate(at("/sign-up"));
         page.fill("#name", name);
         page.fill("#email", UUID.randomUUID() + "@example.org");
         page.fill("#password", "five jars of oil");
@@ -242,21 +244,23 @@ class TrustJourneyTest {
     void whatWasSeenIsThereWithoutANetwork() throws Exception {
         try (Playwright playwright = Playwright.create();
                 Browser phone = playwright.chromium().launch(browser(trusting("cellar")))) {
-            Page page = phone.newPage(
-                    new Browser.NewPageOptions().setViewportSize(390, 844).setHasTouch(true));
+            Page page = phone.newPage(new Browser.NewPageOptions()
+                    .setViewportSize(390, 844)
+                    .setHasTouch(true)
+                    .setLocale("en-IE"));
             comeIn(page, "Tove");
             awaitWorker(page);
-            page.navigate("https://localhost:%d/stores/convert".formatted(port));
-            page.navigate("https://localhost:%d/shelf".formatted(port));
-            page.navigate("https://localhost:%d/settings".formatted(port));
+            page.navigate(at("/stores/convert"));
+            page.navigate(at("/shelf"));
+            page.navigate(at("/settings"));
             node.kill();
-            page.navigate("https://localhost:%d/shelf".formatted(port));
+            page.navigate(at("/shelf"));
             assertThat(page.locator("#seen").innerText()).contains("The network is away. This is how it stood at");
             assertThat(page.locator("h1").innerText()).isEqualTo("An empty shelf");
             assertThat((String) page.evaluate("getComputedStyle(document.querySelector('header.top')).backgroundColor"))
                     .as("dressed")
                     .isNotEqualTo("rgba(0, 0, 0, 0)");
-            page.navigate("https://localhost:%d/settings".formatted(port));
+            page.navigate(at("/settings"));
             assertThat(page.locator("main").innerText())
                     .as("not kept on a device")
                     .contains("The network is away", "was not seen", "Shelf")
@@ -269,11 +273,11 @@ class TrustJourneyTest {
             page.click("#seen a");
             page.waitForCondition(() -> page.locator("#seen").count() == 0);
             // Signed out: whoever takes the phone next sees nothing of it.
-            page.navigate("https://localhost:%d/shelf".formatted(port));
+            page.navigate(at("/shelf"));
             page.evaluate("document.querySelector('form[action$=\"sign-out\"]').requestSubmit()");
             page.waitForURL("**/sign-in?out");
             node.kill();
-            page.navigate("https://localhost:%d/shelf".formatted(port));
+            page.navigate(at("/shelf"));
             assertThat(page.locator("main").innerText())
                     .contains("was not seen on this device")
                     .doesNotContain("These were seen");
@@ -290,18 +294,149 @@ class TrustJourneyTest {
             Page page = phone.newPage();
             comeIn(page, "Tove");
             awaitWorker(page);
-            page.navigate("https://localhost:%d/pan".formatted(port));
-            page.navigate("https://localhost:%d/shelf".formatted(port));
+            page.navigate(at("/pan"));
+            page.navigate(at("/shelf"));
             // The session ends elsewhere, and somebody else comes in.
             page.context().clearCookies();
             comeIn(page, "Runa");
-            page.navigate("https://localhost:%d/shelf".formatted(port));
+            page.navigate(at("/shelf"));
             node.kill();
-            page.navigate("https://localhost:%d/pan".formatted(port));
+            page.navigate(at("/pan"));
             assertThat(page.locator("main").innerText()).contains("was not seen on this device", "Shelf");
             node.start();
             node.await();
         }
+    }
+
+    /**
+     * A round in the cellar: what is tapped and written there waits, across a reload and with the house away, and is written once, in
+     * order, when it is back.
+     */
+    @Test
+    void whatIsTappedInTheCellarIsSentWhenTheHouseIsBack() throws Exception {
+        try (Playwright playwright = Playwright.create();
+                Browser phone = playwright.chromium().launch(browser(trusting("round")))) {
+            Page page = phone.newPage(new Browser.NewPageOptions()
+                    .setViewportSize(390, 844)
+                    .setHasTouch(true)
+                    .setLocale("en-IE"));
+            comeIn(page, "Tove");
+            awaitWorker(page);
+            line(page, "came in: 200 g dried nettle");
+            line(page, "came in: 1 l rapeseed");
+            line(page, "came in: 5 jars of 500 ml");
+            page.navigate(at("/bench?amount=20+g&start=yesterday"));
+            page.click("#start-batch");
+            page.waitForURL("**/batch/**");
+            String batch = page.url();
+            page.navigate(at("/round"));
+            page.waitForFunction("caches.keys().then(all => all.some(one => one.startsWith('seen-')))");
+            page.waitForTimeout(1500);
+            node.kill();
+            page.click(".do.well");
+            page.waitForSelector("#unsent summary");
+            assertThat(page.locator("#not-sent").innerText()).contains("It waits on this device");
+            page.navigate(at("/round"));
+            assertThat(page.locator("#seen").innerText()).contains("wait here until it is back");
+            assertThat(page.locator("#unsent").innerText()).contains("1 not sent yet");
+            assertThat(page.locator(".do.well").isDisabled())
+                    .as("done, as far as she is concerned")
+                    .isTrue();
+            page.click("#unsent summary");
+            assertThat(page.locator("#unsent").innerText()).contains("nettle 1");
+            for (String more : List.of("came in: 100 g beeswax", "beeswax used 30 g", "9 shaken")) {
+                page.keyboard().press("/");
+                page.waitForSelector("#jot-over[open] #line");
+                page.fill("#line", more);
+                page.keyboard().press("Enter");
+                page.waitForSelector(
+                        "#unsent li:has-text('" + more + "')",
+                        new Page.WaitForSelectorOptions().setState(WaitForSelectorState.ATTACHED));
+            }
+            page.reload();
+            assertThat(page.locator("#unsent summary").innerText()).isEqualTo("4 not sent yet");
+            node.start();
+            node.await();
+            page.waitForSelector(".notice:has-text('Sent:')");
+            assertThat(page.locator(".notice:has-text('Sent:')").innerText())
+                    .containsSubsequence("shaken", "100 g of beeswax", "drew 30 g");
+            assertThat(page.locator("#unsent").innerText()).contains("1 not sent yet, 1 of them refused", "9 shaken");
+            page.navigate(at("/stores/supplies"));
+            assertThat(page.locator("main").innerText()).contains("70 g");
+            page.navigate(batch);
+            assertThat(page.locator(".log li:has-text('Shake')").count())
+                    .as("once")
+                    .isEqualTo(1);
+            // Dropped by a tap, it is gone for good.
+            page.click("#unsent button:has-text('Drop it')");
+            page.waitForSelector("#unsent button:has-text('Put it back')");
+            page.reload();
+            assertThat(page.locator("#unsent").isVisible()).isFalse();
+        }
+    }
+
+    /** So many at once, and half of them by a second window of the same phone: each once, none lost, in the order they were tapped. */
+    @Test
+    void twoHundredGoInOrderAndOnce() throws Exception {
+        try (Playwright playwright = Playwright.create();
+                Browser phone = playwright.chromium().launch(browser(trusting("many")))) {
+            BrowserContext pocket = phone.newContext(new Browser.NewContextOptions().setLocale("en-IE"));
+            Page page = pocket.newPage();
+            comeIn(page, "Tove");
+            awaitWorker(page);
+            line(page, "came in: 1 kg beeswax");
+            page.navigate(at("/shelf"));
+            page.waitForSelector("#unsent", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.ATTACHED));
+            page.evaluate(
+                    """
+                    () => new Promise((done) => {
+                      const opened = indexedDB.open('crock', 1);
+                      opened.onsuccess = () => {
+                        const store = opened.result.transaction('waiting', 'readwrite').objectStore('waiting');
+                        const who = document.getElementById('unsent').dataset.who;
+                        for (let n = 1; n <= 200; n++) {
+                          const line = `beeswax ${1000 - n} g left - ${n}`;
+                          store.add({ key: crypto.randomUUID(), line, at: new Date().toISOString(), who });
+                        }
+                        store.transaction.oncomplete = () => done(true);
+                      };
+                    })""");
+            Page second = pocket.newPage();
+            second.navigate(at("/shelf"));
+            page.reload();
+            page.waitForCondition(
+                    () -> page.locator(".notice:has-text('Sent:')").count()
+                                    + second.locator(".notice:has-text('Sent:')")
+                                            .count()
+                            > 0,
+                    new Page.WaitForConditionOptions().setTimeout(90_000));
+            page.waitForFunction(
+                    """
+                    () => new Promise((done) => {
+                      const opened = indexedDB.open('crock', 1);
+                      opened.onsuccess = () => {
+                        const asked = opened.result.transaction('waiting').objectStore('waiting').count();
+                        asked.onsuccess = () => done(asked.result === 0);
+                      };
+                    })""",
+                    null,
+                    new Page.WaitForFunctionOptions().setTimeout(90_000));
+            page.navigate(at("/stores/supplies"));
+            assertThat(page.locator("main").innerText())
+                    .as("the last of them last")
+                    .contains("800 g");
+        }
+    }
+
+    private static String at(String path) {
+        return "https://localhost:%d%s".formatted(port, path);
+    }
+
+    private static void line(Page page, String words) {
+        page.navigate(at("/jot"));
+        page.fill("#line", words);
+        page.keyboard().press("Enter");
+        page.waitForSelector(".notice");
     }
 
     private static BrowserType.LaunchOptions browser(Path home) throws IOException {
