@@ -29,6 +29,7 @@ const button = (words, what, n) => {
 
 // The one dropped last, until the next page: a finger slips.
 let dropped = null;
+let told = 0;
 
 const row = (one) => {
   const made = document.createElement('li');
@@ -72,7 +73,9 @@ const show = async () => {
   const head = document.createElement('summary');
   const refused = all.filter((one) => one.refused).length;
   head.textContent = `${all.length} not sent yet${refused ? `, ${refused} of them refused` : ''}`;
-  fold.open = open ?? refused > 0;
+  // What was refused since is shown, and what was folded away stays so.
+  fold.open = refused > told || (open ?? refused > 0);
+  told = refused;
   const list = document.createElement('ul');
   list.className = 'plain';
   list.append(...all.map(row));
