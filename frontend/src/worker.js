@@ -100,11 +100,16 @@ const never = async () => {
   );
 };
 
+// A sentence that lives in the address is another page with every word of it; only these are one, whatever stands behind.
+const ONE = ['/shelf', '/stores'];
+
 const lastSeen = async (url) => {
+  // The line's own page and the part of it that lies over another are told apart by what stands behind.
+  const alike = { ignoreSearch: url.pathname !== '/jot' && (!url.search || ONE.includes(url.pathname)) };
   for (const name of await caches.keys()) {
     if (!name.startsWith(SEEN)) continue;
     const cache = await caches.open(name);
-    const kept = (await cache.match(url.href)) ?? (await cache.match(url.href, { ignoreSearch: true }));
+    const kept = (await cache.match(url.href)) ?? (await cache.match(url.href, alike));
     if (kept) return dated(kept, url);
   }
   return never();

@@ -166,7 +166,7 @@ class HeatJourneyTest {
             page.waitForSelector(".degrees:has-text('43.4')");
             there.waitForSelector(".degrees:has-text('43.4')", new Page.WaitForSelectorOptions().setTimeout(3_000));
             other.kill();
-            there.waitForSelector("#lost:has-text('The connection is lost; this is how it stood at')");
+            there.waitForSelector("#lost.blind:has-text('Blind since')");
             assertThat(there.textContent(".degrees")).contains("43.4");
             there.close();
         } finally {

@@ -265,6 +265,10 @@ class TrustJourneyTest {
                     .as("not kept on a device")
                     .contains("The network is away", "was not seen", "Shelf")
                     .doesNotContain("Tove");
+            page.navigate(at("/stores/convert?amount=1+cup"));
+            assertThat(page.locator("main").innerText())
+                    .as("another sentence is another page")
+                    .contains("was not seen");
             page.click("main a:has-text('Convert')");
             assertThat(page.locator("#seen").innerText()).contains("stood at");
             node.start();
