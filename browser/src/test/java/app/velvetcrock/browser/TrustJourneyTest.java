@@ -300,7 +300,9 @@ class TrustJourneyTest {
             awaitWorker(page);
             page.navigate(at("/pan"));
             page.navigate(at("/shelf"));
-            // The session ends elsewhere, and somebody else comes in.
+            // The session ends elsewhere, when nothing of the page is on its way any more, and somebody else comes in.
+            page.waitForTimeout(1_500);
+            page.navigate("about:blank");
             page.context().clearCookies();
             comeIn(page, "Runa");
             page.navigate(at("/shelf"));
