@@ -46,11 +46,6 @@ public class BottleLine {
                 "",
                 "",
                 "");
-        return form.bottles(lot, fields, moist, List.of())
-                .orElseThrow(() -> new Refused(fields.troubles().values().stream()
-                        .findFirst()
-                        .map(trouble ->
-                                "%s Nothing was written; on its page it can be said.".formatted(trouble.wrong()))
-                        .orElse("Nothing was written.")));
+        return form.bottles(lot, fields, moist, List.of()).orElseThrow(() -> Refused.of(fields, "on its page"));
     }
 }

@@ -62,9 +62,9 @@ public class MeltLine {
                         stock.shelves(house, house.dayOf(clock.instant())).containers(),
                         fields)
                 .read(MakingForm.pouring(sheet.plan().into(), String.valueOf(count)));
-        fields.troubles().values().stream().findFirst().ifPresent(trouble -> {
-            throw new Refused("%s Nothing was written; at the pan it can be said.".formatted(trouble.wrong()));
-        });
+        if (!fields.isClear()) {
+            throw Refused.of(fields, "at the pan");
+        }
         return new PanDeed.Pour(fills);
     }
 }

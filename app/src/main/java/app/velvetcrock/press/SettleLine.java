@@ -15,8 +15,6 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -25,7 +23,6 @@ import org.springframework.stereotype.Component;
 @Component
 public class SettleLine {
 
-    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
     private static final Density WATER = Density.ofGramsPerMillilitre(1);
     private static final int PRECISE = 2;
 
@@ -52,9 +49,8 @@ public class SettleLine {
         Mass left = clear.map(
                         said -> said instanceof Mass mass ? mass : oil.density().massOf((Volume) said))
                 .orElseGet(() -> without(oil.left(), water.map(WATER::massOf).orElse(Mass.ZERO)));
-        String when = at.plusSeconds(1).isBefore(clock.instant())
-                ? MOMENT.format(LocalDateTime.ofInstant(at, house.settings().zone()))
-                : "";
+        String when =
+                at.plusSeconds(1).isBefore(clock.instant()) ? house.wording().asField(at) : "";
         SettleForm form = new SettleForm(
                 UUID.randomUUID(),
                 Decimals.upTo(left.grams(), PRECISE) + " g",
@@ -63,11 +59,7 @@ public class SettleLine {
                 "",
                 when);
         return form.read(fields, sheet, oil, house, clock.instant())
-                .orElseThrow(() -> new Refused(fields.troubles().values().stream()
-                        .findFirst()
-                        .map(trouble ->
-                                "%s Nothing was written; at the Press it can be said.".formatted(trouble.wrong()))
-                        .orElse("At the Press that can be said.")))
+                .orElseThrow(() -> Refused.of(fields, "at the Press"))
                 .deed();
     }
 

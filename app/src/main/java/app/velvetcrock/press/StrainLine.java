@@ -14,8 +14,6 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -24,7 +22,6 @@ import org.springframework.stereotype.Component;
 @Component
 public class StrainLine {
 
-    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
     private static final int PRECISE = 3;
 
     private final Households households;
@@ -48,8 +45,7 @@ public class StrainLine {
         Pressing how = said.how()
                 .orElseGet(() -> sheet.plan().request().circumstances().pressing());
         String at = said.at().plusSeconds(1).isBefore(clock.instant())
-                ? MOMENT.format(
-                        LocalDateTime.ofInstant(said.at(), house.settings().zone()))
+                ? house.wording().asField(said.at())
                 : "";
         PressForm form = new PressForm(
                 UUID.randomUUID(),
@@ -65,11 +61,7 @@ public class StrainLine {
                 "",
                 "");
         return form.read(fields, sheet, house, clock.instant())
-                .orElseThrow(() -> new Refused(fields.troubles().values().stream()
-                        .findFirst()
-                        .map(trouble ->
-                                "%s Nothing was written; at the Press it can be said.".formatted(trouble.wrong()))
-                        .orElse("At the Press that can be said.")))
+                .orElseThrow(() -> Refused.of(fields, "at the Press"))
                 .deed();
     }
 

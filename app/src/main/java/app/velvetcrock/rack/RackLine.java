@@ -10,8 +10,6 @@ import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Refused;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.format.DateTimeFormatter;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -19,7 +17,6 @@ import org.springframework.stereotype.Component;
 @Component
 public class RackLine {
 
-    private static final DateTimeFormatter MOMENT = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
     private static final int PRECISE = 2;
 
     private final Households households;
@@ -33,15 +30,11 @@ public class RackLine {
     public WeighIn read(Rack.OnRack lot, Mass now, Snap snap, Instant at) {
         House house = households.current();
         Fields fields = new Fields(house.reader());
-        String when = at.plusSeconds(1).isBefore(clock.instant())
-                ? MOMENT.format(LocalDateTime.ofInstant(at, house.settings().zone()))
-                : "";
+        String when =
+                at.plusSeconds(1).isBefore(clock.instant()) ? house.wording().asField(at) : "";
         return new RackController.WeighForm(
                         UUID.randomUUID(), Decimals.upTo(now.grams(), PRECISE) + " g", snap.name(), when)
                 .read(fields, lot, house, clock.instant())
-                .orElseThrow(() -> new Refused(fields.troubles().values().stream()
-                        .findFirst()
-                        .map(trouble -> "%s Nothing was written.".formatted(trouble.wrong()))
-                        .orElse("Nothing was written.")));
+                .orElseThrow(() -> Refused.of(fields, "on the rack"));
     }
 }

@@ -58,4 +58,12 @@ public class Refused extends RuntimeException {
             super(reason);
         }
     }
+
+    /** What stands against a form first, where one line said what it would have said; what it asks besides is said elsewhere. */
+    public static Refused of(Fields fields, String elsewhere) {
+        return new Refused(fields.troubles().values().stream()
+                .findFirst()
+                .map(trouble -> "%s Nothing was written; %s it can be said.".formatted(trouble.wrong(), elsewhere))
+                .orElse("Nothing was written; %s that can be said.".formatted(elsewhere)));
+    }
 }
