@@ -13,6 +13,7 @@ import app.velvetcrock.web.NotHere;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -69,6 +70,15 @@ class JotBack {
         String of(UUID of, UUID what) {
             return "%s.%s.%s".formatted(name().toLowerCase(Locale.ROOT), of, what);
         }
+    }
+
+    /** Whose skin something was written of, among what was done; absent where of nobody's. */
+    static Optional<UUID> whose(List<String> did) {
+        String skin = "did=skin.";
+        return did.stream()
+                .filter(one -> one.startsWith(skin))
+                .map(one -> UUID.fromString(one.substring(skin.length(), one.lastIndexOf('.'))))
+                .findFirst();
     }
 
     /** In the order they were done. */

@@ -1,7 +1,9 @@
 package app.velvetcrock.jot;
 
+import app.velvetcrock.core.book.NextStep;
 import app.velvetcrock.core.intake.Arriving;
 import app.velvetcrock.core.jot.Jotted;
+import app.velvetcrock.core.jot.said.AtTheCupboard;
 import app.velvetcrock.core.jot.said.Fact;
 import app.velvetcrock.core.jot.said.Thing;
 import app.velvetcrock.stillroom.House;
@@ -18,8 +20,9 @@ import java.util.stream.Stream;
  *
  * @param parts the line in pieces, those in doubt marked; empty while all is clear
  * @param canWrite whether Enter writes it
+ * @param first what stands before all else, where somebody's skin took it ill; empty otherwise
  */
-record JotPage(List<Said> said, List<Part> parts, List<Asked> asked, boolean canWrite) {
+record JotPage(List<Said> said, List<Part> parts, List<Asked> asked, boolean canWrite, String first) {
 
     /** A sentence as the log will show it. */
     record Said(String thing, String facts, String when) {}
@@ -48,7 +51,16 @@ record JotPage(List<Said> said, List<Part> parts, List<Asked> asked, boolean can
                 Stream.concat(arrived, done).toList(),
                 read.doubts().isEmpty() ? List.of() : parts(line, read.doubts()),
                 read.doubts().stream().map(doubt -> asked(line, doubt)).toList(),
-                read.isClear());
+                read.isClear(),
+                isUrgent(read) ? NextStep.NOW : "");
+    }
+
+    /** Tells whether help is wanted before anything is written down. */
+    static boolean isUrgent(Jotted read) {
+        return read.said().stream()
+                .flatMap(said -> said.facts().stream())
+                .anyMatch(fact -> fact instanceof AtTheCupboard.Reacted reacted
+                        && NextStep.isGrave(reacted.strength(), reacted.spreading()));
     }
 
     private static String named(Thing thing) {

@@ -22,6 +22,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -55,7 +56,8 @@ class JotThings {
 
     @Transactional(readOnly = true)
     public List<Thing> all() {
-        return Stream.of(standing(), melts(), finished(), drying(), stored())
+        List<Rack.OnRack> onRack = rack.drying();
+        return Stream.of(standing(), melts(), finished(), drying(onRack), stored(onRack))
                 .flatMap(List::stream)
                 .toList();
     }
@@ -127,18 +129,18 @@ class JotThings {
                 .toList();
     }
 
-    private List<Thing> drying() {
-        return rack.drying().stream()
+    private static List<Thing> drying(List<Rack.OnRack> onRack) {
+        return onRack.stream()
                 .map(lot -> new Thing(lot.id(), Thing.Kind.RACK, 0, lot.name(), List.of()))
                 .toList();
     }
 
     /** A bag of herb goes by its state too, so that it is told from the jar it was taken for. */
-    private List<Thing> stored() {
-        Set<UUID> onRack = rack.lots();
+    private List<Thing> stored(List<Rack.OnRack> onRack) {
+        Set<UUID> lie = onRack.stream().map(Rack.OnRack::lot).collect(Collectors.toSet());
         List<Thing> all = new ArrayList<>();
         stores.herbs().stream()
-                .filter(herb -> !onRack.contains(herb.id()))
+                .filter(herb -> !lie.contains(herb.id()))
                 .forEach(herb -> all.add(new Thing(
                         herb.id(),
                         Thing.Kind.HERB,

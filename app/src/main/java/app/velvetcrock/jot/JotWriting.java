@@ -1,6 +1,7 @@
 package app.velvetcrock.jot;
 
 import app.velvetcrock.arrivals.Lists;
+import app.velvetcrock.core.book.NextStep;
 import app.velvetcrock.core.jot.Jotted;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.web.Refused;
@@ -54,9 +55,14 @@ class JotWriting {
         String words = JotPage.of(sent.typed(), read, households.current(), lists::words).said().stream()
                 .map(one -> "%s: %s".formatted(one.thing(), one.facts()))
                 .collect(Collectors.joining("; "));
+        // What it may be, what else was used and what helps is on her page; one that is grave is not only said in
+        // passing.
+        String leadsTo = JotBack.whose(done)
+                .map(person -> "/book/reactions?who=" + person)
+                .orElse(sent.leadsTo());
         return new Done(
-                sent.leadsTo(),
-                words + ".",
+                leadsTo,
+                (JotPage.isUrgent(read) ? NextStep.NOW + " " : "") + words + ".",
                 "/jot/undo?back=" + URLEncoder.encode(sent.leadsTo(), StandardCharsets.UTF_8) + "&"
                         + String.join("&", done));
     }

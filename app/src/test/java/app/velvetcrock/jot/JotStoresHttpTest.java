@@ -153,6 +153,20 @@ class JotStoresHttpTest {
         assertThat(said(skin)).contains("Inga reacted, slight, arm");
         assertThat(tove.get("/book/reactions").page().text()).contains("Inga");
         takenBack(skin);
+        Document grave = tove.get("/jot/echo?line=Inga+reacted+to+the+salve:+slight,+face")
+                .page();
+        assertThat(grave.select("#jot-echo .alarm").text())
+                .as("before it is written")
+                .contains("Get medical help now");
+        assertThat(tove.get("/jot/echo?line=Inga+reacted+to+the+salve:+slight,+arm")
+                        .page()
+                        .select(".alarm"))
+                .isEmpty();
+        Answer urgent = write("Inga reacted to the salve: strong, arm");
+        assertThat(urgent.path()).startsWith("/book/reactions");
+        assertThat(urgent.page().select("#urgent").text()).as("and it stays").contains("Get medical help now");
+        assertThat(said(urgent)).startsWith("Get medical help now.");
+        takenBack(urgent);
         assertThat(said(write("salve 2 - not for her; Inga reacted to the salve: slight - by the fire")))
                 .as("half of it is none of it")
                 .isNotEmpty();

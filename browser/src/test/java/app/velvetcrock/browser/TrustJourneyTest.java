@@ -300,12 +300,32 @@ class TrustJourneyTest {
             awaitWorker(page);
             page.navigate(at("/pan"));
             page.navigate(at("/shelf"));
+            page.waitForSelector("#unsent", new Page.WaitForSelectorOptions().setState(WaitForSelectorState.ATTACHED));
+            page.evaluate(
+                    """
+                    () => new Promise((done) => {
+                      const opened = indexedDB.open('crock', 1);
+                      opened.onsuccess = () => {
+                        const store = opened.result.transaction('waiting', 'readwrite').objectStore('waiting');
+                        const who = document.getElementById('unsent').dataset.who;
+                        // Refused before: it waits for her alone, to be mended or dropped.
+                        const at = new Date().toISOString();
+                        store.add({ key: crypto.randomUUID(), line: 'tove alone', at, who, refused: 'so' });
+                        store.transaction.oncomplete = () => done(true);
+                      };
+                    })""");
+            page.reload();
+            assertThat(page.locator("#unsent").innerText()).contains("1 not sent yet");
             // The session ends elsewhere, when nothing of the page is on its way any more, and somebody else comes in.
             page.waitForTimeout(1_500);
             page.navigate("about:blank");
             page.context().clearCookies();
             comeIn(page, "Runa");
             page.navigate(at("/shelf"));
+            page.waitForTimeout(1_000);
+            assertThat(page.locator("#unsent").isVisible())
+                    .as("what waits of another's")
+                    .isFalse();
             node.kill();
             page.navigate(at("/pan"));
             assertThat(page.locator("main").innerText()).contains("was not seen on this device", "Shelf");

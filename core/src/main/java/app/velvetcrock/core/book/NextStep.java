@@ -42,7 +42,12 @@ public final class NextStep {
     }
 
     private static boolean isGrave(Seen seen) {
-        return seen.strength() == Strength.STRONG || seen.spreading();
+        return isGrave(seen.strength(), seen.spreading());
+    }
+
+    /** Tells whether it is one for which help is wanted now: strong, or spreading, in the face, or in the breath. */
+    public static boolean isGrave(Strength strength, boolean spreading) {
+        return strength == Strength.STRONG || spreading;
     }
 
     /** What may be tried. */
