@@ -7,6 +7,8 @@ TLS_DIR=$STATE/tls
 # Browsers take none that is valid for longer than 398 days; and it is made anew so many days before it ends.
 SERVER_DAYS=390
 AUTHORITY_DAYS=3650
+# What the simulated devices trust holds no secret, and its password stands in their command line for everybody to read.
+TRUST_PASSWORD=no-secret
 RENEW_DAYS=30
 
 hex() { printf '%s' "$1" | od -An -tx1 | tr -d ' \n'; }
@@ -66,7 +68,8 @@ make_authority() { # names...
     -dname "CN=Velvet Crock at home ($(uname -n)), O=This household" -validity $AUTHORITY_DAYS -ext bc:critical=ca:true,pathlen:0 \
     -ext ku:critical=keyCertSign,cRLSign -ext "2.5.29.30:critical=$(constraints "$@")" &&
     tool -exportcert -rfc -alias authority -keystore "$TLS_DIR/authority.p12" -file "$TLS_DIR/authority.crt" &&
-    tool -importcert -noprompt -alias authority -keystore "$TLS_DIR/trust.p12" -storetype PKCS12 -file "$TLS_DIR/authority.crt"
+    keytool -importcert -noprompt -alias authority -keystore "$TLS_DIR/trust.p12" -storetype PKCS12 -storepass $TRUST_PASSWORD \
+      -file "$TLS_DIR/authority.crt" >>"$TLS_DIR/log" 2>&1
 }
 
 make_server_certificate() { # names...
@@ -134,7 +137,7 @@ serve_by_certificate() {
   SPRING_SSL_BUNDLE_JKS_HOUSE_KEYSTORE_PASSWORD=$(cat "$TLS_DIR/password")
   export SPRING_SSL_BUNDLE_JKS_HOUSE_KEYSTORE_PASSWORD
   SCHEME=https
-  TRUSTING=(-Djavax.net.ssl.trustStore="$TLS_DIR/trust.p12" -Djavax.net.ssl.trustStorePassword="$SPRING_SSL_BUNDLE_JKS_HOUSE_KEYSTORE_PASSWORD")
+  TRUSTING=(-Djavax.net.ssl.trustStore="$TLS_DIR/trust.p12" -Djavax.net.ssl.trustStorePassword=$TRUST_PASSWORD)
 }
 
 # Beside a running application: what ends soon is made anew, and served without a new start.
