@@ -1,5 +1,5 @@
-// What was tapped where the network does not reach waits on this device: as the line it says, with the key made at the tap and its moment.
-// It is shown and sent as theirs alone who tapped it, in order, and goes only when the house has answered.
+// What was tapped where the network does not reach waits on this device, with the key made at the tap and its moment: as the line it says, or
+// as the form it was typed in. It is shown and sent as theirs alone who tapped it, in order, and goes only when the house has answered.
 import { openDB } from 'idb';
 
 const STORE = 'waiting';
@@ -35,6 +35,7 @@ const row = (one) => {
   const made = document.createElement('li');
   const words = document.createElement('span');
   words.textContent = `${one.line} · ${time(one.at)}`;
+  if (one.fields?.some(([, value]) => value instanceof Blob)) words.textContent += ' · with a picture';
   made.append(words);
   if (one.refused) {
     const why = document.createElement('span');
@@ -42,13 +43,34 @@ const row = (one) => {
     why.textContent = ` ! ${one.refused} `;
     const mend = document.createElement('a');
     mend.className = 'quiet';
-    mend.href = `/jot?line=${encodeURIComponent(one.line)}`;
+    mend.href = one.path ? one.from : `/jot?line=${encodeURIComponent(one.line)}`;
     mend.textContent = 'Mend it';
+    if (one.path) mend.dataset.mend = one.n;
     mend.setAttribute('hx-boost', 'false');
     made.append(why, mend);
   }
   made.append(' ', button('Drop it', 'drop', one.n));
   return made;
+};
+
+// A form may be one of those that wait (see Waited.java).
+const may = (path) => {
+  const { may: these, mayNot } = box()?.dataset ?? {};
+  return Boolean(these) && new RegExp(these).test(path) && !new RegExp(mayNot).test(path);
+};
+const labelOf = (field) => (field.labels?.[0]?.textContent ?? field.getAttribute('aria-label') ?? '').trim().replace(/\s+/g, ' ');
+const said = (field) => {
+  if (field.matches('[type=hidden], [type=file], button')) return '';
+  if (field.matches('[type=checkbox], [type=radio]')) return field.checked ? labelOf(field) : '';
+  const value = field.matches('select') ? field.selectedOptions[0]?.textContent.trim() : field.value.trim();
+  return value ? `${labelOf(field)}: ${value}` : '';
+};
+// A form as whoever filled it in would say it: where, what, and each blank that was filled.
+const sentence = (form, button) => {
+  const where = document.querySelector('main h1')?.textContent ?? '';
+  const what = button?.getAttribute('aria-label') ?? button?.textContent ?? '';
+  const blanks = [...form.elements].map(said).filter(Boolean);
+  return [where, what, ...blanks].map((part) => part.trim().replace(/\s+/g, ' ')).filter(Boolean).join(' · ').slice(0, 300);
 };
 
 // What waits of a jar is done, as far as whoever stands before it is concerned: its buttons say so.
@@ -58,6 +80,15 @@ const mark = (all) => {
     const waits = all.some((one) => !one.refused && jar(one.line) === jar(tap.dataset.line));
     tap.disabled = waits;
     tap.classList.toggle('waits', waits);
+  }
+  for (const told of document.querySelectorAll('.waits-here')) told.remove();
+  for (const form of document.querySelectorAll('form[method=post]')) {
+    const waits = all.filter((one) => one.path && !one.refused && one.path === new URL(form.action).pathname).length;
+    if (!waits) continue;
+    const told = document.createElement('span');
+    told.className = 'waits-here';
+    told.textContent = ` ${waits} of this waits on this device `;
+    form.append(told);
   }
 };
 
@@ -89,11 +120,58 @@ const show = async () => {
 };
 
 // The key is the form's own: where it arrived and only its answer was lost, the house knows it.
-const keep = async (line, key) => {
+const keep = async (line, key, form = {}) => {
   const db = await base;
   if (await db.getFromIndex(STORE, 'key', key)) return;
-  await db.add(STORE, { key, line, at: new Date().toISOString(), who: who() });
+  await db.add(STORE, { key, line, at: new Date().toISOString(), who: who(), ...form });
   await show();
+};
+
+// A form goes to where it always goes, and is told when it was tapped; a line goes to where lines go.
+const post = (one, header, token) => {
+  const now = new Date().toISOString();
+  if (!one.path) {
+    const body = new URLSearchParams({ key: one.key, line: one.line, at: one.at });
+    return fetch('/deeds', { method: 'POST', redirect: 'error', headers: { [header]: token, 'Crock-Sent': now }, body });
+  }
+  const files = one.fields.some(([, value]) => value instanceof Blob);
+  const body = files ? new FormData() : new URLSearchParams();
+  for (const [name, value] of one.fields) body.append(name, value);
+  return fetch(one.path, { method: 'POST', redirect: 'error', headers: { [header]: token, 'Crock-Waited': one.at, 'Crock-Sent': now }, body });
+};
+
+// What was sent is said where it is seen, each with its taking back; what stands on the page is as it was before.
+const tell = (sent, token) => {
+  const told = document.createElement('div');
+  told.className = 'notice no-print';
+  told.setAttribute('role', 'status');
+  told.append('Sent: ');
+  for (const one of sent) {
+    const part = document.createElement('span');
+    part.textContent = `${(one.done || one.line).replace(/[.]$/, '')}. `;
+    told.append(part);
+    if (!one.undo) continue;
+    const back = document.createElement('form');
+    back.method = 'post';
+    back.action = one.undo;
+    const hidden = document.createElement('input');
+    hidden.type = 'hidden';
+    hidden.name = '_csrf';
+    hidden.value = token;
+    const press = document.createElement('button');
+    press.type = 'submit';
+    press.className = 'quiet';
+    press.textContent = 'Take it back';
+    press.setAttribute('aria-label', `Take back: ${part.textContent}`);
+    back.append(hidden, press);
+    told.append(back);
+  }
+  const look = document.createElement('a');
+  look.href = location.href;
+  look.textContent = 'See it as it is now';
+  look.setAttribute('hx-boost', 'false');
+  told.append(' ', look);
+  box()?.after(told);
 };
 
 let sending = false;
@@ -110,34 +188,24 @@ const sendAll = async () => {
     const asked = await fetch('/deeds/token', { cache: 'no-store', redirect: 'error' });
     if (!asked.ok || asked.headers.get('Crock-Who') !== who()) return;
     const { header, token } = await asked.json();
-    const done = [];
+    const sent = [];
     for (const one of waiting) {
-      const answer = await fetch('/deeds', {
-        method: 'POST',
-        redirect: 'error',
-        headers: { [header]: token, 'Crock-Sent': new Date().toISOString() },
-        body: new URLSearchParams({ key: one.key, line: one.line, at: one.at }),
-      });
-      if (answer.headers.get('Crock-Who') !== one.who) return;
+      const answer = await post(one, header, token);
+      const whose = answer.headers.get('Crock-Who');
+      if (whose === null ? answer.ok : whose !== one.who) return;
       const said = (answer.headers.get('Content-Type') ?? '').startsWith('application/json') ? await answer.json() : {};
       const db = await base;
       if (answer.ok && 'done' in said) {
         await db.delete(STORE, one.n);
-        done.push(said.done);
-      } else if (answer.status === 409 || answer.status === 400) {
+        sent.push({ ...said, line: one.line });
+      } else if ([400, 404, 409, 413, 415].includes(answer.status)) {
         // Kept with its reason; what comes after it is not held up by it.
         await db.put(STORE, { ...one, refused: said.refused ?? 'It was refused.' });
       } else {
         return;
       }
     }
-    if (done.length) {
-      const told = document.createElement('p');
-      told.className = 'notice no-print';
-      told.setAttribute('role', 'status');
-      told.textContent = `Sent: ${done.join(' ')}`;
-      box()?.after(told);
-    }
+    if (sent.length) tell(sent, token);
   } catch {
     // Away still; it is tried again.
   } finally {
@@ -146,24 +214,72 @@ const sendAll = async () => {
   }
 };
 
-document.addEventListener('htmx:sendError', async (event) => {
+const notSent = async (event) => {
+  const config = event.detail.requestConfig;
   const form = event.detail.elt?.closest?.('form');
-  const line = form?.id === 'jot'
-    ? form.elements.line.value.trim()
-    : event.detail.requestConfig?.triggeringEvent?.submitter?.dataset.line;
-  const key = form?.elements.key?.value;
-  if (!line || !key || who() === 'nobody') return;
-  await keep(line, key);
+  const path = config?.path && new URL(config.path, location.href).pathname;
+  if (!form || config.verb !== 'post' || who() === 'nobody') return;
+  const button = config.triggeringEvent?.submitter;
+  const line = form.id === 'jot' ? form.elements.line.value.trim() : button?.dataset.line;
+  const key = form.elements.key;
+  if (line) {
+    if (!key?.value) return;
+    await keep(line, key.value);
+  } else {
+    if (!may(path)) return;
+    const fields = [...config.formData.entries()].filter(([name]) => name !== '_csrf');
+    await keep(sentence(form, button), key?.value || fresh(), { path, fields, from: location.pathname + location.search });
+  }
   const alarm = document.getElementById('not-sent');
   alarm.textContent = 'The network is away. It waits on this device, and is sent when the network is back.';
   alarm.hidden = false;
   if (form.id === 'jot') {
     form.elements.line.value = '';
     form.closest('dialog')?.close();
+  } else if (!line) {
+    form.reset();
   }
   // The same form may be tapped again for the next thing: that is another deed.
-  form.elements.key.value = fresh();
-  document.querySelector('.walk-on a[rel=next]')?.click();
+  if (key) key.value = fresh();
+  if (line) document.querySelector('.walk-on a[rel=next]')?.click();
+  await show();
+};
+document.addEventListener('htmx:sendError', notSent);
+document.addEventListener('htmx:timeout', notSent);
+
+// What was refused is mended where it was typed, with all that was typed in it.
+const MENDING = 'crock-mending';
+document.addEventListener('click', (event) => {
+  const mend = event.target.dataset?.mend;
+  if (mend !== undefined) sessionStorage.setItem(MENDING, mend);
+});
+const refill = async () => {
+  const n = Number(sessionStorage.getItem(MENDING));
+  if (!n) return;
+  sessionStorage.removeItem(MENDING);
+  const db = await base;
+  const one = await db.get(STORE, n);
+  if (one?.who !== who() || !one.path) return;
+  const form = [...document.querySelectorAll('form[method=post]')].find((other) => new URL(other.action).pathname === one.path);
+  if (!form) return;
+  for (const [name, value] of one.fields) {
+    if (name === 'key' || value instanceof Blob) continue;
+    for (const field of form.querySelectorAll(`[name="${CSS.escape(name)}"]`)) {
+      if (field.matches('[type=checkbox], [type=radio]')) field.checked ||= field.value === value;
+      else if (!field.matches('[type=hidden], button')) field.value = value;
+    }
+  }
+  for (let fold = form.closest('details'); fold; fold = fold.parentElement.closest('details')) fold.open = true;
+  form.scrollIntoView({ block: 'center' });
+  form.querySelector('input:not([type=hidden]), select, textarea')?.focus();
+  // It waits with its reason until it has gone from here.
+  form.dataset.mends = n;
+};
+document.addEventListener('htmx:afterRequest', async (event) => {
+  const mended = Number(event.detail.elt?.dataset?.mends);
+  if (!mended || !event.detail.successful || event.detail.requestConfig.verb !== 'post') return;
+  await (await base).delete(STORE, mended);
+  await show();
 });
 document.addEventListener('click', async (event) => {
   const { drop, putBack } = event.target.dataset ?? {};
@@ -198,7 +314,10 @@ const both = async () => {
   await show();
   await send();
 };
-document.addEventListener('DOMContentLoaded', both);
+document.addEventListener('DOMContentLoaded', async () => {
+  await both();
+  await refill();
+});
 document.addEventListener('htmx:afterSwap', (event) => { if (event.target === document.body || event.target.contains?.(box())) both(); });
 window.addEventListener('online', both);
 setInterval(send, AGAIN);

@@ -69,7 +69,7 @@ const dated = async (kept, url) => {
   const time = at(kept.headers.get('Crock-Seen'));
   const words = url.pathname.endsWith('/watch')
     ? `<p id="seen" class="blind" role="alert">! Blind since ${time}: look at the pot yourself.</p>`
-    : `<p id="seen" class="alarm no-print" role="status">The network is away. This is how it stood at <b>${time}</b>; what you tap on the round, and your lines, wait here until it is back.</p>`;
+    : `<p id="seen" class="alarm no-print" role="status">The network is away. This is how it stood at <b>${time}</b>; what you write down, by a tap, a form or a line, waits here until it is back.</p>`;
   const text = dressed(await kept.text()).replace(/(<main[^>]*>)/, `$1${words}`);
   return new Response(text, { headers: kept.headers });
 };

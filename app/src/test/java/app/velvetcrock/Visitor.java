@@ -153,6 +153,11 @@ public final class Visitor {
         return send(request(new Filled(path, all), "").header(header, value));
     }
 
+    /** The same as a device sends what waited on it: with the moment of the tap and that of now, both by its own clock. */
+    public Answer waited(Filled form, String at, String sent) {
+        return send(request(form, "").header("Crock-Waited", at).header("Crock-Sent", sent));
+    }
+
     private Answer send(HttpRequest.Builder request) {
         try {
             HttpResponse<String> response = client.send(request.build(), BodyHandlers.ofString());

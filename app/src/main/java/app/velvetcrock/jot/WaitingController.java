@@ -1,13 +1,12 @@
 package app.velvetcrock.jot;
 
 import app.velvetcrock.core.jot.Jotted;
+import app.velvetcrock.phone.Waited;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.OneTime;
 import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Reply.Done;
 import java.time.Clock;
-import java.time.DateTimeException;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
@@ -33,9 +32,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 class WaitingController {
 
     private static final String PLACE = "/deeds";
-
-    /** Keys are remembered longer than that. */
-    private static final Duration LONGEST = Duration.ofDays(60);
 
     private final JotDesk desk;
     private final JotWriting writing;
@@ -68,7 +64,7 @@ class WaitingController {
             @RequestParam(required = false) @Nullable String line,
             @RequestParam(required = false) @Nullable String at,
             @RequestHeader(name = "Crock-Sent", required = false) @Nullable String sent) {
-        Optional<Instant> written = written(at, sent);
+        Optional<Instant> written = Waited.moment(at, sent, clock.instant());
         if (key == null || line == null || written.isEmpty()) {
             return refused(HttpStatus.BAD_REQUEST, "It came without its key, its line or its moment.");
         }
@@ -76,10 +72,8 @@ class WaitingController {
         if (before.isPresent()) {
             return done(before.get());
         }
-        if (written.get().isBefore(clock.instant().minus(LONGEST))) {
-            return refused(
-                    HttpStatus.CONFLICT,
-                    "That is longer ago than 60 days. If it is still to be written, write it with its day.");
+        if (Waited.isTooLongAgo(written.get(), clock.instant())) {
+            return refused(HttpStatus.CONFLICT, Waited.TOO_LONG_AGO);
         }
         try {
             return done(oneTime.once(Current.stillroom(), key, () -> {
@@ -100,17 +94,6 @@ class WaitingController {
         } catch (DataIntegrityViolationException | ConcurrencyFailureException overtaken) {
             // It is sent again: the one that was in its way is done by then.
             return refused(HttpStatus.SERVICE_UNAVAILABLE, "Somebody was at it in the same moment.");
-        }
-    }
-
-    /** By this clock; never in the future. */
-    private Optional<Instant> written(@Nullable String at, @Nullable String sent) {
-        try {
-            Duration ago = Duration.between(Instant.parse(String.valueOf(at)), Instant.parse(String.valueOf(sent)));
-            return Optional.of(
-                    ago.isNegative() ? clock.instant() : clock.instant().minus(ago));
-        } catch (DateTimeException | ArithmeticException unreadable) {
-            return Optional.empty();
         }
     }
 

@@ -12,4 +12,15 @@ class WaitingAdvice {
     String who() {
         return WhosePage.who();
     }
+
+    /** Which forms may wait, and which of these may not. */
+    @ModelAttribute("mayWait")
+    String mayWait() {
+        return Waited.FORMS;
+    }
+
+    @ModelAttribute("mayNotWait")
+    String mayNotWait() {
+        return Waited.elsewhere();
+    }
 }

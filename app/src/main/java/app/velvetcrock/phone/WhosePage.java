@@ -6,6 +6,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
@@ -15,6 +17,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
  * time; nobody's page makes it forget them all.
  */
 @Configuration
+@Order(Ordered.HIGHEST_PRECEDENCE)
 class WhosePage implements WebMvcConfigurer, HandlerInterceptor {
 
     private static final String HEADER = "Crock-Who";

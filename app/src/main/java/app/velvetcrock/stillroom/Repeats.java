@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.ModelAndViewDefiningException;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.support.RequestContextUtils;
@@ -43,10 +44,9 @@ class Repeats implements WebMvcConfigurer, HandlerInterceptor {
         if (before.get().notice() != null) {
             RequestContextUtils.getOutputFlashMap(request)
                     .put(Notice.NAME, before.get().notice());
-            RequestContextUtils.saveOutputFlashMap(before.get().leadsTo(), request, response);
         }
-        response.sendRedirect(request.getContextPath() + before.get().leadsTo());
-        return false;
+        throw new ModelAndViewDefiningException(
+                new ModelAndView(REDIRECT + before.get().leadsTo()));
     }
 
     @Override

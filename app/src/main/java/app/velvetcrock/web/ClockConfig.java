@@ -18,12 +18,37 @@ class ClockConfig {
 
     @Bean
     Clock clock(@Value("${crock.clock}") String setting) {
-        if (setting.isBlank()) {
-            return Clock.systemUTC();
+        return new DeedClock(
+                setting.isBlank()
+                        ? Clock.systemUTC()
+                        : setting.startsWith("/")
+                                ? new FileClock(Path.of(setting), ZoneOffset.UTC)
+                                : Clock.fixed(Instant.parse(setting), ZoneOffset.UTC));
+    }
+
+    /** What was tapped where the network does not reach was done then, not when it arrived: for its request that is now. */
+    private static final class DeedClock extends Clock {
+
+        private final Clock house;
+
+        DeedClock(Clock house) {
+            this.house = house;
         }
-        return setting.startsWith("/")
-                ? new FileClock(Path.of(setting), ZoneOffset.UTC)
-                : Clock.fixed(Instant.parse(setting), ZoneOffset.UTC);
+
+        @Override
+        public ZoneId getZone() {
+            return house.getZone();
+        }
+
+        @Override
+        public Clock withZone(ZoneId other) {
+            return new DeedClock(house.withZone(other));
+        }
+
+        @Override
+        public Instant instant() {
+            return Sending.tapped().orElseGet(house::instant);
+        }
     }
 
     /** Reads the instant from a file at every asking, so that a test can move the time of a running application. */

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.Map;
@@ -20,6 +21,9 @@ import org.springframework.web.context.request.ServletRequestAttributes;
  */
 public record Sending(String path, String body) {
 
+    /** Where a request notes when its form was tapped, if it waited on a device since; to everything it does that is now. */
+    public static final String TAPPED = Sending.class.getName() + ".tapped";
+
     static Sending of(HttpServletRequest request) {
         Map<String, String[]> fields = new TreeMap<>(request.getParameterMap());
         fields.remove("key");
@@ -34,6 +38,14 @@ public record Sending(String path, String body) {
     static Optional<HttpServletRequest> request() {
         return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now
                 ? Optional.of(now.getRequest())
+                : Optional.empty();
+    }
+
+    /** When the form that is being answered was tapped, if it waited since. */
+    static Optional<Instant> tapped() {
+        return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now
+                        && now.getRequest().getAttribute(TAPPED) instanceof Instant then
+                ? Optional.of(then)
                 : Optional.empty();
     }
 
