@@ -99,7 +99,11 @@ const alarm = (words) => {
   box.hidden = !words;
   if (words) box.scrollIntoView({ block: 'nearest' });
 };
-document.addEventListener('htmx:sendError', () => alarm('! Not sent: the application cannot be reached. What you typed is still here; send it again when it is back.'));
+document.addEventListener('htmx:sendError', (event) => {
+  // What is only worked out while one types says so, and not over what was said of something that was sent.
+  if (event.detail.requestConfig.verb === 'get' && !document.getElementById('not-sent').hidden) return;
+  alarm('! Not sent: the application cannot be reached. What you typed is still here; send it again when it is back.');
+});
 document.addEventListener('htmx:responseError', (event) => {
   const status = event.detail.xhr.status;
   alarm(status === 503

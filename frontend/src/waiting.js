@@ -83,7 +83,10 @@ const mark = (all) => {
   }
   for (const told of document.querySelectorAll('.waits-here')) told.remove();
   for (const form of document.querySelectorAll('form[method=post]')) {
-    const waits = all.filter((one) => one.path && !one.refused && one.path === new URL(form.action).pathname).length;
+    // By whichever of its buttons: what was found of a jar and is not sent is not followed by "all well".
+    const to = new Set([form.action, ...[...form.querySelectorAll('button[formaction]')].map((tap) => tap.formAction)].map((path) => new URL(path).pathname));
+    const waits = all.filter((one) => one.path && !one.refused && to.has(one.path)).length;
+    if (form.matches('.walk-jar') && waits) for (const tap of form.querySelectorAll('button[type=submit]')) tap.disabled = true;
     if (!waits) continue;
     const told = document.createElement('span');
     told.className = 'waits-here';
@@ -198,7 +201,7 @@ const sendAll = async () => {
       if (answer.ok && 'done' in said) {
         await db.delete(STORE, one.n);
         sent.push({ ...said, line: one.line });
-      } else if ([400, 404, 409, 413, 415].includes(answer.status)) {
+      } else if ([400, 404, 409, 413, 415, 422].includes(answer.status)) {
         // Kept with its reason; what comes after it is not held up by it.
         await db.put(STORE, { ...one, refused: said.refused ?? 'It was refused.' });
       } else {
@@ -276,7 +279,7 @@ const refill = async () => {
   form.dataset.mends = n;
 };
 document.addEventListener('htmx:afterRequest', async (event) => {
-  const mended = Number(event.detail.elt?.dataset?.mends);
+  const mended = Number(event.detail.requestConfig?.elt?.dataset?.mends);
   if (!mended || !event.detail.successful || event.detail.requestConfig.verb !== 'post') return;
   await (await base).delete(STORE, mended);
   await show();

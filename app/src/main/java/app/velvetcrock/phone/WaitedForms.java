@@ -127,9 +127,10 @@ class WaitedForms implements WebMvcConfigurer, HandlerInterceptor {
                             notice.map(Notice::undo).orElse("")));
             return;
         }
+        int status = Math.max(response.getStatus(), HttpStatus.BAD_REQUEST.value());
         write(
                 response,
-                HttpStatus.CONFLICT,
+                status == HttpStatus.BAD_REQUEST.value() ? HttpStatus.CONFLICT : HttpStatus.valueOf(status),
                 new Not(notice.map(Notice::words).orElseGet(() -> why(model == null ? Map.of() : model))));
     }
 

@@ -106,12 +106,15 @@ class WaitedFormsHttpTest {
                 new HashMap<>(Visitor.form(tove.get(nettle).page(), "form[action$=/top-up]", Map.of("amount", "a glug"))
                         .fields());
         Answer unread = tove.waited(new Filled(nettle + "/top-up", top), TAPPED, SENT);
-        assertThat(unread.status()).isEqualTo(409);
+        assertThat(unread.status()).isEqualTo(422);
         assertThat(said(unread)).contains("a glug", "Type ");
         int before = log().size();
         // Thrown out meanwhile: what was tapped before cannot be done any more.
-        tove.post(Visitor.form(
-                tove.get(nettle).page(), "form[action$=/discard]", Map.of("ruin", "MOULD", "when", "08:00")));
+        Answer out = tove.post(Visitor.form(
+                tove.get(nettle).page(),
+                "form[action$=/discard]",
+                Map.of("ruin", "MOULD", "lesson", "dry it", "when", "08:00")));
+        assertThat(out.page().select("#refused, .notice").text()).contains("hrown out");
         top.put("amount", "20 ml");
         top.put("key", UUID.randomUUID().toString());
         Answer gone = tove.waited(new Filled(nettle + "/top-up", top), "2026-11-24T08:59:00Z", "2026-11-24T09:00:00Z");
