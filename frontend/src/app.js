@@ -10,6 +10,7 @@ import './pan.js';
 import './label.js';
 import './phone.js';
 import './waiting.js';
+import './picture.js';
 
 // A part that is worked out anew is put into what stands there: what is being typed and what is opened stays as it is.
 Object.assign(window.Idiomorph.defaults, { ignoreActiveValue: true });

@@ -13,7 +13,7 @@ const who = () => box()?.dataset.who ?? 'nobody';
 const mine = async () => (await (await base).getAll(STORE)).filter((one) => one.who === who());
 
 // Over plain http a browser makes no such key by itself.
-const fresh = () => crypto.randomUUID?.()
+export const fresh = () => crypto.randomUUID?.()
   ?? [...crypto.getRandomValues(new Uint8Array(16))].map((one) => one.toString(16).padStart(2, '0')).join('')
     .replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
 
@@ -35,7 +35,6 @@ const row = (one) => {
   const made = document.createElement('li');
   const words = document.createElement('span');
   words.textContent = `${one.line} · ${time(one.at)}`;
-  if (one.fields?.some(([, value]) => value instanceof Blob)) words.textContent += ' · with a picture';
   made.append(words);
   if (one.refused) {
     const why = document.createElement('span');
@@ -123,7 +122,7 @@ const show = async () => {
 };
 
 // The key is the form's own: where it arrived and only its answer was lost, the house knows it.
-const keep = async (line, key, form = {}) => {
+export const keep = async (line, key, form = {}) => {
   const db = await base;
   if (await db.getFromIndex(STORE, 'key', key)) return;
   await db.add(STORE, { key, line, at: new Date().toISOString(), who: who(), ...form });
@@ -137,10 +136,12 @@ const post = (one, header, token) => {
     const body = new URLSearchParams({ key: one.key, line: one.line, at: one.at });
     return fetch('/deeds', { method: 'POST', redirect: 'error', headers: { [header]: token, 'Crock-Sent': now }, body });
   }
-  const files = one.fields.some(([, value]) => value instanceof Blob);
-  const body = files ? new FormData() : new URLSearchParams();
-  for (const [name, value] of one.fields) body.append(name, value);
-  return fetch(one.path, { method: 'POST', redirect: 'error', headers: { [header]: token, 'Crock-Waited': one.at, 'Crock-Sent': now }, body });
+  const headers = { [header]: token, 'Crock-Waited': one.at, 'Crock-Sent': now };
+  if (one.picture) {
+    headers['Content-Type'] = 'image/jpeg';
+    return fetch(one.path + one.search, { method: 'POST', redirect: 'error', headers, body: one.picture });
+  }
+  return fetch(one.path, { method: 'POST', redirect: 'error', headers, body: new URLSearchParams(one.fields) });
 };
 
 // What was sent is said where it is seen, each with its taking back; what stands on the page is as it was before.
@@ -178,7 +179,7 @@ const tell = (sent, token) => {
 };
 
 let sending = false;
-const send = async () => {
+export const send = async () => {
   if (sending || who() === 'nobody' || document.hidden) return;
   // Of several windows one sends; over plain http, where there are no locks, each does, and the house knows a repeated key.
   await (navigator.locks ? navigator.locks.request('crock-waiting', { ifAvailable: true }, (held) => held && sendAll()) : sendAll());
@@ -230,7 +231,7 @@ const notSent = async (event) => {
     await keep(line, key.value);
   } else {
     if (!may(path)) return;
-    const fields = [...config.formData.entries()].filter(([name]) => name !== '_csrf');
+    const fields = [...config.formData.entries()].filter(([name, value]) => name !== '_csrf' && typeof value === 'string');
     await keep(sentence(form, button), key?.value || fresh(), { path, fields, from: location.pathname + location.search });
   }
   const alarm = document.getElementById('not-sent');
@@ -266,7 +267,7 @@ const refill = async () => {
   const form = [...document.querySelectorAll('form[method=post]')].find((other) => new URL(other.action).pathname === one.path);
   if (!form) return;
   for (const [name, value] of one.fields) {
-    if (name === 'key' || value instanceof Blob) continue;
+    if (name === 'key') continue;
     for (const field of form.querySelectorAll(`[name="${CSS.escape(name)}"]`)) {
       if (field.matches('[type=checkbox], [type=radio]')) field.checked ||= field.value === value;
       else if (!field.matches('[type=hidden], button')) field.value = value;

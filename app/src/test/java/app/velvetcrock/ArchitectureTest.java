@@ -53,7 +53,7 @@ class ArchitectureTest {
             Set.of("bench", "tend", "press", "cupboard", "pan", "devices"),
             Set.of("rounds", "stores", "recipepages", "hob", "wish", "arrivals", "toolshelf", "label", "stall"),
             Set.of("book"),
-            Set.of("shelf", "front", "jot"),
+            Set.of("shelf", "front", "jot", "pictures"),
             Set.of("demo", "upkeep"));
 
     private static final int WIDEST = 140;

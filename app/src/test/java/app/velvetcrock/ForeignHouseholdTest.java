@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.velvetcrock.Visitor.Answer;
 import app.velvetcrock.devices.Teller;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +30,10 @@ import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandl
 class ForeignHouseholdTest {
 
     private static final String SECRET = "Fulmar cellar";
+
+    /** Sixteen by sixteen points, black. */
+    private static final String PICTURE =
+            "iVBORw0KGgoAAAANSUhEUgAAABAAAAAQCAIAAACQkWg2AAAAEElEQVR4nGNgGAWjYBTAAAADEAABPywr" + "7AAAAABJRU5ErkJggg==";
 
     @LocalServerPort
     int port;
@@ -324,6 +329,30 @@ class ForeignHouseholdTest {
                             "/book/reactions/" + deed,
                             Map.of("who", reaction.replaceAll(".*who=", ""), "what", "KIND", "key", "nettle"))));
         }
+    }
+
+    /** A picture of another household's is not here, in whichever size, and none is put to what is theirs. */
+    private void pictureCases(Map<String, Consumer<String>> cases) {
+        byte[] seen = Base64.getDecoder().decode(PICTURE);
+        String jar = "/pictures/of/BATCH/" + batch.replace("/batch/", "");
+        String id = owner.picture(jar + "?what=LOOK&words=" + Visitor.encode(SECRET), "image/png", seen)
+                .page()
+                .text()
+                .replaceAll(".*/pictures/([0-9a-f-]+)/.*", "$1");
+        for (String size : List.of("", "/small.jpg", "/whole.jpg")) {
+            cases.put("GET /pictures/{id}" + size, route -> isNotHere(stranger.get("/pictures/" + id + size)));
+        }
+        for (String deed : List.of("words", "drop", "back", "delete")) {
+            cases.put(
+                    "POST /pictures/{id}/" + deed,
+                    route -> isNotHere(stranger.post("/pictures/" + id + "/" + deed, everything())));
+        }
+        cases.put("GET /pictures/of/{of}/{about}", route -> isNotHere(stranger.get(jar)));
+        cases.put("POST /pictures/of/{of}/{about}", route -> {
+            isNotHere(stranger.picture(jar + "?what=LOOK", "image/png", seen));
+            assertThat(owner.get("/pictures/" + id).page().select("main img").attr("alt"))
+                    .contains(SECRET);
+        });
     }
 
     /** What devices say and what streams tell is of one household; its tests say more of both. */
@@ -735,6 +764,7 @@ class ForeignHouseholdTest {
                 route -> isNotHere(stranger.post("/press/" + strained + "/settle", Map.of("left", "100 g"))));
         panCases(cases);
         bookCases(cases);
+        pictureCases(cases);
         cases.put("GET /cupboard/{lot}", route -> isNotHere(stranger.get("/cupboard/" + oil)));
         cases.put("GET /cupboard/{lot}/label", route -> isNotHere(stranger.get("/cupboard/" + oil + "/label")));
         for (String form : new String[] {"bottle", "draw", "sniff", "wrong", "discard"}) {

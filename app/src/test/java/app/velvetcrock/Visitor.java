@@ -158,6 +158,30 @@ public final class Visitor {
         return send(request(form, "").header("Crock-Waited", at).header("Crock-Sent", sent));
     }
 
+    /** Sends a picture as the page does: its body alone, the rest in the address. */
+    public Answer picture(String path, String type, byte[] body) {
+        String token = get("/settings").page().selectFirst("input[name=_csrf]").attr("value");
+        return send(HttpRequest.newBuilder(URI.create(base + path))
+                .header("Content-Type", type)
+                .header("X-CSRF-TOKEN", token)
+                .header("Crock-Waited", "2026-11-24T09:00:00Z")
+                .header("Crock-Sent", "2026-11-24T09:00:00Z")
+                .POST(HttpRequest.BodyPublishers.ofByteArray(body)));
+    }
+
+    /** What lies at an address, as it is. */
+    public byte[] bytes(String path) {
+        try {
+            return client.send(HttpRequest.newBuilder(URI.create(base + path)).build(), BodyHandlers.ofByteArray())
+                    .body();
+        } catch (IOException e) {
+            throw new AssertionError(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new AssertionError(e);
+        }
+    }
+
     private Answer send(HttpRequest.Builder request) {
         try {
             HttpResponse<String> response = client.send(request.build(), BodyHandlers.ofString());

@@ -21,7 +21,7 @@ public final class Waited {
      * planned, printed, set or searched for is done where the house answers. Written so that a browser reads it as this one does.
      */
     static final String FORMS =
-            "^/(round|batch|conditions|press|pan|cupboard|stores/(lots|deeds|drying|to-buy|herbs|carriers|jars"
+            "^/(round|batch|conditions|press|pan|cupboard|pictures|stores/(lots|deeds|drying|to-buy|herbs|carriers|jars"
                     + "|supplies|containers|list))(/.*)?$";
 
     private static final String ELSEWHERE =

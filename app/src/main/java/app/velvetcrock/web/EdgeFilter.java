@@ -1,5 +1,6 @@
 package app.velvetcrock.web;
 
+import app.velvetcrock.web.body.Bodies;
 import app.velvetcrock.web.markup.PlainPage;
 import com.google.re2j.Pattern;
 import jakarta.servlet.FilterChain;
@@ -41,7 +42,7 @@ class EdgeFilter extends OncePerRequestFilter {
             chain.doFilter(request, response);
             return;
         }
-        if (!isOfAForm(request)) {
+        if (!isOfAForm(request) && !Bodies.bringsPicture(request)) {
             refuse(request, response, HttpServletResponse.SC_UNSUPPORTED_MEDIA_TYPE);
         } else if (!isReadable(request)) {
             refuse(request, response, HttpServletResponse.SC_BAD_REQUEST);

@@ -1,5 +1,6 @@
 package app.velvetcrock.web;
 
+import app.velvetcrock.web.body.Bodies;
 import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -31,6 +32,9 @@ public record Sending(String path, String body) {
         MessageDigest digest = sha256();
         fields.forEach((name, values) ->
                 digest.update((name + "=" + Arrays.toString(values) + "\n").getBytes(StandardCharsets.UTF_8)));
+        if (Bodies.bringsPicture(request)) {
+            Bodies.whole(request).ifPresent(digest::update);
+        }
         return new Sending(request.getRequestURI(), HexFormat.of().formatHex(digest.digest()));
     }
 

@@ -79,7 +79,7 @@ class WaitedFormsHttpTest {
         all.put("when", "08:30");
         all.put("key", UUID.randomUUID().toString());
         Answer later = tove.waited(new Filled(nettle + "/note", all), "2026-11-24T08:00:00Z", "2026-11-24T09:00:00Z");
-        assertThat(later.status()).as("after the tap, so it cannot have been").isEqualTo(409);
+        assertThat(later.status()).as("after the tap, so it cannot have been").isEqualTo(422);
         assertThat(said(later)).startsWith("{\"refused\":");
     }
 

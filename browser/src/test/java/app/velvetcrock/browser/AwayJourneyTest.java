@@ -341,7 +341,7 @@ class AwayJourneyTest {
                 page.click("form[action$='/draw'] button");
             });
             assertThat(page.url()).isEqualTo(oil);
-            assertThat(page.locator("main").innerText()).contains("180 g");
+            assertThat(page.locator("main").innerText()).contains("196 mL");
 
             page.navigate(base + "/pan?much=120+g");
             page.click("text=Weigh it in");

@@ -158,6 +158,6 @@ final class TrustedHouse implements AutoCloseable {
 
     static void awaitWorker(Page page) {
         page.evaluate("navigator.serviceWorker.ready.then(() => true)");
-        page.waitForFunction("navigator.serviceWorker.controller !== null");
+        page.waitForCondition(() -> Boolean.TRUE.equals(page.evaluate("navigator.serviceWorker.controller !== null")));
     }
 }

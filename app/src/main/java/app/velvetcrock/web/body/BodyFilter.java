@@ -36,6 +36,9 @@ class BodyFilter extends OncePerRequestFilter {
     /** A file pasted into its form, and what a device gathered. */
     private static final int MOST_UPLOADED = 262_144;
 
+    /** A picture, which the device made small before. */
+    private static final int MOST_OF_PICTURE = 4_194_304;
+
     private static final String SESSION = "CROCK";
     private static final List<String> UPLOADS =
             List.of("/bench/recipes/import", "/settings/probes/file", "/labels/look/picture");
@@ -45,6 +48,9 @@ class BodyFilter extends OncePerRequestFilter {
 
     /** Of the others; a file over a thin line takes its time. */
     private final Unfinished signed = new Unfinished(32, 400, Duration.ofSeconds(30));
+
+    /** Of pictures, each of which may be large: a phone at the end of a thin line takes its time, many at once do not. */
+    private final Unfinished pictures = new Unfinished(4, 12, Duration.ofSeconds(60));
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -71,7 +77,8 @@ class BodyFilter extends OncePerRequestFilter {
             Incoming.refuse(request, response, HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
             return;
         }
-        Unfinished.Place place = (isSigned ? signed : unsigned).of(request.getRemoteAddr());
+        Unfinished.Place place =
+                (!isSigned ? unsigned : Bodies.isForPictures(request) ? pictures : signed).of(request.getRemoteAddr());
         AsyncContext later = request.startAsync(request, response);
         later.setTimeout(place.patience().toMillis());
         Incoming incoming = new Incoming(later, most, place);
@@ -86,9 +93,11 @@ class BodyFilter extends OncePerRequestFilter {
     private static int most(HttpServletRequest request, boolean signed) {
         return !signed
                 ? MOST_UNSIGNED
-                : isDevices(request) || UPLOADS.stream().anyMatch(request.getRequestURI()::endsWith)
-                        ? MOST_UPLOADED
-                        : MOST_SIGNED;
+                : Bodies.isForPictures(request)
+                        ? MOST_OF_PICTURE
+                        : isDevices(request) || UPLOADS.stream().anyMatch(request.getRequestURI()::endsWith)
+                                ? MOST_UPLOADED
+                                : MOST_SIGNED;
     }
 
     /** Whether it carries what somebody signed in carries; that it is right is asked once the body is there. */
