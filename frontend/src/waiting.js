@@ -147,7 +147,7 @@ const post = (one, header, token) => {
 // What was sent is said where it is seen, each with its taking back; what stands on the page is as it was before.
 const tell = (sent, token) => {
   const told = document.createElement('div');
-  told.className = 'notice no-print';
+  told.className = 'notice no-print sent-told';
   told.setAttribute('role', 'status');
   told.append('Sent: ');
   for (const one of sent) {

@@ -968,6 +968,9 @@ class ForeignHouseholdTest {
         cases.put("GET /sign-in", route -> isOpen(new Visitor(port).get("/sign-in"), 200));
         cases.put("GET /set-up", route -> isOpen(new Visitor(port).get("/set-up"), 200));
         cases.put("POST /set-up", route -> isNotHere(stranger.post("/set-up", Map.of("house.household", "x"))));
+        cases.put(
+                "POST /settings/calendar/alarm",
+                route -> isOpen(stranger.post("/settings/calendar/alarm", Map.of("rings", "HOUR")), 200));
         cases.put("GET /deeds/token", route -> isOpen(stranger.get("/deeds/token"), 200));
         cases.put("POST /deeds", route -> isOpen(stranger.post("/deeds", Map.of("line", "1 shaken")), 400));
         cases.put("GET /sw.js", route -> isOpen(new Visitor(port).get("/sw.js"), 200));

@@ -4,12 +4,12 @@ import app.velvetcrock.core.measure.Mass;
 import app.velvetcrock.core.measure.Temperature;
 import app.velvetcrock.core.measure.Volume;
 import app.velvetcrock.stillroom.Current;
+import app.velvetcrock.stillroom.Display;
 import app.velvetcrock.stillroom.House;
 import app.velvetcrock.stillroom.HouseSettings;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.People;
 import app.velvetcrock.stillroom.SignedIn;
-import app.velvetcrock.stillroom.Theme;
 import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.Refused;
 import app.velvetcrock.web.Refused.Overtaken;
@@ -59,31 +59,65 @@ class SettingsController {
     }
 
     /** The settings form as sent; {@code version} says which state it was read from. */
-    record SettingsForm(@Nullable HouseForm house, @Nullable String theme, int version) {
+    record SettingsForm(
+            @Nullable HouseForm house,
+            @Nullable String theme,
+            @Nullable String typeSize,
+            @Nullable String contrast,
+            @Nullable String hand,
+            int version) {
 
         SettingsForm {
             house = HouseForm.orBlank(house);
+        }
+
+        static SettingsForm of(House house) {
+            Display display = house.display();
+            return new SettingsForm(
+                    HouseForm.of(house.settings()),
+                    display.theme().name(),
+                    display.typeSize().name(),
+                    display.contrast().name(),
+                    display.hand().name(),
+                    house.version());
+        }
+
+        /** What was not asked, as by a page of an older release, stays as it is. */
+        private Optional<Display> display(Fields fields, Display before) {
+            Optional<Display.Theme> light = fields.oneOf("theme", Display.Theme.class, theme);
+            Optional<Display.TypeSize> size = fields.oneOf(
+                    "typeSize",
+                    Display.TypeSize.class,
+                    Objects.requireNonNullElse(typeSize, before.typeSize().name()));
+            Optional<Display.Contrast> strong = fields.oneOf(
+                    "contrast",
+                    Display.Contrast.class,
+                    Objects.requireNonNullElse(contrast, before.contrast().name()));
+            Optional<Display.Hand> free = fields.oneOf(
+                    "hand",
+                    Display.Hand.class,
+                    Objects.requireNonNullElse(hand, before.hand().name()));
+            return light.isEmpty() || size.isEmpty() || strong.isEmpty() || free.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(new Display(light.get(), size.get(), strong.get(), free.get()));
         }
     }
 
     @GetMapping("/settings")
     String settings(Model model) {
         House house = households.current();
-        return page(
-                model,
-                new SettingsForm(HouseForm.of(house.settings()), house.theme().name(), house.version()),
-                new Fields(house.reader()));
+        return page(model, SettingsForm.of(house), new Fields(house.reader()));
     }
 
     @PostMapping("/settings")
     String change(SettingsForm form, Reply reply) {
         Fields fields = new Fields(households.current().reader());
         Optional<HouseSettings> settings = Objects.requireNonNull(form.house()).read(fields);
-        Optional<Theme> theme = fields.oneOf("theme", Theme.class, form.theme());
+        Optional<Display> display = form.display(fields, households.current().display());
         return reply.answer(
                 new FormSent("", null, fields, "/settings"), () -> again(reply.model(), form, fields), () -> {
                     try {
-                        households.change(settings.orElseThrow(), form.version(), theme.orElseThrow());
+                        households.change(settings.orElseThrow(), form.version(), display.orElseThrow());
                     } catch (OptimisticLockingFailureException overtaken) {
                         throw new Overtaken(
                                 "house.household",
@@ -100,7 +134,12 @@ class SettingsController {
         return page(
                 model,
                 new SettingsForm(
-                        form.house(), form.theme(), households.current().version()),
+                        form.house(),
+                        form.theme(),
+                        form.typeSize(),
+                        form.contrast(),
+                        form.hand(),
+                        households.current().version()),
                 fields);
     }
 
@@ -125,11 +164,7 @@ class SettingsController {
         }
         return reply.answer(
                 new FormSent("", null, fields, "/settings"),
-                () -> page(
-                        reply.model(),
-                        new SettingsForm(
-                                HouseForm.of(house.settings()), house.theme().name(), house.version()),
-                        fields),
+                () -> page(reply.model(), SettingsForm.of(house), fields),
                 () -> {
                     SignedIn renewed = people.changePassword(
                                     Objects.requireNonNullElse(oldPassword, ""), Objects.requireNonNull(newPassword))
@@ -148,9 +183,26 @@ class SettingsController {
         model.addAttribute(
                 "themes",
                 List.of(
-                        new Fields.Option(Theme.DEVICE.name(), "as the device is"),
-                        new Fields.Option(Theme.LIGHT.name(), "light"),
-                        new Fields.Option(Theme.DARK.name(), "dark")));
+                        new Fields.Option(Display.Theme.DEVICE.name(), "as the device is"),
+                        new Fields.Option(Display.Theme.LIGHT.name(), "light"),
+                        new Fields.Option(Display.Theme.DARK.name(), "dark")));
+        model.addAttribute(
+                "typeSizes",
+                List.of(
+                        new Fields.Option(Display.TypeSize.USUAL.name(), "as the browser is set"),
+                        new Fields.Option(Display.TypeSize.LARGE.name(), "a quarter larger"),
+                        new Fields.Option(Display.TypeSize.LARGER.name(), "half as large again"),
+                        new Fields.Option(Display.TypeSize.TWICE.name(), "twice as large")));
+        model.addAttribute(
+                "contrasts",
+                List.of(
+                        new Fields.Option(Display.Contrast.DEVICE.name(), "as the device is"),
+                        new Fields.Option(Display.Contrast.HIGH.name(), "high")));
+        model.addAttribute(
+                "hands",
+                List.of(
+                        new Fields.Option(Display.Hand.RIGHT.name(), "the right"),
+                        new Fields.Option(Display.Hand.LEFT.name(), "the left")));
         House house = households.current();
         model.addAttribute(
                 "sample",

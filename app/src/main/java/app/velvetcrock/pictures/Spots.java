@@ -5,6 +5,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.List;
 import javax.imageio.ImageIO;
 import org.jspecify.annotations.Nullable;
 
@@ -37,6 +38,13 @@ record Spots(@Nullable Integer x, @Nullable Integer y, @Nullable Integer px, @Nu
 
     public int pyOr(int otherwise) {
         return py == null ? otherwise : inside(py);
+    }
+
+    /** One of them, as it is drawn over the picture. */
+    record Spot(int x, int y) {}
+
+    public List<Spot> both() {
+        return List.of(new Spot(xOr(30), yOr(50)), new Spot(pxOr(70), pyOr(50)));
     }
 
     private static int inside(int hundredth) {

@@ -8,13 +8,17 @@ import app.velvetcrock.learned.Gatherings;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.SignedIn;
+import app.velvetcrock.web.Fields;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Reply;
 import app.velvetcrock.web.Reply.Done;
+import app.velvetcrock.web.Reply.FormSent;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -66,7 +70,7 @@ class CalendarController {
     @GetMapping("/feed/{secret}")
     ResponseEntity<String> feed(@PathVariable String secret) {
         SignedIn owner = feeds.opens(secret).orElseThrow(() -> new NotHere("that calendar"));
-        String text = Current.as(owner, () -> new CalendarFile(households.current(), clock.instant())
+        String text = Current.as(owner, () -> file(feeds.alarm())
                 .write(
                         ahead.all(),
                         conditions.open(),
@@ -82,7 +86,7 @@ class CalendarController {
     @GetMapping("/batch/{id}/calendar")
     ResponseEntity<String> batch(@PathVariable UUID id) {
         BatchSheet sheet = batches.sheet(id);
-        String text = new CalendarFile(households.current(), clock.instant())
+        String text = file(feeds.alarm())
                 .write(
                         ahead.of(List.of(sheet)),
                         sheet.conditions().stream()
@@ -99,9 +103,26 @@ class CalendarController {
                 .body(text);
     }
 
+    private CalendarFile file(CalendarFeeds.Rings rings) {
+        return new CalendarFile(households.current(), clock.instant(), own::of, rings.before());
+    }
+
+    /** How long before its time an event rings; an address that is there already follows. */
+    @PostMapping("/settings/calendar/alarm")
+    String alarm(@Nullable String rings, Reply reply) {
+        Fields fields = new Fields(households.current().reader());
+        Optional<CalendarFeeds.Rings> which = fields.oneOf("rings", CalendarFeeds.Rings.class, rings);
+        return reply.answer(new FormSent("", null, fields, "/settings/calendar"), () -> page(reply.model()), () -> {
+            feeds.ring(which.orElseThrow());
+            return new Done("/settings/calendar", "So it rings from now on.");
+        });
+    }
+
     @GetMapping("/settings/calendar")
     String page(Model model) {
         model.addAttribute("exists", feeds.exists());
+        model.addAttribute("rings", feeds.alarm().name());
+        model.addAttribute("allRings", CalendarFeeds.Rings.values());
         return "rounds/calendar";
     }
 

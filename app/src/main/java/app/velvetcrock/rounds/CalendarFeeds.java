@@ -1,5 +1,6 @@
 package app.velvetcrock.rounds;
 
+import app.velvetcrock.core.measure.Worded;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.stillroom.Households;
 import app.velvetcrock.stillroom.Leaving;
@@ -8,8 +9,10 @@ import app.velvetcrock.stillroom.Secrets;
 import app.velvetcrock.stillroom.SignedIn;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
@@ -70,6 +73,50 @@ class CalendarFeeds implements Leaving {
         return revoked == 0
                 ? Optional.empty()
                 : Optional.of("The calendar's address leads nowhere now: make a new one in Settings, Calendar.");
+    }
+
+    /** How long before its time a calendar rings. */
+    enum Rings implements Worded {
+        NOT("not at all", null),
+        THEN("when it is time", Duration.ZERO),
+        QUARTER("a quarter of an hour before", Duration.ofMinutes(15)),
+        HOUR("an hour before", Duration.ofHours(1)),
+        DAY("a day before", Duration.ofDays(1));
+
+        private final String word;
+        private final @Nullable Duration before;
+
+        Rings(String word, @Nullable Duration before) {
+            this.word = word;
+            this.before = before;
+        }
+
+        @Override
+        public String word() {
+            return word;
+        }
+
+        Optional<Duration> before() {
+            return Optional.ofNullable(before);
+        }
+    }
+
+    @Transactional(readOnly = true)
+    Rings alarm() {
+        return sql.sql("select rings from calendar_rings where stillroom_id = :stillroom")
+                .param("stillroom", Current.stillroom())
+                .query((row, at) -> Rings.valueOf(row.getString(1)))
+                .optional()
+                .orElse(Rings.NOT);
+    }
+
+    @Transactional
+    void ring(Rings rings) {
+        sql.sql("insert into calendar_rings (stillroom_id, rings) values (:stillroom, :rings) "
+                        + "on conflict (stillroom_id) do update set rings = :rings")
+                .param("stillroom", Current.stillroom())
+                .param("rings", rings.name())
+                .update();
     }
 
     @Transactional(readOnly = true)

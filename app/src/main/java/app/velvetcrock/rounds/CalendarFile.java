@@ -14,22 +14,28 @@ import app.velvetcrock.stillroom.House;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.net.URI;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
 import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.TimeZone;
 import net.fortuna.ical4j.model.TimeZoneRegistryFactory;
+import net.fortuna.ical4j.model.component.VAlarm;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
 import net.fortuna.ical4j.model.property.DtStamp;
 import net.fortuna.ical4j.model.property.ProdId;
 import net.fortuna.ical4j.model.property.Sequence;
 import net.fortuna.ical4j.model.property.Uid;
+import net.fortuna.ical4j.model.property.Url;
 import net.fortuna.ical4j.model.property.XProperty;
+import net.fortuna.ical4j.model.property.immutable.ImmutableAction;
 import net.fortuna.ical4j.model.property.immutable.ImmutableCalScale;
 import net.fortuna.ical4j.model.property.immutable.ImmutableMethod;
 import net.fortuna.ical4j.model.property.immutable.ImmutableStatus;
@@ -47,10 +53,20 @@ final class CalendarFile {
 
     private final House house;
     private final Instant now;
+    private final UnaryOperator<String> address;
+    private final Optional<Duration> alarm;
 
-    CalendarFile(House house, Instant now) {
+    /**
+     * For one household.
+     *
+     * @param address of a page of this house, by its path, so that an event leads back to where it is written down
+     * @param alarm so long before its time an event rings; absent for not at all
+     */
+    CalendarFile(House house, Instant now, UnaryOperator<String> address, Optional<Duration> alarm) {
         this.house = house;
         this.now = now;
+        this.address = address;
+        this.alarm = alarm;
     }
 
     /** A task of a batch, wanted or cancelled. */
@@ -62,7 +78,20 @@ final class CalendarFile {
     }
 
     /** A step of something made of an oil, whose moment is known. */
-    record AtThePan(String key, Instant at, String summary, int lines) {}
+    record AtThePan(String key, String page, Instant at, String summary, int lines) {}
+
+    private void leadsBack(VEvent event, String page) {
+        event.add(new Url(URI.create(address.apply(page))));
+    }
+
+    private void rings(VEvent event, String words) {
+        alarm.ifPresent(before -> {
+            VAlarm rings = new VAlarm(before.negated());
+            rings.add(ImmutableAction.DISPLAY);
+            rings.add(new Description(words));
+            event.add(rings);
+        });
+    }
 
     String write(List<Event> events, List<Told> wrong) {
         return write(events, wrong, List.of(), List.of(), List.of());
@@ -86,7 +115,8 @@ final class CalendarFile {
         if (known != null) {
             calendar.add(known.getVTimeZone());
         }
-        events.forEach(event -> calendar.add(event(event, known == null ? ZoneId.of("UTC") : zone)));
+        CalendarDays.of(events, zone, house.dayOf(now))
+                .forEach(entry -> calendar.add(event(entry, known == null ? ZoneId.of("UTC") : zone)));
         wrong.forEach(told -> calendar.add(allDay(
                 told.id().toString(),
                 "! %s".formatted(told.head()),
@@ -133,17 +163,20 @@ final class CalendarFile {
         event.add(new DtStamp(now));
         event.add(new Sequence(step.lines()));
         event.add(ImmutableStatus.VEVENT_CONFIRMED);
+        leadsBack(event, step.page());
+        rings(event, step.summary());
         return event;
     }
 
-    private VEvent event(Event of, ZoneId zone) {
+    private VEvent event(CalendarDays.Entry entry, ZoneId zone) {
+        Event of = entry.event();
         Task task = of.task();
         BatchSheet sheet = of.sheet();
         Duration length = task.key().kind() == TaskKind.STRAIN ? PlanSteps.STRAINING : A_HAND;
         VEvent event = new VEvent(
                 Coming.rounded(task).atZone(zone),
                 length,
-                "%s: %s, jar %d".formatted(task.key().kind().word(), sheet.name(), sheet.number()));
+                "%s: %s, jar %d".formatted(entry.words(), sheet.name(), sheet.number()));
         event.add(new Uid(of.uid()));
         event.getProperties().stream()
                 .filter(DtStamp.class::isInstance)
@@ -156,7 +189,11 @@ final class CalendarFile {
         event.add(new Description((sheet.course().spirit() ? SpiritFire.WORDS + " " : "")
                 + (sheet.plan().isMoistFood() ? "Food, %s. ".formatted(MoistFood.RULE) : "")
                 + sheet.plan().request().circumstances().method().name() + ", " + house.volume(sheet.oilIn())
-                + " of oil"));
+                + " of oil" + (entry.missed() == 0 ? "" : ". Missed since %s.".formatted(house.date(entry.since())))));
+        leadsBack(event, "/batch/" + sheet.id());
+        if (!of.cancelled() && Coming.rounded(task).isAfter(now)) {
+            rings(event, entry.words());
+        }
         return event;
     }
 }

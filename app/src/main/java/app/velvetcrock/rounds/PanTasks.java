@@ -107,6 +107,7 @@ class PanTasks {
                 AtThePan.task(sheet.course(), step)
                         .ifPresent(task -> events.add(new CalendarFile.AtThePan(
                                 Coming.named(sheet.id(), task.key()),
+                                "/pan/" + sheet.id(),
                                 task.due(),
                                 "%s%s: %s, batch %d"
                                         .formatted(

@@ -1,8 +1,7 @@
 package app.velvetcrock.stillroom;
 
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
@@ -29,8 +28,8 @@ class Account {
 
     private String name;
 
-    @Enumerated(EnumType.STRING)
-    private Theme theme = Theme.DEVICE;
+    @Embedded
+    private Display display = Display.USUAL;
 
     private Instant createdAt;
 
@@ -59,12 +58,8 @@ class Account {
         return name;
     }
 
-    Theme theme() {
-        return theme;
-    }
-
-    void setTheme(Theme theme) {
-        this.theme = theme;
+    void setDisplay(Display display) {
+        this.display = display;
     }
 
     int passwordVersion() {

@@ -27,7 +27,7 @@ import org.jspecify.annotations.Nullable;
 
 /** The current household as pages see it: its settings, and how it writes weights, volumes, degrees and dates. */
 public record House(
-        HouseSettings settings, int version, Theme theme, @Nullable Instant demoSince, Optional<LocalDate> today) {
+        HouseSettings settings, int version, Display display, @Nullable Instant demoSince, Optional<LocalDate> today) {
 
     /** What a household starts from until it says otherwise. */
     public static House usual() {
@@ -38,7 +38,7 @@ public record House(
                 ZoneId.of("Europe/London"),
                 Temperature.ofCelsius(14),
                 Temperature.ofCelsius(20));
-        return new House(settings, 0, Theme.DEVICE, null, Optional.empty());
+        return new House(settings, 0, Display.USUAL, null, Optional.empty());
     }
 
     /** Reads when something was done. */

@@ -36,7 +36,7 @@ public class Households {
         return new House(
                 stillroom.settings(),
                 stillroom.version(),
-                seen.theme(),
+                seen.display(),
                 stillroom.demoSince(),
                 Optional.of(clock.instant().atZone(stillroom.settings().zone()).toLocalDate()));
     }
@@ -64,13 +64,13 @@ public class Households {
 
     /** Writes settings read at {@code version}; fails when somebody changed them since. */
     @Transactional
-    public void change(HouseSettings settings, int version, Theme theme) {
+    public void change(HouseSettings settings, int version, Display display) {
         Stillroom stillroom = mine();
         if (stillroom.version() != version) {
             throw new ObjectOptimisticLockingFailureException(Stillroom.class, stillroom.id());
         }
         stillroom.set(settings);
-        accounts.findById(Current.person().account()).orElseThrow().setTheme(theme);
+        accounts.findById(Current.person().account()).orElseThrow().setDisplay(display);
     }
 
     private Stillroom mine() {

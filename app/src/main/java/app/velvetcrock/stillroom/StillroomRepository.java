@@ -13,12 +13,12 @@ interface StillroomRepository extends JpaRepository<Stillroom, UUID> {
     @Query("select s from Stillroom s where s.id = :id")
     Optional<Stillroom> lock(UUID id);
 
-    /** A stillroom as one of its people sees it who belongs to it now and came in by the password there is: theirs is the theme. */
-    record Seen(Stillroom stillroom, Theme theme) {}
+    /** A stillroom as one of its people sees it who belongs to it now and came in by the password there is: theirs is how it is shown. */
+    record Seen(Stillroom stillroom, Display display) {}
 
     @Query(
             """
-            select new app.velvetcrock.stillroom.StillroomRepository$Seen(s, a.theme) from Stillroom s, Account a, Membership m
+            select new app.velvetcrock.stillroom.StillroomRepository$Seen(s, a.display) from Stillroom s, Account a, Membership m
             where s.id = :stillroom and a.id = :account and a.passwordVersion = :passwordVersion
             and m.stillroomId = s.id and m.accountId = a.id and m.leftAt is null""")
     Optional<Seen> seenBy(UUID stillroom, UUID account, int passwordVersion);

@@ -163,7 +163,9 @@ class PicturesHttpTest {
         tove.post(
                 "/book/reactions",
                 Map.of("nickname", "Inga", "other", "sun", "strength", "SLIGHT", "place", "arm", "on", "today"));
-        String reaction = sql.sql("select id::text from reaction order by noted_at desc limit 1")
+        String reaction = sql.sql(
+                        "select id::text from reaction where stillroom_id = (select stillroom_id from batch where id = :batch::uuid)")
+                .param("batch", nettle.substring("/batch/".length()))
                 .query(String.class)
                 .single();
         Document page = tove.get("/pictures/of/REACTION/" + reaction).page();

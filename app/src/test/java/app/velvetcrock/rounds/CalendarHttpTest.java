@@ -55,7 +55,12 @@ class CalendarHttpTest {
         assertThat(events.keySet().stream().filter(uid -> uid.contains(".shake.")))
                 .hasSize(7 + 9);
         assertThat(events.keySet().stream().filter(uid -> uid.contains(".look.")))
-                .hasSize(7 + 3);
+                .as("the others are one with a shaking")
+                .hasSize(2);
+        assertThat(events.values().stream()
+                        .map(event -> event.getSummary().getValue())
+                        .filter(words -> words.startsWith("Shake and look: Nettle")))
+                .hasSize(7 + 1);
         assertThat(at(events, ".shake.1@")).isEqualTo(LocalDateTime.parse("2026-11-25T08:00"));
         assertThat(at(events, ".shake.8@")).isEqualTo(LocalDateTime.parse("2026-12-04T08:00"));
         assertThat(at(events, ".strain.1@")).isEqualTo(LocalDateTime.parse("2026-12-29T08:00"));
@@ -64,6 +69,40 @@ class CalendarHttpTest {
                 .contains("BEGIN:VTIMEZONE", "TZID:Europe/London", "DTSTART;TZID=Europe/London:20261125T080000");
         // What Rounds asks on the Shelf next is the first of each kind.
         assertThat(tove.get("/shelf").page().select(".round").text()).doesNotContain("Shake");
+    }
+
+    /** It leads back to where it is written down, and rings as somebody chose; days that went by are one event. */
+    @Test
+    void itLeadsBackRingsAndFoldsWhatWentBy() {
+        String batch = start("method=cold-dark&amount=30+g&start=2026-11-20");
+        Map<String, VEvent> before = events(feed);
+        VEvent strain = find(before, ".strain.1@");
+        assertThat(strain.getRequiredProperty(Property.URL).getValue())
+                .startsWith("http")
+                .endsWith(batch);
+        assertThat(strain.getAlarms()).isEmpty();
+        List<String> gone = before.values().stream()
+                .map(event -> event.getSummary().getValue())
+                .filter(words -> words.contains("missed"))
+                .toList();
+        assertThat(gone)
+                .as("shaken neither on Saturday, Sunday nor Monday")
+                .contains("Shake and look, 2 days missed: Nettle, jar 1");
+        assertThat(before.keySet()).noneMatch(uid -> uid.contains(".shake.1@"));
+        Answer rings = tove.submit("/settings/calendar", "#rings-form", Map.of("rings", "HOUR"));
+        assertThat(rings.page().select("#rings option[selected]").val()).isEqualTo("HOUR");
+        Map<String, VEvent> after = events(feed);
+        assertThat(find(after, ".strain.1@").getAlarms()).hasSize(1);
+        assertThat(tove.get(feed).raw().body()).contains("BEGIN:VALARM", "TRIGGER:-PT1H", "ACTION:DISPLAY");
+        assertThat(after.values().stream()
+                        .filter(event -> event.getSummary().getValue().contains("missed"))
+                        .allMatch(event -> event.getAlarms().isEmpty()))
+                .as("what is over rings no more")
+                .isTrue();
+        assertThat(tove.post("/settings/calendar/alarm", Map.of("rings", "LOUD"))
+                        .status())
+                .isEqualTo(422);
+        assertThat(find(events(feed), ".strain.1@").getAlarms()).hasSize(1);
     }
 
     /**

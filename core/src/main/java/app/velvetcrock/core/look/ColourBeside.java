@@ -11,7 +11,7 @@ import java.util.List;
  *
  * @param lighter by how much it is lighter, in L* (0 black to 100 white); negative where it is darker
  * @param redder by how much it is redder, in a*; negative where it is greener
- * @param yellower by how much it is yellower, in b*; negative where it is bluer
+ * @param yellower by how much it is yellower, in b*; negative where it is less so
  */
 public record ColourBeside(double lighter, double redder, double yellower) {
 
@@ -54,7 +54,7 @@ public record ColourBeside(double lighter, double redder, double yellower) {
         List<String> all = new ArrayList<>();
         say(all, lighter, "lighter", "darker");
         say(all, redder, "redder", "greener");
-        say(all, yellower, "yellower", "bluer");
+        say(all, yellower, "yellower", "less yellow");
         return all.isEmpty() ? "a trace of a difference" : String.join(", ", all);
     }
 
