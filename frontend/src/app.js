@@ -1,3 +1,4 @@
+import './htmx.js';
 import './drag.js';
 import './rounds.js';
 import './round.js';

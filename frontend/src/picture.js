@@ -35,7 +35,7 @@ document.addEventListener('submit', async (event) => {
   try {
     const picture = await small(file);
     const to = new URL(form.action);
-    for (const name of ['key', 'words', 'back']) to.searchParams.set(name, form.elements[name].value);
+    for (const name of ['key', 'what', 'words', 'back']) to.searchParams.set(name, form.elements[name].value);
     const words = `${document.querySelector('main h1')?.textContent.trim() ?? ''} · a picture${form.elements.words.value ? `: ${form.elements.words.value}` : ''}`;
     await keep(words, form.elements.key.value, { path: to.pathname, search: to.search, picture, fields: [], from: location.pathname + location.search });
     form.reset();

@@ -23,8 +23,7 @@ class WorkerController {
     private static final MediaType SCRIPT = MediaType.parseMediaType("text/javascript;charset=UTF-8");
 
     /** Their addresses carry a hash. */
-    private static final List<String> HASHED =
-            List.of("/css/app.css", "/js/app.js", "/vendor/htmx.min.js", "/vendor/idiomorph-ext.min.js");
+    private static final List<String> HASHED = List.of("/css/app.css", "/js/app.js");
 
     private static final List<String> PLAIN = List.of(
             "/favicon.svg",

@@ -36,9 +36,11 @@ class PictureStrip {
     /**
      * Those of one subject, and where more are sent to.
      *
-     * @param to where a new one goes, {@code back} the page it is shown on
+     * @param to where a new one goes
+     * @param what with which doing it is taken
+     * @param back the page it is shown on
      */
-    record Strip(String to, String back, List<Shown> shown, boolean ofSkin) {}
+    record Strip(String to, String what, String back, List<Shown> shown, boolean ofSkin) {}
 
     /** By what a page names as its subject. */
     record Strips(Pictures pictures, Households households, String here) {
@@ -48,7 +50,8 @@ class PictureStrip {
             List<Kept> kept = Current.signedIn().isEmpty() ? List.of() : pictures.of(which, about);
             House house = households.current();
             return new Strip(
-                    "/pictures/of/%s/%s?what=%s".formatted(of, about, what),
+                    "/pictures/of/%s/%s".formatted(of, about),
+                    what,
                     here,
                     kept.stream().map(one -> shown(one, house, here)).toList(),
                     which == Of.REACTION);

@@ -12,6 +12,7 @@ import org.springframework.http.CacheControl;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.EncodedResourceResolver;
 import org.springframework.web.servlet.resource.ResourceUrlEncodingFilter;
 import org.springframework.web.servlet.resource.ResourceUrlProvider;
 import org.springframework.web.servlet.resource.VersionResourceResolver;
@@ -45,12 +46,13 @@ public class Assets {
 
         @Override
         public void addResourceHandlers(ResourceHandlerRegistry registry) {
-            for (String kind : List.of("css", "js", "vendor")) {
+            for (String kind : List.of("css", "js")) {
                 registry.addResourceHandler("/%s/{file:.+-[0-9a-f]{32}[.][a-z]+}".formatted(kind))
                         .addResourceLocations("classpath:/static/%s/".formatted(kind))
                         .setCacheControl(
                                 CacheControl.maxAge(A_YEAR).cachePublic().immutable())
                         .resourceChain(true)
+                        .addResolver(new EncodedResourceResolver())
                         .addResolver(new VersionResourceResolver().addContentVersionStrategy("/**"));
             }
         }

@@ -171,7 +171,7 @@ class PicturesHttpTest {
         Document page = tove.get("/pictures/of/REACTION/" + reaction).page();
         assertThat(page.select("#pictures form").text()).contains("deleted for good", "only when that is asked for");
         Answer kept = tove.picture(
-                page.select("#pictures form").attr("action") + "&key=" + UUID.randomUUID(),
+                page.select("#pictures form").attr("action") + "?what=REACTION&key=" + UUID.randomUUID(),
                 "image/jpeg",
                 file(jar(60, 60), "jpg"));
         assertThat(kept.status()).as(kept.page().text()).isEqualTo(200);
