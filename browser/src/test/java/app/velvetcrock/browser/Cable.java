@@ -70,6 +70,11 @@ final class Cable implements AutoCloseable {
                 Socket house = new Socket(InetAddress.getLoopbackAddress(), to);
                 open.add(phone);
                 open.add(house);
+                if (here.isClosed()) {
+                    // Cut while it was being joined.
+                    phone.close();
+                    house.close();
+                }
                 start(() -> pour(phone, house));
                 start(() -> pour(house, phone));
             }
