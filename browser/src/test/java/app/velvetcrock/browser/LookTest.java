@@ -49,6 +49,12 @@ class LookTest {
             window.page().click("text=Look round the demo household");
             window.waitFor("/shelf");
             assertThat(window.page().locator(".board .jar").count()).isGreaterThanOrEqualTo(3);
+            assertThat(window.page()
+                            .evaluate(
+                                    "document.fonts.ready.then(all => [...all].filter(face => face.status === 'loaded').map(face => face.family"
+                                            + ".replaceAll('\"', '')).sort().join())"))
+                    .as("the letters of the house, and no others")
+                    .isEqualTo("Alegreya,Atkinson Hyperlegible Next");
             List<String> views = views(window);
             for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
                 look(window, views, scheme, 1280, 800);
