@@ -40,6 +40,12 @@ class LookTest {
               return at.width > 0 && (at.right > innerWidth + 1 || at.left < -1);
             }).map((e) => e.tagName + '.' + e.className + ': ' + e.textContent.trim().slice(0, 40)).slice(0, 4)""";
 
+    /** Whose letters came, by their names. */
+    private static final String LETTERS =
+            """
+            document.fonts.ready.then((all) => [...all].filter((face) => face.status === 'loaded')
+              .map((face) => face.family.replaceAll('"', '')).sort().join())""";
+
     @Test
     void everyViewIsAccessibleAndFits() {
         RunningApp app = RunningApp.at(RunningApp.DEMO_LOADED);
@@ -49,10 +55,7 @@ class LookTest {
             window.page().click("text=Look round the demo household");
             window.waitFor("/shelf");
             assertThat(window.page().locator(".board .jar").count()).isGreaterThanOrEqualTo(3);
-            assertThat(window.page()
-                            .evaluate(
-                                    "document.fonts.ready.then(all => [...all].filter(face => face.status === 'loaded').map(face => face.family"
-                                            + ".replaceAll('\"', '')).sort().join())"))
+            assertThat(window.page().evaluate(LETTERS))
                     .as("the letters of the house, and no others")
                     .isEqualTo("Alegreya,Atkinson Hyperlegible Next");
             List<String> views = views(window);
