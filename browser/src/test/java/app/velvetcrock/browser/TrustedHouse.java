@@ -158,6 +158,10 @@ final class TrustedHouse implements AutoCloseable {
 
     static void awaitWorker(Page page) {
         page.evaluate("navigator.serviceWorker.ready.then(() => true)");
+        // A page that came while the worker took over is its from the next look on.
+        if (!Boolean.TRUE.equals(page.evaluate("navigator.serviceWorker.controller !== null"))) {
+            page.reload();
+        }
         page.waitForCondition(() -> Boolean.TRUE.equals(page.evaluate("navigator.serviceWorker.controller !== null")));
     }
 }
