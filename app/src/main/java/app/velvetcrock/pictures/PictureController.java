@@ -182,7 +182,10 @@ class PictureController {
         }
         return reply.tap(Reply.inside(back, SHELF), () -> {
             pictures.drop(id, true);
-            return new Done(Reply.inside(back, SHELF), "The picture is put away.", "/pictures/%s/back".formatted(id));
+            return new Done(
+                    Reply.inside(back, SHELF),
+                    "The picture is put away; in thirty days it is deleted for good.",
+                    "/pictures/%s/back".formatted(id));
         });
     }
 

@@ -4,10 +4,12 @@ import app.velvetcrock.pictures.Developing.Developed;
 import app.velvetcrock.stillroom.Current;
 import app.velvetcrock.web.NotHere;
 import app.velvetcrock.web.Refused;
+import app.velvetcrock.web.upkeep.Clears;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
@@ -19,10 +21,13 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The pictures of a household. */
 @Service
-public class Pictures {
+public class Pictures implements Clears {
 
     /** Of a household in all; those that were put away count until they are deleted. */
     static final long MOST_BYTES = 536_870_912L;
+
+    /** So long what was put away, or whose reaction was taken back, can be had back; then it is deleted for good. */
+    private static final Duration KEPT_AWAY = Duration.ofDays(30);
 
     /** A strip shows the newest. */
     private static final int SHOWN = 24;
@@ -198,6 +203,16 @@ public class Pictures {
                 .param("stillroom", Current.stillroom())
                 .param("id", id)
                 .update());
+    }
+
+    @Override
+    @Transactional
+    public int clear(int most) {
+        return sql.sql(
+                        "delete from picture where ctid in (select ctid from picture where dropped_at < :before limit :most)")
+                .param("before", Timestamp.from(clock.instant().minus(KEPT_AWAY)))
+                .param("most", most)
+                .update();
     }
 
     /** For good: what backups still hold of it goes with them. */

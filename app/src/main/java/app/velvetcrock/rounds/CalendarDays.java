@@ -2,13 +2,12 @@ package app.velvetcrock.rounds;
 
 import app.velvetcrock.core.course.TaskKind;
 import app.velvetcrock.core.rounds.Coming;
-import app.velvetcrock.core.rounds.Task;
 import app.velvetcrock.rounds.CalendarFile.Event;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -30,6 +29,18 @@ final class CalendarDays {
      */
     record Entry(Event event, boolean looked, int missed, LocalDate since) {
 
+        private boolean is(TaskKind kind) {
+            return event.task().key().kind() == kind && !event.cancelled();
+        }
+
+        private Moment moment() {
+            return new Moment(event.sheet().id(), Coming.rounded(event.task()));
+        }
+
+        private Entry withLook() {
+            return new Entry(event, true, missed, since);
+        }
+
         String words() {
             String word = event.task().key().kind().word();
             return (looked ? word + " and look" : word) + (missed == 0 ? "" : ", %d days missed".formatted(missed));
@@ -41,43 +52,43 @@ final class CalendarDays {
     private record Kept(UUID batch, TaskKind kind) {}
 
     static List<Entry> of(List<Event> events, ZoneId zone, LocalDate today) {
+        return together(folded(events, zone, today));
+    }
+
+    private static List<Entry> folded(List<Event> events, ZoneId zone, LocalDate today) {
         List<Entry> entries = new ArrayList<>();
-        Map<Moment, Integer> shaken = new LinkedHashMap<>();
-        Map<Kept, Integer> before = new LinkedHashMap<>();
+        Map<Kept, Integer> gone = new HashMap<>();
         for (Event event : events) {
-            Task task = event.task();
-            LocalDate day = task.due().atZone(zone).toLocalDate();
-            Kept kept = new Kept(event.sheet().id(), task.key().kind());
-            Integer earlier = before.get(kept);
-            if (!event.cancelled() && day.isBefore(today) && earlier != null) {
+            LocalDate day = event.task().due().atZone(zone).toLocalDate();
+            Kept kept = new Kept(event.sheet().id(), event.task().key().kind());
+            boolean wentBy = !event.cancelled() && day.isBefore(today);
+            Integer earlier = wentBy ? gone.putIfAbsent(kept, entries.size()) : null;
+            if (earlier == null) {
+                entries.add(new Entry(event, false, 0, day));
+            } else {
                 Entry first = entries.get(earlier);
                 entries.set(earlier, new Entry(event, false, first.missed() + 1, first.since()));
-            } else {
-                if (!event.cancelled() && day.isBefore(today)) {
-                    before.put(kept, entries.size());
-                }
-                entries.add(new Entry(event, false, 0, day));
             }
         }
-        for (int at = 0; at < entries.size(); at++) {
-            Event event = entries.get(at).event();
-            if (event.task().key().kind() == TaskKind.SHAKE && !event.cancelled()) {
-                shaken.put(new Moment(event.sheet().id(), Coming.rounded(event.task())), at);
-            }
-        }
-        List<Entry> all = new ArrayList<>(entries);
+        return entries;
+    }
+
+    private static List<Entry> together(List<Entry> entries) {
+        Map<Moment, Integer> shaken = new HashMap<>();
+        List<Entry> all = new ArrayList<>();
         for (Entry entry : entries) {
-            Event event = entry.event();
-            Integer shake = event.task().key().kind() != TaskKind.LOOK || event.cancelled()
-                    ? null
-                    : shaken.get(new Moment(event.sheet().id(), Coming.rounded(event.task())));
+            if (entry.is(TaskKind.SHAKE)) {
+                shaken.put(entry.moment(), all.size());
+            }
+            all.add(entry);
+        }
+        for (Entry entry : entries) {
+            Integer shake = entry.is(TaskKind.LOOK) ? shaken.get(entry.moment()) : null;
             if (shake != null) {
-                Entry with = all.get(all.indexOf(entries.get(shake)));
-                all.set(all.indexOf(with), new Entry(with.event(), true, with.missed(), with.since()));
-                entries.set(shake, new Entry(with.event(), true, with.missed(), with.since()));
-                all.remove(entry);
+                all.set(shake, all.get(shake).withLook());
             }
         }
+        all.removeIf(entry -> entry.is(TaskKind.LOOK) && shaken.containsKey(entry.moment()));
         return all;
     }
 }

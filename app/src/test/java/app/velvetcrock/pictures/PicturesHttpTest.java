@@ -42,6 +42,9 @@ class PicturesHttpTest {
     @Autowired
     JdbcClient sql;
 
+    @Autowired
+    Pictures pictures;
+
     private Visitor tove;
     private String nettle;
     private String to;
@@ -193,6 +196,42 @@ class PicturesHttpTest {
                                 file(jar(60, 60), "jpg"))
                         .status())
                 .isEqualTo(404);
+    }
+
+    /** A reaction that is taken back takes its pictures along, and what nobody had back is deleted after thirty days. */
+    @Test
+    void whatIsTakenBackTakesItsPicturesAlong() throws Exception {
+        String yarrow = keep(file(jar(60, 60), "jpg"), "image/jpeg", "");
+        tove.post(
+                "/book/reactions",
+                Map.of("nickname", "Inga", "other", "sun", "strength", "SLIGHT", "place", "arm", "on", "today"));
+        String reaction = sql.sql(
+                        "select id::text from reaction where stillroom_id = (select stillroom_id from batch where id = :batch::uuid)")
+                .param("batch", nettle.substring("/batch/".length()))
+                .query(String.class)
+                .single();
+        Answer kept = tove.picture(
+                "/pictures/of/REACTION/" + reaction + "?what=REACTION&key=" + UUID.randomUUID(),
+                "image/jpeg",
+                file(jar(60, 60), "jpg"));
+        String skin = kept.page().text().replaceAll(".*\"undo\":\"/pictures/([0-9a-f-]+)/.*", "$1");
+        Answer back = tove.post("/book/reactions/" + reaction + "/drop", Map.of());
+        assertThat(tove.get("/pictures/" + skin).status()).isEqualTo(404);
+        assertThat(tove.get("/pictures/" + skin + "/whole.jpg").status()).isEqualTo(404);
+        tove.post(Visitor.form(back.page(), ".notice form", Map.of()));
+        assertThat(tove.get("/pictures/" + skin + "/whole.jpg").status()).isEqualTo(200);
+        tove.post("/book/reactions/" + reaction + "/drop", Map.of());
+        tove.post("/pictures/" + yarrow + "/drop", Map.of());
+        int before = rows();
+        pictures.clear(100);
+        assertThat(rows()).as("they can be had back still").isEqualTo(before);
+        sql.sql(
+                        "update picture set dropped_at = dropped_at - interval '31 days' where id in (:yarrow::uuid, :skin::uuid)")
+                .param("yarrow", yarrow)
+                .param("skin", skin)
+                .update();
+        pictures.clear(100);
+        assertThat(rows()).isEqualTo(before - 2);
     }
 
     /** Two taps keep it once, and another picture under the same key is none. */

@@ -21,6 +21,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -276,6 +277,20 @@ class AwayJourneyTest {
                 .setLocale("en-IE");
     }
 
+    /** A household of her own with a jar of nettle that stands; the page is that jar's. */
+    private static void withAJar(Page page, String base, int grams, LocalDate begun, String... more) {
+        page.navigate(base + "/sign-up");
+        TrustedHouse.signUp(page, "Tove");
+        TrustedHouse.awaitWorker(page);
+        Stream.concat(
+                        Stream.of("came in: 200 g dried nettle", "came in: 1 l rapeseed", "came in: 5 jars of 500 ml"),
+                        Stream.of(more))
+                .forEach(one -> line(page, base, one));
+        page.navigate(base + "/bench?amount=%d+g&start=%s".formatted(grams, begun));
+        page.click("#start-batch");
+        page.waitForURL("**/batch/**");
+    }
+
     /** Does one thing with the line cut, sees that it waits, joins it and sees that it went; then looks at the page as it is now. */
     private static void away(Page page, Cable cable, Runnable does) {
         cable.cut();
@@ -299,23 +314,13 @@ class AwayJourneyTest {
                 Browser phone = playwright.chromium().launch(house.phone("steps"))) {
             Page page = phone.newPage(pocket());
             String base = "https://localhost:" + cable.port();
-            page.navigate(base + "/sign-up");
-            TrustedHouse.signUp(page, "Tove");
-            TrustedHouse.awaitWorker(page);
-            for (String more : List.of(
-                    "came in: 200 g dried nettle",
-                    "came in: 1 l rapeseed",
-                    "came in: 5 jars of 500 ml",
+            withAJar(
+                    page,
+                    base,
+                    40,
+                    LocalDate.now().minusDays(45),
                     "came in: 100 g beeswax",
-                    "came in: 12 tins of 60 ml")) {
-                page.navigate(base + "/jot");
-                page.fill("#line", more);
-                page.keyboard().press("Enter");
-                page.waitForSelector(".notice");
-            }
-            page.navigate(base + "/bench?amount=40+g&start=" + LocalDate.now().minusDays(45));
-            page.click("#start-batch");
-            page.waitForURL("**/batch/**");
+                    "came in: 12 tins of 60 ml");
             String batch = page.url().replaceFirst("[?].*", "");
 
             page.navigate(base + "/round?all=true");
@@ -364,19 +369,7 @@ class AwayJourneyTest {
                 Browser phone = playwright.chromium().launch(house.phone("pictures"))) {
             Page page = phone.newPage(pocket());
             String base = "https://localhost:" + cable.port();
-            page.navigate(base + "/sign-up");
-            TrustedHouse.signUp(page, "Tove");
-            TrustedHouse.awaitWorker(page);
-            for (String more :
-                    List.of("came in: 200 g dried nettle", "came in: 1 l rapeseed", "came in: 5 jars of 500 ml")) {
-                page.navigate(base + "/jot");
-                page.fill("#line", more);
-                page.keyboard().press("Enter");
-                page.waitForSelector(".notice");
-            }
-            page.navigate(base + "/bench?amount=20+g&start=yesterday");
-            page.click("#start-batch");
-            page.waitForURL("**/batch/**");
+            withAJar(page, base, 20, LocalDate.now().minusDays(1));
             page.click("#pictures summary");
             page.click(".picture-form button");
             assertThat(page.locator("#pic-wrong").innerText()).contains("No picture is chosen");
@@ -461,19 +454,7 @@ class AwayJourneyTest {
             String batch;
             try (BrowserContext phone = playwright.chromium().launchPersistentContext(pocket, kept)) {
                 Page page = phone.newPage();
-                page.navigate(base + "/sign-up");
-                TrustedHouse.signUp(page, "Tove");
-                TrustedHouse.awaitWorker(page);
-                for (String more :
-                        List.of("came in: 200 g dried nettle", "came in: 1 l rapeseed", "came in: 5 jars of 500 ml")) {
-                    page.navigate(base + "/jot");
-                    page.fill("#line", more);
-                    page.keyboard().press("Enter");
-                    page.waitForSelector(".notice");
-                }
-                page.navigate(base + "/bench?amount=20+g&start=yesterday");
-                page.click("#start-batch");
-                page.waitForURL("**/batch/**");
+                withAJar(page, base, 20, LocalDate.now().minusDays(1));
                 batch = page.url().replaceFirst("[?].*", "");
                 page.clock().install(new Clock.InstallOptions().setTime(System.currentTimeMillis() + 3_600_000));
                 page.navigate(batch);
@@ -552,7 +533,11 @@ class AwayJourneyTest {
     }
 
     private static void line(Page page, String words) {
-        page.navigate(at("/jot"));
+        line(page, at(""), words);
+    }
+
+    private static void line(Page page, String base, String words) {
+        page.navigate(base + "/jot");
         page.fill("#line", words);
         page.keyboard().press("Enter");
         page.waitForSelector(".notice");
