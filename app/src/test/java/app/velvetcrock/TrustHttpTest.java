@@ -56,7 +56,7 @@ class TrustHttpTest {
             assertThat(raw(each.group(1)).statusCode()).as(each.group(1)).isEqualTo(200);
             found++;
         }
-        assertThat(found).isEqualTo(9);
+        assertThat(found).isEqualTo(7);
         HttpResponse<String> manifest = raw("/manifest.json");
         assertThat(manifest.headers().firstValue("Content-Type").orElse("")).contains("application/json");
         for (String icon : List.of("/icon-192.png", "/icon-512.png")) {
